@@ -1,0 +1,132 @@
+package kiver.core.batch;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
+
+/** Something that was done to a batch or seen in it. */
+public sealed interface BatchChange {
+
+    /**
+     * Seed went into cells.
+     *
+     * @param run of cells
+     * @param seedsPerCell 1 to 10
+     * @param lot number of the seed lot
+     * @param medium what the cells were filled with, in words
+     * @param place where the tray was put down
+     */
+    record Sown(CellRun run, int seedsPerCell, long lot, String medium, PlaceId place) implements BatchChange {
+        public Sown {
+            Objects.requireNonNull(run);
+            if (seedsPerCell < 1 || seedsPerCell > 10) {
+                throw new ChangeRefused("seedsPerCell", "Seeds per cell must be from 1 to 10, not " + seedsPerCell + ".");
+            }
+        }
+
+        /** Seeds taken from the lot. */
+        public int seeds() {
+            return run.length() * seedsPerCell;
+        }
+    }
+
+    /**
+     * Seedlings were counted in some cells; the others stand as they were.
+     *
+     * @param tray counted
+     * @param seedlings by cell number, 0 or more each
+     * @param complete whether this was the last look: cells of the batch in this tray with nothing up are given up
+     */
+    record Counted(TrayId tray, Map<Integer, Integer> seedlings, boolean complete) implements BatchChange {
+
+        /** More seedlings than this in one cell is a slip of the finger. */
+        public static final int MOST_SEEDLINGS = 60;
+
+        public Counted {
+            seedlings = Map.copyOf(seedlings);
+            new TreeMap<>(seedlings).forEach((cell, count) -> {
+                if (count < 0 || count > MOST_SEEDLINGS) {
+                    throw new ChangeRefused("seedlings",
+                            "Cell " + cell + " cannot hold " + count + " seedlings; enter 0 to " + MOST_SEEDLINGS + ".");
+                }
+            });
+        }
+    }
+
+    /**
+     * Plants died or were thrown out.
+     *
+     * @param tray they were in
+     * @param cells by number, at least one, none twice
+     * @param reason why
+     */
+    record Lost(TrayId tray, List<Integer> cells, LossReason reason) implements BatchChange {
+        public Lost {
+            cells = List.copyOf(cells);
+            Objects.requireNonNull(reason);
+            CellNumbers.requireEachOnce(cells);
+        }
+    }
+
+    /**
+     * All trays of the batch went to another place.
+     *
+     * @param place where they are now
+     */
+    record Moved(PlaceId place) implements BatchChange {}
+
+    /**
+     * The first day outside.
+     *
+     * @param place where they harden
+     * @param programmeDays days that the chosen programme takes, 0 or more
+     */
+    record HardeningStarted(PlaceId place, int programmeDays) implements BatchChange {
+        public HardeningStarted {
+            if (programmeDays < 0 || programmeDays > 60) {
+                throw new ChangeRefused("programmeDays", "A hardening programme takes 0 to 60 days.");
+            }
+        }
+    }
+
+    /**
+     * One day of hardening was had.
+     *
+     * @param hours out of doors, 1 to 24
+     */
+    record HardenedForDay(int hours) implements BatchChange {
+        public HardenedForDay {
+            if (hours < 1 || hours > 24) {
+                throw new ChangeRefused("hours", "A day outside has 1 to 24 hours, not " + hours + ".");
+            }
+        }
+    }
+
+    /** The batch is hardened. */
+    record HardeningEnded() implements BatchChange {}
+
+    /**
+     * Plants left with a grower.
+     *
+     * @param release number of the release they are part of
+     * @param tray they were in
+     * @param cells by number, at least one, none twice
+     */
+    record Released(long release, TrayId tray, List<Integer> cells) implements BatchChange {
+        public Released {
+            cells = List.copyOf(cells);
+            CellNumbers.requireEachOnce(cells);
+        }
+    }
+
+    /**
+     * An earlier change turned out to be wrong and counts no more. It stays in the record.
+     *
+     * @param sequence of the change within the batch
+     */
+    record Corrected(int sequence) implements BatchChange {}
+}

@@ -1,0 +1,23 @@
+package kiver.core.batch;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Checks on lists of cells that people picked. */
+final class CellNumbers {
+
+    private CellNumbers() {}
+
+    static void requireEachOnce(List<Integer> cells) {
+        if (cells.isEmpty()) {
+            throw new ChangeRefused("cells", "No cell is picked. Pick at least one.");
+        }
+        Set<Integer> seen = new HashSet<>();
+        for (Integer cell : cells) {
+            if (!seen.add(cell)) {
+                throw new ChangeRefused("cells", "Cell " + cell + " is named twice.");
+            }
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package kiver.core.crop;
+
+/**
+ * A tray as it lies on the bench, with its cells in rows and columns.
+ *
+ * @param code short and lasting, for example "module-60"
+ * @param name as people say it, for example "Module tray of 60"
+ * @param rows cells from front to back, at least 1
+ * @param columns cells from left to right, at least 1
+ * @param cellVolume mL in one cell, positive
+ * @param cellDepth mm, positive
+ * @param slots bench room in trays of 540 × 280 mm, positive, for example 1 or 0.5
+ */
+public record Container(
+        String code, String name, int rows, int columns, double cellVolume, double cellDepth, double slots) {
+
+    public Container {
+        if (rows < 1 || columns < 1) {
+            throw new IllegalArgumentException(name + " must have at least one row and one column.");
+        }
+        if (!(cellVolume > 0) || !(cellDepth > 0) || !(slots > 0)) {
+            throw new IllegalArgumentException(name + " must have a volume, a depth and a footprint above 0.");
+        }
+    }
+
+    /** Cells in one tray. */
+    public int cells() {
+        return rows * columns;
+    }
+}

@@ -1,0 +1,51 @@
+package kiver.core.crop;
+
+import java.util.Objects;
+import kiver.core.growth.Emergence;
+import kiver.core.growth.LeafGrowth;
+
+/**
+ * A kind of plant with everything that is common to its varieties.
+ *
+ * @param code short and lasting, lower case, for example "curly-kale"
+ * @param name as growers say it, for example "Curly kale"
+ * @param hardiness what cold it stands
+ * @param emergence how it comes up
+ * @param leaves how fast its leaves unfold
+ * @param growAt °C, the mean at which young plants grow sturdy, for example 14
+ * @param leafLimit true leaves at which it is past its best in a cell of 40 mL, positive
+ * @param seed what to know about the seed
+ * @param planting what the grower is told
+ * @param sources where the figures come from
+ */
+public record Crop(
+        String code,
+        String name,
+        Hardiness hardiness,
+        Emergence emergence,
+        LeafGrowth leaves,
+        double growAt,
+        double leafLimit,
+        SeedTraits seed,
+        PlantingOut planting,
+        Sources sources) {
+
+    private static final double STANDARD_CELL_VOLUME = 40;
+
+    public Crop {
+        Objects.requireNonNull(hardiness);
+        if (!(leafLimit > 0)) {
+            throw new IllegalArgumentException("The leaf limit of " + name + " must be positive.");
+        }
+    }
+
+    /**
+     * True leaves at which a plant is past its best in that container.
+     *
+     * <p>Roots fill a volume, leaves stand for a length: the limit grows with the cube root of the cell's volume. An
+     * estimate; a cell of 15 mL gives 0.7 of the limit, one of 300 mL twice.
+     */
+    public double leafLimitIn(Container container) {
+        return leafLimit * Math.cbrt(container.cellVolume() / STANDARD_CELL_VOLUME);
+    }
+}

@@ -1,0 +1,105 @@
+package kiver.core.grow;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import kiver.core.batch.BatchState;
+import kiver.core.growth.ProgressSeries;
+import kiver.core.growth.Standing;
+import kiver.core.place.PlaceId;
+
+/**
+ * How far the temperatures of the places where it stood have brought a batch.
+ *
+ * @param placements where it stood, in order of time; not empty
+ * @param emergence progress by place; any scenario serves, since only days gone by are looked at
+ * @param leaves leaf progress by place
+ */
+public record BatchCourse(
+        List<BatchState.Placement> placements,
+        Function<PlaceId, ProgressSeries> emergence,
+        Function<PlaceId, ProgressSeries> leaves) {
+
+    public BatchCourse {
+        placements = List.copyOf(placements);
+        if (placements.isEmpty()) {
+            throw new IllegalArgumentException("A batch that was never placed has no course.");
+        }
+    }
+
+    /** Emergence progress from sowing to the morning of a day, 0 or more. */
+    public double emergenceProgressUntil(LocalDate day) {
+        return progress(emergence, placements.get(0).from(), day);
+    }
+
+    /** True leaves made between two mornings at the crop's mean pace, 0 or more. */
+    public double leavesBetween(LocalDate from, LocalDate to) {
+        return progress(leaves, from, to);
+    }
+
+    /**
+     * The first day on whose evening that much emergence progress was made, if it was before {@code until}.
+     *
+     * @param wanted progress, positive
+     * @param until exclusive
+     */
+    public Optional<LocalDate> dayReaching(double wanted, LocalDate until) {
+        LocalDate sown = placements.get(0).from();
+        for (LocalDate day = sown; day.isBefore(until); day = day.plusDays(1)) {
+            if (emergenceProgressUntil(day.plusDays(1)) >= wanted) {
+                return Optional.of(day);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * Where the batch stands on the morning of a day.
+     *
+     * @param state of the batch
+     * @param today the day
+     * @param emergencePace the batch's pace as far as counts tell, about 1
+     */
+    public Standing standing(BatchState state, LocalDate today, double emergencePace) {
+        ProgressSeries anySeries = leaves.apply(placements.get(0).place());
+        double now = ChronoUnit.DAYS.between(anySeries.firstDay(), today);
+        boolean halfUp = state.balance().sown() > 0 && state.isCompletelyCounted()
+                || 2 * state.emerged() >= state.balance().sown();
+        Optional<LocalDate> emerged = dayReaching(emergencePace, today);
+        if (halfUp && state.emerged() > 0) {
+            LocalDate day = emerged.orElse(today.minusDays(1));
+            double emergedAt = ChronoUnit.DAYS.between(anySeries.firstDay(), day) + 0.5;
+            return new Standing(
+                    now, 0, emergedAt, leavesBetween(day, today),
+                    state.hardeningStartedOn().isPresent(), state.hardeningDays());
+        }
+        return new Standing(
+                now, emergenceProgressUntil(today), ProgressSeries.NEVER, 0,
+                state.hardeningStartedOn().isPresent(), state.hardeningDays());
+    }
+
+    private double progress(Function<PlaceId, ProgressSeries> byPlace, LocalDate from, LocalDate to) {
+        double sum = 0;
+        for (int index = 0; index < placements.size(); index++) {
+            LocalDate begins = later(placements.get(index).from(), from);
+            LocalDate ends = index + 1 < placements.size() ? earlier(placements.get(index + 1).from(), to) : to;
+            if (begins.isBefore(ends)) {
+                ProgressSeries series = byPlace.apply(placements.get(index).place());
+                sum += series.between(
+                        ChronoUnit.DAYS.between(series.firstDay(), begins),
+                        ChronoUnit.DAYS.between(series.firstDay(), ends));
+            }
+        }
+        return sum;
+    }
+
+    private static LocalDate later(LocalDate one, LocalDate other) {
+        return one.isAfter(other) ? one : other;
+    }
+
+    private static LocalDate earlier(LocalDate one, LocalDate other) {
+        return one.isBefore(other) ? one : other;
+    }
+}

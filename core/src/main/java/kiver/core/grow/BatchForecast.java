@@ -1,0 +1,61 @@
+package kiver.core.grow;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.Milestones;
+import kiver.core.growth.Path;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Standing;
+
+/**
+ * When a batch will pass the marks on its path, as far as is known today.
+ *
+ * @param emerged the median seedling is up
+ * @param stageReached enough leaves to begin hardening
+ * @param ready fit for release
+ * @param pastLimit past its best
+ * @param chanceOnTarget share of scenarios in which it is ready and not past its best on the target day, 0 to 1
+ */
+public record BatchForecast(
+        Optional<DateSpread> emerged,
+        Optional<DateSpread> stageReached,
+        Optional<DateSpread> ready,
+        Optional<DateSpread> pastLimit,
+        double chanceOnTarget) {
+
+    /**
+     * Looks ahead from where a batch stands.
+     *
+     * @param path it is on
+     * @param standing where it stands
+     * @param scenarios ways the season may go; not empty
+     * @param target the day on which its plants are wanted
+     */
+    public static BatchForecast of(Path path, Standing standing, List<Scenario> scenarios, LocalDate target) {
+        Milestones[] milestones =
+                scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
+        LocalDate firstDay = scenarios.get(0).growingOn().firstDay();
+        LocalDate lastDay = firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1);
+        double due = ChronoUnit.DAYS.between(firstDay, target);
+        double fit = Arrays.stream(milestones).filter(each -> each.fitOn(due)).count();
+        Spreads spreads = new Spreads(firstDay, lastDay, milestones);
+        return new BatchForecast(
+                spreads.of(Milestones::emerged),
+                spreads.of(Milestones::stageReached),
+                spreads.of(Milestones::ready),
+                spreads.of(Milestones::pastLimit),
+                fit / milestones.length);
+    }
+
+    private record Spreads(LocalDate firstDay, LocalDate lastDay, Milestones[] milestones) {
+        Optional<DateSpread> of(ToDoubleFunction<Milestones> mark) {
+            return DateSpread.of(
+                    firstDay, lastDay, Arrays.stream(milestones).mapToDouble(mark).toArray());
+        }
+    }
+}

@@ -1,0 +1,42 @@
+package kiver.core.growth;
+
+import org.apache.commons.statistics.distribution.NormalDistribution;
+
+/**
+ * How far single batches run ahead of or behind their crop's mean: the logarithm of pace is normal.
+ *
+ * @param logMean 0 for a batch like its crop
+ * @param logDeviation 0 or more; 0.15 puts two batches in three within 15 %
+ */
+public record PaceSpread(double logMean, double logDeviation) {
+
+    /** Before anything is known of a batch. */
+    public static final PaceSpread BEFORE_ANY_COUNT = new PaceSpread(0, 0.15);
+
+    /** A stride that shares no factor with the usual numbers of scenarios scatters paces over weather years. */
+    private static final int STRIDE = 7919;
+
+    public PaceSpread {
+        if (logDeviation < 0) {
+            throw new IllegalArgumentException("A deviation cannot be negative.");
+        }
+    }
+
+    /**
+     * One pace for each scenario: evenly spaced quantiles, scattered in a fixed order, so that forecasts need no
+     * random numbers and do not jitter from one computation to the next.
+     *
+     * @param scenarios number of them, at least 1
+     * @param salt different numbers scatter in different orders, so that two stages do not run late together
+     */
+    public double[] paces(int scenarios, int salt) {
+        NormalDistribution normal = NormalDistribution.of(0, 1);
+        double[] paces = new double[scenarios];
+        for (int scenario = 0; scenario < scenarios; scenario++) {
+            int rank = Math.floorMod((scenario + 1) * (STRIDE + 2 * salt) + salt, scenarios);
+            double quantile = normal.inverseCumulativeProbability((rank + 0.5) / scenarios);
+            paces[scenario] = Math.exp(logMean + logDeviation * quantile);
+        }
+        return paces;
+    }
+}

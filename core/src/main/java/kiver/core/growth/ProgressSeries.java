@@ -1,0 +1,111 @@
+package kiver.core.growth;
+
+import java.time.LocalDate;
+import java.util.function.IntToDoubleFunction;
+import kiver.core.place.ClimateSeries;
+import kiver.core.weather.DayCurve;
+
+/**
+ * Progress of one stage at one place through one scenario, summed from the first day on, so that "when is it
+ * complete" is a binary search and "how much by then" a subtraction.
+ *
+ * <p>Times are days since the first day, as fractions: 0 is the morning of the first day, 1.5 noon of the second.
+ * Within a day progress is even.
+ */
+public final class ProgressSeries {
+
+    /** What {@link #timeReaching} answers when the series ends before the progress is made. */
+    public static final double NEVER = Double.POSITIVE_INFINITY;
+
+    private final LocalDate firstDay;
+    private final double[] sumBefore;
+
+    private ProgressSeries(LocalDate firstDay, double[] sumBefore) {
+        this.firstDay = firstDay;
+        this.sumBefore = sumBefore;
+    }
+
+    /** Emergence progress at a place: 1 is the median seedling up. */
+    public static ProgressSeries ofEmergence(Emergence emergence, ClimateSeries climate) {
+        RateTable rate = new RateTable(emergence.temperatures());
+        return summed(climate, index ->
+                DayCurve.meanOverDay(climate.minimum(index), climate.maximum(index), rate) / emergence.daysAtBest());
+    }
+
+    /** Leaf progress at a place: 1 is one true leaf more. */
+    public static ProgressSeries ofLeaves(LeafGrowth leaves, ClimateSeries climate) {
+        RateTable rate = new RateTable(leaves.temperatures());
+        return summed(climate, index -> leaves.leavesPerDayAtBest()
+                * DayCurve.meanOverDay(climate.minimum(index), climate.maximum(index), rate)
+                * leaves.lightFactor(climate.light(index)));
+    }
+
+    private static ProgressSeries summed(ClimateSeries climate, IntToDoubleFunction progressOfDay) {
+        double[] sums = new double[climate.days() + 1];
+        for (int index = 0; index < climate.days(); index++) {
+            sums[index + 1] = sums[index] + progressOfDay.applyAsDouble(index);
+        }
+        return new ProgressSeries(climate.firstDay(), sums);
+    }
+
+    /** The day on which time 0 begins. */
+    public LocalDate firstDay() {
+        return firstDay;
+    }
+
+    /** The time at which the series ends, in days. */
+    public double end() {
+        return sumBefore.length - 1.0;
+    }
+
+    /**
+     * Progress made between two times, 0 or more.
+     *
+     * @param from days since the first day, inside the series
+     * @param to not before {@code from}; beyond the end counts as the end
+     */
+    public double between(double from, double to) {
+        return sumAt(to) - sumAt(from);
+    }
+
+    /**
+     * The time at which that much progress has been made since a start.
+     *
+     * @param from days since the first day, 0 or more
+     * @param progress 0 or more
+     * @return days since the first day, or {@link #NEVER}
+     */
+    public double timeReaching(double from, double progress) {
+        if (from >= end()) {
+            return NEVER;
+        }
+        double wanted = sumAt(from) + progress;
+        int low = (int) from;
+        int high = sumBefore.length - 1;
+        if (sumBefore[high] < wanted) {
+            return NEVER;
+        }
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (sumBefore[middle] < wanted) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        if (low == 0 || sumBefore[low] == sumBefore[low - 1]) {
+            return Math.max(from, low);
+        }
+        double share = (wanted - sumBefore[low - 1]) / (sumBefore[low] - sumBefore[low - 1]);
+        return Math.max(from, low - 1 + share);
+    }
+
+    private double sumAt(double time) {
+        double inside = Math.min(Math.max(time, 0), end());
+        int index = (int) inside;
+        if (index == sumBefore.length - 1) {
+            return sumBefore[index];
+        }
+        return sumBefore[index] + (inside - index) * (sumBefore[index + 1] - sumBefore[index]);
+    }
+}

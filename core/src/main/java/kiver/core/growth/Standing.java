@@ -1,0 +1,30 @@
+package kiver.core.growth;
+
+/**
+ * How far a batch has come at some time. A planned batch stands at its sowing with nothing done.
+ *
+ * @param time days since the scenario's first day
+ * @param emergenceProgress made so far, 0 or more; not used once {@code emergedAt} is known
+ * @param emergedAt when the median seedling was up, or {@link ProgressSeries#NEVER} while it is not
+ * @param leafProgress true leaves made so far at the crop's mean pace, 0 or more
+ * @param hardeningStarted whether it has left the growing place for hardening
+ * @param hardeningDaysDone days of hardening already had, 0 or more
+ */
+public record Standing(
+        double time,
+        double emergenceProgress,
+        double emergedAt,
+        double leafProgress,
+        boolean hardeningStarted,
+        int hardeningDaysDone) {
+
+    /** About to be sown on the morning of a day. */
+    public static Standing sownAt(double time) {
+        return new Standing(time, 0, ProgressSeries.NEVER, 0, false, 0);
+    }
+
+    /** Whether the median seedling is up. */
+    public boolean hasEmerged() {
+        return emergedAt != ProgressSeries.NEVER;
+    }
+}

@@ -1,0 +1,79 @@
+package kiver.core.place;
+
+import java.time.LocalDate;
+import java.util.Map;
+import kiver.core.weather.DailyRange;
+import kiver.core.weather.Daylight;
+import kiver.core.weather.StationRecord;
+
+/**
+ * Temperature and light of a place, day by day, through one weather scenario.
+ *
+ * <p>Temperatures come, in this order, from readings taken there, from its set points, or from the weather and the
+ * place's gain and floor. Held as plain arrays because a season's forecast walks over millions of days.
+ */
+public final class ClimateSeries {
+
+    private final LocalDate firstDay;
+    private final double[] minimum;
+    private final double[] maximum;
+    private final double[] light;
+
+    private ClimateSeries(LocalDate firstDay, double[] minimum, double[] maximum, double[] light) {
+        this.firstDay = firstDay;
+        this.minimum = minimum;
+        this.maximum = maximum;
+        this.light = light;
+    }
+
+    /**
+     * The series of a place.
+     *
+     * @param place the place
+     * @param weather one scenario of the weather
+     * @param readings temperatures read at the place; days without a reading are worked out
+     * @param latitude of the nursery, degrees, north positive
+     */
+    public static ClimateSeries of(
+            Place place, StationRecord weather, Map<LocalDate, DailyRange> readings, double latitude) {
+        int days = weather.days().size();
+        double[] minimum = new double[days];
+        double[] maximum = new double[days];
+        double[] light = new double[days];
+        for (int index = 0; index < days; index++) {
+            LocalDate day = weather.firstDay().plusDays(index);
+            DailyRange outside = weather.days().get(index);
+            DailyRange read = readings.get(day);
+            DailyRange inside = read != null ? read : place.climate().inside(outside);
+            minimum[index] = inside.minimum();
+            maximum[index] = inside.maximum();
+            light[index] = place.daylightShare() * Daylight.lightOutdoors(latitude, day, outside) + place.lampLight();
+        }
+        return new ClimateSeries(weather.firstDay(), minimum, maximum, light);
+    }
+
+    /** The first day of the series. */
+    public LocalDate firstDay() {
+        return firstDay;
+    }
+
+    /** The number of days, at least 1. */
+    public int days() {
+        return minimum.length;
+    }
+
+    /** °C on the day {@code index} days after the first. */
+    public double minimum(int index) {
+        return minimum[index];
+    }
+
+    /** °C on the day {@code index} days after the first. */
+    public double maximum(int index) {
+        return maximum[index];
+    }
+
+    /** mol m⁻² d⁻¹ on the day {@code index} days after the first. */
+    public double light(int index) {
+        return light[index];
+    }
+}

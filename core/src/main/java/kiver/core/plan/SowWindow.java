@@ -1,0 +1,20 @@
+package kiver.core.plan;
+
+import java.time.LocalDate;
+
+/**
+ * When to sow for a target date.
+ *
+ * @param earliest sown from here on, plants are not past their best on the target date in nine scenarios of ten
+ * @param best the day with the best chance of plants that are ready and not past their best on the target date
+ * @param latest sown up to here, plants are ready in time in nine scenarios of ten
+ * @param evenOdds the day from which half of the scenarios are ready in time
+ * @param chance of the best day, 0 to 1
+ */
+public record SowWindow(LocalDate earliest, LocalDate best, LocalDate latest, LocalDate evenOdds, double chance) {
+
+    /** Whether there are days that are neither too early nor too late. */
+    public boolean isOpen() {
+        return !earliest.isAfter(latest);
+    }
+}

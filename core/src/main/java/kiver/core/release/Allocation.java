@@ -1,0 +1,62 @@
+package kiver.core.release;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Which plants go with an order.
+ *
+ * <p>One lot that can fill the order alone is preferred, of several such the one nearest to being past its best.
+ * Within the lots, trays nearest to being past their best go first, whole trays while they fit, and at most one tray
+ * is split.
+ */
+public final class Allocation {
+
+    private static final Comparator<ReadyTray> MOST_URGENT = Comparator.comparing(ReadyTray::pastLimit)
+            .thenComparing(ReadyTray::batch)
+            .thenComparing(tray -> tray.tray().number());
+
+    private Allocation() {}
+
+    /**
+     * The picks for an order; fewer plants than wanted when there are not enough.
+     *
+     * @param wanted plants, 1 or more
+     * @param ready trays of the variety in the container wanted
+     */
+    public static List<Pick> propose(int wanted, List<ReadyTray> ready) {
+        if (wanted < 1) {
+            throw new IllegalArgumentException("Plants wanted must be 1 or more, not " + wanted + ".");
+        }
+        Map<Long, List<ReadyTray>> byLot = new LinkedHashMap<>();
+        ready.stream()
+                .sorted(MOST_URGENT)
+                .forEach(tray -> byLot.computeIfAbsent(tray.lot(), lot -> new ArrayList<>()).add(tray));
+        List<ReadyTray> source = byLot.values().stream()
+                .filter(trays -> trays.stream().mapToInt(ReadyTray::plants).sum() >= wanted)
+                .findFirst()
+                .orElseGet(() -> ready.stream().sorted(MOST_URGENT).toList());
+        return fill(wanted, source);
+    }
+
+    private static List<Pick> fill(int wanted, List<ReadyTray> trays) {
+        List<Pick> picks = new ArrayList<>();
+        List<ReadyTray> left = new ArrayList<>(trays);
+        int missing = wanted;
+        for (ReadyTray tray : trays) {
+            if (tray.plants() <= missing) {
+                picks.add(new Pick(tray.batch(), tray.tray(), tray.cells(), true));
+                left.remove(tray);
+                missing -= tray.plants();
+            }
+        }
+        if (missing > 0 && !left.isEmpty()) {
+            ReadyTray split = left.get(0);
+            picks.add(new Pick(split.batch(), split.tray(), split.cells().subList(0, missing), false));
+        }
+        return List.copyOf(picks);
+    }
+}

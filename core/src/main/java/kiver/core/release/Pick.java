@@ -1,0 +1,23 @@
+package kiver.core.release;
+
+import java.util.List;
+import kiver.core.tray.TrayId;
+
+/**
+ * Plants to take from one tray.
+ *
+ * @param batch its number
+ * @param tray to take from
+ * @param cells to take, rising; not empty
+ * @param wholeTray whether nothing living is left behind in it
+ */
+public record Pick(long batch, TrayId tray, List<Integer> cells, boolean wholeTray) {
+    public Pick {
+        cells = List.copyOf(cells);
+    }
+
+    /** Plants taken. */
+    public int plants() {
+        return cells.size();
+    }
+}

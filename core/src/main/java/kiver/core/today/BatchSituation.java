@@ -1,0 +1,36 @@
+package kiver.core.today;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import kiver.core.batch.BatchState;
+import kiver.core.emerge.EmergenceVerdict;
+import kiver.core.grow.BatchForecast;
+import kiver.core.harden.DayOutside;
+
+/**
+ * All about a batch that decides what is to be done with it today.
+ *
+ * @param state as recorded
+ * @param plannedSowDay when it is to be sown
+ * @param lastUsefulSowDay sown later it would miss its order in more than one year of ten; empty when unknown
+ * @param target the day on which its plants are wanted
+ * @param cellsExpectedUp by this morning, 0 or more
+ * @param verdict on its emergence
+ * @param cellsNeeded that must come up for the order
+ * @param atEmergencePlace whether it still stands where it was put to come up
+ * @param forecast as far as is known today
+ * @param outside whether plants in hardening may go out today
+ * @param programmeDays that its hardening takes
+ */
+public record BatchSituation(
+        BatchState state,
+        LocalDate plannedSowDay,
+        Optional<LocalDate> lastUsefulSowDay,
+        LocalDate target,
+        double cellsExpectedUp,
+        EmergenceVerdict verdict,
+        int cellsNeeded,
+        boolean atEmergencePlace,
+        BatchForecast forecast,
+        DayOutside outside,
+        int programmeDays) {}

@@ -1,0 +1,166 @@
+package kiver.core.today;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import kiver.core.batch.BatchStage;
+import kiver.core.emerge.EmergenceVerdict;
+import kiver.core.growth.DateSpread;
+import kiver.core.harden.DayOutside;
+
+/** Works out what is to be done with a batch on a day. */
+public final class Round {
+
+    /** Seedlings not yet all up are looked at again after this many days. */
+    private static final int DAYS_BETWEEN_COUNTS = 2;
+
+    /** A release is prepared this many days ahead. */
+    private static final int DAYS_TO_PREPARE_RELEASE = 1;
+
+    /** A forecast below this chance is worth a look every day. */
+    private static final double WORRYING_CHANCE = 0.5;
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+
+    private Round() {}
+
+    /** The work, in the order in which it is done; empty when the batch can be left alone. */
+    public static List<RoundTask> tasksFor(BatchSituation batch, LocalDate today) {
+        List<RoundTask> tasks = new ArrayList<>();
+        switch (batch.state().stage()) {
+            case PLANNED -> sowing(batch, today).ifPresent(tasks::add);
+            case SOWN, EMERGING -> {
+                counting(batch, today).ifPresent(tasks::add);
+                moving(batch).ifPresent(tasks::add);
+            }
+            case GROWING_ON -> {
+                moving(batch).ifPresent(tasks::add);
+                startOfHardening(batch, today).ifPresent(tasks::add);
+            }
+            case HARDENING_OFF -> hardening(batch, today).ifPresent(tasks::add);
+            case READY -> releasing(batch, today).ifPresent(tasks::add);
+            case RELEASED, FAILED -> { }
+        }
+        watching(batch, today).ifPresent(tasks::add);
+        return List.copyOf(tasks);
+    }
+
+    private static Optional<RoundTask> sowing(BatchSituation batch, LocalDate today) {
+        if (batch.plannedSowDay().isAfter(today)) {
+            return Optional.empty();
+        }
+        boolean late = batch.plannedSowDay().isBefore(today);
+        String lastDay = batch.lastUsefulSowDay()
+                .map(day -> day.isBefore(today)
+                        ? " The last safe day, " + DAY.format(day) + ", has passed."
+                        : " Last safe day: " + DAY.format(day) + ".")
+                .orElse("");
+        String reason = (late ? "Was to be sown on " + DAY.format(batch.plannedSowDay()) + "." : "To be sown today.");
+        return Optional.of(new RoundTask(TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, reason + lastDay));
+    }
+
+    private static Optional<RoundTask> counting(BatchSituation batch, LocalDate today) {
+        if (batch.verdict() == EmergenceVerdict.FAILING) {
+            return Optional.of(new RoundTask(TaskKind.DECIDE_ON_FAILING, Urgency.AT_RISK,
+                    "Too little has come up: " + batch.state().emerged() + " cells of the " + batch.cellsNeeded()
+                            + " needed. Resow, wait or tell the grower."));
+        }
+        LocalDate lastCount = batch.state().cellsUp().isEmpty() ? null : batch.state().cellsUp().lastKey();
+        if (lastCount == null && batch.cellsExpectedUp() < 1) {
+            return Optional.empty();
+        }
+        if (lastCount != null && ChronoUnit.DAYS.between(lastCount, today) < DAYS_BETWEEN_COUNTS) {
+            return Optional.empty();
+        }
+        String expected = "About " + Math.round(batch.cellsExpectedUp()) + " cells should be up";
+        if (batch.verdict() == EmergenceVerdict.LATE) {
+            return Optional.of(new RoundTask(TaskKind.COUNT, Urgency.AT_RISK,
+                    "Late: " + expected + ", " + batch.state().emerged() + " were counted."));
+        }
+        boolean overdue = lastCount == null && batch.cellsExpectedUp() > batch.state().balance().sown() / 2.0;
+        return Optional.of(new RoundTask(
+                TaskKind.COUNT,
+                overdue ? Urgency.LATE : Urgency.TODAY,
+                expected + (lastCount == null ? "; none counted yet." : "; counted last on " + DAY.format(lastCount) + ".")));
+    }
+
+    private static Optional<RoundTask> moving(BatchSituation batch) {
+        boolean halfUp = 2 * batch.state().emerged() >= batch.state().balance().sown();
+        if (!batch.atEmergencePlace() || !(halfUp || batch.state().stage() == BatchStage.GROWING_ON)) {
+            return Optional.empty();
+        }
+        return Optional.of(new RoundTask(TaskKind.MOVE_TO_GROW_ON, Urgency.TODAY,
+                "Up: " + batch.state().emerged() + " of " + batch.state().balance().sown()
+                        + " cells. Needs light and cooler air before it stretches."));
+    }
+
+    private static Optional<RoundTask> startOfHardening(BatchSituation batch, LocalDate today) {
+        Optional<LocalDate> stage = batch.forecast().stageReached().map(DateSpread::middle);
+        if (batch.programmeDays() == 0 || stage.isEmpty() || stage.get().isAfter(today)) {
+            return batch.programmeDays() == 0 && stage.isPresent() && !stage.get().isAfter(today)
+                    ? Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY,
+                            "Has its leaves and was raised cool: it can go out at once."))
+                    : Optional.empty();
+        }
+        LocalDate lastStart = batch.target().minusDays(batch.programmeDays());
+        boolean late = lastStart.isBefore(today);
+        return Optional.of(new RoundTask(TaskKind.START_HARDENING, late ? Urgency.LATE : Urgency.TODAY,
+                "Has its leaves; hardening takes " + batch.programmeDays() + " days and the plants are wanted on "
+                        + DAY.format(batch.target()) + "."));
+    }
+
+    private static Optional<RoundTask> hardening(BatchSituation batch, LocalDate today) {
+        int done = batch.state().hardeningDays();
+        if (done >= batch.state().programmeDays()) {
+            return Optional.of(new RoundTask(
+                    TaskKind.END_HARDENING, Urgency.TODAY, "All " + done + " days of hardening are done."));
+        }
+        if (batch.state().lastHardeningDay().filter(today::equals).isPresent()) {
+            return Optional.empty();
+        }
+        String day = "Day " + (done + 1) + " of " + batch.state().programmeDays() + ". ";
+        return Optional.of(switch (batch.outside()) {
+            case OUT -> new RoundTask(TaskKind.HARDEN, Urgency.TODAY, day + "Out today.");
+            case IN_AT_NIGHT -> new RoundTask(TaskKind.HARDEN, Urgency.AT_RISK,
+                    day + "Out by day; bring in or cover for the night, it will be too cold.");
+            case STAY_IN -> new RoundTask(TaskKind.HARDEN, Urgency.AT_RISK,
+                    day + "Leave in or covered today; the weather would harm it.");
+        });
+    }
+
+    private static Optional<RoundTask> releasing(BatchSituation batch, LocalDate today) {
+        if (batch.target().minusDays(DAYS_TO_PREPARE_RELEASE).isAfter(today)) {
+            return Optional.empty();
+        }
+        boolean late = batch.target().isBefore(today);
+        return Optional.of(new RoundTask(TaskKind.RELEASE, late ? Urgency.LATE : Urgency.TODAY,
+                late ? "Was wanted on " + DAY.format(batch.target()) + "."
+                        : "Wanted on " + DAY.format(batch.target()) + "; water well before it goes."));
+    }
+
+    private static Optional<RoundTask> watching(BatchSituation batch, LocalDate today) {
+        BatchStage stage = batch.state().stage();
+        boolean onItsWay = stage == BatchStage.SOWN || stage == BatchStage.EMERGING || stage == BatchStage.GROWING_ON
+                || stage == BatchStage.HARDENING_OFF;
+        if (stage == BatchStage.READY || onItsWay) {
+            Optional<LocalDate> past = batch.forecast().pastLimit().map(DateSpread::middle);
+            if (past.isPresent() && past.get().isBefore(batch.target())) {
+                return Optional.of(new RoundTask(TaskKind.WATCH_DATE, Urgency.AT_RISK,
+                        "Likely past its best from " + DAY.format(past.get()) + ", before it is wanted on "
+                                + DAY.format(batch.target()) + ". Hold it cooler or offer it earlier."));
+            }
+        }
+        if (onItsWay && batch.forecast().chanceOnTarget() < WORRYING_CHANCE && !batch.target().isBefore(today)) {
+            String ready = batch.forecast().ready()
+                    .map(spread -> "Likely ready on " + DAY.format(spread.middle()))
+                    .orElse("Not likely ready this season");
+            return Optional.of(new RoundTask(TaskKind.WATCH_DATE, Urgency.AT_RISK,
+                    ready + "; wanted on " + DAY.format(batch.target()) + ". Bring it on warmer or tell the grower."));
+        }
+        return Optional.empty();
+    }
+}

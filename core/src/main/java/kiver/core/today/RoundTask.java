@@ -1,0 +1,10 @@
+package kiver.core.today;
+
+/**
+ * One piece of work at a stop of the round.
+ *
+ * @param kind what is to be done
+ * @param urgency how pressing it is
+ * @param reason why now, in growers' words
+ */
+public record RoundTask(TaskKind kind, Urgency urgency, String reason) {}

@@ -1,0 +1,14 @@
+package kiver.core.today;
+
+/** The kinds of work on the round, in the order in which they are done at a stop. */
+public enum TaskKind {
+    SOW,
+    COUNT,
+    DECIDE_ON_FAILING,
+    MOVE_TO_GROW_ON,
+    START_HARDENING,
+    HARDEN,
+    END_HARDENING,
+    RELEASE,
+    WATCH_DATE
+}

@@ -1,0 +1,44 @@
+package kiver.core.weather;
+
+import java.time.LocalDate;
+
+/**
+ * Light from the sky at a latitude.
+ *
+ * <p>Reference: extraterrestrial radiation by Allen, Pereira, Raes and Smith (1998), FAO Irrigation and Drainage
+ * Paper 56, equations 21 to 25; what reaches the ground by their equation 50 (Hargreaves and Samani), from the day's
+ * swing; 2.04 mol of photosynthetically active light per MJ of global radiation (Meek et al. 1984).
+ */
+public final class Daylight {
+
+    private static final double SOLAR_CONSTANT = 0.0820;
+    private static final double HARGREAVES_INLAND = 0.16;
+    private static final double CLEAR_SKY_SHARE = 0.75;
+    private static final double MOL_PER_MEGAJOULE = 2.04;
+
+    private Daylight() {}
+
+    /**
+     * The daily light integral outdoors, mol m⁻² d⁻¹; about 5 in a dull December and 45 on a clear June day at 46°.
+     *
+     * @param latitude degrees, north positive, −66 to 66 (beyond the polar circles the day's length is not defined)
+     * @param day the date
+     * @param range the day's temperatures, whose swing tells how bright it was
+     */
+    public static double lightOutdoors(double latitude, LocalDate day, DailyRange range) {
+        double share = Math.min(CLEAR_SKY_SHARE, HARGREAVES_INLAND * Math.sqrt(range.swing()));
+        return MOL_PER_MEGAJOULE * share * extraterrestrialRadiation(latitude, day);
+    }
+
+    /** Radiation at the top of the atmosphere, MJ m⁻² d⁻¹; FAO-56 example 8: 20° south, 3 September, 32.2. */
+    static double extraterrestrialRadiation(double latitude, LocalDate day) {
+        double angle = 2 * Math.PI * day.getDayOfYear() / 365;
+        double distance = 1 + 0.033 * Math.cos(angle);
+        double declination = 0.409 * Math.sin(angle - 1.39);
+        double phi = Math.toRadians(latitude);
+        double sunset = Math.acos(-Math.tan(phi) * Math.tan(declination));
+        return 24 * 60 / Math.PI * SOLAR_CONSTANT * distance
+                * (sunset * Math.sin(phi) * Math.sin(declination)
+                        + Math.cos(phi) * Math.cos(declination) * Math.sin(sunset));
+    }
+}

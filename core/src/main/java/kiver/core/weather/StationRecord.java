@@ -1,0 +1,86 @@
+package kiver.core.weather;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * An unbroken run of days measured by a weather station.
+ *
+ * @param firstDay the day of the first entry
+ * @param days one range for each day, without gaps; not empty
+ */
+public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
+
+    public StationRecord {
+        days = List.copyOf(days);
+        if (days.isEmpty()) {
+            throw new IllegalArgumentException("A station record needs at least one day.");
+        }
+    }
+
+    /** The last day measured. */
+    public LocalDate lastDay() {
+        return firstDay.plusDays(days.size() - 1L);
+    }
+
+    /** Whether that day was measured. */
+    public boolean covers(LocalDate day) {
+        return !day.isBefore(firstDay) && !day.isAfter(lastDay());
+    }
+
+    /**
+     * The range measured on a day.
+     *
+     * @throws IllegalArgumentException when the day lies outside the record
+     */
+    public DailyRange on(LocalDate day) {
+        if (!covers(day)) {
+            throw new IllegalArgumentException(
+                    "The record runs from " + firstDay + " to " + lastDay() + " and has no " + day + ".");
+        }
+        return days.get((int) ChronoUnit.DAYS.between(firstDay, day));
+    }
+
+    /**
+     * The scenarios of what may come: what was measured up to today, then the forecast while it lasts, then the same
+     * calendar days of each past year. Every past year that is measured whole over the horizon gives one scenario.
+     *
+     * @param today the last day that counts as known, inside the record
+     * @param forecast the days after today, in order; may be empty
+     * @param firstDayWanted where the scenarios start; inside the record
+     * @param lastDayWanted where they end, inclusive; after today
+     * @throws IllegalArgumentException when the record holds no whole past year
+     */
+    public List<StationRecord> scenarios(
+            LocalDate today, List<DailyRange> forecast, LocalDate firstDayWanted, LocalDate lastDayWanted) {
+        List<StationRecord> scenarios = new ArrayList<>();
+        int known = (int) ChronoUnit.DAYS.between(firstDayWanted, today) + 1;
+        for (int yearsBack = 1; covers(firstDayAhead(today, yearsBack)); yearsBack++) {
+            if (lastDayWanted.minusYears(yearsBack).isAfter(lastDay())) {
+                continue;
+            }
+            List<DailyRange> course = new ArrayList<>(daysFrom(firstDayWanted, known));
+            for (LocalDate day = today.plusDays(1); !day.isAfter(lastDayWanted); day = day.plusDays(1)) {
+                int ahead = (int) ChronoUnit.DAYS.between(today, day) - 1;
+                course.add(ahead < forecast.size() ? forecast.get(ahead) : on(day.minusYears(yearsBack)));
+            }
+            scenarios.add(new StationRecord(firstDayWanted, course));
+        }
+        if (scenarios.isEmpty()) {
+            throw new IllegalArgumentException("The station record from " + firstDay + " to " + lastDay()
+                    + " holds no whole year before " + today + "; at least one is needed to look ahead.");
+        }
+        return List.copyOf(scenarios);
+    }
+
+    private static LocalDate firstDayAhead(LocalDate today, int yearsBack) {
+        return today.plusDays(1).minusYears(yearsBack);
+    }
+
+    private List<DailyRange> daysFrom(LocalDate first, int count) {
+        int start = (int) ChronoUnit.DAYS.between(firstDay, first);
+        return days.subList(start, start + count);
+    }
+}
