@@ -9,5 +9,7 @@ public enum LossReason {
     OTHER_PESTS,
     FROST,
     TOO_WEAK,
-    ACCIDENT
+    ACCIDENT,
+    /** Spares that nobody came for. */
+    NOT_NEEDED
 }

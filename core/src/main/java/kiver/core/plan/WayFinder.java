@@ -12,12 +12,15 @@ import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 
 /**
- * Picks the places for a crop: the seed lies where it comes up fastest, seedlings stand where the mean is nearest to
- * what keeps them sturdy, and harden where the nursery hardens.
+ * Picks the places for a crop: of those where the seed comes up nearly as fast as anywhere, the roomiest; seedlings
+ * stand where the mean is nearest to what keeps them sturdy, and harden on the nursery's largest hardening ground.
  */
 public final class WayFinder {
 
     private static final int DAYS_LOOKED_AT = 40;
+
+    /** A place at least this fast, against the fastest, is as good. */
+    private static final double FAST_ENOUGH = 0.7;
 
     private WayFinder() {}
 
@@ -30,11 +33,18 @@ public final class WayFinder {
      * @throws IllegalArgumentException when the nursery has no place for one of the stages
      */
     public static Way wayFor(Season season, Crop crop, LocalDate from) {
+        ToDoubleFunction<Place> speed =
+                place -> crop.emergence().temperatures().rate(season.meanTemperature(place.id(), from, 14));
+        double fastest = season.places().stream()
+                .filter(place -> place.suits(PlaceUse.EMERGENCE))
+                .mapToDouble(speed)
+                .max()
+                .orElse(0);
         PlaceId emergence = nearest(season, PlaceUse.EMERGENCE, place ->
-                -crop.emergence().temperatures().rate(season.meanTemperature(place.id(), from, 14)));
+                speed.applyAsDouble(place) >= FAST_ENOUGH * fastest ? -place.slots() : -speed.applyAsDouble(place));
         PlaceId growingOn = nearest(season, PlaceUse.GROWING_ON, place ->
                 Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt()));
-        PlaceId hardening = nearest(season, PlaceUse.HARDENING_OFF, Place::walkingOrder);
+        PlaceId hardening = nearest(season, PlaceUse.HARDENING_OFF, place -> -place.slots());
         return new Way(emergence, growingOn, hardening);
     }
 

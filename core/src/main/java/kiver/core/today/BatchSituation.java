@@ -14,6 +14,8 @@ import kiver.core.harden.DayOutside;
  * @param plannedSowDay when it is to be sown
  * @param lastUsefulSowDay sown later it would miss its order in more than one year of ten; empty when unknown
  * @param target the day on which its plants are wanted
+ * @param plantsStillWanted of its order, 0 when the order is filled
+ * @param lastReleasedOn when plants of it last left, if any did
  * @param cellsExpectedUp by this morning, 0 or more
  * @param verdict on its emergence
  * @param cellsNeeded that must come up for the order
@@ -27,6 +29,8 @@ public record BatchSituation(
         LocalDate plannedSowDay,
         Optional<LocalDate> lastUsefulSowDay,
         LocalDate target,
+        int plantsStillWanted,
+        Optional<LocalDate> lastReleasedOn,
         double cellsExpectedUp,
         EmergenceVerdict verdict,
         int cellsNeeded,

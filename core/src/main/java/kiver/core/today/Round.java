@@ -21,6 +21,9 @@ public final class Round {
     /** A release is prepared this many days ahead. */
     private static final int DAYS_TO_PREPARE_RELEASE = 1;
 
+    /** Spares wait this long for replacements to be asked for. */
+    private static final int DAYS_SPARES_ARE_KEPT = 14;
+
     /** A forecast below this chance is worth a look every day. */
     private static final double WORRYING_CHANCE = 0.5;
 
@@ -42,7 +45,10 @@ public final class Round {
                 startOfHardening(batch, today).ifPresent(tasks::add);
             }
             case HARDENING_OFF -> hardening(batch, today).ifPresent(tasks::add);
-            case READY -> releasing(batch, today).ifPresent(tasks::add);
+            case READY -> {
+                releasing(batch, today).ifPresent(tasks::add);
+                clearing(batch, today).ifPresent(tasks::add);
+            }
             case RELEASED, FAILED -> { }
         }
         watching(batch, today).ifPresent(tasks::add);
@@ -133,7 +139,7 @@ public final class Round {
     }
 
     private static Optional<RoundTask> releasing(BatchSituation batch, LocalDate today) {
-        if (batch.target().minusDays(DAYS_TO_PREPARE_RELEASE).isAfter(today)) {
+        if (batch.plantsStillWanted() == 0 || batch.target().minusDays(DAYS_TO_PREPARE_RELEASE).isAfter(today)) {
             return Optional.empty();
         }
         boolean late = batch.target().isBefore(today);
@@ -142,7 +148,20 @@ public final class Round {
                         : "Wanted on " + DAY.format(batch.target()) + "; water well before it goes."));
     }
 
+    private static Optional<RoundTask> clearing(BatchSituation batch, LocalDate today) {
+        Optional<LocalDate> over = batch.lastReleasedOn().map(day -> day.plusDays(DAYS_SPARES_ARE_KEPT));
+        if (batch.plantsStillWanted() > 0 || over.isEmpty() || over.get().isAfter(today)) {
+            return Optional.empty();
+        }
+        return Optional.of(new RoundTask(TaskKind.CLEAR_SPARES, Urgency.TODAY,
+                batch.state().balance().alive() + " spares, kept since " + DAY.format(batch.lastReleasedOn().get())
+                        + ". Nobody has asked for them: clear the trays."));
+    }
+
     private static Optional<RoundTask> watching(BatchSituation batch, LocalDate today) {
+        if (batch.plantsStillWanted() == 0) {
+            return Optional.empty();
+        }
         BatchStage stage = batch.state().stage();
         boolean onItsWay = stage == BatchStage.SOWN || stage == BatchStage.EMERGING || stage == BatchStage.GROWING_ON
                 || stage == BatchStage.HARDENING_OFF;

@@ -10,5 +10,6 @@ public enum TaskKind {
     HARDEN,
     END_HARDENING,
     RELEASE,
+    CLEAR_SPARES,
     WATCH_DATE
 }

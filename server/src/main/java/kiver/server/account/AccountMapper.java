@@ -1,0 +1,33 @@
+package kiver.server.account;
+
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** The account table. */
+@Mapper
+public interface AccountMapper {
+
+    @Select("select id, email, name, password_hash, role, grower_id from account where email = lower(#{email})")
+    Optional<Account> byEmail(@Param("email") String email);
+
+    @Select("select exists (select from account)")
+    boolean any();
+
+    /** Keeps two first accounts from being made at once. */
+    @Select("select true from (select pg_advisory_xact_lock(4711)) as held")
+    boolean lockSetup();
+
+    @Insert("""
+            insert into account (email, name, password_hash, role, grower_id)
+            values (lower(#{email}), #{name}, #{passwordHash}, #{role}, #{growerId})
+            """)
+    void insert(
+            @Param("email") String email,
+            @Param("name") String name,
+            @Param("passwordHash") String passwordHash,
+            @Param("role") Role role,
+            @Param("growerId") Long growerId);
+}

@@ -1,0 +1,130 @@
+package kiver.server.batch;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.ChangeRefused;
+import kiver.core.batch.RecordedChange;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
+import kiver.server.problem.NotFound;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps batches and adds to their record. */
+@Component
+public class BatchBook {
+
+    private final BatchMapper mapper;
+    private final ChangeJson json;
+
+    BatchBook(BatchMapper mapper, ChangeJson json) {
+        this.mapper = mapper;
+        this.json = json;
+    }
+
+    /** The batch of that number. */
+    public BatchFile file(int number) {
+        Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound("batch " + number));
+        return new BatchFile(
+                batch,
+                mapper.runs(batch.id()).stream().map(BatchBook::run).toList(),
+                BatchState.after(mapper.changes(batch.id()).stream().map(this::change).toList()));
+    }
+
+    /** All batches by number. */
+    public List<BatchFile> files() {
+        Map<Long, List<BatchMapper.RunRow>> runs =
+                mapper.allRuns().stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
+        Map<Long, List<BatchMapper.ChangeRow>> changes =
+                mapper.allChanges().stream().collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId));
+        return mapper.all().stream()
+                .map(batch -> new BatchFile(
+                        batch,
+                        runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
+                        BatchState.after(changes.getOrDefault(batch.id(), List.of()).stream()
+                                .map(this::change)
+                                .toList())))
+                .toList();
+    }
+
+    /** The batches that lie in a tray or are planned into it. */
+    public List<BatchFile> filesIn(TrayId tray) {
+        return mapper.numbersInTray(tray.number()).stream().map(this::file).toList();
+    }
+
+    /** Who recorded which change, by its sequence. */
+    public Map<Integer, String> authors(Batch batch) {
+        return mapper.authors(batch.id()).stream()
+                .collect(Collectors.toMap(BatchMapper.ChangeAuthor::sequence, BatchMapper.ChangeAuthor::name));
+    }
+
+    /** Plans a batch into runs of cells and answers its number. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public int add(NewBatch batch, List<CellRun> runs) {
+        int number = mapper.insert(batch);
+        for (CellRun run : runs) {
+            mapper.insertRun(number, run.tray().number(), run.first(), run.last());
+        }
+        return number;
+    }
+
+    /**
+     * Adds to a batch's record. Others who record for the same batch wait, so none is lost and none is built on a
+     * state that has gone.
+     *
+     * @param number of the batch
+     * @param day on which it happened
+     * @param changes in order; all of them are recorded or none
+     * @param recordedBy account number, or null for the nursery's simulated hands
+     * @return the batch after the changes
+     * @throws ChangeRefused when one of them cannot be true
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public BatchState record(int number, LocalDate day, List<BatchChange> changes, Long recordedBy) {
+        Long id = mapper.lock(number);
+        if (id == null) {
+            throw new NotFound("batch " + number);
+        }
+        BatchState state = BatchState.after(mapper.changes(id).stream().map(this::change).toList());
+        for (BatchChange change : changes) {
+            if (change instanceof BatchChange.Sown sown) {
+                requireFree(number, sown.run());
+            }
+            state = state.after(day, change);
+            int sequence = state.changes().size();
+            mapper.insertChange(
+                    new BatchMapper.ChangeRow(id, sequence, json.kind(change), day, json.write(change)), recordedBy);
+        }
+        return state;
+    }
+
+    /** No two batches in one cell: whatever others have sown in this tray must lie elsewhere. */
+    private void requireFree(int number, CellRun run) {
+        mapper.lockTray(run.tray().number());
+        for (BatchFile other : filesIn(run.tray())) {
+            if (other.batch().number() != number) {
+                other.state().sowings().keySet().stream()
+                        .filter(sowing -> sowing.run().overlaps(run))
+                        .findFirst()
+                        .ifPresent(sowing -> {
+                            throw new ChangeRefused("run", "Cells " + sowing.run().first() + " to "
+                                    + sowing.run().last() + " of this tray hold batch " + other.batch().number()
+                                    + " already.");
+                        });
+            }
+        }
+    }
+
+    private RecordedChange change(BatchMapper.ChangeRow row) {
+        return new RecordedChange(row.sequence(), row.day(), json.read(row.kind(), row.detail()));
+    }
+
+    private static CellRun run(BatchMapper.RunRow row) {
+        return new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell());
+    }
+}

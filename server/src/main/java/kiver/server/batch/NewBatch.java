@@ -1,0 +1,22 @@
+package kiver.server.batch;
+
+import java.time.LocalDate;
+import kiver.core.growth.Way;
+import kiver.core.harden.HardeningProgramme;
+
+/**
+ * A batch to be planned.
+ *
+ * @param orderId it is for
+ * @param lotId to sow from
+ * @param seedsPerCell 1 to 10
+ * @param cells 1 or more
+ * @param cellsNeeded cells in which something must come up
+ * @param sowDay planned
+ * @param latestSowDay last safe day, or null
+ * @param way the places it will pass through
+ * @param programme of hardening
+ */
+public record NewBatch(
+        long orderId, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
+        LocalDate latestSowDay, Way way, HardeningProgramme programme) {}

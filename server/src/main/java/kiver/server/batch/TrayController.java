@@ -1,0 +1,67 @@
+package kiver.server.batch;
+
+import java.util.ArrayList;
+import java.util.List;
+import kiver.core.batch.CellCondition;
+import kiver.core.batch.CellState;
+import kiver.core.crop.Container;
+import kiver.core.tray.Cell;
+import kiver.server.crop.CropBook;
+import kiver.server.tray.Tray;
+import kiver.server.tray.TrayBook;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Shows a tray with its cells as they lie. */
+@RestController
+class TrayController {
+
+    private final TrayBook trays;
+    private final BatchBook batches;
+    private final CropBook crops;
+
+    TrayController(TrayBook trays, BatchBook batches, CropBook crops) {
+        this.trays = trays;
+        this.batches = batches;
+        this.crops = crops;
+    }
+
+    /** A cell; without a batch when it is free, without a condition when it is only set aside. */
+    record CellView(int number, Integer batch, CellCondition condition, Integer seeds, Integer seedlings) {}
+
+    /** A tray. */
+    record TrayView(
+            int number, String code, String container, int rows, int columns, double cellVolume, List<Integer> batches,
+            List<CellView> cells) {}
+
+    @GetMapping("/api/trays/{number}")
+    TrayView tray(@PathVariable int number) {
+        Tray tray = trays.numbered(number);
+        Container container = crops.container(tray.container());
+        List<BatchFile> files = batches.filesIn(tray.trayId());
+        List<CellView> cells = new ArrayList<>();
+        for (int cell = 1; cell <= container.cells(); cell++) {
+            cells.add(cell(new Cell(tray.trayId(), cell), files));
+        }
+        return new TrayView(
+                number, tray.code(), container.name(), container.rows(), container.columns(), container.cellVolume(),
+                files.stream().map(file -> file.batch().number()).toList(), cells);
+    }
+
+    private static CellView cell(Cell cell, List<BatchFile> files) {
+        for (BatchFile file : files) {
+            CellState state = file.state().cells().get(cell);
+            if (state != null) {
+                return new CellView(
+                        cell.number(), file.batch().number(), state.condition(), state.seeds(), state.seedlings());
+            }
+        }
+        return files.stream()
+                .filter(file -> file.state().sownOn().isEmpty())
+                .filter(file -> file.runs().stream().anyMatch(run -> run.cells().contains(cell)))
+                .findFirst()
+                .map(file -> new CellView(cell.number(), file.batch().number(), null, null, null))
+                .orElseGet(() -> new CellView(cell.number(), null, null, null, null));
+    }
+}

@@ -1,0 +1,2 @@
+/** Batches and the record of what happened to them. */
+package kiver.server.batch;

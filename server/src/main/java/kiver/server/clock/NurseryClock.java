@@ -1,0 +1,60 @@
+package kiver.server.clock;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.springframework.stereotype.Component;
+
+/** Tells the nursery's day: the calendar's, or in the demonstration the one on its own clock. */
+@Component
+public class NurseryClock {
+
+    private final NurseryMapper mapper;
+    private final Clock calendar;
+
+    NurseryClock(NurseryMapper mapper, Clock calendar) {
+        this.mapper = mapper;
+        this.calendar = calendar;
+    }
+
+    /** The nursery, once it is set up. */
+    public Optional<Nursery> nursery() {
+        return mapper.find();
+    }
+
+    /** The nursery's day. */
+    public LocalDate today() {
+        return nursery().map(Nursery::demoToday).orElseGet(() -> LocalDate.now(calendar));
+    }
+
+    /** Sets up the nursery of this database. */
+    public void open(Nursery nursery) {
+        mapper.insert(nursery);
+    }
+
+    /** Moves the demonstration's clock; a real nursery's day cannot be moved. */
+    public void showDay(LocalDate day) {
+        if (mapper.showDay(day) != 1) {
+            throw new IllegalStateException("Only the demonstration's clock can be moved.");
+        }
+    }
+
+    /** The nursery table. */
+    @Mapper
+    interface NurseryMapper {
+        @Select("select name, latitude, demo, demo_today from nursery")
+        Optional<Nursery> find();
+
+        @Insert("insert into nursery (name, latitude, demo, demo_today) "
+                + "values (#{name}, #{latitude}, #{demo}, #{demoToday})")
+        void insert(Nursery nursery);
+
+        @Update("update nursery set demo_today = #{day} where demo")
+        int showDay(@Param("day") LocalDate day);
+    }
+}

@@ -1,0 +1,2 @@
+/** What day it is at the nursery. */
+package kiver.server.clock;

@@ -1,0 +1,69 @@
+package kiver.server.crop;
+
+import java.util.List;
+import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
+import kiver.core.crop.CropLibrary;
+import kiver.server.problem.Refusal;
+import org.springframework.stereotype.Component;
+
+/** Finds crops, varieties and containers, and says which entry is wrong when there is none. */
+@Component
+public class CropBook {
+
+    private final CropLibrary library;
+    private final VarietyMapper varieties;
+
+    CropBook(CropLibrary library, VarietyMapper varieties) {
+        this.library = library;
+        this.varieties = varieties;
+    }
+
+    /** All crops. */
+    public List<Crop> crops() {
+        return library.crops();
+    }
+
+    /** All containers. */
+    public List<Container> containers() {
+        return library.containers();
+    }
+
+    /** All varieties by name. */
+    public List<Variety> varieties() {
+        return varieties.all();
+    }
+
+    /** The variety of that number. */
+    public Variety variety(long id) {
+        return varieties.byId(id).orElseThrow(() -> new Refusal("varietyId", "This variety is not in the library."));
+    }
+
+    /** The crop of a variety. */
+    public Crop cropOf(Variety variety) {
+        return crop(variety.crop());
+    }
+
+    /** The crop of that code. */
+    public Crop crop(String code) {
+        return library.crop(code)
+                .orElseThrow(() -> new Refusal("crop", "The crop \"" + code + "\" is not in the library's crops.csv."));
+    }
+
+    /** The container of that code. */
+    public Container container(String code) {
+        return library.container(code)
+                .orElseThrow(() -> new Refusal(
+                        "container", "The container \"" + code + "\" is not in the library's containers.csv."));
+    }
+
+    /** Adds a variety and answers its number. */
+    public long add(String crop, String name) {
+        crop(crop);
+        Long id = varieties.insert(crop, name);
+        if (id == null) {
+            throw new Refusal("name", "There is a variety named \"" + name + "\" already.");
+        }
+        return id;
+    }
+}

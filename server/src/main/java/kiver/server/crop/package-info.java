@@ -1,0 +1,2 @@
+/** The library of crops and containers, read from open files, and the varieties grown here. */
+package kiver.server.crop;

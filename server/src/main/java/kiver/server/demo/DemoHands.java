@@ -1,0 +1,199 @@
+package kiver.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
+import kiver.core.batch.CellState;
+import kiver.core.batch.LossReason;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.place.PlaceId;
+import kiver.core.today.RoundTask;
+import kiver.core.tray.Cell;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
+import kiver.server.batch.Batch;
+import kiver.server.batch.RecordingService;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.release.ReleaseService;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import kiver.server.today.RoundService;
+import org.springframework.stereotype.Component;
+
+/**
+ * The invented nursery's people: they walk the round and do most of what it asks, through the same services as
+ * anybody. What they see in the cells comes from {@link DemoTruth}.
+ */
+@Component
+class DemoHands {
+
+    private static final double USUALLY = 0.85;
+    private static final double NEARLY_ALWAYS = 0.96;
+    private static final String[] MEDIA = {"Sowing mix, fine", "Sowing mix with a little compost", "Block mix"};
+
+    private final RoundService round;
+    private final RecordingService recording;
+    private final ReleaseService releases;
+    private final SeedStore seeds;
+    private final NurseryClock clock;
+
+    DemoHands(
+            RoundService round,
+            RecordingService recording,
+            ReleaseService releases,
+            SeedStore seeds,
+            NurseryClock clock) {
+        this.round = round;
+        this.recording = recording;
+        this.releases = releases;
+        this.seeds = seeds;
+        this.clock = clock;
+    }
+
+    /** Does a day's work. */
+    void work() {
+        LocalDate today = clock.today();
+        for (RoundService.Stop stop : round.stops()) {
+            BatchAnalysis batch = stop.batch();
+            int number = batch.file().batch().number();
+            boolean busy = false;
+            for (RoundTask task : stop.tasks()) {
+                double likelihood = switch (task.kind()) {
+                    case HARDEN, END_HARDENING, SOW -> NEARLY_ALWAYS;
+                    default -> USUALLY;
+                };
+                if (DemoTruth.getsDone(number, today.toEpochDay(), task.kind().ordinal(), likelihood)) {
+                    perform(task, stop, today);
+                    busy = true;
+                }
+            }
+            // What was seen this morning may no longer be so after the work; the dead are noted tomorrow then.
+            List<BatchChange> losses = busy ? List.of() : losses(batch, today);
+            if (!losses.isEmpty()) {
+                record(number, today, "losses", losses);
+            }
+        }
+    }
+
+    private void perform(RoundTask task, RoundService.Stop stop, LocalDate today) {
+        BatchAnalysis analysis = stop.batch();
+        Batch batch = analysis.file().batch();
+        BatchState state = analysis.file().state();
+        String purpose = task.kind().name();
+        switch (task.kind()) {
+            case SOW -> record(batch.number(), today, purpose, sowing(analysis));
+            case COUNT, DECIDE_ON_FAILING -> record(batch.number(), today, purpose, counts(analysis, today));
+            case MOVE_TO_GROW_ON -> record(batch.number(), today, purpose,
+                    List.of(new BatchChange.Moved(new PlaceId(batch.growingPlaceId()))));
+            case START_HARDENING -> {
+                HardeningProgramme programme = batch.hardeningProgramme();
+                List<BatchChange> changes = new ArrayList<>();
+                changes.add(new BatchChange.HardeningStarted(new PlaceId(batch.hardeningPlaceId()), programme.days()));
+                if (programme.days() == 0) {
+                    changes.add(new BatchChange.HardeningEnded());
+                }
+                record(batch.number(), today, purpose, changes);
+            }
+            case HARDEN -> record(batch.number(), today, purpose, List.of(new BatchChange.HardenedForDay(
+                    batch.hardeningProgramme().hoursOn(state.hardeningDays() + 1))));
+            case END_HARDENING -> record(batch.number(), today, purpose, List.of(new BatchChange.HardeningEnded()));
+            case RELEASE -> {
+                int plants = Math.min(stop.plantsStillWanted(), state.balance().alive());
+                if (plants > 0 && !batch.target().isAfter(today)) {
+                    releases.release(id(batch.number(), today, purpose), batch.orderNumber(), plants, null);
+                }
+            }
+            case CLEAR_SPARES -> record(batch.number(), today, purpose, state.trays().stream()
+                    .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty())
+                    .map(tray -> (BatchChange) new BatchChange.Lost(
+                            tray, state.cellsIn(tray, CellCondition.ALIVE), LossReason.NOT_NEEDED))
+                    .toList());
+            case WATCH_DATE -> { }
+        }
+    }
+
+    private List<BatchChange> sowing(BatchAnalysis analysis) {
+        Batch batch = analysis.file().batch();
+        SeedLot lot = seeds.lot(batch.lotId());
+        List<BatchChange> changes = new ArrayList<>();
+        int left = lot.seedsLeft();
+        for (CellRun run : analysis.file().runs()) {
+            int needed = run.length() * batch.seedsPerCell();
+            if (needed <= left) {
+                changes.add(new BatchChange.Sown(run, batch.seedsPerCell(), batch.lotId(),
+                        MEDIA[batch.number() % MEDIA.length], new PlaceId(batch.emergencePlaceId())));
+                left -= needed;
+            }
+        }
+        return changes;
+    }
+
+    private List<BatchChange> counts(BatchAnalysis analysis, LocalDate today) {
+        BatchState state = analysis.file().state();
+        SeedLot lot = seeds.lot(state.sowings().keySet().iterator().next().lot());
+        double germination = DemoTruth.germination(lot.id(), lot.germinationLabel());
+        double progress = analysis.course().orElseThrow().emergenceProgressUntil(today);
+        boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;
+        Map<TrayId, Map<Integer, Integer>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
+        for (Map.Entry<Cell, CellState> entry : state.cells().entrySet()) {
+            CellCondition condition = entry.getValue().condition();
+            if (condition == CellCondition.WAITING || condition == CellCondition.ALIVE) {
+                int up = DemoTruth.seedlingsUp(
+                        analysis.file().batch().number(), cellKey(entry.getKey()), entry.getValue().seeds(),
+                        germination, analysis.crop().emergence(), progress);
+                if (up > entry.getValue().seedlings() || condition == CellCondition.WAITING) {
+                    byTray.computeIfAbsent(entry.getKey().tray(), tray -> new TreeMap<>())
+                            .put(entry.getKey().number(), up);
+                }
+            }
+        }
+        List<BatchChange> changes = new ArrayList<>();
+        state.trays().forEach(tray ->
+                changes.add(new BatchChange.Counted(tray, byTray.getOrDefault(tray, Map.of()), complete)));
+        return changes;
+    }
+
+    private static List<BatchChange> losses(BatchAnalysis analysis, LocalDate today) {
+        BatchState state = analysis.file().state();
+        int number = analysis.file().batch().number();
+        List<BatchChange> changes = new ArrayList<>();
+        if (state.sownOn().isEmpty()) {
+            return changes;
+        }
+        long age = today.toEpochDay() - state.sownOn().get().toEpochDay();
+        for (TrayId tray : state.trays()) {
+            Map<LossReason, List<Integer>> byReason = new TreeMap<>();
+            for (int cell : state.cellsIn(tray, CellCondition.ALIVE)) {
+                int key = cellKey(new Cell(tray, cell));
+                if (DemoTruth.daysToDeath(number, key) <= age) {
+                    byReason.computeIfAbsent(DemoTruth.reason(number, key), reason -> new ArrayList<>()).add(cell);
+                }
+            }
+            byReason.forEach((reason, cells) -> changes.add(new BatchChange.Lost(tray, cells, reason)));
+        }
+        return changes;
+    }
+
+    private static int cellKey(Cell cell) {
+        return (int) (cell.tray().number() * 1000 + cell.number());
+    }
+
+    private void record(int batch, LocalDate today, String purpose, List<BatchChange> changes) {
+        if (!changes.isEmpty()) {
+            recording.record(id(batch, today, purpose), batch, today, changes, null);
+        }
+    }
+
+    /** The same work on the same day is the same request, so a day that was cut short can simply be done again. */
+    private static UUID id(int batch, LocalDate day, String purpose) {
+        return UUID.nameUUIDFromBytes((batch + "/" + day + "/" + purpose).getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,182 @@
+package kiver.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Role;
+import kiver.server.clock.Nursery;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.crop.Variety;
+import kiver.server.growth.SeasonService;
+import kiver.server.order.Grower;
+import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
+import kiver.server.place.PlaceBook;
+import kiver.server.plan.PlanService;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Fills an empty database with the invented nursery and lives through its winter day by day up to the opening day.
+ * Cut short, it goes on where it stopped at the next start.
+ */
+@Component
+class DemoNursery implements ApplicationRunner {
+
+    static final LocalDate FIRST_DAY = LocalDate.of(2027, 1, 11);
+    static final LocalDate OPENING_DAY = LocalDate.of(2027, 4, 15);
+
+    /** Known to everybody who reads the start command's output; the demonstration listens on this machine only. */
+    private static final String PASSWORD = "demo-seedlings";
+
+    private static final int MOST_WEEKS_LATER = 6;
+    private static final int PAST_YEARS_WHILE_BUILDING = 5;
+    private static final Logger LOG = LoggerFactory.getLogger(DemoNursery.class);
+
+    private final boolean wanted;
+    private final NurseryClock clock;
+    private final PlaceBook places;
+    private final CropBook crops;
+    private final SeedStore seeds;
+    private final OrderBook orders;
+    private final AccountMapper accounts;
+    private final PasswordEncoder encoder;
+    private final PlanService plans;
+    private final DemoHands hands;
+    private final SeasonService seasons;
+    private final TransactionTemplate transaction;
+
+    DemoNursery(
+            @Value("${kiver.demo}") boolean wanted,
+            NurseryClock clock,
+            PlaceBook places,
+            CropBook crops,
+            SeedStore seeds,
+            OrderBook orders,
+            AccountMapper accounts,
+            PasswordEncoder encoder,
+            PlanService plans,
+            DemoHands hands,
+            SeasonService seasons,
+            TransactionTemplate transaction) {
+        this.wanted = wanted;
+        this.clock = clock;
+        this.places = places;
+        this.crops = crops;
+        this.seeds = seeds;
+        this.orders = orders;
+        this.accounts = accounts;
+        this.encoder = encoder;
+        this.plans = plans;
+        this.hands = hands;
+        this.seasons = seasons;
+        this.transaction = transaction;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!wanted) {
+            return;
+        }
+        if (clock.nursery().isEmpty()) {
+            transaction.executeWithoutResult(status -> found());
+        }
+        if (!clock.nursery().orElseThrow().demo()) {
+            throw new IllegalStateException("This database holds a real nursery; the demonstration needs its own.");
+        }
+        seasons.lookBackOn(PAST_YEARS_WHILE_BUILDING);
+        while (clock.today().isBefore(OPENING_DAY)) {
+            if (clock.today().getDayOfMonth() == 1) {
+                LOG.info("Living through the demonstration's winter: {}", clock.today());
+            }
+            liveThroughToday(true);
+        }
+        takeOrders();
+        seasons.lookBackOn(Integer.MAX_VALUE);
+    }
+
+    /** Ends the demonstration's day and begins the next. */
+    void liveThroughToday(boolean handsWork) {
+        takeOrders();
+        if (handsWork) {
+            hands.work();
+        }
+        clock.showDay(clock.today().plusDays(1));
+    }
+
+    private void takeOrders() {
+        LocalDate today = clock.today();
+        List<DemoOrders.Wished> all = DemoOrders.between(FIRST_DAY, OPENING_DAY);
+        for (int index = 0; index < all.size(); index++) {
+            if (all.get(index).placedOn().equals(today)) {
+                UUID request = UUID.nameUUIDFromBytes(("order " + index).getBytes(StandardCharsets.UTF_8));
+                takeOrder(request, all.get(index), today);
+            }
+        }
+    }
+
+    /** On the telephone: when the day asked for cannot be met, a week later is tried, up to six weeks. */
+    private void takeOrder(UUID request, DemoOrders.Wished wished, LocalDate today) {
+        DemoStock.VarietyEntry entry = DemoStock.varieties().get(wished.variety());
+        String growerName = DemoStock.growers().get(wished.grower()).name();
+        Variety variety = crops.varieties().stream()
+                .filter(each -> each.name().equals(entry.name()))
+                .findFirst()
+                .orElseThrow();
+        Grower grower = orders.growers().stream()
+                .filter(each -> each.name().equals(growerName))
+                .findFirst()
+                .orElseThrow();
+        Site site = orders.sites().stream()
+                .filter(each -> each.growerId() == grower.id())
+                .findFirst()
+                .orElseThrow();
+        for (int later = 0; later <= MOST_WEEKS_LATER; later++) {
+            Wish wish = new Wish(
+                    variety.id(), entry.container(), wished.plants(), entry.leavesFrom(), entry.leavesTo(),
+                    today.plusWeeks(wished.weeksAhead() + (long) later), null, null);
+            try {
+                plans.accept(request, grower.id(), site.id(), wish);
+                return;
+            } catch (Refusal refused) {
+                LOG.debug("{} for {} refused: {}", variety.name(), wish.target(), refused.getMessage());
+            }
+        }
+    }
+
+    private void found() {
+        clock.open(new Nursery(DemoStock.NURSERY, DemoStock.LATITUDE, true, FIRST_DAY));
+        DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
+        Map<String, Long> varieties = new HashMap<>();
+        DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
+        DemoStock.lots(OPENING_DAY).forEach(entry -> seeds.add(new SeedLot(
+                0, entry.code(), varieties.get(entry.variety()), entry.supplier(), entry.label(), entry.tested(),
+                entry.testedOn(), entry.seeds(), entry.seeds())));
+        long firstGrower = 0;
+        for (DemoStock.GrowerEntry entry : DemoStock.growers()) {
+            long grower = orders.addGrower(entry.name());
+            orders.addSite(grower, entry.site(), entry.altitude());
+            firstGrower = firstGrower == 0 ? grower : firstGrower;
+        }
+        String hash = encoder.encode(PASSWORD);
+        accounts.insert("propagator@quillmere.example", "Maro Tindle", hash, Role.PROPAGATOR, null);
+        accounts.insert("hand@quillmere.example", "Pell Oskway", hash, Role.BENCH_HAND, null);
+        accounts.insert("grower@lowermead.example", "Ansa Brell", hash, Role.GROWER, firstGrower);
+        accounts.insert("grower@fennick.example", "Tove Garrin", hash, Role.GROWER, firstGrower + 1);
+    }
+}

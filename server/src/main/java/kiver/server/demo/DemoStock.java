@@ -1,0 +1,129 @@
+package kiver.server.demo;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.SplittableRandom;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+
+/** What the invented nursery has: places, growers, varieties and seed. All names are made up. */
+final class DemoStock {
+
+    static final String NURSERY = "Quillmere Valley Nursery";
+    static final double LATITUDE = 46.4;
+
+    private static final int NO_FLOOR = -60;
+    private static final String ELECTRIC =
+            "Heat mats, lamps and water: use residual-current protection and keep cords off the floor. "
+                    + "Fixed wiring is for a competent electrician.";
+
+    /** A place with its caution. */
+    record PlaceEntry(Place place, String caution) {}
+
+    /** A grower with a site. */
+    record GrowerEntry(String name, String site, int altitude) {}
+
+    /** A variety with how it is usually ordered. */
+    record VarietyEntry(String crop, String name, String container, int leavesFrom, int leavesTo, int weeksAhead) {}
+
+    /** A seed lot; what truly comes up is known to the simulation alone. */
+    record LotEntry(String code, String variety, String supplier, double label, int tested, LocalDate testedOn, int seeds) {}
+
+    private DemoStock() {}
+
+    static List<PlaceEntry> places() {
+        return List.of(
+                heated(1, "Heat mat", 6, 26, 23, 0.3, 4, ELECTRIC, PlaceUse.EMERGENCE),
+                heated(2, "Warm room", 14, 21, 19, 0.1, 3, ELECTRIC, PlaceUse.EMERGENCE),
+                heated(3, "Lit shelf", 12, 21, 17, 0.1, 13, ELECTRIC, PlaceUse.GROWING_ON),
+                heated(4, "Cool cellar", 10, 16, 14, 0.05, 2, "", PlaceUse.EMERGENCE),
+                heated(5, "North house", 40, 20, 16, 0.7, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
+                heated(6, "South house", 44, 23, 18, 0.75, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
+                heated(7, "Cool house", 60, 16, 10, 0.75, 0, "", PlaceUse.EMERGENCE, PlaceUse.GROWING_ON),
+                open(8, "Long tunnel", 80, 2, 7, NO_FLOOR, 0.8, PlaceUse.GROWING_ON),
+                open(9, "Frames", 40, 2, 4, -2, 0.85, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF),
+                open(10, "Hardening ground", 70, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF));
+    }
+
+    private static PlaceEntry heated(
+            int order, String name, int slots, double day, double night, double daylight, double lamps, String caution,
+            PlaceUse first, PlaceUse... more) {
+        return new PlaceEntry(new Place(new PlaceId(order), name, order, slots,
+                new PlaceClimate.SetPoints(day, night), daylight, lamps, EnumSet.of(first, more)), caution);
+    }
+
+    private static PlaceEntry open(
+            int order, String name, int slots, double byNight, double byDay, double floor, double daylight,
+            PlaceUse first, PlaceUse... more) {
+        return new PlaceEntry(new Place(new PlaceId(order), name, order, slots,
+                new PlaceClimate.FollowsWeather(byNight, byDay, floor), daylight, 0, EnumSet.of(first, more)),
+                "Full trays are heavy: two people for a stack.");
+    }
+
+    static List<GrowerEntry> growers() {
+        return List.of(
+                new GrowerEntry("Lowermead Market Garden", "Lower meadow", 480),
+                new GrowerEntry("Fennick Flowers", "River terrace", 505),
+                new GrowerEntry("Saint Orla School Garden", "School yard", 760),
+                new GrowerEntry("Middlefold Growers", "Middle fold", 745),
+                new GrowerEntry("Upper Tarrow Farm", "Upper terrace", 1120),
+                new GrowerEntry("Highbank Allotments", "Highbank", 1085));
+    }
+
+    static List<VarietyEntry> varieties() {
+        return List.of(
+                new VarietyEntry("curly-kale", "Ruffled Warden", "module-60", 4, 5, 8),
+                new VarietyEntry("curly-kale", "Blue Lantern", "module-60", 4, 5, 8),
+                new VarietyEntry("cabbage", "Stonecap", "module-60", 4, 5, 8),
+                new VarietyEntry("cauliflower", "Pale Harbour", "module-40", 4, 5, 8),
+                new VarietyEntry("lettuce", "Butterlow", "module-104", 4, 5, 6),
+                new VarietyEntry("lettuce", "Red Quiver", "module-104", 4, 5, 6),
+                new VarietyEntry("lettuce", "Marrel Crisp", "module-104", 4, 5, 6),
+                new VarietyEntry("onion", "Amber Knoll", "module-104", 2, 3, 9),
+                new VarietyEntry("leek", "Long Sexton", "module-104", 2, 3, 10),
+                new VarietyEntry("beetroot", "Dusk Round", "module-60", 3, 4, 6),
+                new VarietyEntry("chard", "Painted Gate", "module-60", 3, 4, 6),
+                new VarietyEntry("spinach", "Thickset", "module-60", 3, 4, 5),
+                new VarietyEntry("pea", "Early Tumbler", "module-60", 3, 4, 5),
+                new VarietyEntry("parsley", "Curled Minster", "module-60", 4, 5, 10),
+                new VarietyEntry("celery", "Tall Fenwater", "module-104", 4, 6, 11),
+                new VarietyEntry("tomato", "Copper Bell", "pot-9", 5, 7, 8),
+                new VarietyEntry("tomato", "Little Ember", "pot-9", 5, 7, 8),
+                new VarietyEntry("pepper", "Slow Lantern", "pot-7", 6, 8, 11),
+                new VarietyEntry("aubergine", "Night Purse", "pot-9", 5, 7, 10),
+                new VarietyEntry("cucumber", "Green Oar", "pot-9", 3, 4, 5),
+                new VarietyEntry("squash", "Sunboat", "pot-9", 2, 4, 5),
+                new VarietyEntry("squash", "Grey Hearth", "pot-9", 2, 4, 5),
+                new VarietyEntry("french-bean", "Slim Piper", "module-40", 2, 3, 5),
+                new VarietyEntry("sweet-corn", "Golden Drum", "module-40", 3, 4, 5),
+                new VarietyEntry("basil", "Sweet Corner", "module-60", 4, 6, 7),
+                new VarietyEntry("thyme", "Creeping Hollow", "plug-150", 6, 9, 11),
+                new VarietyEntry("snapdragon", "Tall Rosewick", "plug-150", 5, 7, 9),
+                new VarietyEntry("cosmos", "White Skein", "module-60", 4, 6, 6),
+                new VarietyEntry("zinnia", "Bright Tally", "module-60", 3, 5, 6),
+                new VarietyEntry("sunflower", "Tawny Clock", "module-40", 3, 4, 5));
+    }
+
+    /** A lot for each variety and a second, older one for ten of them. */
+    static List<LotEntry> lots(LocalDate opening) {
+        List<LotEntry> lots = new ArrayList<>();
+        String[] suppliers = {"Harth Seeds", "Oddmoor Seed Co-operative", "Valley Seed Library"};
+        SplittableRandom random = new SplittableRandom(77);
+        List<VarietyEntry> varieties = varieties();
+        for (int index = 0; index < varieties.size() + 10; index++) {
+            boolean old = index >= varieties.size();
+            VarietyEntry variety = varieties.get(index % varieties.size());
+            double label = Math.round((old ? 0.72 + 0.12 * random.nextDouble() : 0.84 + 0.12 * random.nextDouble()) * 100) / 100.0;
+            LocalDate tested = opening.minusDays(old ? 900 + random.nextInt(500) : 120 + random.nextInt(240));
+            String code = String.format("%s%02d-%03d", old ? "K" : "M", tested.getYear() % 100, 100 + index * 7);
+            int seeds = old ? 400 + 100 * random.nextInt(6) : 2000 + 500 * random.nextInt(9);
+            lots.add(new LotEntry(code, variety.name(), suppliers[index % suppliers.length], label,
+                    old ? 50 : 100, tested, seeds));
+        }
+        return lots;
+    }
+}

@@ -1,0 +1,82 @@
+package kiver.server.emerge;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.LossReason;
+import kiver.core.tray.TrayId;
+import kiver.server.account.Person;
+import kiver.server.batch.RecordingService;
+import kiver.server.problem.Refusal;
+import kiver.server.tray.TrayBook;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What was seen in the cells of a tray. */
+@RestController
+class CountController {
+
+    private final RecordingService recording;
+    private final TrayBook trays;
+
+    CountController(RecordingService recording, TrayBook trays) {
+        this.recording = recording;
+        this.trays = trays;
+    }
+
+    /** Seedlings in one cell. */
+    record CellCount(@NotNull Integer cell, @NotNull Integer seedlings) {}
+
+    /** Counts of some cells of a tray. */
+    record CountEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which tray.") Integer tray,
+            @NotNull(message = "Count at least one cell, or say that the count is complete.") List<@Valid CellCount> cells,
+            boolean complete,
+            LocalDate day) {}
+
+    /** Cells whose plants died or were thrown out. */
+    record LossEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which tray.") Integer tray,
+            @NotEmpty(message = "Pick at least one cell.") List<@NotNull Integer> cells,
+            @NotNull(message = "Choose a reason.") LossReason reason,
+            LocalDate day) {}
+
+    @PostMapping("/api/batches/{number}/counts")
+    void count(@PathVariable int number, @Valid @RequestBody CountEntry entry, @AuthenticationPrincipal Person person) {
+        if (entry.cells().isEmpty() && !entry.complete()) {
+            throw new Refusal("cells", "Count at least one cell, or say that the count is complete.");
+        }
+        TreeMap<Integer, Integer> seedlings = new TreeMap<>();
+        Set<Integer> seen = new HashSet<>();
+        for (CellCount count : entry.cells()) {
+            if (!seen.add(count.cell())) {
+                throw new Refusal("cells", "Cell " + count.cell() + " is counted twice.");
+            }
+            seedlings.put(count.cell(), count.seedlings());
+        }
+        BatchChange change = new BatchChange.Counted(tray(entry.tray()), seedlings, entry.complete());
+        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+    }
+
+    @PostMapping("/api/batches/{number}/losses")
+    void lose(@PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
+        BatchChange change = new BatchChange.Lost(tray(entry.tray()), entry.cells(), entry.reason());
+        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+    }
+
+    private TrayId tray(int number) {
+        return trays.numbered(number).trayId();
+    }
+}

@@ -1,0 +1,2 @@
+/** Counting seedlings and recording losses. */
+package kiver.server.emerge;

@@ -1,0 +1,59 @@
+package kiver.server.grow;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import kiver.core.batch.BatchChange;
+import kiver.core.place.PlaceId;
+import kiver.server.account.Person;
+import kiver.server.batch.RecordingService;
+import kiver.server.place.PlaceBook;
+import kiver.server.problem.Refusal;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Batches as they stand, and moving them. */
+@RestController
+class BatchController {
+
+    private final BatchAnalyst analyst;
+    private final BatchViews views;
+    private final RecordingService recording;
+    private final PlaceBook places;
+
+    BatchController(BatchAnalyst analyst, BatchViews views, RecordingService recording, PlaceBook places) {
+        this.analyst = analyst;
+        this.views = views;
+        this.recording = recording;
+        this.places = places;
+    }
+
+    /** Where a batch went. */
+    record MoveEntry(
+            @NotNull UUID requestId, @NotNull(message = "Choose a place.") Long placeId, LocalDate day) {}
+
+    @GetMapping("/api/batches")
+    List<BatchSummary> batches() {
+        return analyst.all().stream().map(views::summary).toList();
+    }
+
+    @GetMapping("/api/batches/{number}")
+    BatchViews.BatchView batch(@PathVariable int number) {
+        return views.view(analyst.one(number));
+    }
+
+    @PostMapping("/api/batches/{number}/moves")
+    void move(@PathVariable int number, @Valid @RequestBody MoveEntry entry, @AuthenticationPrincipal Person person) {
+        if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId())) {
+            throw new Refusal("placeId", "This place does not exist.");
+        }
+        BatchChange change = new BatchChange.Moved(new PlaceId(entry.placeId()));
+        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+    }
+}

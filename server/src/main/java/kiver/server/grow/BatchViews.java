@@ -1,0 +1,157 @@
+package kiver.server.grow;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchState;
+import kiver.core.emerge.ExpectedShare;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.Season;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
+import kiver.server.batch.Batch;
+import kiver.server.batch.BatchBook;
+import kiver.server.growth.SeasonService;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import kiver.server.tray.TrayBook;
+import org.springframework.stereotype.Component;
+
+/** Puts what is known of batches into the form the screens show. */
+@Component
+public class BatchViews {
+
+    private static final int MOST_CURVE_DAYS = 60;
+
+    private final SeasonService seasons;
+    private final TrayBook trays;
+    private final SeedStore seeds;
+    private final BatchBook batches;
+
+    BatchViews(SeasonService seasons, TrayBook trays, SeedStore seeds, BatchBook batches) {
+        this.seasons = seasons;
+        this.trays = trays;
+        this.seeds = seeds;
+        this.batches = batches;
+    }
+
+    /** A run of cells of one tray. */
+    public record RunView(int tray, int firstCell, int lastCell) {}
+
+    /** One point of the emergence expected, in cells. */
+    public record CurvePoint(LocalDate day, double low, double middle, double high) {}
+
+    /** What a day's count found. */
+    public record CountPoint(LocalDate day, int cells) {}
+
+    /** Something that was recorded. */
+    public record ChangeView(
+            int sequence, LocalDate day, String words, String by, boolean corrected, boolean isCorrection) {}
+
+    /** A stay at a place. */
+    public record StayView(String place, LocalDate from) {}
+
+    /** A batch with everything the screens show of it. */
+    public record BatchView(
+            BatchSummary summary, List<RunView> runs, int leavesFrom, int leavesTo, String container, String lot, long lotId,
+            String supplier, int seedsPerCell, int cells, int cellsNeeded, double seedDepth, boolean needsLight,
+            String caution, LocalDate plannedSowDay, LocalDate latestSowDay, long emergencePlaceId,
+            long growingPlaceId, long hardeningPlaceId, Long placeId, String emergencePlace, String growingPlace,
+            String hardeningPlace, String hardeningProgramme, int programmeDays, int hardeningDays,
+            LocalDate hardeningStartedOn, DateSpread emerged, DateSpread stageReached, double chanceEnough,
+            double chanceInTime, double leavesNow, boolean leggy, double expectedUp, int emergedCells,
+            boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
+            List<ChangeView> changes, String emergenceSource) {}
+
+    /** A batch in one line. */
+    public BatchSummary summary(BatchAnalysis batch) {
+        return BatchSummary.of(batch, seasons.season(), trayNumbers(batch));
+    }
+
+    /** A batch with everything the screens show of it. */
+    public BatchView view(BatchAnalysis analysis) {
+        Season season = seasons.season();
+        Batch batch = analysis.file().batch();
+        BatchState state = analysis.file().state();
+        SeedLot lot = seeds.lot(state.sowings().keySet().stream().findFirst().map(s -> s.lot()).orElse(batch.lotId()));
+        return new BatchView(
+                summary(analysis), runs(analysis), batch.leavesFrom(), batch.leavesTo(), analysis.container().name(),
+                lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
+                analysis.crop().seed().depth(), analysis.crop().seed().needsLight(),
+                analysis.crop().planting().caution(), batch.sowDay(), batch.latestSowDay(), batch.emergencePlaceId(),
+                batch.growingPlaceId(), batch.hardeningPlaceId(), state.place().map(PlaceId::number).orElse(null),
+                season.place(batch.way().emergence()).name(), season.place(batch.way().growingOn()).name(),
+                season.place(batch.way().hardening()).name(), batch.hardeningProgramme().name(),
+                state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days(),
+                state.hardeningDays(), state.hardeningStartedOn().orElse(null),
+                analysis.forecast().emerged().orElse(null), analysis.forecast().stageReached().orElse(null),
+                analysis.chanceEnough(), analysis.forecast().chanceOnTarget(), analysis.leavesNow(), analysis.leggy(),
+                analysis.expectedUp(), state.emerged(), state.isCompletelyCounted(), curve(analysis),
+                state.cellsUp().entrySet().stream()
+                        .map(count -> new CountPoint(count.getKey(), count.getValue()))
+                        .toList(),
+                state.placements().stream()
+                        .map(stay -> new StayView(season.place(stay.place()).name(), stay.from()))
+                        .toList(),
+                changes(analysis, season), analysis.crop().sources().emergence());
+    }
+
+    private List<Integer> trayNumbers(BatchAnalysis batch) {
+        TreeSet<Integer> numbers = new TreeSet<>();
+        batch.file().state().trays().forEach(tray -> numbers.add(number(tray)));
+        if (numbers.isEmpty()) {
+            batch.file().runs().forEach(run -> numbers.add(number(run.tray())));
+        }
+        return List.copyOf(numbers);
+    }
+
+    private List<RunView> runs(BatchAnalysis batch) {
+        List<CellRun> sown = batch.file().state().sowings().keySet().stream().map(each -> each.run()).toList();
+        return (sown.isEmpty() ? batch.file().runs() : sown).stream()
+                .map(run -> new RunView(number(run.tray()), run.first(), run.last()))
+                .toList();
+    }
+
+    private int number(TrayId tray) {
+        return trays.tray(tray).number();
+    }
+
+    /** From sowing until nearly all should be up, a little past today at least. */
+    private List<CurvePoint> curve(BatchAnalysis batch) {
+        List<CurvePoint> curve = new ArrayList<>();
+        if (batch.course().isEmpty() || batch.watch().isEmpty()) {
+            return curve;
+        }
+        double enough = batch.crop().emergence().progressWhen(0.99) * 1.2;
+        LocalDate day = batch.file().state().sownOn().orElseThrow();
+        for (int count = 0; count < MOST_CURVE_DAYS; count++) {
+            double progress = batch.course().get().emergenceProgressUntil(day);
+            ExpectedShare expected = batch.watch().get().expectedAt(progress);
+            curve.add(new CurvePoint(day, expected.low(), expected.middle(), expected.high()));
+            if (progress > enough) {
+                break;
+            }
+            day = day.plusDays(1);
+        }
+        return curve;
+    }
+
+    private List<ChangeView> changes(BatchAnalysis batch, Season season) {
+        Map<Integer, String> authors = batches.authors(batch.file().batch());
+        ChangeWords words = new ChangeWords(
+                place -> season.place(place).name(),
+                tray -> trays.tray(tray).code(),
+                lot -> seeds.lot(lot).code());
+        return batch.file().state().changes().stream()
+                .map(change -> new ChangeView(
+                        change.sequence(), change.day(), words.of(change.change()),
+                        authors.getOrDefault(change.sequence(), ""),
+                        batch.file().state().isCorrected(change.sequence()),
+                        change.change() instanceof BatchChange.Corrected))
+                .toList();
+    }
+}

@@ -1,0 +1,50 @@
+package kiver.server.grow;
+
+import java.util.Locale;
+import java.util.function.Function;
+import java.util.function.LongFunction;
+import kiver.core.batch.BatchChange;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.TrayId;
+
+/** Tells recorded changes in words. */
+record ChangeWords(
+        Function<PlaceId, String> place, Function<TrayId, String> tray, LongFunction<String> lot) {
+
+    String of(BatchChange change) {
+        if (change instanceof BatchChange.Sown sown) {
+            return "Sown " + tray.apply(sown.run().tray()) + ", cells " + sown.run().first() + " to "
+                    + sown.run().last() + ", " + sown.seedsPerCell() + " a cell, lot " + lot.apply(sown.lot()) + ", in "
+                    + sown.medium() + "; put in " + place.apply(sown.place());
+        }
+        if (change instanceof BatchChange.Counted counted) {
+            long up = counted.seedlings().values().stream().filter(count -> count > 0).count();
+            return "Counted " + counted.seedlings().size() + " cells of " + tray.apply(counted.tray()) + ", " + up
+                    + " with something up" + (counted.complete() ? "; last look, the rest is given up" : "");
+        }
+        if (change instanceof BatchChange.Lost lost) {
+            return "Lost " + lost.cells().size() + " in " + tray.apply(lost.tray()) + ": " + words(lost.reason().name());
+        }
+        if (change instanceof BatchChange.Moved moved) {
+            return "Moved to " + place.apply(moved.place());
+        }
+        if (change instanceof BatchChange.HardeningStarted started) {
+            return "Hardening begun in " + place.apply(started.place()) + ", " + started.programmeDays() + " days";
+        }
+        if (change instanceof BatchChange.HardenedForDay day) {
+            return "Outside for " + day.hours() + (day.hours() == 1 ? " hour" : " hours");
+        }
+        if (change instanceof BatchChange.HardeningEnded) {
+            return "Hardened";
+        }
+        if (change instanceof BatchChange.Released released) {
+            return "Released " + released.cells().size() + " from " + tray.apply(released.tray()) + " with note "
+                    + released.release();
+        }
+        return "Undid entry " + ((BatchChange.Corrected) change).sequence();
+    }
+
+    private static String words(String name) {
+        return name.toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+}

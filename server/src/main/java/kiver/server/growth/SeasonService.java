@@ -1,0 +1,85 @@
+package kiver.server.growth;
+
+import java.time.LocalDate;
+import java.util.List;
+import kiver.core.growth.Season;
+import kiver.core.weather.DailyRange;
+import kiver.core.weather.StationRecord;
+import kiver.server.clock.NurseryClock;
+import kiver.server.place.PlaceBook;
+import kiver.server.weather.WeatherBook;
+import org.springframework.stereotype.Service;
+
+/** Holds the season; makes a new one when the day or the nursery's places change. */
+@Service
+public class SeasonService {
+
+    /** A batch sown longer ago than this has long left. */
+    private static final int DAYS_BACK = 150;
+
+    private static final int DAYS_AHEAD = 270;
+
+    private final NurseryClock clock;
+    private final WeatherBook weather;
+    private final PlaceBook places;
+
+    private volatile Kept kept;
+    private volatile int yearsUsed = Integer.MAX_VALUE;
+
+    private record Kept(LocalDate today, Season season) {}
+
+    SeasonService(NurseryClock clock, WeatherBook weather, PlaceBook places) {
+        this.clock = clock;
+        this.weather = weather;
+        this.places = places;
+    }
+
+    /** The season as seen from today; readings and forecast are fetched first when a day has passed. */
+    public Season season() {
+        return season(clock.today());
+    }
+
+    /** The season as seen from a given day, which must be the nursery's day. */
+    public Season season(LocalDate today) {
+        Kept present = kept;
+        if (present != null && present.today().equals(today)) {
+            return present.season();
+        }
+        return renew(today);
+    }
+
+    /** Forgets the season, after places changed. */
+    public void forget() {
+        kept = null;
+    }
+
+    /**
+     * Looks back on so many past years only: quicker, for running through months of made-up history.
+     *
+     * @param years 1 or more
+     */
+    public void lookBackOn(int years) {
+        yearsUsed = years;
+        forget();
+    }
+
+    private synchronized Season renew(LocalDate today) {
+        if (kept != null && kept.today().equals(today)) {
+            return kept.season();
+        }
+        List<LocalDate> newDays = weather.catchUp(today);
+        StationRecord record = weather.record();
+        LocalDate firstDay = today.minusDays(DAYS_BACK);
+        places.catchUp(newDays.stream().filter(day -> !day.isBefore(firstDay)).toList(), record);
+        List<DailyRange> forecast = weather.forecast(today);
+        List<StationRecord> scenarios =
+                record.scenarios(today.minusDays(1), forecast, firstDay, today.plusDays(DAYS_AHEAD));
+        Season season = new Season(
+                places.places(),
+                scenarios.subList(0, Math.min(yearsUsed, scenarios.size())),
+                places.readings(firstDay),
+                clock.nursery().orElseThrow().latitude());
+        kept = new Kept(today, season);
+        return season;
+    }
+}

@@ -1,0 +1,71 @@
+package kiver.server.harden;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import kiver.core.batch.BatchChange;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.server.account.Person;
+import kiver.server.batch.RecordingService;
+import kiver.server.place.PlaceBook;
+import kiver.server.problem.Refusal;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Hardening off, day by day. */
+@RestController
+class HardeningController {
+
+    private final RecordingService recording;
+    private final PlaceBook places;
+
+    HardeningController(RecordingService recording, PlaceBook places) {
+        this.recording = recording;
+        this.places = places;
+    }
+
+    /** The first day outside. */
+    record HardeningStart(
+            @NotNull UUID requestId,
+            @NotNull(message = "Choose where it hardens.") Long placeId,
+            @NotNull(message = "Choose a programme.") HardeningProgramme programme,
+            LocalDate day) {}
+
+    /** A day outside. */
+    record HardeningDay(
+            @NotNull UUID requestId, @NotNull(message = "Say for how many hours.") Integer hours, LocalDate day) {}
+
+    /** The end. */
+    record HardeningEnd(@NotNull UUID requestId, LocalDate day) {}
+
+    @PostMapping("/api/batches/{number}/hardening-starts")
+    void start(@PathVariable int number, @Valid @RequestBody HardeningStart entry, @AuthenticationPrincipal Person person) {
+        if (places.places().stream().noneMatch(place ->
+                place.id().number() == entry.placeId() && place.suits(PlaceUse.HARDENING_OFF))) {
+            throw new Refusal("placeId", "Choose a place where plants harden off.");
+        }
+        BatchChange change =
+                new BatchChange.HardeningStarted(new PlaceId(entry.placeId()), entry.programme().days());
+        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+    }
+
+    @PostMapping("/api/batches/{number}/hardening-days")
+    void day(@PathVariable int number, @Valid @RequestBody HardeningDay entry, @AuthenticationPrincipal Person person) {
+        recording.record(
+                entry.requestId(), number, entry.day(),
+                List.of(new BatchChange.HardenedForDay(entry.hours())), person.id());
+    }
+
+    @PostMapping("/api/batches/{number}/hardening-ends")
+    void end(@PathVariable int number, @Valid @RequestBody HardeningEnd entry, @AuthenticationPrincipal Person person) {
+        recording.record(
+                entry.requestId(), number, entry.day(), List.of(new BatchChange.HardeningEnded()), person.id());
+    }
+}

@@ -1,0 +1,2 @@
+/** Beginning hardening, its days, and its end. */
+package kiver.server.harden;

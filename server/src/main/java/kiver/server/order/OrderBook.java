@@ -1,0 +1,80 @@
+package kiver.server.order;
+
+import java.time.LocalDate;
+import java.util.List;
+import kiver.core.order.OrderLine;
+import kiver.server.problem.NotFound;
+import kiver.server.problem.Refusal;
+import org.springframework.stereotype.Component;
+
+/** Keeps growers, sites and orders. */
+@Component
+public class OrderBook {
+
+    private final OrderMapper mapper;
+
+    OrderBook(OrderMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    /** All orders, soonest target first. */
+    public List<Order> orders() {
+        return mapper.all();
+    }
+
+    /** The orders of one grower. */
+    public List<Order> ordersOf(long growerId) {
+        return mapper.ofGrower(growerId);
+    }
+
+    /** The order of that number. */
+    public Order order(int number) {
+        return mapper.byNumber(number).orElseThrow(() -> new NotFound("order " + number));
+    }
+
+    /** The order of that number, held until the transaction ends. */
+    public Order orderToReleaseFor(int number) {
+        mapper.lock(number);
+        return order(number);
+    }
+
+    /** Takes an order and answers its number. */
+    public int add(
+            long growerId, long siteId, long varietyId, String container, OrderLine line, LocalDate placedOn) {
+        Site site = mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", "Choose one of the grower's sites."));
+        if (site.growerId() != growerId) {
+            throw new Refusal("siteId", "The site " + site.name() + " belongs to another grower.");
+        }
+        return mapper.insert(new OrderMapper.OrderRow(
+                growerId, siteId, varietyId, container, line.plants(), line.stage().from(), line.stage().to(),
+                line.target(), placedOn));
+    }
+
+    /** All growers by name. */
+    public List<Grower> growers() {
+        return mapper.growers();
+    }
+
+    /** All sites. */
+    public List<Site> sites() {
+        return mapper.sites();
+    }
+
+    /** Adds a grower and answers its number. */
+    public long addGrower(String name) {
+        Long id = mapper.insertGrower(name);
+        if (id == null) {
+            throw new Refusal("grower", "There is a grower named \"" + name + "\" already.");
+        }
+        return id;
+    }
+
+    /** Adds a site and answers its number. */
+    public long addSite(long growerId, String name, int altitude) {
+        Long id = mapper.insertSite(growerId, name, altitude);
+        if (id == null) {
+            throw new Refusal("site", "This grower has a site named \"" + name + "\" already.");
+        }
+        return id;
+    }
+}

@@ -1,0 +1,2 @@
+/** Growers, their sites, and what they have ordered. */
+package kiver.server.order;

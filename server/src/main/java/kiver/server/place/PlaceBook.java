@@ -1,0 +1,101 @@
+package kiver.server.place;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.weather.DailyRange;
+import kiver.core.weather.StationRecord;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the places and what their thermometers read. */
+@Component
+public class PlaceBook {
+
+    private final PlaceMapper mapper;
+    private final PlaceProbe probe;
+
+    PlaceBook(PlaceMapper mapper, PlaceProbe probe) {
+        this.mapper = mapper;
+        this.probe = probe;
+    }
+
+    /** The places in walking order. */
+    public List<Place> places() {
+        return mapper.all().stream().map(PlaceBook::place).toList();
+    }
+
+    /** The places in walking order, each with its caution. */
+    public List<NamedPlace> placesWithCautions() {
+        return mapper.all().stream().map(row -> new NamedPlace(place(row), row.caution())).toList();
+    }
+
+    /** Adds a place; its number in {@code place} is not used. */
+    public void add(Place place, String caution) {
+        PlaceClimate.SetPoints heated = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
+        PlaceClimate.FollowsWeather open = place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
+        mapper.insert(new PlaceMapper.PlaceRow(
+                0, place.name(), place.walkingOrder(), place.slots(),
+                heated == null ? null : heated.day(),
+                heated == null ? null : heated.night(),
+                open == null ? null : open.gainByDay(),
+                open == null ? null : open.gainByNight(),
+                open == null ? null : open.floor(),
+                place.daylightShare(), place.lampLight(),
+                place.suits(PlaceUse.EMERGENCE),
+                place.suits(PlaceUse.GROWING_ON),
+                place.suits(PlaceUse.HARDENING_OFF),
+                caution));
+    }
+
+    /** Reads the thermometers for days that are over. */
+    @Transactional
+    public void catchUp(List<LocalDate> days, StationRecord outside) {
+        List<PlaceMapper.Reading> readings = new ArrayList<>();
+        for (Place place : places()) {
+            for (LocalDate day : days) {
+                DailyRange read = probe.read(place, day, outside.on(day));
+                readings.add(new PlaceMapper.Reading(place.id().number(), day, read.minimum(), read.maximum()));
+            }
+        }
+        if (!readings.isEmpty()) {
+            mapper.insertReadings(readings);
+        }
+    }
+
+    /** Readings from a day on, by place and day. */
+    public Map<PlaceId, Map<LocalDate, DailyRange>> readings(LocalDate from) {
+        Map<PlaceId, Map<LocalDate, DailyRange>> byPlace = new HashMap<>();
+        for (PlaceMapper.Reading reading : mapper.readings(from)) {
+            byPlace.computeIfAbsent(new PlaceId(reading.placeId()), place -> new HashMap<>())
+                    .put(reading.day(), new DailyRange(reading.minimum(), reading.maximum()));
+        }
+        return byPlace;
+    }
+
+    private static Place place(PlaceMapper.PlaceRow row) {
+        Set<PlaceUse> suits = EnumSet.noneOf(PlaceUse.class);
+        if (row.forEmergence()) {
+            suits.add(PlaceUse.EMERGENCE);
+        }
+        if (row.forGrowingOn()) {
+            suits.add(PlaceUse.GROWING_ON);
+        }
+        if (row.forHardeningOff()) {
+            suits.add(PlaceUse.HARDENING_OFF);
+        }
+        PlaceClimate climate = row.daySetPoint() != null
+                ? new PlaceClimate.SetPoints(row.daySetPoint(), row.nightSetPoint())
+                : new PlaceClimate.FollowsWeather(row.gainByNight(), row.gainByDay(), row.floor());
+        return new Place(new PlaceId(row.id()), row.name(), row.walkingOrder(), row.slots(), climate,
+                row.daylightShare(), row.lampLight(), suits);
+    }
+}

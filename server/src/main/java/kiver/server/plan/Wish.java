@@ -1,0 +1,46 @@
+package kiver.server.plan;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import kiver.core.order.LeafStage;
+import kiver.core.order.OrderLine;
+import kiver.server.problem.Refusal;
+
+/**
+ * What is typed when an order is entered; grower and site may still be open while it is planned.
+ *
+ * @param varietyId wanted
+ * @param container code
+ * @param plants wanted
+ * @param leavesFrom fewest true leaves
+ * @param leavesTo most true leaves
+ * @param target day on which they are wanted
+ * @param seedsPerCell chosen by hand; null or 0 to let the plan choose
+ * @param lotId chosen by hand; null to let the plan choose
+ */
+public record Wish(
+        @NotNull(message = "Choose a variety.") Long varietyId,
+        @NotBlank(message = "Choose a container.") String container,
+        @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Order at least 1 plant.") @Max(value = OrderLine.MOST_PLANTS, message = "Order at most 100,000 plants in one order.") Integer plants,
+        @NotNull(message = "Say how many true leaves at least.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesFrom,
+        @NotNull(message = "Say how many true leaves at most.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesTo,
+        @NotNull(message = "Choose the day on which the plants are wanted.") LocalDate target,
+        @Min(value = 0, message = "Seeds per cell cannot be negative.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
+        Long lotId) {
+
+    OrderLine line(LocalDate today) {
+        if (leavesTo < leavesFrom) {
+            throw new Refusal("leavesTo", "The most true leaves, " + leavesTo + ", are fewer than the fewest, " + leavesFrom + ".");
+        }
+        if (target.isBefore(today)) {
+            throw new Refusal("target", "This day has passed; today is " + today + ".");
+        }
+        if (target.isAfter(today.plusDays(240))) {
+            throw new Refusal("target", "Kiver looks 240 days ahead; choose a day before " + today.plusDays(241) + ".");
+        }
+        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target);
+    }
+}

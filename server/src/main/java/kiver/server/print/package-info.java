@@ -1,0 +1,2 @@
+/** Writing on paper: pages, text that fits, and codes that a camera reads. */
+package kiver.server.print;

@@ -1,0 +1,88 @@
+package kiver.server.release;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.UUID;
+import kiver.core.release.Pick;
+import kiver.server.account.Person;
+import kiver.server.grow.BatchAnalyst;
+import kiver.server.order.Order;
+import kiver.server.problem.NotFound;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Orders, what is proposed to go with them, and letting it go. */
+@RestController
+class OrderController {
+
+    private final OrderViews views;
+    private final ReleaseService releases;
+    private final ReleaseMapper mapper;
+    private final DeliveryNote note;
+    private final BatchAnalyst analyst;
+
+    OrderController(
+            OrderViews views, ReleaseService releases, ReleaseMapper mapper, DeliveryNote note, BatchAnalyst analyst) {
+        this.views = views;
+        this.releases = releases;
+        this.mapper = mapper;
+        this.note = note;
+        this.analyst = analyst;
+    }
+
+    /** Plants that would be taken from a tray. */
+    record PickView(int batch, String tray, int plants, boolean wholeTray) {}
+
+    /** An order with what would go with it now. */
+    record OrderWithPicks(OrderView order, List<PickView> picks) {}
+
+    /** Plants to let go. */
+    record ReleaseEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say for which order.") Integer order,
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Release at least 1 plant.") Integer plants) {}
+
+    /** The release made. */
+    record ReleaseMade(int number) {}
+
+    @GetMapping("/api/orders")
+    List<OrderView> orders(@AuthenticationPrincipal Person person) {
+        return views.visibleTo(person);
+    }
+
+    @GetMapping("/api/orders/{number}")
+    OrderWithPicks order(@PathVariable int number, @AuthenticationPrincipal Person person) {
+        OrderView view = views.one(number, person);
+        Order order = views.visibleOrder(number, person);
+        List<Pick> picks = releases.propose(order, analyst.all(), order.plants() - view.released());
+        return new OrderWithPicks(
+                view,
+                picks.stream()
+                        .map(pick -> new PickView(
+                                (int) pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
+                        .toList());
+    }
+
+    @PostMapping("/api/releases")
+    ReleaseMade release(@Valid @RequestBody ReleaseEntry entry, @AuthenticationPrincipal Person person) {
+        return new ReleaseMade(releases.release(entry.requestId(), entry.order(), entry.plants(), person.id()));
+    }
+
+    @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> note(@PathVariable int number, @AuthenticationPrincipal Person person) {
+        Release release = mapper.byNumber(number).orElseThrow(() -> new NotFound("release " + number));
+        Order order = views.visibleOrder(release.orderNumber(), person);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"delivery-note-" + number + ".pdf\"")
+                .body(note.print(release, order));
+    }
+}

@@ -1,0 +1,155 @@
+package kiver.server.release;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
+import kiver.core.batch.CellCondition;
+import kiver.core.growth.DateSpread;
+import kiver.core.release.Allocation;
+import kiver.core.release.Pick;
+import kiver.core.release.ReadyTray;
+import kiver.core.tray.TrayId;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.BatchAnalyst;
+import kiver.server.order.Order;
+import kiver.server.order.OrderBook;
+import kiver.server.problem.Refusal;
+import kiver.server.problem.Requests;
+import kiver.server.tray.TrayBook;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Chooses plants for due orders and lets them go. */
+@Service
+public class ReleaseService {
+
+    private final BatchBook batches;
+    private final BatchAnalyst analyst;
+    private final OrderBook orders;
+    private final TrayBook trays;
+    private final ReleaseMapper releases;
+    private final Requests requests;
+    private final NurseryClock clock;
+
+    ReleaseService(
+            BatchBook batches,
+            BatchAnalyst analyst,
+            OrderBook orders,
+            TrayBook trays,
+            ReleaseMapper releases,
+            Requests requests,
+            NurseryClock clock) {
+        this.batches = batches;
+        this.analyst = analyst;
+        this.orders = orders;
+        this.trays = trays;
+        this.releases = releases;
+        this.requests = requests;
+        this.clock = clock;
+    }
+
+    /** All releases. */
+    public List<Release> releases() {
+        return releases.all();
+    }
+
+    /** Plants of an order released so far. */
+    public int releasedFor(int orderNumber, List<BatchFile> files, List<Release> all) {
+        List<Integer> numbers = all.stream()
+                .filter(release -> release.orderNumber() == orderNumber)
+                .map(Release::number)
+                .toList();
+        return files.stream().mapToInt(file -> releasedFrom(file, numbers)).sum();
+    }
+
+    private static int releasedFrom(BatchFile file, List<Integer> releaseNumbers) {
+        return file.state().changes().stream()
+                .filter(change -> !file.state().isCorrected(change.sequence()))
+                .filter(change -> change.change() instanceof BatchChange.Released)
+                .map(change -> (BatchChange.Released) change.change())
+                .filter(released -> releaseNumbers.contains((int) released.release()))
+                .mapToInt(released -> released.cells().size())
+                .sum();
+    }
+
+    /** What would go with an order: plants of its variety in its container that are ready. */
+    public List<Pick> propose(Order order, List<BatchAnalysis> all, int missing) {
+        if (missing < 1) {
+            return List.of();
+        }
+        return Allocation.propose(missing, readyTrays(order, all));
+    }
+
+    private static List<ReadyTray> readyTrays(Order order, List<BatchAnalysis> all) {
+        List<ReadyTray> ready = new ArrayList<>();
+        all.stream()
+                .filter(batch -> batch.stage() == BatchStage.READY)
+                .filter(batch -> batch.file().batch().variety().equals(order.variety())
+                        && batch.file().batch().container().equals(order.container()))
+                // Plants grown for another order stay with it until it is filled.
+                .filter(batch -> batch.file().batch().orderNumber() == order.number())
+                .forEach(batch -> batch.file().state().trays().forEach(tray -> {
+                    List<Integer> cells = batch.file().state().cellsIn(tray, CellCondition.ALIVE);
+                    if (!cells.isEmpty()) {
+                        long lot = batch.file().state().sowings().keySet().iterator().next().lot();
+                        LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);
+                        ready.add(new ReadyTray(batch.file().batch().number(), lot, tray, cells, past));
+                    }
+                }));
+        return ready;
+    }
+
+    /**
+     * Lets plants go with an order.
+     *
+     * @param requestId the same on every retry
+     * @param orderNumber the order
+     * @param plants how many, 1 or more and not more than are ready
+     * @param recordedBy account number, or null for the nursery's simulated hands
+     * @return the number of the release
+     */
+    @Transactional
+    public int release(UUID requestId, int orderNumber, int plants, Long recordedBy) {
+        return (int) requests.once(requestId, () -> {
+            Order order = orders.orderToReleaseFor(orderNumber);
+            List<BatchAnalysis> all = analyst.all();
+            int released = releasedFor(
+                    orderNumber, all.stream().map(BatchAnalysis::file).toList(), releases.all());
+            List<ReadyTray> ready = readyTrays(order, all);
+            int onHand = ready.stream().mapToInt(ReadyTray::plants).sum();
+            if (plants < 1) {
+                throw new Refusal("plants", "Release at least 1 plant.");
+            }
+            if (plants > onHand) {
+                throw new Refusal("plants", "Only " + onHand + " plants for this order are ready; release at most that many.");
+            }
+            if (released + plants > order.plants()) {
+                throw new Refusal("plants", "The order is for " + order.plants() + " plants and " + released
+                        + " have gone; release at most " + (order.plants() - released) + " more.");
+            }
+            LocalDate today = clock.today();
+            int number = releases.insert(order.id(), today);
+            // Batches are locked in the order of their numbers, so that two releases cannot wait for each other.
+            Map<Integer, List<BatchChange>> changes = new TreeMap<>();
+            for (Pick pick : Allocation.propose(plants, ready)) {
+                changes.computeIfAbsent((int) pick.batch(), batch -> new ArrayList<>())
+                        .add(new BatchChange.Released(number, pick.tray(), pick.cells()));
+            }
+            changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy));
+            return number;
+        });
+    }
+
+    /** The number written on a tray. */
+    public String code(TrayId tray) {
+        return trays.tray(tray).code();
+    }
+}

@@ -1,0 +1,48 @@
+package kiver.server.seed;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** The table of seed lots. What is left follows from the sowings recorded, so that it cannot drift from them. */
+@Mapper
+interface SeedLotMapper {
+
+    String LOTS = """
+            select lot.id, lot.code, lot.variety_id, lot.supplier, lot.germination_label, lot.tested_seeds,
+                   lot.tested_on, lot.seeds_bought,
+                   lot.seeds_bought - coalesce((
+                       select sum((((sown.detail -> 'run' ->> 'last')::int - (sown.detail -> 'run' ->> 'first')::int) + 1)
+                                  * (sown.detail ->> 'seedsPerCell')::int)
+                       from batch_change sown
+                       where sown.kind = 'Sown' and (sown.detail ->> 'lot')::bigint = lot.id
+                         and not exists (
+                             select from batch_change correction
+                             where correction.batch_id = sown.batch_id and correction.kind = 'Corrected'
+                               and (correction.detail ->> 'sequence')::int = sown.sequence)), 0)::int as seeds_left
+            from seed_lot lot
+            """;
+
+    @Select(LOTS + " order by lot.code")
+    List<SeedLot> all();
+
+    @Select(LOTS + " where lot.id = #{id}")
+    Optional<SeedLot> byId(@Param("id") long id);
+
+    @Select(LOTS + " where lot.variety_id = #{varietyId} order by lot.tested_on desc, lot.code")
+    List<SeedLot> ofVariety(@Param("varietyId") long varietyId);
+
+    /** Waits for others who take seed from this lot. */
+    @Select("select id from seed_lot where id = #{id} for update")
+    Long lock(@Param("id") long id);
+
+    @Insert("""
+            insert into seed_lot (code, variety_id, supplier, germination_label, tested_seeds, tested_on, seeds_bought)
+            values (#{code}, #{varietyId}, #{supplier}, #{germinationLabel}, #{testedSeeds}, #{testedOn}, #{seedsBought})
+            on conflict (code) do nothing
+            """)
+    int insert(SeedLot lot);
+}

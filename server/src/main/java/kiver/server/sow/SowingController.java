@@ -1,0 +1,59 @@
+package kiver.server.sow;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.UUID;
+import kiver.server.account.Person;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** Sowing and its labels. */
+@RestController
+class SowingController {
+
+    private final SowingService sowing;
+    private final LabelPrinter labels;
+
+    SowingController(SowingService sowing, LabelPrinter labels) {
+        this.sowing = sowing;
+        this.labels = labels;
+    }
+
+    /** What was sown into a run of cells of one tray. */
+    record SowingEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which tray.") Integer tray,
+            @NotNull(message = "Say at which cell the run begins.") @Min(value = 1, message = "Cells are counted from 1.") Integer firstCell,
+            @NotNull(message = "Say at which cell the run ends.") Integer lastCell,
+            @NotNull(message = "Say how many seeds went into a cell.") @Min(value = 1, message = "At least one seed goes into a cell.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
+            @NotNull(message = "Choose the seed lot.") Long lotId,
+            @NotBlank(message = "Say what the cells were filled with.") @Size(max = 200, message = "Use at most 200 letters.") String medium,
+            @NotNull(message = "Choose where the tray was put.") Long placeId,
+            LocalDate day) {}
+
+    @PostMapping("/api/batches/{number}/sowings")
+    void sow(@PathVariable int number, @Valid @RequestBody SowingEntry entry, @AuthenticationPrincipal Person person) {
+        sowing.sow(number, entry, person.id());
+    }
+
+    @GetMapping(value = "/api/batches/{number}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> labels(@PathVariable int number) {
+        String address = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels-" + number + ".pdf\"")
+                .body(labels.labels(number, address));
+    }
+}

@@ -1,0 +1,82 @@
+package kiver.server.sow;
+
+import java.util.List;
+import kiver.core.batch.BatchChange;
+import kiver.core.crop.Container;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.tray.CellRun;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.RecordingService;
+import kiver.server.crop.CropBook;
+import kiver.server.place.PlaceBook;
+import kiver.server.problem.Refusal;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import kiver.server.tray.Tray;
+import kiver.server.tray.TrayBook;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Records sowings: the right lot, enough seed in it, cells that exist. */
+@Service
+public class SowingService {
+
+    private final RecordingService recording;
+    private final BatchBook batches;
+    private final SeedStore seeds;
+    private final TrayBook trays;
+    private final CropBook crops;
+    private final PlaceBook places;
+
+    SowingService(
+            RecordingService recording,
+            BatchBook batches,
+            SeedStore seeds,
+            TrayBook trays,
+            CropBook crops,
+            PlaceBook places) {
+        this.recording = recording;
+        this.batches = batches;
+        this.seeds = seeds;
+        this.trays = trays;
+        this.crops = crops;
+        this.places = places;
+    }
+
+    @Transactional
+    void sow(int number, SowingController.SowingEntry entry, long recordedBy) {
+        Tray tray = trays.numbered(entry.tray());
+        Container container = crops.container(tray.container());
+        if (entry.lastCell() < entry.firstCell()) {
+            throw new Refusal("lastCell", "The run ends at cell " + entry.lastCell() + ", before it begins at cell "
+                    + entry.firstCell() + ".");
+        }
+        if (entry.lastCell() > container.cells()) {
+            throw new Refusal("lastCell", tray.code() + " has " + container.cells() + " cells; the run cannot end at "
+                    + entry.lastCell() + ".");
+        }
+        if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId()
+                && (place.suits(PlaceUse.EMERGENCE) || place.suits(PlaceUse.GROWING_ON)))) {
+            throw new Refusal("placeId", "Choose a place where seed can come up.");
+        }
+        CellRun run = new CellRun(tray.trayId(), entry.firstCell(), entry.lastCell());
+        BatchChange.Sown sown = new BatchChange.Sown(
+                run, entry.seedsPerCell(), entry.lotId(), entry.medium().strip(), new PlaceId(entry.placeId()));
+        requireSeed(number, entry, sown);
+        recording.record(entry.requestId(), number, entry.day(), List.of(sown), recordedBy);
+    }
+
+    private void requireSeed(int number, SowingController.SowingEntry entry, BatchChange.Sown sown) {
+        SeedLot lot = seeds.lotToTakeFrom(entry.lotId());
+        SeedLot planned = seeds.lot(batches.file(number).batch().lotId());
+        if (lot.varietyId() != planned.varietyId()) {
+            throw new Refusal("lotId", "Lot " + lot.code() + " is of another variety than this batch.");
+        }
+        boolean sentBefore = batches.file(number).state().sowings().containsKey(sown);
+        if (!sentBefore && sown.seeds() > lot.seedsLeft()) {
+            throw new Refusal("lotId", "This takes " + sown.seeds() + " seeds and lot " + lot.code() + " has "
+                    + lot.seedsLeft() + " left. Sow fewer cells, fewer seeds per cell, or another lot.");
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Recording sowings, labels, and what counts have taught about seed lots. */
+package kiver.server.sow;

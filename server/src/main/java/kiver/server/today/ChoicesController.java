@@ -1,0 +1,91 @@
+package kiver.server.today;
+
+import java.util.Arrays;
+import java.util.List;
+import kiver.core.batch.LossReason;
+import kiver.core.crop.Container;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceUse;
+import kiver.server.crop.CropBook;
+import kiver.server.order.Grower;
+import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
+import kiver.server.place.PlaceBook;
+import kiver.server.seed.SeedStore;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What forms offer to choose from. */
+@RestController
+class ChoicesController {
+
+    private final OrderBook orders;
+    private final CropBook crops;
+    private final SeedStore seeds;
+    private final PlaceBook places;
+
+    ChoicesController(OrderBook orders, CropBook crops, SeedStore seeds, PlaceBook places) {
+        this.orders = orders;
+        this.crops = crops;
+        this.seeds = seeds;
+        this.places = places;
+    }
+
+    /** A crop. */
+    record CropChoice(String code, String name) {}
+
+    /** A variety. */
+    record VarietyChoice(long id, String name, String crop) {}
+
+    /** A container. */
+    record ContainerChoice(String code, String name, int cells) {}
+
+    /** A seed lot. */
+    record LotChoice(long id, String code, long varietyId, String supplier, double germinationLabel, int seedsLeft) {}
+
+    /** A place. */
+    record PlaceChoice(
+            long id, String name, boolean forEmergence, boolean forGrowingOn, boolean forHardeningOff) {}
+
+    /** A hardening programme. */
+    record ProgrammeChoice(HardeningProgramme programme, int days) {}
+
+    /** Everything to choose from. */
+    record Choices(
+            List<Grower> growers, List<Site> sites, List<CropChoice> crops, List<VarietyChoice> varieties,
+            List<ContainerChoice> containers, List<LotChoice> lots, List<PlaceChoice> places,
+            List<ProgrammeChoice> programmes, List<LossReason> lossReasons) {}
+
+    @GetMapping("/api/choices")
+    Choices choices() {
+        return new Choices(
+                orders.growers(),
+                orders.sites(),
+                crops.crops().stream().map(crop -> new CropChoice(crop.code(), crop.name())).toList(),
+                crops.varieties().stream()
+                        .map(variety -> new VarietyChoice(variety.id(), variety.name(), crops.cropOf(variety).name()))
+                        .toList(),
+                crops.containers().stream().map(ChoicesController::choice).toList(),
+                seeds.lots().stream()
+                        .map(lot -> new LotChoice(
+                                lot.id(), lot.code(), lot.varietyId(), lot.supplier(), lot.germinationLabel(),
+                                lot.seedsLeft()))
+                        .toList(),
+                places.places().stream().map(ChoicesController::choice).toList(),
+                Arrays.stream(HardeningProgramme.values())
+                        .map(programme -> new ProgrammeChoice(programme, programme.days()))
+                        .toList(),
+                List.of(LossReason.values()));
+    }
+
+    private static ContainerChoice choice(Container container) {
+        return new ContainerChoice(container.code(), container.name(), container.cells());
+    }
+
+    private static PlaceChoice choice(Place place) {
+        return new PlaceChoice(
+                place.id().number(), place.name(), place.suits(PlaceUse.EMERGENCE), place.suits(PlaceUse.GROWING_ON),
+                place.suits(PlaceUse.HARDENING_OFF));
+    }
+}

@@ -1,0 +1,58 @@
+package kiver.server.tray;
+
+import java.util.List;
+import java.util.Optional;
+import kiver.core.tray.TrayId;
+import kiver.server.problem.NotFound;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.springframework.stereotype.Component;
+
+/** Keeps the trays. */
+@Component
+public class TrayBook {
+
+    private final TrayMapper mapper;
+
+    TrayBook(TrayMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    /** The tray with that number on it. */
+    public Tray numbered(int number) {
+        return mapper.byNumber(number).orElseThrow(() -> new NotFound("tray T" + number));
+    }
+
+    /** The tray as the core knows it. */
+    public Tray tray(TrayId id) {
+        return mapper.byId(id.number()).orElseThrow(() -> new NotFound("such tray"));
+    }
+
+    /** All trays. */
+    public List<Tray> all() {
+        return mapper.all();
+    }
+
+    /** A new tray with the next number. */
+    public Tray add(String container) {
+        return mapper.insert(container);
+    }
+
+    /** The table of trays. */
+    @Mapper
+    interface TrayMapper {
+        @Select("select id, number, container from tray where number = #{number}")
+        Optional<Tray> byNumber(@Param("number") int number);
+
+        @Select("select id, number, container from tray where id = #{id}")
+        Optional<Tray> byId(@Param("id") long id);
+
+        @Select("select id, number, container from tray order by number")
+        List<Tray> all();
+
+        @Select(value = "insert into tray (container) values (#{container}) returning id, number, container",
+                affectData = true)
+        Tray insert(@Param("container") String container);
+    }
+}

@@ -1,0 +1,2 @@
+/** Trays and their numbers. */
+package kiver.server.tray;

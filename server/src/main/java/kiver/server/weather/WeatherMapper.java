@@ -1,0 +1,46 @@
+package kiver.server.weather;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** The tables of the station's days and of the newest forecast. */
+@Mapper
+interface WeatherMapper {
+
+    /** One day at the station. */
+    record StationDay(LocalDate day, double minimum, double maximum) {}
+
+    @Select("select day, minimum, maximum from station_day order by day")
+    List<StationDay> record();
+
+    @Select("select max(day) from station_day")
+    LocalDate lastDay();
+
+    @Insert("""
+            <script>
+            insert into station_day (day, minimum, maximum) values
+            <foreach collection="days" item="each" separator=",">(#{each.day}, #{each.minimum}, #{each.maximum})</foreach>
+            on conflict do nothing
+            </script>
+            """)
+    void insert(@Param("days") List<StationDay> days);
+
+    @Delete("delete from station_forecast")
+    void forgetForecast();
+
+    @Insert("""
+            <script>
+            insert into station_forecast (day, minimum, maximum) values
+            <foreach collection="days" item="each" separator=",">(#{each.day}, #{each.minimum}, #{each.maximum})</foreach>
+            </script>
+            """)
+    void insertForecast(@Param("days") List<StationDay> days);
+
+    @Select("select day, minimum, maximum from station_forecast where day >= #{from} order by day")
+    List<StationDay> forecast(@Param("from") LocalDate from);
+}

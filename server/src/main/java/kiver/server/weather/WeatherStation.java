@@ -1,0 +1,18 @@
+package kiver.server.weather;
+
+import java.time.LocalDate;
+import java.util.List;
+import kiver.core.weather.DailyRange;
+
+/** Port: a station that measures, and a service that forecasts. A simulated one ships with Kiver. */
+public interface WeatherStation {
+
+    /** The first day of its record. */
+    LocalDate firstDay();
+
+    /** What it measured on a day that is over. */
+    DailyRange measured(LocalDate day);
+
+    /** The days from {@code madeOn} on, at most five. */
+    List<DailyRange> forecast(LocalDate madeOn);
+}
