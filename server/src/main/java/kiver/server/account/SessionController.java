@@ -1,5 +1,6 @@
 package kiver.server.account;
 
+import jakarta.annotation.Nullable;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -54,7 +55,7 @@ class SessionController {
 
     /** Who is signed in, and what the first page needs to know. */
     record SessionView(
-            boolean signedIn, String name, Role role, boolean needsFirstAccount, String nursery, LocalDate today,
+            boolean signedIn, @Nullable String name, @Nullable Role role, boolean needsFirstAccount, @Nullable String nursery, LocalDate today,
             boolean demo) {}
 
     /** What is typed to sign in. */

@@ -1,5 +1,6 @@
 package kiver.server.batch;
 
+import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
 import kiver.core.batch.CellCondition;
@@ -28,7 +29,7 @@ class TrayController {
     }
 
     /** A cell; without a batch when it is free, without a condition when it is only set aside. */
-    record CellView(int number, Integer batch, CellCondition condition, Integer seeds, Integer seedlings) {}
+    record CellView(int number, @Nullable Integer batch, @Nullable CellCondition condition, @Nullable Integer seeds, @Nullable Integer seedlings) {}
 
     /** A tray. */
     record TrayView(

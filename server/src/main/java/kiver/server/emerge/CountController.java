@@ -1,5 +1,6 @@
 package kiver.server.emerge;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
@@ -43,7 +44,7 @@ class CountController {
             @NotNull(message = "Say which tray.") Integer tray,
             @NotNull(message = "Count at least one cell, or say that the count is complete.") List<@Valid CellCount> cells,
             boolean complete,
-            LocalDate day) {}
+            @Nullable LocalDate day) {}
 
     /** Cells whose plants died or were thrown out. */
     record LossEntry(
@@ -51,7 +52,7 @@ class CountController {
             @NotNull(message = "Say which tray.") Integer tray,
             @NotEmpty(message = "Pick at least one cell.") List<@NotNull Integer> cells,
             @NotNull(message = "Choose a reason.") LossReason reason,
-            LocalDate day) {}
+            @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/counts")
     void count(@PathVariable int number, @Valid @RequestBody CountEntry entry, @AuthenticationPrincipal Person person) {

@@ -1,5 +1,6 @@
 package kiver.server.grow;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
@@ -36,7 +37,7 @@ class BatchController {
 
     /** Where a batch went. */
     record MoveEntry(
-            @NotNull UUID requestId, @NotNull(message = "Choose a place.") Long placeId, LocalDate day) {}
+            @NotNull UUID requestId, @NotNull(message = "Choose a place.") Long placeId, @Nullable LocalDate day) {}
 
     @GetMapping("/api/batches")
     List<BatchSummary> batches() {

@@ -1,5 +1,6 @@
 package kiver.server.grow;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.batch.Balance;
@@ -31,7 +32,7 @@ import kiver.core.place.PlaceId;
  */
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
-        List<Integer> trays, Balance balance, LocalDate sowDay, DateSpread ready, DateSpread pastLimit, double chance,
+        List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
         int order, String grower, int plants, LocalDate target) {
 
     static BatchSummary of(BatchAnalysis batch, Season season, List<Integer> trays) {

@@ -1,5 +1,6 @@
 package kiver.server.grow;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -59,10 +60,10 @@ public class BatchViews {
     public record BatchView(
             BatchSummary summary, List<RunView> runs, int leavesFrom, int leavesTo, String container, String lot, long lotId,
             String supplier, int seedsPerCell, int cells, int cellsNeeded, double seedDepth, boolean needsLight,
-            String caution, LocalDate plannedSowDay, LocalDate latestSowDay, long emergencePlaceId,
-            long growingPlaceId, long hardeningPlaceId, Long placeId, String emergencePlace, String growingPlace,
+            String caution, LocalDate plannedSowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId,
+            long growingPlaceId, long hardeningPlaceId, @Nullable Long placeId, String emergencePlace, String growingPlace,
             String hardeningPlace, String hardeningProgramme, int programmeDays, int hardeningDays,
-            LocalDate hardeningStartedOn, DateSpread emerged, DateSpread stageReached, double chanceEnough,
+            @Nullable LocalDate hardeningStartedOn, @Nullable DateSpread emerged, @Nullable DateSpread stageReached, double chanceEnough,
             double chanceInTime, double leavesNow, boolean leggy, double expectedUp, int emergedCells,
             boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
             List<ChangeView> changes, String emergenceSource) {}

@@ -1,5 +1,6 @@
 package kiver.server.harden;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
@@ -36,14 +37,14 @@ class HardeningController {
             @NotNull UUID requestId,
             @NotNull(message = "Choose where it hardens.") Long placeId,
             @NotNull(message = "Choose a programme.") HardeningProgramme programme,
-            LocalDate day) {}
+            @Nullable LocalDate day) {}
 
     /** A day outside. */
     record HardeningDay(
-            @NotNull UUID requestId, @NotNull(message = "Say for how many hours.") Integer hours, LocalDate day) {}
+            @NotNull UUID requestId, @NotNull(message = "Say for how many hours.") Integer hours, @Nullable LocalDate day) {}
 
     /** The end. */
-    record HardeningEnd(@NotNull UUID requestId, LocalDate day) {}
+    record HardeningEnd(@NotNull UUID requestId, @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/hardening-starts")
     void start(@PathVariable int number, @Valid @RequestBody HardeningStart entry, @AuthenticationPrincipal Person person) {

@@ -1,5 +1,6 @@
 package kiver.server.plan;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.crop.Container;
@@ -34,9 +35,9 @@ import kiver.core.sow.SowingOption;
  * @param slots that the trays take on the bench
  */
 record PlanView(
-        boolean possible, int plantsToAimFor, List<SowingOption> options, SowingOption chosen, SowWindow window,
-        boolean windowOpen, DateSpread emerged, DateSpread stageReached, DateSpread ready, DateSpread pastLimit,
-        double chance, List<Obstacle> obstacles, LotView lot, String emergencePlace, String growingPlace,
+        boolean possible, int plantsToAimFor, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
+        boolean windowOpen, @Nullable DateSpread emerged, @Nullable DateSpread stageReached, @Nullable DateSpread ready, @Nullable DateSpread pastLimit,
+        double chance, List<Obstacle> obstacles, @Nullable LotView lot, String emergencePlace, String growingPlace,
         String hardeningPlace, int hardeningDays, double slots, LocalDate target) {
 
     /** The lot and what is known of it. */

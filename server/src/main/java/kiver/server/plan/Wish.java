@@ -1,5 +1,6 @@
 package kiver.server.plan;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -28,8 +29,8 @@ public record Wish(
         @NotNull(message = "Say how many true leaves at least.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesFrom,
         @NotNull(message = "Say how many true leaves at most.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesTo,
         @NotNull(message = "Choose the day on which the plants are wanted.") LocalDate target,
-        @Min(value = 0, message = "Seeds per cell cannot be negative.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
-        Long lotId) {
+        @Nullable @Min(value = 0, message = "Seeds per cell cannot be negative.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
+        @Nullable Long lotId) {
 
     OrderLine line(LocalDate today) {
         if (leavesTo < leavesFrom) {

@@ -1,5 +1,6 @@
 package kiver.server.sow;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -42,7 +43,7 @@ class SowingController {
             @NotNull(message = "Choose the seed lot.") Long lotId,
             @NotBlank(message = "Say what the cells were filled with.") @Size(max = 200, message = "Use at most 200 letters.") String medium,
             @NotNull(message = "Choose where the tray was put.") Long placeId,
-            LocalDate day) {}
+            @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/sowings")
     void sow(@PathVariable int number, @Valid @RequestBody SowingEntry entry, @AuthenticationPrincipal Person person) {

@@ -1,5 +1,6 @@
 package kiver.server.today;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,8 +47,8 @@ class RoundController {
 
     /** A stop on the round. */
     record StopView(
-            long placeId, String place, String caution, int slots, double slotsTaken, Double lastMinimum,
-            Double lastMaximum, Double setMinimum, Double setMaximum, List<BatchWork> work, int quietBatches) {}
+            long placeId, String place, String caution, int slots, double slotsTaken, @Nullable Double lastMinimum,
+            @Nullable Double lastMaximum, @Nullable Double setMinimum, @Nullable Double setMaximum, List<BatchWork> work, int quietBatches) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}

@@ -1,0 +1,2 @@
+/** The web pages as files. */
+package kiver.server.page;

@@ -1,0 +1,48 @@
+import { Navigate, Route, Routes } from 'react-router';
+import { FirstRun } from './account/FirstRun';
+import { SignIn } from './account/SignIn';
+import { useSession } from './api/queries';
+import { BatchPage } from './batch/BatchPage';
+import { BatchesPage } from './batch/BatchesPage';
+import { Frame } from './look/Frame';
+import { Loading, Trouble } from './look/States';
+import { NewOrderPage } from './order/NewOrderPage';
+import { OrdersPage } from './order/OrdersPage';
+import { OrderPage } from './release/OrderPage';
+import { MyPlantsPage } from './release/MyPlantsPage';
+import { TodayPage } from './today/TodayPage';
+import { TrayPage } from './tray/TrayPage';
+
+/** Which page is shown to whom. What each may see and do is decided by the server. */
+export function App() {
+  const session = useSession();
+  if (session.isPending) return <Loading what="Kiver" />;
+  if (session.isError) return <Trouble error={session.error} retry={() => session.refetch()} />;
+  if (session.data.needsFirstAccount) return <FirstRun />;
+  if (!session.data.signedIn) return <SignIn session={session.data} />;
+  if (session.data.role === 'GROWER') {
+    return (
+      <Frame session={session.data}>
+        <Routes>
+          <Route path="/" element={<MyPlantsPage />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Frame>
+    );
+  }
+  const propagator = session.data.role === 'PROPAGATOR';
+  return (
+    <Frame session={session.data}>
+      <Routes>
+        <Route path="/" element={<TodayPage />} />
+        <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
+        {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
+        <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
+        <Route path="/batches" element={<BatchesPage />} />
+        <Route path="/batches/:number" element={<BatchPage today={session.data.today} />} />
+        <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />
+        <Route path="*" element={<Navigate to="/" replace />} />
+      </Routes>
+    </Frame>
+  );
+}

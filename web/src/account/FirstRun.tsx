@@ -1,0 +1,54 @@
+import { Input } from '@headlessui/react';
+import { useState } from 'react';
+import { answered, api } from '../api/client';
+import { useChange } from '../api/queries';
+import { Field } from '../look/Field';
+import { Refusal } from '../look/States';
+
+const EMPTY = { nursery: '', name: '', email: '', password: '' };
+
+/** The first page of a new nursery: makes the propagator's account. */
+export function FirstRun() {
+  const [typed, setTyped] = useState(EMPTY);
+  const setUp = useChange((entry: typeof EMPTY) => answered(api.POST('/api/setup', { body: entry })));
+  const entry = (key: keyof typeof EMPTY, type: string, autoComplete: string) => (
+    <Input
+      className="entry"
+      type={type}
+      autoComplete={autoComplete}
+      value={typed[key]}
+      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+    />
+  );
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-4 p-6">
+      <h1>Set up your nursery</h1>
+      <p className="text-pencil">The first account is the propagator's: it takes orders, plans and releases.</p>
+      <form
+        className="flex flex-col gap-4"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          setUp.mutate(typed);
+        }}
+      >
+        <Field name="Name of the nursery" problem={setUp.error?.problemAt('nursery')}>
+          {entry('nursery', 'text', 'organization')}
+        </Field>
+        <Field name="Your name" problem={setUp.error?.problemAt('name')}>
+          {entry('name', 'text', 'name')}
+        </Field>
+        <Field name="E-mail address" problem={setUp.error?.problemAt('email')}>
+          {entry('email', 'email', 'username')}
+        </Field>
+        <Field name="Password" hint="10 letters or more" problem={setUp.error?.problemAt('password')}>
+          {entry('password', 'password', 'new-password')}
+        </Field>
+        {setUp.error && setUp.error.problems.length === 0 && <Refusal message={setUp.error.message} />}
+        <button className="act act-main" disabled={setUp.isPending}>
+          Make the first account
+        </button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,88 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+export type BatchSummary = Schemas['BatchSummary'];
+export type BatchView = Schemas['BatchView'];
+export type Balance = Schemas['Balance'];
+export type Choices = Schemas['Choices'];
+export type DateSpread = Schemas['DateSpread'];
+export type OrderView = Schemas['OrderView'];
+export type OrderWithPicks = Schemas['OrderWithPicks'];
+export type PlanView = Schemas['PlanView'];
+export type RoundView = Schemas['RoundView'];
+export type StopView = Schemas['StopView'];
+export type SessionView = Schemas['SessionView'];
+export type TrayView = Schemas['TrayView'];
+export type CellView = Schemas['CellView'];
+export type Wish = Schemas['Wish'];
+export type Stage = BatchSummary['stage'];
+export type Verdict = BatchSummary['verdict'];
+export type Urgency = Schemas['RoundTask']['urgency'];
+export type TaskKind = Schemas['RoundTask']['kind'];
+
+/** What is wrong with one entry. */
+export interface FieldProblem {
+  field: string;
+  message: string;
+}
+
+/** The server refused, or could not be reached. */
+export class Refused extends Error {
+  readonly status: number;
+  readonly problems: FieldProblem[];
+
+  constructor(status: number, message: string, problems: FieldProblem[]) {
+    super(message);
+    this.status = status;
+    this.problems = problems;
+  }
+
+  /** Whether the same request may go through later: nothing was wrong with it. */
+  get mayPassLater(): boolean {
+    return this.status === 0 || this.status >= 500 || this.status === 401 || this.status === 403;
+  }
+
+  problemAt(field: string): string | undefined {
+    return this.problems.find((problem) => problem.field === field || problem.field.endsWith(`.${field}`))?.message;
+  }
+}
+
+export function xsrfToken(): string {
+  const entry = document.cookie.split('; ').find((cookie) => cookie.startsWith('XSRF-TOKEN='));
+  return entry ? decodeURIComponent(entry.slice('XSRF-TOKEN='.length)) : '';
+}
+
+export const api = createClient<paths>({ baseUrl: '/' });
+api.use({
+  onRequest({ request }) {
+    request.headers.set('X-XSRF-TOKEN', xsrfToken());
+    return request;
+  },
+});
+
+/** Turns an answer into its data, or throws {@link Refused}. */
+export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new Refused(0, 'Kiver cannot be reached. Check the connection; what you typed is still here.', []);
+  }
+  if (!answer.response.ok) {
+    throw refusal(answer.response.status, answer.error);
+  }
+  return answer.data as T;
+}
+
+export function refusal(status: number, body: unknown): Refused {
+  const detail = (body ?? {}) as { detail?: string; errors?: FieldProblem[] };
+  const message =
+    detail.detail ??
+    (status === 401
+      ? 'You are no longer signed in. Sign in again; what you typed is still here.'
+      : status === 403
+        ? 'This is not yours to do or see. Ask the propagator.'
+        : 'Something went wrong on the server; nothing was saved. Try again.');
+  return new Refused(status, message, detail.errors ?? []);
+}

@@ -1,0 +1,55 @@
+import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answered, api, Refused } from './client';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 15_000,
+      retry: (count, error) => error instanceof Refused && error.mayPassLater && error.status !== 401 && count < 2,
+    },
+  },
+});
+
+export const useSession = () =>
+  useQuery({ queryKey: ['session'], queryFn: () => answered(api.GET('/api/session')), staleTime: 60_000 });
+
+export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answered(api.GET('/api/round')) });
+
+export const useOrders = () => useQuery({ queryKey: ['orders'], queryFn: () => answered(api.GET('/api/orders')) });
+
+export const useOrder = (number: number) =>
+  useQuery({
+    queryKey: ['orders', number],
+    queryFn: () => answered(api.GET('/api/orders/{number}', { params: { path: { number } } })),
+  });
+
+export const useBatches = () =>
+  useQuery({ queryKey: ['batches'], queryFn: () => answered(api.GET('/api/batches')) });
+
+export const useBatch = (number: number | undefined) =>
+  useQuery({
+    queryKey: ['batches', number],
+    enabled: number !== undefined,
+    queryFn: () => answered(api.GET('/api/batches/{number}', { params: { path: { number: number ?? 0 } } })),
+  });
+
+export const useTray = (number: number) =>
+  useQuery({
+    queryKey: ['trays', number],
+    queryFn: () => answered(api.GET('/api/trays/{number}', { params: { path: { number } } })),
+  });
+
+export const useChoices = () =>
+  useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
+
+/** A change to plants: afterwards everything that is shown is fetched again. */
+export function useChange<Entry, Result>(change: (entry: Entry) => Promise<Result>) {
+  const client = useQueryClient();
+  return useMutation<Result, Refused, Entry>({
+    mutationFn: change,
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** A number that a request keeps through all its retries. */
+export const newRequestId = (): string => crypto.randomUUID();

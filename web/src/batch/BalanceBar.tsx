@@ -1,0 +1,29 @@
+import type { Balance } from '../api/client';
+
+const PARTS = [
+  { key: 'released', name: 'released', look: 'bg-wash', sign: '→' },
+  { key: 'alive', name: 'alive', look: 'bg-alive', sign: '' },
+  { key: 'waiting', name: 'nothing up yet', look: 'bg-board border border-pencil', sign: '·' },
+  { key: 'lost', name: 'lost', look: 'bg-brick-wash', sign: '×' },
+  { key: 'empty', name: 'empty', look: 'bg-wall border border-rule', sign: '–' },
+] as const;
+
+/** Sown cells as one bar that is always fully accounted for. */
+export function BalanceBar({ balance, needed }: { balance: Balance; needed: number }) {
+  const parts = PARTS.filter((part) => balance[part.key] > 0);
+  return (
+    <>
+      <div className="flex h-7 gap-0.5" aria-hidden>
+        {parts.map((part) => (
+          <span key={part.key} className={`${part.look} grid min-w-3 place-items-center text-sm`} style={{ flexGrow: balance[part.key] }}>
+            {part.sign}
+          </span>
+        ))}
+      </div>
+      <p className="mt-2">
+        {balance.sown} sown = {parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ')}
+        <span className="text-pencil">; {needed} plants ordered</span>
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { BatchSummary, Stage } from '../api/client';
+import { useBatches } from '../api/queries';
+import { STAGE_WORDS, StageMark } from '../look/StageMark';
+import { Loading, Nothing, Trouble } from '../look/States';
+import { chanceWords, dayWords, shortDay } from '../look/words';
+
+const PATH: Stage[] = ['PLANNED', 'SOWN', 'EMERGING', 'GROWING_ON', 'HARDENING_OFF', 'READY', 'RELEASED', 'FAILED'];
+
+/** Every batch, by where it is on its path. */
+export function BatchesPage() {
+  const batches = useBatches();
+  const [search, setSearch] = useState('');
+  const [withGone, setWithGone] = useState(false);
+  if (batches.isPending) return <Loading what="batches" />;
+  if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
+  const words = search.toLowerCase().split(' ').filter(Boolean);
+  const shown = batches.data.filter((batch) => {
+    const text = `${batch.number} ${batch.variety} ${batch.crop} ${batch.grower} ${batch.place} ${batch.trays.map((tray) => `t${tray}`).join(' ')}`.toLowerCase();
+    return (withGone || batch.stage !== 'RELEASED') && words.every((word) => text.includes(word));
+  });
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-center gap-4">
+        <h1>Batches</h1>
+        <input
+          className="entry max-w-xs" type="search" aria-label="Find a batch" placeholder="kale, T1012, warm room, a grower…"
+          value={search} onChange={(event) => setSearch(event.target.value)}
+        />
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => setWithGone(event.target.checked)} />
+          with those released
+        </label>
+      </div>
+      {shown.length === 0 && <Nothing>No batch fits. Look for fewer words, or take an order first.</Nothing>}
+      {PATH.map((stage) => {
+        const here = shown.filter((batch) => batch.stage === stage);
+        if (here.length === 0) return null;
+        return (
+          <section key={stage} aria-label={STAGE_WORDS[stage]} className="mb-6">
+            <h2 className="mb-1"><StageMark stage={stage} size={30} named /> <span className="text-base font-normal text-pencil">{here.length}</span></h2>
+            <ul className="board divide-y divide-rule">
+              {here.map((batch) => <BatchRow key={batch.number} batch={batch} />)}
+            </ul>
+          </section>
+        );
+      })}
+    </>
+  );
+}
+
+function BatchRow({ batch }: { batch: BatchSummary }) {
+  const watched = batch.stage === 'SOWN' || batch.stage === 'EMERGING';
+  const open = batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && batch.chance < 1;
+  return (
+    <li>
+      <Link to={`/batches/${batch.number}`} className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3rem_14rem_9rem_1fr_13rem] sm:items-center">
+        <span className="font-semibold">{batch.number}</span>
+        <span><strong>{batch.variety}</strong> <span className="text-pencil">{batch.crop.toLowerCase()}</span></span>
+        <span>{batch.place}</span>
+        <span className="text-pencil">
+          {batch.stage === 'PLANNED' ? `sow ${dayWords(batch.sowDay)}` : cellsWords(batch)}
+          {watched && (batch.verdict === 'LATE' || batch.verdict === 'FAILING') && (
+            <strong className="ml-2 text-brick">{batch.verdict.toLowerCase()}</strong>
+          )}
+        </span>
+        <span className="text-sm">
+          {batch.ready && `ready ${shortDay(batch.ready.early)}${batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}`}, `}
+          wanted {shortDay(batch.target)}
+          {open && (
+            <span className={`block ${batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>in time {chanceWords(batch.chance)}</span>
+          )}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function cellsWords(batch: BatchSummary): string {
+  const { balance } = batch;
+  if (batch.stage === 'RELEASED') return `${balance.released} released`;
+  if (balance.waiting > 0) return `${balance.alive} of ${balance.sown} cells up`;
+  return `${balance.alive} alive of ${balance.sown} sown`;
+}

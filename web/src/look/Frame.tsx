@@ -1,0 +1,68 @@
+import type { ReactNode } from 'react';
+import { NavLink } from 'react-router';
+import type { SessionView } from '../api/client';
+import { answered, api } from '../api/client';
+import { queryClient } from '../api/queries';
+import { DemoClock } from '../demo/DemoClock';
+import { OutboxNotice } from '../emerge/OutboxNotice';
+import { Legend } from './Legend';
+import { longDay } from './words';
+
+const PLACES = [
+  { to: '/', name: 'Today' },
+  { to: '/batches', name: 'Batches' },
+  { to: '/orders', name: 'Orders' },
+];
+
+/** What stands around every page: where one is, what day it is, who is signed in. */
+export function Frame({ session, children }: { session: SessionView; children: ReactNode }) {
+  const signOut = async () => {
+    await answered(api.DELETE('/api/session'));
+    queryClient.clear();
+    window.location.assign('/');
+  };
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#content" className="act sr-only focus:not-sr-only focus:absolute focus:z-40">
+        Skip to the page
+      </a>
+      <header className="border-b border-rule bg-board">
+        <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2">
+          <span className="flex items-center gap-2 font-display text-lg font-bold">
+            <img src="/mark.svg" alt="" width="28" height="28" />
+            Kiver
+          </span>
+          {session.role !== 'GROWER' && (
+            <nav aria-label="Main" className="flex gap-1">
+              {PLACES.map((place) => (
+                <NavLink
+                  key={place.to}
+                  to={place.to}
+                  end={place.to === '/'}
+                  className={({ isActive }) =>
+                    `flex min-h-11 items-center border-b-3 px-3 font-semibold ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+                  }
+                >
+                  {place.name}
+                </NavLink>
+              ))}
+            </nav>
+          )}
+          <div className="ml-auto flex flex-wrap items-center gap-x-3 text-sm">
+            <span className="hidden text-pencil md:inline">{session.nursery}</span>
+            <span className="hidden font-semibold sm:inline">{longDay(session.today)}</span>
+            {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
+            <Legend />
+            <button className="trail min-h-11 px-2" onClick={signOut}>
+              Sign out {session.name?.split(' ')[0]}
+            </button>
+          </div>
+        </div>
+      </header>
+      <OutboxNotice />
+      <main id="content" className="mx-auto w-full max-w-7xl grow px-4 py-5">
+        {children}
+      </main>
+    </div>
+  );
+}

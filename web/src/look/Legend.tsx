@@ -1,0 +1,48 @@
+import { useEffect, useState } from 'react';
+import type { Stage } from '../api/client';
+import { Sheet } from './Sheet';
+import { STAGE_WORDS, StageMark } from './StageMark';
+
+const MEANING: Record<Stage, string> = {
+  PLANNED: 'cells are set aside, nothing is sown',
+  SOWN: 'seed lies below the surface',
+  EMERGING: 'the first hooks show; count',
+  GROWING_ON: 'all counted; leaves unfold',
+  HARDENING_OFF: 'out in the wind, a little longer each day',
+  READY: 'hardened, plug holds, fit to go',
+  RELEASED: 'gone to the grower',
+  FAILED: 'nothing left alive',
+};
+
+/** What the marks mean; opened with the question mark key from anywhere. */
+export function Legend() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select');
+      if (event.key === '?' && !typing) setOpen(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <>
+      <button className="trail min-h-11 px-2 text-sm" onClick={() => setOpen(true)}>
+        Marks <kbd className="hidden sm:inline">?</kbd>
+      </button>
+      <Sheet title="What the marks mean" open={open} close={() => setOpen(false)}>
+        <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
+          {(Object.keys(MEANING) as Stage[]).map((stage) => (
+            <div key={stage} className="contents">
+              <dt className="font-semibold">
+                <StageMark stage={stage} named size={28} />
+              </dt>
+              <dd className="text-pencil">{MEANING[stage]}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="mt-4 text-sm text-pencil">{STAGE_WORDS.PLANNED} to {STAGE_WORDS.RELEASED.toLowerCase()} is the path of every batch.</p>
+      </Sheet>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { ReactNode } from 'react';
+
+/** While something is fetched. */
+export function Loading({ what }: { what: string }) {
+  return (
+    <p role="status" className="p-6 text-pencil">
+      Fetching {what}…
+    </p>
+  );
+}
+
+/** When something could not be fetched. */
+export function Trouble({ error, retry }: { error: Error; retry: () => void }) {
+  return (
+    <div role="alert" className="board m-4 max-w-xl border-l-4 border-l-brick p-4">
+      <h2>This could not be fetched</h2>
+      <p className="my-2">{error.message}</p>
+      <button className="act" onClick={retry}>
+        Try again
+      </button>
+    </div>
+  );
+}
+
+/** When there is nothing to show. */
+export function Nothing({ children }: { children: ReactNode }) {
+  return <p className="board border-dashed p-4 text-pencil">{children}</p>;
+}
+
+/** What is wrong with a whole form, above its button. */
+export function Refusal({ message }: { message: string | undefined }) {
+  if (!message) return null;
+  return (
+    <p role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">
+      {message}
+    </p>
+  );
+}
+
+/** The usual caution, said where the work is done. */
+export function Caution({ children }: { children: ReactNode }) {
+  return (
+    <p className="border-l-4 border-ochre bg-ochre-wash p-3 text-sm text-ochre">
+      <strong>Mind: </strong>
+      {children} Local rules and licensed practice go first.
+    </p>
+  );
+}

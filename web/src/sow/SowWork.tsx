@@ -1,0 +1,116 @@
+import { Input, Select } from '@headlessui/react';
+import { useState } from 'react';
+import type { BatchView, Choices, TrayView } from '../api/client';
+import { answered, api } from '../api/client';
+import { newRequestId, useChange, useChoices } from '../api/queries';
+import { Field } from '../look/Field';
+import { Caution, Loading, Refusal, Trouble } from '../look/States';
+import { counted } from '../look/words';
+import { cellLook } from '../tray/cellLook';
+import { runBetween } from '../tray/draft';
+import { TrayGrid } from '../tray/TrayGrid';
+
+/** Recording a sowing on the drawing of the tray: labels first, then the run of cells. */
+export function SowWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
+  const choices = useChoices();
+  if (choices.isPending) return <Loading what="seed lots" />;
+  if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
+  return <SowForm tray={tray} batch={batch} choices={choices.data} />;
+}
+
+function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; choices: Choices }) {
+  const number = batch.summary.number;
+  const planned = batch.runs.find((run) => run.tray === tray.number);
+  const [requestId, setRequestId] = useState(newRequestId);
+  const [run, setRun] = useState({ first: planned?.firstCell ?? 1, last: planned?.lastCell ?? tray.cells.length });
+  const [anchor, setAnchor] = useState<number>();
+  const [lotId, setLotId] = useState(String(batch.lotId));
+  const [seedsPerCell, setSeedsPerCell] = useState(String(batch.seedsPerCell));
+  const [placeId, setPlaceId] = useState(String(batch.placeId ?? batch.emergencePlaceId));
+  const [medium, setMedium] = useState('Sowing mix, fine');
+  const entry = {
+    requestId, tray: tray.number, firstCell: run.first, lastCell: run.last,
+    seedsPerCell: Number(seedsPerCell), lotId: Number(lotId), medium, placeId: Number(placeId),
+  };
+  const sow = useChange((body: typeof entry) =>
+    answered(api.POST('/api/batches/{number}/sowings', { params: { path: { number } }, body })),
+  );
+  const variety = choices.lots.find((lot) => lot.id === batch.lotId)?.varietyId;
+  const cells = run.last - run.first + 1;
+  const problem = (field: string) => sow.error?.problemAt(field);
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        sow.mutate(entry, { onSuccess: () => setRequestId(newRequestId()) });
+      }}
+    >
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">Print labels (PDF)</a>
+        <span className="text-sm text-pencil">
+          Labels before sowing. {batch.seedDepth === 0 ? 'Press in, do not cover' : `Cover ${batch.seedDepth} mm`}
+          {batch.needsLight && '; it comes up only in light'}.
+        </span>
+      </div>
+      {batch.caution && <div className="mb-3"><Caution>{batch.caution}</Caution></div>}
+      <div className="mb-3"><Caution>Dust of dry mix: damp it down and wear a mask; open compost bags away from the face.</Caution></div>
+      <TrayGrid
+        tray={tray}
+        fingerSweeps={false}
+        draw={(cell) => {
+          const inside = cell.number >= run.first && cell.number <= run.last;
+          const taken = cell.batch !== undefined && cell.batch !== number && cell.condition !== undefined;
+          const look = cellLook(cell, number, 0, false);
+          return inside && !taken
+            ? { text: '·', words: 'will be sown', look: 'bg-board text-ink outline-3 -outline-offset-3 outline-dusk', disabled: false }
+            : { ...look, disabled: taken };
+        }}
+        work={{
+          tap: (cell) => {
+            setRun(anchor === undefined ? { first: cell.number, last: cell.number } : runBetween(anchor, cell.number));
+            setAnchor(anchor === undefined ? cell.number : undefined);
+          },
+          sweep: (swept) => setRun(runBetween(swept[0]!.number, swept.at(-1)!.number)),
+        }}
+      />
+      <p className="mt-2 text-sm text-pencil">Tap the first and the last cell, or sweep from one to the other.</p>
+      <div className="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+        <Field name="From cell" problem={problem('firstCell') ?? problem('run')}>
+          <Input className="entry" inputMode="numeric" value={run.first} onChange={(event) => setRun({ ...run, first: Number(event.target.value) || 0 })} />
+        </Field>
+        <Field name="to cell" problem={problem('lastCell')}>
+          <Input className="entry" inputMode="numeric" value={run.last} onChange={(event) => setRun({ ...run, last: Number(event.target.value) || 0 })} />
+        </Field>
+        <Field name="Seeds a cell" problem={problem('seedsPerCell')}>
+          <Input className="entry" inputMode="numeric" value={seedsPerCell} onChange={(event) => setSeedsPerCell(event.target.value)} />
+        </Field>
+        <Field name="Seed lot" problem={problem('lotId')}>
+          <Select className="entry" value={lotId} onChange={(event) => setLotId(event.target.value)}>
+            {choices.lots.filter((lot) => lot.varietyId === variety).map((lot) => (
+              <option key={lot.id} value={lot.id}>{lot.code}, {lot.seedsLeft} left</option>
+            ))}
+          </Select>
+        </Field>
+        <div className="sm:col-span-2">
+          <Field name="Filled with" problem={problem('medium')}>
+            <Input className="entry" value={medium} onChange={(event) => setMedium(event.target.value)} />
+          </Field>
+        </div>
+        <div className="sm:col-span-2">
+          <Field name="Put in" problem={problem('placeId')}>
+            <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
+              {choices.places.filter((place) => place.forEmergence || place.forGrowingOn).map((place) => (
+                <option key={place.id} value={place.id}>{place.name}</option>
+              ))}
+            </Select>
+          </Field>
+        </div>
+      </div>
+      <div className="mt-3"><Refusal message={sow.error && sow.error.problems.length === 0 ? sow.error.message : undefined} /></div>
+      <button className="act act-main mt-3" disabled={sow.isPending || cells < 1}>
+        Sow {counted(Math.max(cells, 0), 'cell')}
+      </button>
+    </form>
+  );
+}

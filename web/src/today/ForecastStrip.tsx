@@ -1,0 +1,35 @@
+import type { RoundView } from '../api/client';
+import { dayWords } from '../look/words';
+
+const HEIGHT = 46;
+
+/** Five days outdoors, each a stroke from its minimum to its maximum, with the freezing line. */
+export function ForecastStrip({ days }: { days: RoundView['forecast'] }) {
+  if (days.length === 0) return null;
+  const lowest = Math.min(-2, ...days.map((day) => day.minimum));
+  const highest = Math.max(5, ...days.map((day) => day.maximum));
+  const y = (temperature: number) => ((highest - temperature) / (highest - lowest)) * HEIGHT;
+  return (
+    <figure className="no-print">
+      <figcaption className="mb-1 text-sm text-pencil">Forecast outdoors, °C</figcaption>
+      <ol className="flex gap-4">
+        {days.map((day) => (
+          <li key={day.day} className="text-center text-sm">
+            <svg width="44" height={HEIGHT + 4} aria-hidden className="mx-auto">
+              <line x1="0" x2="44" y1={y(0) + 2} y2={y(0) + 2} stroke="var(--rule)" strokeDasharray="3 3" />
+              <line
+                x1="22" x2="22" y1={y(day.maximum) + 2} y2={y(day.minimum) + 2}
+                stroke={day.minimum <= 0 ? 'var(--brick)' : 'var(--dusk)'} strokeWidth="6" strokeLinecap="round"
+              />
+            </svg>
+            <span className="block whitespace-nowrap">
+              {Math.round(day.minimum)} to {Math.round(day.maximum)}
+            </span>
+            <span className="block whitespace-nowrap text-pencil">{dayWords(day.day)}</span>
+            {day.minimum <= 0 && <span className="block text-brick">frost</span>}
+          </li>
+        ))}
+      </ol>
+    </figure>
+  );
+}

@@ -1,0 +1,102 @@
+import { Link } from 'react-router';
+import type { BatchSummary, StopView, TaskKind, Urgency } from '../api/client';
+import { StageMark } from '../look/StageMark';
+import { Caution } from '../look/States';
+import { counted } from '../look/words';
+
+const TASK_WORDS: Record<TaskKind, string> = {
+  SOW: 'Sow',
+  COUNT: 'Count',
+  DECIDE_ON_FAILING: 'Decide',
+  MOVE_TO_GROW_ON: 'Move to grow on',
+  START_HARDENING: 'Begin hardening',
+  HARDEN: 'Harden',
+  END_HARDENING: 'End hardening',
+  RELEASE: 'Release',
+  CLEAR_SPARES: 'Clear spares',
+  WATCH_DATE: 'Watch the date',
+};
+
+const URGENCY_WORDS: Record<Urgency, string> = { LATE: 'late', AT_RISK: 'at risk', TODAY: '' };
+
+/** The thing itself, ready to be worked on. */
+function target(kind: TaskKind, batch: BatchSummary): string {
+  switch (kind) {
+    case 'SOW':
+    case 'COUNT':
+    case 'DECIDE_ON_FAILING':
+      return `/trays/${batch.trays[0]}`;
+    case 'RELEASE':
+      return `/orders/${batch.order}`;
+    default:
+      return `/batches/${batch.number}`;
+  }
+}
+
+/** One stop on the round. */
+export function Stop({ stop }: { stop: StopView }) {
+  const over = stop.slotsTaken > stop.slots;
+  return (
+    <li className="relative mb-6">
+      <span aria-hidden className={`absolute top-1.5 -left-[33px] size-4 rounded-full border-2 border-dusk ${stop.work.length ? 'bg-dusk' : 'bg-wall'}`} />
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-0.5">
+        <h2>{stop.place}</h2>
+        {stop.lastMinimum != null && stop.lastMaximum != null && (
+          <span className="text-sm text-pencil">
+            yesterday {stop.lastMinimum.toFixed(1)} to {stop.lastMaximum.toFixed(1)} °C
+            {stop.setMinimum != null && `, set ${stop.setMinimum} to ${stop.setMaximum} °C`}
+          </span>
+        )}
+        <span className={`text-sm ${over ? 'font-semibold text-brick' : 'text-pencil'}`}>
+          {stop.slotsTaken} of {stop.slots} tray places taken{over && `, ${stop.slotsTaken - stop.slots} too many`}
+        </span>
+      </div>
+      {stop.work.length === 0 ? (
+        <p className="text-sm text-pencil">
+          {stop.quietBatches > 0 ? `Nothing to do; ${counted(stop.quietBatches, 'batch', 'batches')} to look over.` : 'Empty.'}
+        </p>
+      ) : (
+        <>
+          {stop.caution && (
+            <div className="mt-2 max-w-3xl">
+              <Caution>{stop.caution}</Caution>
+            </div>
+          )}
+          <ul className="board mt-2 divide-y divide-rule">
+            {stop.work.flatMap((work) =>
+              work.tasks.map((task) => (
+                <li key={`${work.batch.number} ${task.kind}`}>
+                  <Link
+                    to={target(task.kind, work.batch)}
+                    className="grid min-h-14 grid-cols-[auto_1fr] items-center gap-x-3 px-3 py-2 hover:bg-wash sm:grid-cols-[auto_11rem_15rem_1fr]"
+                  >
+                    <StageMark stage={work.batch.stage} size={30} />
+                    <span className="font-semibold">
+                      {TASK_WORDS[task.kind]}
+                      {URGENCY_WORDS[task.urgency] && (
+                        <span className={`ml-2 border px-1.5 text-sm ${task.urgency === 'LATE' ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}>
+                          {URGENCY_WORDS[task.urgency]}
+                        </span>
+                      )}
+                    </span>
+                    <span className="col-start-2 sm:col-start-auto">
+                      {work.batch.variety}{' '}
+                      <span className="text-pencil">
+                        {work.batch.crop.toLowerCase()}, {work.batch.trays.map((tray) => `T${tray}`).slice(0, 2).join(' ')}
+                        {work.batch.trays.length > 2 && ` +${work.batch.trays.length - 2}`}
+                      </span>
+                    </span>
+                    <span className="col-start-2 text-pencil sm:col-start-auto">{task.reason}</span>
+                  </Link>
+                </li>
+              )),
+            )}
+          </ul>
+          {stop.quietBatches > 0 && (
+            <p className="mt-1 text-sm text-pencil">{counted(stop.quietBatches, 'other batch', 'other batches')} to look over.</p>
+          )}
+        </>
+      )}
+    </li>
+  );
+}

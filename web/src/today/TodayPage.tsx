@@ -1,0 +1,43 @@
+import { useRound } from '../api/queries';
+import { Loading, Trouble } from '../look/States';
+import { counted, dayWords } from '../look/words';
+import { ForecastStrip } from './ForecastStrip';
+import { Stop } from './Stop';
+
+/** The round: one walk through the nursery, stop by stop, with the work at each. */
+export function TodayPage() {
+  const round = useRound();
+  if (round.isPending) return <Loading what="the round" />;
+  if (round.isError) return <Trouble error={round.error} retry={() => round.refetch()} />;
+  const tasks = round.data.stops.flatMap((stop) => stop.work.flatMap((work) => work.tasks));
+  const pressing = tasks.filter((task) => task.urgency !== 'TODAY').length;
+  return (
+    <>
+      <div className="mb-5 flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1>The round, {dayWords(round.data.today)}</h1>
+          <p className="text-pencil">
+            {counted(tasks.length, 'thing')} to do
+            {pressing > 0 && (
+              <>
+                {', '}
+                <strong className="text-brick">{pressing} late or at risk</strong>
+              </>
+            )}
+          </p>
+        </div>
+        <ForecastStrip days={round.data.forecast} />
+      </div>
+      <ol className="relative ml-3 border-l-2 border-dusk pl-6 sm:ml-4">
+        {round.data.stops.map((stop) => (
+          <Stop key={stop.placeId} stop={stop} />
+        ))}
+      </ol>
+      {round.data.stops.length === 0 && (
+        <p className="board border-dashed p-4 text-pencil">
+          No places yet. A round needs at least one place where seed comes up, one to grow on and one to harden off.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,85 @@
+import { useEffect, useState } from 'react';
+import type { BatchView, CellView, TrayView } from '../api/client';
+import { newRequestId } from '../api/queries';
+import { outbox, useOutbox } from '../emerge/useOutbox';
+import { counted } from '../look/words';
+import { cellLook } from './cellLook';
+import { countable, EMPTY_DRAFT, enter, seedlingsIn, sweep, tap, undo, type CountDraft } from './draft';
+import { TrayGrid } from './TrayGrid';
+
+/** Counting seedlings by tapping and sweeping cells. */
+export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
+  const number = batch.summary.number;
+  const [draft, setDraft] = useKeptDraft(`kiver.count.${tray.number}.${number}`);
+  const [complete, setComplete] = useState(false);
+  const [fingerSweeps, setFingerSweeps] = useState(false);
+  const waiting = useOutbox().waiting.filter((letter) => letter.body.tray === tray.number).length;
+  const mine = (cells: CellView[]) => cells.filter((cell) => countable(cell, number));
+  const touched = Object.keys(draft.seedlings).length;
+  const save = () => {
+    const cells = Object.entries(draft.seedlings).map(([cell, seedlings]) => ({ cell: Number(cell), seedlings }));
+    void outbox.add({
+      requestId: newRequestId(),
+      path: `/api/batches/${number}/counts`,
+      body: { tray: tray.number, cells, complete },
+      words: `count of ${counted(cells.length, 'cell')} in ${tray.code}`,
+    });
+    setDraft(EMPTY_DRAFT);
+    setComplete(false);
+  };
+  const up = tray.cells.filter((cell) => cell.batch === number && seedlingsIn(draft, cell) > 0).length;
+  return (
+    <>
+      <TrayGrid
+        tray={tray}
+        fingerSweeps={fingerSweeps}
+        draw={(cell) => {
+          const look = cellLook(cell, number, seedlingsIn(draft, cell), draft.seedlings[cell.number] !== undefined);
+          return { ...look, disabled: !countable(cell, number) };
+        }}
+        work={{
+          tap: (cell) => setDraft(tap(draft, cell)),
+          sweep: (cells) => setDraft(sweep(draft, mine(cells))),
+          digit: (cell, digit) => setDraft(enter(draft, cell, digit)),
+        }}
+      />
+      <p className="mt-2 text-sm text-pencil">
+        Tap a cell for each seedling, sweep over many for one each, or type a figure. {up} cells show something.
+      </p>
+      <div className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-3 bg-wall py-3">
+        <button className="act act-main grow sm:grow-0" disabled={touched === 0 && !complete} onClick={save}>
+          {touched > 0 ? `Save count of ${counted(touched, 'cell')}` : complete ? 'Save last look' : 'Save count'}
+        </button>
+        <button className="act" disabled={draft.undo.length === 0} onClick={() => setDraft(undo(draft))}>
+          Undo tap
+        </button>
+        <label className="flex min-h-11 items-center gap-2 pointer-fine:hidden">
+          <input type="checkbox" className="size-5" checked={fingerSweeps} onChange={(event) => setFingerSweeps(event.target.checked)} />
+          Sweep with the finger
+        </label>
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" className="size-5" checked={complete} onChange={(event) => setComplete(event.target.checked)} />
+          Last look: give up cells with nothing
+        </label>
+        {waiting > 0 && <span role="status" className="text-sm text-ochre">Saved here, waiting to be sent.</span>}
+      </div>
+    </>
+  );
+}
+
+/** A draft that outlives a reload or an empty battery. */
+function useKeptDraft(key: string): [CountDraft, (draft: CountDraft) => void] {
+  const [draft, setDraft] = useState<CountDraft>(() => {
+    try {
+      const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as CountDraft | null;
+      return kept && typeof kept.seedlings === 'object' && Array.isArray(kept.undo) ? kept : EMPTY_DRAFT;
+    } catch {
+      return EMPTY_DRAFT;
+    }
+  });
+  useEffect(() => {
+    if (Object.keys(draft.seedlings).length === 0) localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify(draft));
+  }, [key, draft]);
+  return [draft, setDraft];
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { BatchView, TrayView } from '../api/client';
+import { useBatch, useTray } from '../api/queries';
+import { EmergenceChart } from '../emerge/EmergenceChart';
+import { VerdictWords } from '../emerge/VerdictWords';
+import { StageMark } from '../look/StageMark';
+import { Loading, Nothing, Trouble } from '../look/States';
+import { dayWords } from '../look/words';
+import { SowWork } from '../sow/SowWork';
+import { CountWork } from './CountWork';
+import { LossWork } from './LossWork';
+
+/** A tray: its cells as they lie, and the work that is done in them. */
+export function TrayPage({ today }: { today: string }) {
+  const number = Number(useParams().number);
+  const tray = useTray(number);
+  const [chosen, setChosen] = useState<number>();
+  const current = chosen ?? tray.data?.batches[0];
+  const batch = useBatch(current);
+  if (tray.isPending) return <Loading what={`tray T${number}`} />;
+  if (tray.isError) return <Trouble error={tray.error} retry={() => tray.refetch()} />;
+  return (
+    <>
+      <p className="text-pencil">{tray.data.container}, {tray.data.rows} × {tray.data.columns} cells of {tray.data.cellVolume} mL</p>
+      <h1 className="mb-3">Tray {tray.data.code}</h1>
+      {tray.data.batches.length > 1 && (
+        <div role="tablist" aria-label="Batches in this tray" className="mb-3 flex gap-2">
+          {tray.data.batches.map((each) => (
+            <button key={each} role="tab" aria-selected={each === current} className={`act ${each === current ? 'act-main' : ''}`} onClick={() => setChosen(each)}>
+              Batch {each}
+            </button>
+          ))}
+        </div>
+      )}
+      {current === undefined && <Nothing>Nothing is planned or sown in this tray.</Nothing>}
+      {current !== undefined && batch.isPending && <Loading what={`batch ${current}`} />}
+      {batch.isError && <Trouble error={batch.error} retry={() => batch.refetch()} />}
+      {batch.data && <Working key={current} tray={tray.data} batch={batch.data} today={today} />}
+    </>
+  );
+}
+
+type Mode = 'count' | 'lose';
+
+function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
+  const [mode, setMode] = useState<Mode>('count');
+  const { summary } = batch;
+  const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
+  return (
+    <div className="grid gap-6 xl:grid-cols-[1fr_25rem]">
+      <section aria-label="Cells" className="min-w-0">
+        <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+          <StageMark stage={summary.stage} size={36} />
+          <div>
+            <Link className="trail font-display text-lg font-semibold" to={`/batches/${summary.number}`}>
+              {summary.variety}, batch {summary.number}
+            </Link>
+            <p className="text-sm text-pencil">
+              {summary.crop}, {summary.place.toLowerCase()}, {summary.stage === 'PLANNED' ? 'to be sown' : 'sown'} {dayWords(summary.sowDay)}, lot {batch.lot}
+            </p>
+          </div>
+          {sownHere && (
+            <div role="group" aria-label="Work" className="ml-auto flex">
+              <button className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`} aria-pressed={mode === 'count'} onClick={() => setMode('count')}>Count</button>
+              <button className={`act rounded-l-none border-l-0 ${mode === 'lose' ? 'act-main' : ''}`} aria-pressed={mode === 'lose'} onClick={() => setMode('lose')}>Mark losses</button>
+            </div>
+          )}
+        </div>
+        {!sownHere && <SowWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
+      </section>
+      <section aria-label="Emergence" className="flex flex-col gap-4">
+        <VerdictWords batch={batch} today={today} />
+        {batch.curve.length > 0 && (
+          <div className="board p-3">
+            <h2 className="mb-2">Emergence of batch {summary.number}</h2>
+            <EmergenceChart batch={batch} today={today} />
+          </div>
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,29 @@
+import type { CellView } from '../api/client';
+import type { CellLook } from './TrayGrid';
+
+const BASE = {
+  free: 'bg-wall/60 text-pencil',
+  aside: 'border-2 border-dashed border-pencil bg-board text-pencil',
+  waiting: 'bg-board text-ink',
+  empty: 'bg-wall text-pencil',
+  alive: 'bg-alive text-on-alive',
+  lost: 'bg-brick-wash text-brick',
+  gone: 'bg-wash text-dusk',
+};
+
+/** How a cell looks: a figure for what is up, a sign for everything else; never colour alone. */
+export function cellLook(cell: CellView, batch: number | undefined, seedlings: number, changed: boolean): CellLook {
+  const other = cell.batch !== batch;
+  const dim = other && cell.batch !== undefined ? 'opacity-45' : '';
+  const edge = changed ? 'outline-3 -outline-offset-3 outline-ochre' : '';
+  const look = (kind: keyof typeof BASE, text: string, words: string): CellLook => ({
+    text, words: other && cell.batch ? `${words}, batch ${cell.batch}` : words, look: `${BASE[kind]} ${dim} ${edge}`, disabled: other,
+  });
+  if (cell.batch === undefined) return look('free', '', 'free');
+  if (cell.condition === undefined) return look('aside', '', 'set aside');
+  if (cell.condition === 'LOST') return { ...look('lost', '×', 'lost') };
+  if (cell.condition === 'RELEASED') return { ...look('gone', '→', 'released') };
+  if (seedlings > 0) return look('alive', String(seedlings), `${seedlings} up`);
+  if (cell.condition === 'EMPTY') return look('empty', '–', 'empty, given up');
+  return look('waiting', changed ? '0' : '·', changed ? 'nothing up' : 'sown, nothing up');
+}
