@@ -39,7 +39,7 @@ export function BatchesPage() {
         if (here.length === 0) return null;
         return (
           <section key={stage} aria-label={STAGE_WORDS[stage]} className="mb-6">
-            <h2 className="mb-1"><StageMark stage={stage} size={30} named /> <span className="text-base font-normal text-pencil">{here.length}</span></h2>
+            <h2 className="mb-1 flex items-center gap-2"><StageMark stage={stage} size={30} named /><span className="text-base font-normal text-pencil">{here.length}</span></h2>
             <ul className="board divide-y divide-rule">
               {here.map((batch) => <BatchRow key={batch.number} batch={batch} />)}
             </ul>
@@ -55,7 +55,7 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
   const open = batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && batch.chance < 1;
   return (
     <li>
-      <Link to={`/batches/${batch.number}`} className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3rem_14rem_9rem_1fr_13rem] sm:items-center">
+      <Link to={`/batches/${batch.number}`} className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3rem_15rem_9rem_1fr_20rem] sm:items-center">
         <span className="font-semibold">{batch.number}</span>
         <span><strong>{batch.variety}</strong> <span className="text-pencil">{batch.crop.toLowerCase()}</span></span>
         <span>{batch.place}</span>

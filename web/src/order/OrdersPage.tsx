@@ -45,6 +45,12 @@ function OrderList({ orders }: { orders: OrderView[] }) {
             <span className="text-pencil">{order.grower}, {order.altitude} m</span>
             <span>
               {nameWords(order.standing)}
+              {order.standing === 'READY' && order.ready < order.plants && (
+                <strong className="block text-sm text-brick">{order.ready} of {order.plants}</strong>
+              )}
+              {order.standing === 'PART_RELEASED' && (
+                <span className="block text-sm text-pencil">{order.released} of {order.plants} gone, {order.ready} ready</span>
+              )}
               {(order.standing === 'PLANNED' || order.standing === 'GROWING') && (
                 <span className={`block text-sm ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
                   in time {chanceWords(order.chance)}

@@ -28,23 +28,23 @@ export function PathChart({ rows, target, today }: { rows: PathRow[]; target: st
   const weeks = weekStarts(start, length);
   return (
     <figure aria-label={`Path towards ${dayWords(target)}`}>
-      <div className="grid grid-cols-1 gap-y-2 sm:grid-cols-[9.5rem_1fr] sm:gap-y-0">
+      <div className="grid grid-cols-1 gap-y-2 sm:grid-cols-[15.5rem_1fr] sm:gap-y-0">
         {rows.map((row) => (
           <div key={row.name} className="contents">
-            <div className="flex items-center gap-2 py-1 text-sm font-semibold sm:py-2">
-              <StageMark stage={row.stage} />
-              {row.name}
+            <div className="flex items-center gap-3 pt-1 text-sm sm:py-1.5">
+              <StageMark stage={row.stage} size={28} />
+              <p>
+                <span className="block font-semibold">{row.name}</span>
+                <span className="text-pencil">{row.words ?? spreadWords(row.spread)}</span>
+              </p>
             </div>
-            <div className="relative min-h-12 border-rule sm:border-l">
+            <div className="relative min-h-9 border-rule sm:border-l">
               {weeks.map((week) => (
                 <span key={week} aria-hidden className="absolute inset-y-0 border-l border-rule/60" style={{ left: `${at(week)}%` }} />
               ))}
               <span aria-hidden className="absolute inset-y-0 border-l-2 border-dotted border-pencil" style={{ left: `${at(today)}%` }} />
               <span aria-hidden className="absolute inset-y-0 border-l-3 border-brick" style={{ left: `${at(target)}%` }} />
               {row.spread && <Bar row={row} left={at(row.spread.early)} right={at(addDays(row.spread.late, 1))} middle={at(row.spread.middle)} />}
-              <p className="relative pt-6 text-sm text-pencil">
-                <span className="bg-board/85 pr-1">{row.words ?? spreadWords(row.spread)}</span>
-              </p>
             </div>
           </div>
         ))}
@@ -72,12 +72,14 @@ export function PathChart({ rows, target, today }: { rows: PathRow[]; target: st
 function Bar({ row, left, right, middle }: { row: PathRow; left: number; right: number; middle: number }) {
   return (
     <>
-      <span
-        aria-hidden
-        className={`absolute top-1.5 h-4 ${row.window ? 'border-2 border-dusk bg-board' : 'bg-dusk/35'}`}
-        style={{ left: `${left}%`, width: `max(6px, ${right - left}%)` }}
-      />
-      <span aria-hidden className="absolute top-0.5 h-6 w-1.5 bg-dusk" style={{ left: `calc(${middle}% - 1px)` }} />
+      {row.spread?.early !== row.spread?.late && (
+        <span
+          aria-hidden
+          className={`absolute top-1/2 h-4 -translate-y-1/2 ${row.window ? 'border-2 border-dusk bg-board' : 'bg-dusk/35'}`}
+          style={{ left: `${left}%`, width: `${right - left}%` }}
+        />
+      )}
+      <span aria-hidden className="absolute top-1/2 h-6 w-1.5 -translate-y-1/2 bg-dusk" style={{ left: `calc(${middle}% - 1px)` }} />
     </>
   );
 }

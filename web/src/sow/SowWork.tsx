@@ -53,8 +53,11 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
           {batch.needsLight && '; it comes up only in light'}.
         </span>
       </div>
-      {batch.caution && <div className="mb-3"><Caution>{batch.caution}</Caution></div>}
-      <div className="mb-3"><Caution>Dust of dry mix: damp it down and wear a mask; open compost bags away from the face.</Caution></div>
+      <div className="mb-3">
+        <Caution>
+          Dust of dry mix: damp it down and wear a mask; open compost bags away from the face. {batch.caution}
+        </Caution>
+      </div>
       <TrayGrid
         tray={tray}
         fingerSweeps={false}
@@ -108,9 +111,11 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
         </div>
       </div>
       <div className="mt-3"><Refusal message={sow.error && sow.error.problems.length === 0 ? sow.error.message : undefined} /></div>
-      <button className="act act-main mt-3" disabled={sow.isPending || cells < 1}>
-        Sow {counted(Math.max(cells, 0), 'cell')}
-      </button>
+      <div className="sticky bottom-0 bg-wall py-3">
+        <button className="act act-main w-full sm:w-auto" disabled={sow.isPending || cells < 1}>
+          Sow {counted(Math.max(cells, 0), 'cell')}
+        </button>
+      </div>
     </form>
   );
 }

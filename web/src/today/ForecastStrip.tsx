@@ -2,6 +2,7 @@ import type { RoundView } from '../api/client';
 import { dayWords } from '../look/words';
 
 const HEIGHT = 46;
+const ROOM = 4;
 
 /** Five days outdoors, each a stroke from its minimum to its maximum, with the freezing line. */
 export function ForecastStrip({ days }: { days: RoundView['forecast'] }) {
@@ -12,13 +13,13 @@ export function ForecastStrip({ days }: { days: RoundView['forecast'] }) {
   return (
     <figure className="no-print">
       <figcaption className="mb-1 text-sm text-pencil">Forecast outdoors, °C</figcaption>
-      <ol className="flex gap-4">
+      <ol className="grid grid-cols-5 gap-1 sm:gap-4">
         {days.map((day) => (
-          <li key={day.day} className="text-center text-sm">
-            <svg width="44" height={HEIGHT + 4} aria-hidden className="mx-auto">
-              <line x1="0" x2="44" y1={y(0) + 2} y2={y(0) + 2} stroke="var(--rule)" strokeDasharray="3 3" />
+          <li key={day.day} className="text-center text-xs sm:text-sm">
+            <svg width="44" height={HEIGHT + 2 * ROOM} aria-hidden className="mx-auto">
+              <line x1="0" x2="44" y1={y(0) + ROOM} y2={y(0) + ROOM} stroke="var(--rule)" strokeDasharray="3 3" />
               <line
-                x1="22" x2="22" y1={y(day.maximum) + 2} y2={y(day.minimum) + 2}
+                x1="22" x2="22" y1={y(day.maximum) + ROOM} y2={y(day.minimum) + ROOM}
                 stroke={day.minimum <= 0 ? 'var(--brick)' : 'var(--dusk)'} strokeWidth="6" strokeLinecap="round"
               />
             </svg>

@@ -1,7 +1,6 @@
 import { Link } from 'react-router';
 import type { BatchSummary, StopView, TaskKind, Urgency } from '../api/client';
 import { StageMark } from '../look/StageMark';
-import { Caution } from '../look/States';
 import { counted } from '../look/words';
 
 const TASK_WORDS: Record<TaskKind, string> = {
@@ -58,9 +57,10 @@ export function Stop({ stop }: { stop: StopView }) {
       ) : (
         <>
           {stop.caution && (
-            <div className="mt-2 max-w-3xl">
-              <Caution>{stop.caution}</Caution>
-            </div>
+            <p className="text-sm text-ochre">
+              <strong>Mind: </strong>
+              {stop.caution} Local rules and licensed practice go first.
+            </p>
           )}
           <ul className="board mt-2 divide-y divide-rule">
             {stop.work.flatMap((work) =>

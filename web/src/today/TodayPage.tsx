@@ -13,7 +13,7 @@ export function TodayPage() {
   const pressing = tasks.filter((task) => task.urgency !== 'TODAY').length;
   return (
     <>
-      <div className="mb-5 flex flex-wrap items-end justify-between gap-4">
+      <div className="mb-5 flex flex-wrap items-start justify-between gap-4">
         <div>
           <h1>The round, {dayWords(round.data.today)}</h1>
           <p className="text-pencil">

@@ -82,7 +82,8 @@ public final class Round {
         if (lastCount != null && ChronoUnit.DAYS.between(lastCount, today) < DAYS_BETWEEN_COUNTS) {
             return Optional.empty();
         }
-        String expected = "About " + Math.round(batch.cellsExpectedUp()) + " cells should be up";
+        long up = Math.round(batch.cellsExpectedUp());
+        String expected = up == 1 ? "A first cell should be up" : "About " + up + " cells should be up";
         if (batch.verdict() == EmergenceVerdict.LATE) {
             return Optional.of(new RoundTask(TaskKind.COUNT, Urgency.AT_RISK,
                     "Late: " + expected + ", " + batch.state().emerged() + " were counted."));

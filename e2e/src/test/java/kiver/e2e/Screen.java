@@ -1,0 +1,106 @@
+package kiver.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** A person at a screen. */
+final class Screen implements AutoCloseable {
+
+    private static final Playwright PLAYWRIGHT =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private static final Browser CHROMIUM = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of(
+                    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+                    "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+
+    private final BrowserContext context;
+    private final Page page;
+
+    private Screen(String address, int width, int height, boolean touch) {
+        context = CHROMIUM.newContext(new Browser.NewContextOptions()
+                .setBaseURL(address)
+                .setViewportSize(width, height)
+                .setHasTouch(touch)
+                .setLocale("en-GB"));
+        context.setDefaultTimeout(15_000);
+        page = context.newPage();
+    }
+
+    static Screen desk(Nursery nursery) {
+        return at(nursery.address(), false);
+    }
+
+    static Screen phone(Nursery nursery) {
+        return at(nursery.address(), true);
+    }
+
+    static Screen at(String address, boolean phone) {
+        return phone ? new Screen(address, 390, 844, true) : new Screen(address, 1280, 800, false);
+    }
+
+    /** Types an order; the page must be the one for taking orders. */
+    static void typeOrder(Page page, String grower, String variety, String plants, String target) {
+        page.getByLabel("Grower").selectOption(new SelectOption().setLabel(grower));
+        page.getByLabel("Variety").fill(variety);
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(variety)).first().click();
+        page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill(plants);
+        page.getByLabel("Wanted on").fill(target);
+    }
+
+    /** The page in front of the person. */
+    Page page() {
+        return page;
+    }
+
+    BrowserContext context() {
+        return context;
+    }
+
+    Screen signIn(String email) {
+        page.navigate("/");
+        page.getByLabel("E-mail address").fill(email);
+        page.getByLabel("Password").fill(Nursery.PASSWORD);
+        page.getByText("Sign in", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.HEADING).first().waitFor();
+        page.locator("header").waitFor();
+        return this;
+    }
+
+    /** Fails when the page as it stands breaks a rule of accessibility. */
+    void requireAccessible() {
+        List<Rule> violations = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze()
+                .getViolations();
+        assertThat(violations)
+                .as(() -> page.url() + ": " + violations.stream()
+                        .map(rule -> rule.getId() + " at "
+                                + rule.getNodes().stream().limit(3).map(node -> node.getHtml()).toList())
+                        .toList())
+                .isEmpty();
+    }
+
+    /** Fails when the page is wider than the screen. */
+    void requireNoSidewaysScroll() {
+        Object wider = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertThat(((Number) wider).intValue()).as("pixels wider than the screen: " + page.url()).isLessThanOrEqualTo(0);
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,71 @@
+package kiver.e2e;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/**
+ * Takes the pictures in docs/screenshots from a running demonstration: a program, with the address as its first
+ * argument, the folder as its second, and the names of the pictures wanted after them (none: all).
+ */
+public final class TakePictures {
+
+    private record View(String name, String path, String email, boolean phone) {}
+
+    private static final List<View> VIEWS = List.of(
+            new View("today", "/", Nursery.PROPAGATOR, false),
+            new View("today-phone", "/", Nursery.HAND, true),
+            new View("orders", "/orders", Nursery.PROPAGATOR, false),
+            new View("new-order", "/orders/new", Nursery.PROPAGATOR, false),
+            new View("new-order-phone", "/orders/new", Nursery.PROPAGATOR, true),
+            new View("order", "/orders/114", Nursery.PROPAGATOR, false),
+            new View("batches", "/batches", Nursery.PROPAGATOR, false),
+            new View("batch", "/batches/242", Nursery.PROPAGATOR, false),
+            new View("batch-phone", "/batches/242", Nursery.HAND, true),
+            new View("tray", "EMERGING", Nursery.HAND, false),
+            new View("tray-phone", "EMERGING", Nursery.HAND, true),
+            new View("sow", "PLANNED", Nursery.HAND, false),
+            new View("my-plants", "/", Nursery.GROWER, false),
+            new View("my-plants-phone", "/", Nursery.GROWER, true),
+            new View("sign-in", "", "", false));
+
+    private TakePictures() {}
+
+    public static void main(String[] arguments) throws Exception {
+        Path folder = Path.of(arguments[1]);
+        Files.createDirectories(folder);
+        List<String> wanted = List.of(arguments).subList(2, arguments.length);
+        for (View view : VIEWS) {
+            if (wanted.isEmpty() || wanted.contains(view.name())) {
+                take(arguments[0], folder, view);
+            }
+        }
+        System.exit(0);
+    }
+
+    private static void take(String address, Path folder, View view) {
+        try (Screen screen = Screen.at(address, view.phone())) {
+            Page page = screen.page();
+            if (view.email().isEmpty()) {
+                page.navigate("/");
+            } else {
+                screen.signIn(view.email());
+                page.navigate(view.path().startsWith("/") ? view.path() : trayIn(page, view.path()));
+            }
+            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            if (view.path().equals("/orders/new")) {
+                Screen.typeOrder(page, "Lowermead Market Garden", "Blue Lantern", "150", "2027-06-10");
+                page.getByText("Seeds per cell compared").waitFor();
+            }
+            page.waitForTimeout(400);
+            page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(view.name() + ".png")));
+        }
+    }
+
+    private static String trayIn(Page page, String stage) {
+        Object tray = page.evaluate("stage => fetch('/api/batches').then(r => r.json())"
+                + ".then(all => all.filter(b => b.stage === stage).at(0).trays[0])", stage);
+        return "/trays/" + tray;
+    }
+}
