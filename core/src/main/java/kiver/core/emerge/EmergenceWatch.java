@@ -12,7 +12,8 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * Holds the counts of one batch against what its seed, its places and their temperatures let one expect.
  *
  * <p>Two things are unknown: how fast this batch is (its pace) and how good its lot is (its germination). Both are
- * laid out on a grid of equally likely quantiles. The counts weigh each point of the grid by the multinomial
+ * laid out on a grid of equally likely quantiles; beside them stands a small chance that something went wrong which
+ * no label foresees (too wet, too hot, dead seed), with any lower germination. The counts weigh each point of the grid by the multinomial
  * likelihood of as many cells coming up between one count and the next; what is left over is the posterior, from
  * which all answers are read. A cell of k seeds shows something with probability 1 − (1 − p·F)^k, F the share of
  * seedlings up at the pace's progress.
@@ -21,6 +22,10 @@ public final class EmergenceWatch {
 
     private static final int PACES = 31;
     private static final int GERMINATIONS = 25;
+    private static final int MISHAPS = 12;
+
+    /** One batch in twenty meets with a mishap; with less, poor counts would long be taken for a slow batch. */
+    private static final double CHANCE_OF_MISHAP = 0.05;
     private static final double[] CHANCE_LEVELS = {0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.95};
 
     private final Emergence emergence;
@@ -28,7 +33,9 @@ public final class EmergenceWatch {
     private final int seedsPerCell;
     private final List<CountSoFar> counts;
     private final double[] paces;
+    /** First what the lot lets expect, then what mishaps leave of it. */
     private final double[] germinations;
+
     private final double[] weights;
 
     /**
@@ -54,7 +61,7 @@ public final class EmergenceWatch {
         this.counts = List.copyOf(counts);
         NormalDistribution normal = NormalDistribution.of(0, 1);
         paces = new double[PACES];
-        germinations = new double[GERMINATIONS];
+        germinations = new double[GERMINATIONS + MISHAPS];
         for (int index = 0; index < PACES; index++) {
             double quantile = normal.inverseCumulativeProbability((index + 0.5) / PACES);
             // Half as wide again as expected, with tails, so that a batch far off can still be recognised.
@@ -62,6 +69,9 @@ public final class EmergenceWatch {
         }
         for (int index = 0; index < GERMINATIONS; index++) {
             germinations[index] = germination.quantile((index + 0.5) / GERMINATIONS);
+        }
+        for (int index = 0; index < MISHAPS; index++) {
+            germinations[GERMINATIONS + index] = germination.mean() * (index + 0.5) / MISHAPS;
         }
         weights = posterior();
     }
@@ -72,8 +82,8 @@ public final class EmergenceWatch {
         int next = 0;
         NormalDistribution normal = NormalDistribution.of(0, 1);
         for (double pace : paces) {
-            for (double germination : germinations) {
-                double share = cellShare(progress / pace, germination);
+            for (int index = 0; index < GERMINATIONS; index++) {
+                double share = cellShare(progress / pace, germinations[index]);
                 double deviation = Math.sqrt(cells * share * (1 - share));
                 for (double level : CHANCE_LEVELS) {
                     double up = cells * share + deviation * normal.inverseCumulativeProbability(level);
@@ -102,8 +112,8 @@ public final class EmergenceWatch {
         double chance = 0;
         for (int point = 0; point < weights.length; point++) {
             if (weights[point] > 1e-12) {
-                double germination = germinations[point % GERMINATIONS];
-                double now = cellShare(progress / paces[point / GERMINATIONS], germination);
+                double germination = germinations[point % germinations.length];
+                double now = cellShare(progress / paces[point / germinations.length], germination);
                 double inTheEnd = 1 - Math.pow(1 - germination, seedsPerCell);
                 double still = now >= 1 ? 0 : Math.min(1, Math.max(0, (inTheEnd - now) / (1 - now)));
                 chance += weights[point]
@@ -118,7 +128,7 @@ public final class EmergenceWatch {
         double mean = 0;
         double square = 0;
         for (int point = 0; point < weights.length; point++) {
-            double log = Math.log(paces[point / GERMINATIONS]);
+            double log = Math.log(paces[point / germinations.length]);
             mean += weights[point] * log;
             square += weights[point] * log * log;
         }
@@ -150,9 +160,14 @@ public final class EmergenceWatch {
     }
 
     private double[] posterior() {
-        double[] logLikelihood = new double[PACES * GERMINATIONS];
+        double[] logLikelihood = new double[PACES * germinations.length];
         for (int point = 0; point < logLikelihood.length; point++) {
-            logLikelihood[point] = logLikelihood(paces[point / GERMINATIONS], germinations[point % GERMINATIONS]);
+            int germination = point % germinations.length;
+            double prior = germination < GERMINATIONS
+                    ? (1 - CHANCE_OF_MISHAP) / GERMINATIONS
+                    : CHANCE_OF_MISHAP / MISHAPS;
+            logLikelihood[point] = Math.log(prior)
+                    + logLikelihood(paces[point / germinations.length], germinations[germination]);
         }
         double best = Arrays.stream(logLikelihood).max().orElse(0);
         double[] posterior = Arrays.stream(logLikelihood).map(value -> Math.exp(value - best)).toArray();

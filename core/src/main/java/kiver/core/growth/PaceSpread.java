@@ -1,5 +1,6 @@
 package kiver.core.growth;
 
+import java.math.BigInteger;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -13,8 +14,8 @@ public record PaceSpread(double logMean, double logDeviation) {
     /** Before anything is known of a batch. */
     public static final PaceSpread BEFORE_ANY_COUNT = new PaceSpread(0, 0.15);
 
-    /** A stride that shares no factor with the usual numbers of scenarios scatters paces over weather years. */
-    private static final int STRIDE = 7919;
+    /** Near the golden section of the scenarios, a stride scatters paces evenly over weather years. */
+    private static final double GOLDEN_SECTION = 0.618;
 
     public PaceSpread {
         if (logDeviation < 0) {
@@ -32,11 +33,21 @@ public record PaceSpread(double logMean, double logDeviation) {
     public double[] paces(int scenarios, int salt) {
         NormalDistribution normal = NormalDistribution.of(0, 1);
         double[] paces = new double[scenarios];
+        int stride = strideFor(scenarios);
         for (int scenario = 0; scenario < scenarios; scenario++) {
-            int rank = Math.floorMod((scenario + 1) * (STRIDE + 2 * salt) + salt, scenarios);
+            int rank = Math.floorMod(scenario * stride + salt, scenarios);
             double quantile = normal.inverseCumulativeProbability((rank + 0.5) / scenarios);
             paces[scenario] = Math.exp(logMean + logDeviation * quantile);
         }
         return paces;
+    }
+
+    /** A stride that shares no factor with the number of scenarios meets every quantile once. */
+    private static int strideFor(int scenarios) {
+        int stride = Math.max(1, (int) (GOLDEN_SECTION * scenarios));
+        while (BigInteger.valueOf(stride).gcd(BigInteger.valueOf(scenarios)).intValue() != 1) {
+            stride++;
+        }
+        return stride;
     }
 }

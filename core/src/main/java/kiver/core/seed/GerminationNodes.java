@@ -6,8 +6,8 @@ import org.apache.commons.numbers.gamma.LogBeta;
  * A Beta distribution as a short list of shares with weights, to average over it.
  *
  * <p>Midpoint rule in the angle θ with p = sin² θ: the density is then smooth at both ends even where Beta(a, b) has
- * poles, and the rule converges faster than any power of the step. The range is cut at twelve standard deviations.
- * With 200 nodes averages agree with closed forms to 10 digits for weights from 1 to 10,000 seeds.
+ * poles. The range is cut at twelve standard deviations. With 200 nodes chances agree with the beta-binomial to 8
+ * digits.
  *
  * @param shares germination, 0 to 1, rising
  * @param weights of the shares, adding up to 1

@@ -1,0 +1,82 @@
+package kiver.core.emerge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import kiver.core.growth.CardinalTemperatures;
+import kiver.core.growth.Emergence;
+import kiver.core.growth.PaceSpread;
+import kiver.core.seed.Germination;
+import org.junit.jupiter.api.Test;
+
+class EmergenceWatchTest {
+
+    private static final Emergence EMERGENCE = new Emergence(CardinalTemperatures.of(4, 26, 38), 4, 0.2);
+    private static final Germination GOOD_LOT = new Germination(90, 10);
+
+    @Test
+    void expectationRisesAndItsBandHoldsTheMiddle() {
+        EmergenceWatch watch = watch();
+        double before = -1;
+        for (double progress = 0; progress < 2.5; progress += 0.1) {
+            ExpectedShare expected = watch.expectedAt(progress);
+            assertThat(expected.low()).isLessThanOrEqualTo(expected.middle());
+            assertThat(expected.middle()).isLessThanOrEqualTo(expected.high()).isGreaterThanOrEqualTo(before);
+            before = expected.middle();
+        }
+        assertThat(watch.expectedAt(2.5).middle()).isBetween(86.0, 94.0);
+    }
+
+    @Test
+    void tellsOnCourseFromLateAndFailing() {
+        assertThat(watch().verdict(0.2, 80)).isEqualTo(EmergenceVerdict.TOO_SOON_TO_TELL);
+        assertThat(watch(new CountSoFar(1.0, 45)).verdict(1.0, 80)).isEqualTo(EmergenceVerdict.ON_COURSE);
+        assertThat(watch(new CountSoFar(0.8, 85)).verdict(0.8, 80)).isEqualTo(EmergenceVerdict.EARLY);
+        assertThat(watch(new CountSoFar(1.1, 8)).verdict(1.1, 60)).isEqualTo(EmergenceVerdict.LATE);
+        assertThat(watch(new CountSoFar(1.5, 30), new CountSoFar(2.2, 33)).verdict(2.2, 80))
+                .isEqualTo(EmergenceVerdict.FAILING);
+    }
+
+    @Test
+    void chanceFollowsTheCounts() {
+        double before = watch().chanceOfReaching(85);
+        double afterGoodCount = watch(new CountSoFar(1.2, 84)).chanceOfReaching(85);
+        double afterPoorCount = watch(new CountSoFar(1.4, 58), new CountSoFar(1.9, 60)).chanceOfReaching(85);
+        assertThat(afterGoodCount).isGreaterThan(0.85);
+        assertThat(before).isBetween(0.8, 0.95);
+        assertThat(afterPoorCount).isLessThan(0.05);
+        assertThat(watch(new CountSoFar(1.2, 80)).chanceOfReaching(80)).isEqualTo(1);
+        assertThat(watch().chanceOfReaching(101)).isZero();
+    }
+
+    @Test
+    void aSlowBatchIsRecognised() {
+        PaceSpread slow = watch(new CountSoFar(1.0, 8), new CountSoFar(1.3, 45)).pace();
+        assertThat(slow.logMean()).isGreaterThan(0.1);
+        assertThat(slow.logDeviation()).isLessThan(PaceSpread.BEFORE_ANY_COUNT.logDeviation());
+    }
+
+    /** Of many batches drawn from the model itself, four in five must lie inside the band. */
+    @Test
+    void bandHoldsFourInFive() {
+        SplittableRandom random = new SplittableRandom(5);
+        int inside = 0;
+        int batches = 400;
+        ExpectedShare expected = watch().expectedAt(1.1);
+        for (int batch = 0; batch < batches; batch++) {
+            double pace = Math.exp(0.15 * random.nextGaussian());
+            double germination = GOOD_LOT.quantile(0.001 + 0.998 * random.nextDouble());
+            int up = 0;
+            for (int cell = 0; cell < 100; cell++) {
+                up += random.nextDouble() < germination * EMERGENCE.shareUp(1.1 / pace) ? 1 : 0;
+            }
+            inside += up >= expected.low() && up <= expected.high() ? 1 : 0;
+        }
+        assertThat(inside / (double) batches).isBetween(0.75, 0.97);
+    }
+
+    private static EmergenceWatch watch(CountSoFar... counts) {
+        return new EmergenceWatch(EMERGENCE, GOOD_LOT, PaceSpread.BEFORE_ANY_COUNT, 100, 1, List.of(counts));
+    }
+}

@@ -1,0 +1,185 @@
+package kiver.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
+import kiver.core.crop.Hardiness;
+import kiver.core.crop.PlantingOut;
+import kiver.core.crop.SeedTraits;
+import kiver.core.crop.Sources;
+import kiver.core.growth.CardinalTemperatures;
+import kiver.core.growth.Emergence;
+import kiver.core.growth.LeafGrowth;
+import kiver.core.growth.Milestones;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Season;
+import kiver.core.growth.Way;
+import kiver.core.order.LeafStage;
+import kiver.core.order.OrderLine;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.seed.Germination;
+import kiver.core.weather.StationClimate;
+import kiver.core.weather.StationRecord;
+import kiver.core.weather.StationSimulator;
+import org.junit.jupiter.api.Test;
+
+class PlannerTest {
+
+    private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
+    private static final Container MODULES = new Container("module-60", "Module tray of 60", 6, 10, 50, 50, 1);
+    private static final Container PLUGS = new Container("plug-150", "Plug tray of 150", 10, 15, 16, 38, 1);
+    private static final Germination LOT = new Germination(90, 10);
+    private static final Season SEASON = season();
+
+    @Test
+    void plansAnOrderThatCanBeMet() {
+        Plan plan = plan(kale(60), MODULES, 100, TODAY.plusDays(70), 1000);
+        assertThat(plan.isPossible()).isTrue();
+        assertThat(plan.plantsToAimFor()).isEqualTo(103);
+        assertThat(plan.options()).hasSize(3);
+        assertThat(plan.chosen().orElseThrow().seedsPerCell()).isEqualTo(2);
+        assertThat(plan.chance()).isGreaterThan(0.7);
+        SowWindow window = plan.window().orElseThrow();
+        assertThat(window.best()).isBetween(window.earliest(), window.latest());
+        assertThat(plan.ready().orElseThrow().middle()).isBeforeOrEqualTo(TODAY.plusDays(70));
+        assertThat(plan.pastLimit().orElseThrow().middle()).isAfterOrEqualTo(TODAY.plusDays(70));
+    }
+
+    @Test
+    void windowKeepsItsPromises() {
+        CountBack countBack = countBack(kale(60), 3);
+        LocalDate target = TODAY.plusDays(75);
+        SowWindow window = countBack.windowFor(target, TODAY).orElseThrow();
+        assertThat(share(countBack, window.latest(), target, true)).isGreaterThanOrEqualTo(0.9);
+        assertThat(share(countBack, window.latest().plusDays(1), target, true)).isLessThan(0.9);
+        assertThat(share(countBack, window.earliest(), target, false)).isGreaterThanOrEqualTo(0.9);
+        assertThat(share(countBack, window.earliest().minusDays(1), target, false)).isLessThan(0.9);
+        for (LocalDate day = TODAY; day.isBefore(target); day = day.plusDays(1)) {
+            assertThat(countBack.chance(day, target)).isLessThanOrEqualTo(window.chance());
+        }
+    }
+
+    @Test
+    void sowingLaterIsReadyLater() {
+        CountBack countBack = countBack(kale(60), 3);
+        double before = 0;
+        for (int day = 0; day < 60; day += 5) {
+            Milestones[] milestones = countBack.milestones(TODAY.plusDays(day));
+            assertThat(milestones[0].ready()).isGreaterThan(before);
+            before = milestones[0].ready();
+        }
+    }
+
+    @Test
+    void saysThatItIsTooLateAndWhenItWouldBeReady() {
+        Plan plan = plan(kale(60), MODULES, 100, TODAY.plusDays(12), 1000);
+        assertThat(plan.isPossible()).isFalse();
+        assertThat(plan.obstacles().get(0).kind()).isEqualTo(Obstacle.Kind.TOO_LATE_TO_SOW);
+        assertThat(plan.obstacles().get(0).message()).contains("most likely be ready on");
+    }
+
+    @Test
+    void saysThatSeedIsMissing() {
+        assertThat(kinds(plan(kale(60), MODULES, 100, TODAY.plusDays(70), 50)))
+                .containsExactly(Obstacle.Kind.TOO_LITTLE_SEED);
+        Plan without = Planner.plan(
+                request(kale(60), MODULES, 100, TODAY.plusDays(70), 0, null), scenarios(kale(60)), SEASON.firstDay());
+        assertThat(kinds(without)).containsExactly(Obstacle.Kind.NO_SEED);
+        assertThat(without.isPossible()).isFalse();
+    }
+
+    @Test
+    void saysThatACellIsTooSmallOrTooShallow() {
+        assertThat(kinds(plan(kale(5), PLUGS, 100, TODAY.plusDays(70), 1000)))
+                .contains(Obstacle.Kind.OUTGROWS_CONTAINER);
+        Crop deep = crop(60, 25, CardinalTemperatures.of(4, 27, 38));
+        assertThat(kinds(plan(deep, PLUGS, 100, TODAY.plusDays(70), 1000)))
+                .containsExactly(Obstacle.Kind.CELL_TOO_SHALLOW);
+    }
+
+    @Test
+    void saysThatItNeverEmerges() {
+        Crop tropical = crop(60, 6, CardinalTemperatures.of(30, 36, 44));
+        assertThat(kinds(plan(tropical, MODULES, 100, TODAY.plusDays(70), 1000)))
+                .containsExactly(Obstacle.Kind.NEVER_EMERGES);
+    }
+
+    @Test
+    void findsTheWay() {
+        Way way = WayFinder.wayFor(SEASON, kale(60), TODAY);
+        assertThat(way).isEqualTo(new Way(new PlaceId(1), new PlaceId(2), new PlaceId(3)));
+    }
+
+    private static List<Obstacle.Kind> kinds(Plan plan) {
+        return plan.obstacles().stream().map(Obstacle::kind).toList();
+    }
+
+    private static double share(CountBack countBack, LocalDate sown, LocalDate target, boolean inTime) {
+        double due = target.toEpochDay() - SEASON.firstDay().toEpochDay();
+        Milestones[] all = countBack.milestones(sown);
+        int good = 0;
+        for (Milestones each : all) {
+            good += (inTime ? each.ready() <= due + 1 : each.pastLimit() >= due) ? 1 : 0;
+        }
+        return good / (double) all.length;
+    }
+
+    private static CountBack countBack(Crop crop, int hardeningDays) {
+        return new CountBack(new Path(4, 6, hardeningDays), scenarios(crop), SEASON.firstDay());
+    }
+
+    private static Plan plan(Crop crop, Container container, int plants, LocalDate target, int seeds) {
+        return Planner.plan(
+                request(crop, container, plants, target, seeds, LOT), scenarios(crop), SEASON.firstDay());
+    }
+
+    private static PlanRequest request(
+            Crop crop, Container container, int plants, LocalDate target, int seeds, Germination lot) {
+        OrderLine line = new OrderLine(plants, new LeafStage(4, 6), target);
+        return new PlanRequest(line, crop, container, lot, seeds, Allowances.USUAL, 0, 3, TODAY);
+    }
+
+    private static List<Scenario> scenarios(Crop crop) {
+        return SEASON.scenarios(
+                new Way(new PlaceId(1), new PlaceId(2), new PlaceId(3)), crop.emergence(), crop.leaves(),
+                PaceSpread.BEFORE_ANY_COUNT);
+    }
+
+    private static Crop kale(double leafLimit) {
+        return crop(leafLimit, 6, CardinalTemperatures.of(4.5, 28, 38));
+    }
+
+    private static Crop crop(double leafLimit, double depth, CardinalTemperatures emergence) {
+        return new Crop("kale", "Kale", Hardiness.HARDY, new Emergence(emergence, 3.2, 0.18),
+                new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12), 14, leafLimit,
+                new SeedTraits(depth, false, 0, 3.5), new PlantingOut(45, "to the lowest leaves", ""),
+                new Sources("test", "test"));
+    }
+
+    private static Season season() {
+        StationRecord record = StationSimulator.draw(
+                new StationClimate(9, 10, 10, 3, 0.7), new SplittableRandom(9), LocalDate.of(1996, 1, 1), 11_400);
+        List<Place> places = List.of(
+                place(1, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE),
+                place(2, new PlaceClimate.FollowsWeather(3, 6, 6), PlaceUse.GROWING_ON),
+                place(3, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF));
+        List<StationRecord> scenarios =
+                record.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(30), TODAY.plusDays(200));
+        return new Season(places, scenarios, Map.of(), 46);
+    }
+
+    private static Place place(long id, PlaceClimate climate, PlaceUse use) {
+        return new Place(new PlaceId(id), "Place " + id, (int) id, 10, climate, 0.8, 4, Set.of(use));
+    }
+}

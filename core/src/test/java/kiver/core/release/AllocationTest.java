@@ -1,0 +1,62 @@
+package kiver.core.release;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.stream.IntStream;
+import kiver.core.tray.TrayId;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class AllocationTest {
+
+    private static final LocalDate DAY = LocalDate.of(2027, 5, 1);
+
+    @Test
+    void theMostUrgentGoFirstAndOneTrayIsSplit() {
+        List<Pick> picks = Allocation.propose(80, List.of(tray(1, 5, 1, 50, 9), tray(1, 5, 2, 50, 3), tray(1, 5, 3, 50, 6)));
+        assertThat(picks).extracting(pick -> pick.tray().number()).containsExactly(2L, 3L);
+        assertThat(picks).extracting(Pick::plants).containsExactly(50, 30);
+        assertThat(picks).extracting(Pick::wholeTray).containsExactly(true, false);
+    }
+
+    @Test
+    void oneLotIsPreferred() {
+        List<Pick> picks = Allocation.propose(60, List.of(tray(1, 5, 1, 40, 1), tray(2, 6, 2, 40, 5), tray(2, 6, 3, 40, 5)));
+        assertThat(picks).extracting(Pick::batch).containsOnly(2L);
+    }
+
+    @Test
+    void givesWhatThereIsWhenThereIsTooLittle() {
+        List<Pick> picks = Allocation.propose(100, List.of(tray(1, 5, 1, 40, 1), tray(2, 6, 2, 10, 5)));
+        assertThat(picks.stream().mapToInt(Pick::plants).sum()).isEqualTo(50);
+        assertThat(Allocation.propose(5, List.of())).isEmpty();
+        assertThatThrownBy(() -> Allocation.propose(0, List.of())).hasMessageContaining("1 or more");
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+    void takesNoPlantTwiceAndNeverTooMany(long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        List<ReadyTray> trays = new ArrayList<>();
+        for (int number = 1; number <= 12; number++) {
+            trays.add(tray(number / 3 + 1L, number % 2, number, 1 + random.nextInt(60), random.nextInt(20)));
+        }
+        int wanted = 1 + random.nextInt(400);
+        int ready = trays.stream().mapToInt(ReadyTray::plants).sum();
+        List<Pick> picks = Allocation.propose(wanted, trays);
+        assertThat(picks.stream().mapToInt(Pick::plants).sum()).isEqualTo(Math.min(wanted, ready));
+        assertThat(picks.stream().map(Pick::tray)).doesNotHaveDuplicates();
+        assertThat(picks.stream().filter(pick -> !pick.wholeTray()).count()).isLessThanOrEqualTo(1);
+    }
+
+    private static ReadyTray tray(long batch, long lot, long number, int plants, int daysLeft) {
+        List<Integer> cells = IntStream.rangeClosed(1, plants).boxed().toList();
+        return new ReadyTray(batch, lot, new TrayId(number), cells, DAY.plusDays(daysLeft));
+    }
+}
