@@ -49,6 +49,7 @@ export function chanceWords(chance: number): string {
   if (chance >= 0.975) return 'as good as sure';
   if (chance <= 0.025) return 'hardly any chance';
   const inTwenty = Math.min(19, Math.max(1, Math.round(chance * 20)));
+  if (inTwenty === 1) return '1 time in 20';
   if (inTwenty % 2 === 0) return `${inTwenty / 2} times in 10`;
   return `${inTwenty} times in 20`;
 }

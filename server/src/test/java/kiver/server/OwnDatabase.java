@@ -1,0 +1,38 @@
+package kiver.server;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.boot.test.util.TestPropertyValues;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Makes an empty database for a test, on the PostgreSQL that {@code ./kiver test} has started. */
+class OwnDatabase implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+
+    private static final AtomicInteger NUMBER = new AtomicInteger();
+
+    @Override
+    public void initialize(ConfigurableApplicationContext context) {
+        String server = System.getenv("KIVER_TEST_DATABASE_URL");
+        String password = System.getenv("KIVER_TEST_DATABASE_PASSWORD");
+        if (server == null) {
+            throw new IllegalStateException("Start the tests with ./kiver test: it starts the PostgreSQL they need.");
+        }
+        String name = "server_test_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet();
+        try (Connection connection = DriverManager.getConnection(server + "postgres", "kiver", password);
+                Statement statement = connection.createStatement()) {
+            statement.execute("create database " + name);
+        } catch (SQLException unreachable) {
+            throw new IllegalStateException("The tests' PostgreSQL cannot be reached at " + server, unreachable);
+        }
+        TestPropertyValues.of(
+                        "spring.datasource.url=" + server + name,
+                        "spring.datasource.username=kiver",
+                        "spring.datasource.password=" + password,
+                        "spring.datasource.hikari.maximum-pool-size=8")
+                .applyTo(context);
+    }
+}

@@ -1,0 +1,64 @@
+package kiver.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.ibatis.annotations.Mapper;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+class ServerStructureTest {
+
+    /** What all work rests on, then the packages in the order of the job; each may use only those before it. */
+    private static final List<String> IN_ORDER = List.of(
+            "problem", "page", "print", "clock", "account", "weather", "place", "growth", "crop", "seed", "tray",
+            "batch", "order", "sow", "plan", "emerge", "grow", "harden", "release", "today", "demo");
+
+    private static final JavaClasses SERVER = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("kiver.server");
+
+    @TestFactory
+    List<DynamicTest> dependenciesFollowTheJob() {
+        return IN_ORDER.stream()
+                .filter(name -> !name.equals("demo"))
+                .map(name -> DynamicTest.dynamicTest(name, () -> noClasses()
+                        .that().resideInAPackage("kiver.server." + name + "..")
+                        .should().dependOnClassesThat().resideInAnyPackage(
+                                IN_ORDER.subList(IN_ORDER.indexOf(name) + 1, IN_ORDER.size()).stream()
+                                        .map(each -> "kiver.server." + each + "..")
+                                        .toArray(String[]::new))
+                        .check(SERVER)))
+                .toList();
+    }
+
+    @Test
+    void everyPackageHasItsPlaceInTheOrder() {
+        String[] known = Stream.concat(
+                        Stream.of("kiver.server"), IN_ORDER.stream().map(name -> "kiver.server." + name))
+                .toArray(String[]::new);
+        classes().should().resideInAnyPackage(known).check(SERVER);
+    }
+
+    @Test
+    void onlyTheClockReadsTheCalendar() {
+        noClasses().that().resideOutsideOfPackage("kiver.server.clock")
+                .should().callMethod(LocalDate.class, "now")
+                .orShould().callMethod(LocalDate.class, "now", Clock.class)
+                .check(SERVER);
+    }
+
+    @Test
+    void tablesAreReachedThroughTheirOwnPackage() {
+        classes().that().areAnnotatedWith(Mapper.class).and().doNotHaveSimpleName("AccountMapper")
+                .should().bePackagePrivate().check(SERVER);
+    }
+}

@@ -1,0 +1,113 @@
+package kiver.server;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.time.LocalDate;
+import java.util.Set;
+import java.util.UUID;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Person;
+import kiver.server.account.Role;
+import kiver.server.clock.Nursery;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.growth.SeasonService;
+import kiver.server.order.OrderBook;
+import kiver.server.place.PlaceBook;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.TestComponent;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/** A nursery of three places, two growers, one variety and two lots, and people who call the server. */
+@TestComponent
+public class SmallNursery {
+
+    static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
+
+    @Autowired MockMvc http;
+    @Autowired NurseryClock clock;
+    @Autowired PlaceBook places;
+    @Autowired CropBook crops;
+    @Autowired SeedStore seeds;
+    @Autowired OrderBook orders;
+    @Autowired SeasonService seasons;
+    @Autowired AccountMapper accounts;
+
+    Person propagator;
+    Person hand;
+    Person grower;
+    Person otherGrower;
+    long growerId;
+    long siteId;
+    long otherGrowerId;
+    long otherSiteId;
+    long varietyId;
+    long lotId;
+
+    void found() {
+        if (clock.nursery().isPresent()) {
+            return;
+        }
+        clock.open(new Nursery("Test nursery", 46, true, TODAY));
+        place(1, new PlaceClimate.SetPoints(21, 19), PlaceUse.EMERGENCE);
+        place(2, new PlaceClimate.SetPoints(17, 11), PlaceUse.GROWING_ON);
+        place(3, new PlaceClimate.FollowsWeather(1, 2, -3), PlaceUse.HARDENING_OFF);
+        growerId = orders.addGrower("Field one");
+        siteId = orders.addSite(growerId, "Near", 400);
+        otherGrowerId = orders.addGrower("Field two");
+        otherSiteId = orders.addSite(otherGrowerId, "Far", 900);
+        varietyId = crops.add("curly-kale", "Test kale");
+        seeds.add(new SeedLot(0, "L1", varietyId, "Seed house", 0.9, 100, TODAY.minusDays(100), 3000, 3000));
+        seeds.add(new SeedLot(0, "L2", varietyId, "Seed house", 0.6, 50, TODAY.minusDays(900), 40, 40));
+        lotId = seeds.lots().get(0).id();
+        propagator = person("propagator@test.example", Role.PROPAGATOR, null);
+        hand = person("hand@test.example", Role.BENCH_HAND, null);
+        grower = person("one@test.example", Role.GROWER, growerId);
+        otherGrower = person("two@test.example", Role.GROWER, otherGrowerId);
+        seasons.lookBackOn(10);
+    }
+
+    /** Takes an order for the first grower and answers its number. */
+    int order(int plants) throws Exception {
+        String answer = post(propagator, "/api/orders", orderBody(UUID.randomUUID(), plants, TODAY.plusDays(70)))
+                .andReturn().getResponse().getContentAsString();
+        return Integer.parseInt(answer.replaceAll("\\D", ""));
+    }
+
+    String orderBody(UUID requestId, int plants, LocalDate target) {
+        return """
+                {"requestId":"%s","growerId":%d,"siteId":%d,"wish":{"varietyId":%d,"container":"module-60","plants":%d,
+                 "leavesFrom":4,"leavesTo":6,"target":"%s"}}"""
+                .formatted(requestId, growerId, siteId, varietyId, plants, target);
+    }
+
+    ResultActions post(Person person, String path, String body) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post(path)
+                .with(user(person)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body));
+    }
+
+    ResultActions get(Person person, String path) throws Exception {
+        return http.perform(MockMvcRequestBuilders.get(path)
+                .with(user(person)));
+    }
+
+    private Person person(String email, Role role, Long ofGrower) {
+        accounts.insert(email, role.name(), "no password", role, ofGrower);
+        var account = accounts.byEmail(email).orElseThrow();
+        return new Person(account.id(), email, account.name(), "", role, ofGrower);
+    }
+
+    private void place(int order, PlaceClimate climate, PlaceUse use) {
+        places.add(new Place(new PlaceId(order), "Place " + order, order, 20, climate, 0.8, 5, Set.of(use)), "");
+    }
+}

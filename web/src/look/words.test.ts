@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { wishIn } from '../order/NewOrderPage';
+import { addDays, chanceWords, counted, dayWords, daysBetween, longDay, nameWords, spreadWords } from './words';
+
+describe('dates', () => {
+  it('carry their weekday', () => {
+    expect(dayWords('2027-04-29')).toBe('Thu 29 Apr');
+    expect(longDay('2027-04-29')).toBe('Thursday 29 April 2027');
+  });
+
+  it('are counted over the change of clocks and of years', () => {
+    expect(daysBetween('2027-03-27', '2027-03-29')).toBe(2);
+    expect(addDays('2027-12-31', 1)).toBe('2028-01-01');
+  });
+});
+
+describe('a spread', () => {
+  it('is a range with its likeliest day', () => {
+    expect(spreadWords({ early: '2027-04-27', middle: '2027-04-30', late: '2027-05-03', certain: false })).toBe(
+      '27 Apr – 3 May, most likely 30 Apr',
+    );
+  });
+
+  it('is one day when it is certain, and says when there is none', () => {
+    expect(spreadWords({ early: '2027-04-30', middle: '2027-04-30', late: '2027-04-30', certain: true })).toBe('Fri 30 Apr');
+    expect(spreadWords(undefined)).toBe('not this season');
+  });
+});
+
+describe('a chance', () => {
+  it.each([
+    [1, 'as good as sure'],
+    [0.95, '19 times in 20'],
+    [0.8, '8 times in 10'],
+    [0.5, '5 times in 10'],
+    [0.04, '1 times in 20'],
+    [0.01, 'hardly any chance'],
+  ])('of %s is "%s"', (chance, words) => {
+    expect(chanceWords(chance)).toBe(words.replace('1 times', '1 time'));
+  });
+});
+
+describe('words', () => {
+  it('agree in number', () => {
+    expect(counted(1, 'plant')).toBe('1 plant');
+    expect(counted(1200, 'batch', 'batches')).toBe('1,200 batches');
+    expect(nameWords('DAMPING_OFF')).toBe('Damping off');
+  });
+});
+
+describe('a typed order', () => {
+  const typed = {
+    growerId: '', siteId: '', varietyId: '3', plants: '120', leavesFrom: '4', leavesTo: '6', container: 'module-60',
+    target: '2027-06-10', seedsPerCell: '',
+  };
+
+  it('is a wish once it is whole, grower or not', () => {
+    expect(wishIn(typed)).toEqual({ varietyId: 3, plants: 120, leavesFrom: 4, leavesTo: 6, container: 'module-60', target: '2027-06-10' });
+    expect(wishIn({ ...typed, seedsPerCell: '2' })?.seedsPerCell).toBe(2);
+  });
+
+  it.each(['', ' ', 'many', '1.5'])('is not one with %s plants', (plants) => {
+    expect(wishIn({ ...typed, plants })).toBeUndefined();
+  });
+});

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import type { CellView } from '../api/client';
+import { cellLook } from './cellLook';
+import { countable, EMPTY_DRAFT, enter, runBetween, seedlingsIn, sweep, tap, undo } from './draft';
+
+const cell = (number: number, more: Partial<CellView> = {}): CellView => ({
+  number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, ...more,
+});
+
+describe('a count draft', () => {
+  it('counts one more with each tap and begins again after nine', () => {
+    let draft = EMPTY_DRAFT;
+    for (let taps = 0; taps < 9; taps++) draft = tap(draft, cell(4));
+    expect(seedlingsIn(draft, cell(4))).toBe(9);
+    expect(seedlingsIn(tap(draft, cell(4)), cell(4))).toBe(0);
+  });
+
+  it('goes on from what was counted before', () => {
+    expect(seedlingsIn(tap(EMPTY_DRAFT, cell(4, { seedlings: 1, condition: 'ALIVE' })), cell(4, { seedlings: 1 }))).toBe(2);
+  });
+
+  it('sweeps one into each empty cell and leaves the others', () => {
+    const cells = [cell(1), cell(2, { seedlings: 2, condition: 'ALIVE' }), cell(3)];
+    expect(sweep(EMPTY_DRAFT, cells).seedlings).toEqual({ 1: 1, 3: 1 });
+    expect(sweep(EMPTY_DRAFT, [cells[1]!])).toBe(EMPTY_DRAFT);
+  });
+
+  it('takes each tap and each sweep back, to the very beginning', () => {
+    const first = tap(EMPTY_DRAFT, cell(1));
+    const second = sweep(first, [cell(1), cell(2), cell(3)]);
+    const third = enter(second, cell(2), 5);
+    expect(undo(third).seedlings).toEqual(second.seedlings);
+    expect(undo(undo(third)).seedlings).toEqual(first.seedlings);
+    expect(undo(undo(undo(third)))).toEqual(EMPTY_DRAFT);
+    expect(undo(EMPTY_DRAFT)).toBe(EMPTY_DRAFT);
+  });
+
+  it('counts only cells of its batch whose plant is still there', () => {
+    expect(countable(cell(1), 201)).toBe(true);
+    expect(countable(cell(1, { condition: 'EMPTY' }), 201)).toBe(true);
+    expect(countable(cell(1, { condition: 'LOST' }), 201)).toBe(false);
+    expect(countable(cell(1, { condition: 'RELEASED' }), 201)).toBe(false);
+    expect(countable(cell(1), 202)).toBe(false);
+  });
+
+  it('reads a run from either end', () => {
+    expect(runBetween(9, 3)).toEqual({ first: 3, last: 9 });
+  });
+});
+
+describe('a cell', () => {
+  it('is told by a sign and in words, not by colour alone', () => {
+    const signs = [
+      cellLook(cell(1), 201, 0, false),
+      cellLook(cell(1, { condition: 'EMPTY' }), 201, 0, false),
+      cellLook(cell(1, { condition: 'LOST' }), 201, 1, false),
+      cellLook(cell(1, { condition: 'RELEASED' }), 201, 1, false),
+      cellLook(cell(1, { condition: 'ALIVE' }), 201, 2, false),
+    ];
+    expect(new Set(signs.map((look) => look.text)).size).toBe(5);
+    expect(new Set(signs.map((look) => look.words)).size).toBe(5);
+  });
+
+  it('of another batch is named and cannot be worked on', () => {
+    const look = cellLook(cell(1, { batch: 305 }), 201, 0, false);
+    expect(look.words).toContain('batch 305');
+    expect(look.disabled).toBe(true);
+  });
+});
