@@ -1,4 +1,4 @@
-import { Select } from '@headlessui/react';
+import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, Choices } from '../api/client';
 import { answered, api } from '../api/client';
@@ -80,7 +80,7 @@ function Days({ batch }: { batch: BatchView }) {
       <h2>Hardening: {batch.hardeningDays} of {counted(batch.programmeDays, 'day')}</h2>
       <div className="flex items-end gap-3">
         <Field name="Hours outside today">
-          <input className="entry" inputMode="numeric" value={hours} onChange={(event) => setHours(event.target.value)} />
+          <Input className="entry" inputMode="numeric" value={hours} onChange={(event) => setHours(event.target.value)} />
         </Field>
         <button className={`act ${done ? '' : 'act-main'}`} disabled={day.isPending} onClick={() => day.mutate({ hours: Number(hours) })}>
           Note the day
