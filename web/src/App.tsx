@@ -6,6 +6,7 @@ import { BatchPage } from './batch/BatchPage';
 import { BatchesPage } from './batch/BatchesPage';
 import { Frame } from './look/Frame';
 import { Loading, Trouble } from './look/States';
+import { NurseryPage } from './nursery/NurseryPage';
 import { NewOrderPage } from './order/NewOrderPage';
 import { OrdersPage } from './order/OrdersPage';
 import { OrderPage } from './release/OrderPage';
@@ -36,6 +37,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<TodayPage />} />
         <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
+        {propagator && <Route path="/nursery" element={<NurseryPage />} />}
         {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
         <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
         <Route path="/batches" element={<BatchesPage />} />

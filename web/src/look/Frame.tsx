@@ -8,10 +8,11 @@ import { OutboxNotice } from '../emerge/OutboxNotice';
 import { Legend } from './Legend';
 import { longDay } from './words';
 
-const PLACES = [
+const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/', name: 'Today' },
   { to: '/batches', name: 'Batches' },
   { to: '/orders', name: 'Orders' },
+  { to: '/nursery', name: 'Nursery', role: 'PROPAGATOR' },
 ];
 
 /** What stands around every page: where one is, what day it is, who is signed in. */
@@ -27,20 +28,20 @@ export function Frame({ session, children }: { session: SessionView; children: R
         Skip to the page
       </a>
       <header className="border-b border-rule bg-board">
-        <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2">
+        <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-3 gap-y-1 px-4 sm:gap-x-5 py-2">
           <span className="flex items-center gap-2 font-display text-lg font-bold">
             <img src="/mark.svg" alt="" width="28" height="28" />
             Kiver
           </span>
           {session.role !== 'GROWER' && (
             <nav aria-label="Main" className="flex gap-1">
-              {PLACES.map((place) => (
+              {PLACES.filter((place) => !place.role || place.role === session.role).map((place) => (
                 <NavLink
                   key={place.to}
                   to={place.to}
                   end={place.to === '/'}
                   className={({ isActive }) =>
-                    `flex min-h-11 items-center border-b-3 px-3 font-semibold ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+                    `flex min-h-11 items-center border-b-3 px-2 font-semibold sm:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
                   }
                 >
                   {place.name}

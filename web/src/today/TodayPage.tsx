@@ -36,6 +36,7 @@ export function TodayPage() {
       {round.data.stops.length === 0 && (
         <p className="board border-dashed p-4 text-pencil">
           No places yet. A round needs at least one place where seed comes up, one to grow on and one to harden off.
+          The propagator adds them under Nursery, with growers, varieties and seed.
         </p>
       )}
     </>

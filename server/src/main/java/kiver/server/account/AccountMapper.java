@@ -23,8 +23,9 @@ public interface AccountMapper {
     @Insert("""
             insert into account (email, name, password_hash, role, grower_id)
             values (lower(#{email}), #{name}, #{passwordHash}, #{role}, #{growerId})
+            on conflict (email) do nothing
             """)
-    void insert(
+    int insert(
             @Param("email") String email,
             @Param("name") String name,
             @Param("passwordHash") String passwordHash,

@@ -30,7 +30,9 @@ class SecurityConfiguration {
                         .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/setup", "/actuator/health/**").permitAll()
                         .requestMatchers("/api/demo/**", "/api/plans").hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.POST, "/api/orders", "/api/releases").hasRole(PROPAGATOR)
+                        .requestMatchers(
+                                HttpMethod.POST, "/api/orders", "/api/releases", "/api/people", "/api/places",
+                                "/api/varieties", "/api/lots", "/api/growers").hasRole(PROPAGATOR)
                         .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf").authenticated()
                         .requestMatchers("/api/**", "/v3/**").hasAnyRole(PROPAGATOR, BENCH_HAND)
                         .anyRequest().permitAll())

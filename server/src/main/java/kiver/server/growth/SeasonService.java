@@ -3,6 +3,7 @@ package kiver.server.growth;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.growth.Season;
+import kiver.core.place.Place;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import kiver.server.clock.NurseryClock;
@@ -26,7 +27,11 @@ public class SeasonService {
     private volatile Kept kept;
     private volatile int yearsUsed = Integer.MAX_VALUE;
 
-    private record Kept(LocalDate today, Season season) {}
+    private record Kept(LocalDate today, List<Place> places, Season season) {
+        boolean holds(LocalDate day, List<Place> asTheyAre) {
+            return today.equals(day) && places.equals(asTheyAre);
+        }
+    }
 
     SeasonService(NurseryClock clock, WeatherBook weather, PlaceBook places) {
         this.clock = clock;
@@ -41,16 +46,12 @@ public class SeasonService {
 
     /** The season as seen from a given day, which must be the nursery's day. */
     public Season season(LocalDate today) {
+        List<Place> asTheyAre = places.places();
         Kept present = kept;
-        if (present != null && present.today().equals(today)) {
+        if (present != null && present.holds(today, asTheyAre)) {
             return present.season();
         }
-        return renew(today);
-    }
-
-    /** Forgets the season, after places changed. */
-    public void forget() {
-        kept = null;
+        return renew(today, asTheyAre);
     }
 
     /**
@@ -60,11 +61,11 @@ public class SeasonService {
      */
     public void lookBackOn(int years) {
         yearsUsed = years;
-        forget();
+        kept = null;
     }
 
-    private synchronized Season renew(LocalDate today) {
-        if (kept != null && kept.today().equals(today)) {
+    private synchronized Season renew(LocalDate today, List<Place> asTheyAre) {
+        if (kept != null && kept.holds(today, asTheyAre)) {
             return kept.season();
         }
         List<LocalDate> newDays = weather.catchUp(today);
@@ -75,11 +76,11 @@ public class SeasonService {
         List<StationRecord> scenarios =
                 record.scenarios(today.minusDays(1), forecast, firstDay, today.plusDays(DAYS_AHEAD));
         Season season = new Season(
-                places.places(),
+                asTheyAre,
                 scenarios.subList(0, Math.min(yearsUsed, scenarios.size())),
                 places.readings(firstDay),
                 clock.nursery().orElseThrow().latitude());
-        kept = new Kept(today, season);
+        kept = new Kept(today, asTheyAre, season);
         return season;
     }
 }

@@ -1,0 +1,41 @@
+package kiver.server.order;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Adding growers and their sites. */
+@RestController
+class GrowerController {
+
+    private final OrderBook orders;
+
+    GrowerController(OrderBook orders) {
+        this.orders = orders;
+    }
+
+    /** A site, of a grower who is known by that name or is new. */
+    record SiteEntry(
+            @NotBlank(message = "Enter the grower's name.") @Size(max = 80, message = "Use at most 80 letters.") String grower,
+            @NotBlank(message = "Enter the site's name.") @Size(max = 80, message = "Use at most 80 letters.") String site,
+            @NotNull(message = "Enter the altitude.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5000, message = "Enter −400 to 5,000 m.") Integer altitude) {}
+
+    @PostMapping("/api/growers")
+    @Transactional
+    public void add(@Valid @RequestBody SiteEntry entry) {
+        String name = entry.grower().strip();
+        long grower = orders.growers().stream()
+                .filter(each -> each.name().equalsIgnoreCase(name))
+                .map(Grower::id)
+                .findFirst()
+                .orElseGet(() -> orders.addGrower(name));
+        orders.addSite(grower, entry.site().strip(), entry.altitude());
+    }
+}

@@ -1,0 +1,68 @@
+import { Input, Select } from '@headlessui/react';
+import { useState } from 'react';
+import type { Refused } from '../api/client';
+import { useChange } from '../api/queries';
+import { Field } from '../look/Field';
+import { Refusal } from '../look/States';
+
+/** One entry of a form: its key in the request, its name, and how it is typed. */
+export interface Entry {
+  key: string;
+  name: string;
+  type?: 'text' | 'number' | 'date' | 'email' | 'password';
+  first?: string;
+  hint?: string;
+  choices?: { value: string; name: string }[];
+}
+
+/** A small form that adds one thing; what was typed stays until it was added. */
+export function AddForm({
+  entries, verb, add,
+}: { entries: Entry[]; verb: string; add: (typed: Record<string, string>) => Promise<unknown> }) {
+  const empty = Object.fromEntries(entries.map((entry) => [entry.key, entry.first ?? '']));
+  const [typed, setTyped] = useState<Record<string, string>>(empty);
+  const change = useChange(add);
+  const error: Refused | null = change.error;
+  const placed = entries.some((entry) => error?.problemAt(entry.key));
+  return (
+    <form
+      noValidate
+      className="mt-3 grid items-start gap-3 sm:grid-cols-2 lg:grid-cols-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate(typed, { onSuccess: () => setTyped(empty) });
+      }}
+    >
+      {entries.map((entry) => {
+        const problem = error?.problemAt(entry.key);
+        const shared = {
+          className: 'entry',
+          value: typed[entry.key] ?? '',
+          'aria-invalid': problem ? (true as const) : undefined,
+        };
+        return (
+          <Field key={entry.key} name={entry.name} problem={problem} {...(entry.hint ? { hint: entry.hint } : {})}>
+            {entry.choices ? (
+              <Select {...shared} onChange={(event) => setTyped({ ...typed, [entry.key]: event.target.value })}>
+                <option value="">Choose…</option>
+                {entry.choices.map((choice) => <option key={choice.value} value={choice.value}>{choice.name}</option>)}
+              </Select>
+            ) : (
+              <Input
+                {...shared}
+                type={entry.type === 'number' ? 'text' : (entry.type ?? 'text')}
+                inputMode={entry.type === 'number' ? 'decimal' : undefined}
+                autoComplete={entry.type === 'password' ? 'new-password' : 'off'}
+                onChange={(event) => setTyped({ ...typed, [entry.key]: event.target.value })}
+              />
+            )}
+          </Field>
+        );
+      })}
+      <div className="flex flex-col gap-2 sm:col-span-2 lg:col-span-4">
+        <Refusal message={error && !placed ? error.message : undefined} />
+        <button className="act act-main self-start" disabled={change.isPending}>{verb}</button>
+      </div>
+    </form>
+  );
+}
