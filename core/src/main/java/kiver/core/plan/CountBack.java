@@ -41,8 +41,7 @@ public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay)
         LocalDate earliest = null;
         LocalDate latest = null;
         LocalDate evenOdds = null;
-        LocalDate best = null;
-        double bestChance = 0;
+        boolean everFit = false;
         for (LocalDate sowDay = notBefore; !sowDay.isAfter(target); sowDay = sowDay.plusDays(1)) {
             Chances chances = chancesOf(sowDay, target);
             if (earliest == null && chances.notPast() >= IN_NINE_OF_TEN) {
@@ -54,23 +53,40 @@ public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay)
             if (chances.inTime() >= 0.5) {
                 evenOdds = sowDay;
             }
-            if (chances.fit() >= bestChance && chances.fit() > 0) {
-                best = sowDay;
-                bestChance = chances.fit();
-            }
+            everFit |= chances.fit() > 0;
             if (chances.inTime() == 0) {
                 break;
             }
         }
-        if (best == null) {
+        if (!everFit) {
             return Optional.empty();
         }
+        boolean open = earliest != null && latest != null && !earliest.isAfter(latest);
+        LocalDate best = open ? bestBetween(earliest, latest, target) : bestBetween(notBefore, target, target);
         return Optional.of(new SowWindow(
                 earliest == null ? target : earliest,
-                middleOfBest(best, bestChance, target, notBefore),
+                best,
                 latest == null ? notBefore.minusDays(1) : latest,
                 evenOdds == null ? notBefore.minusDays(1) : evenOdds,
-                bestChance));
+                chance(best, target)));
+    }
+
+    /** The day with the best chance; of several in a row the middle one, which leaves room on both sides. */
+    private LocalDate bestBetween(LocalDate first, LocalDate last, LocalDate target) {
+        LocalDate begin = first;
+        LocalDate end = first;
+        double best = -1;
+        for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
+            double chance = chance(day, target);
+            if (chance > best) {
+                best = chance;
+                begin = day;
+                end = day;
+            } else if (chance == best && end.plusDays(1).equals(day)) {
+                end = day;
+            }
+        }
+        return begin.plusDays(ChronoUnit.DAYS.between(begin, end) / 2);
     }
 
     /** The path of a batch sown on that day, through every scenario. */
@@ -82,17 +98,6 @@ public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay)
     /** The share of scenarios in which a batch sown on that day is fit for release on the target day. */
     public double chance(LocalDate sowDay, LocalDate target) {
         return chancesOf(sowDay, target).fit();
-    }
-
-    /**
-     * Where several days in a row share the best chance, the middle one leaves room on both sides.
-     */
-    private LocalDate middleOfBest(LocalDate lastBest, double chance, LocalDate target, LocalDate notBefore) {
-        LocalDate first = lastBest;
-        while (first.isAfter(notBefore) && chance(first.minusDays(1), target) >= chance) {
-            first = first.minusDays(1);
-        }
-        return first.plusDays(ChronoUnit.DAYS.between(first, lastBest) / 2);
     }
 
     private Chances chancesOf(LocalDate sowDay, LocalDate target) {

@@ -6,7 +6,8 @@ import java.time.LocalDate;
  * When to sow for a target date.
  *
  * @param earliest sown from here on, plants are not past their best on the target date in nine scenarios of ten
- * @param best the day with the best chance of plants that are ready and not past their best on the target date
+ * @param best of those days, or of all where none is safe on both sides, the one with the best chance of plants that
+ *     are ready and not past their best on the target date
  * @param latest sown up to here, plants are ready in time in nine scenarios of ten
  * @param evenOdds the day from which half of the scenarios are ready in time
  * @param chance of the best day, 0 to 1

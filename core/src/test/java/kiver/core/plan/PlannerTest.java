@@ -65,7 +65,8 @@ class PlannerTest {
         assertThat(share(countBack, window.latest().plusDays(1), target, true)).isLessThan(0.9);
         assertThat(share(countBack, window.earliest(), target, false)).isGreaterThanOrEqualTo(0.9);
         assertThat(share(countBack, window.earliest().minusDays(1), target, false)).isLessThan(0.9);
-        for (LocalDate day = TODAY; day.isBefore(target); day = day.plusDays(1)) {
+        assertThat(window.best()).isBetween(window.earliest(), window.latest());
+        for (LocalDate day = window.earliest(); !day.isAfter(window.latest()); day = day.plusDays(1)) {
             assertThat(countBack.chance(day, target)).isLessThanOrEqualTo(window.chance());
         }
     }

@@ -14,6 +14,7 @@ import kiver.core.place.PlaceUse;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the places and what their thermometers read. */
@@ -56,8 +57,8 @@ public class PlaceBook {
                 caution));
     }
 
-    /** Reads the thermometers for days that are over. */
-    @Transactional
+    /** Reads the thermometers for days that are over, in a transaction of its own. */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
     public void catchUp(List<LocalDate> days, StationRecord outside) {
         List<PlaceMapper.Reading> readings = new ArrayList<>();
         for (Place place : places()) {

@@ -6,6 +6,7 @@ import java.util.List;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the station's record and the newest forecast. */
@@ -25,9 +26,11 @@ public class WeatherBook {
     /**
      * Fetches what the station measured up to yesterday and its forecast from today on.
      *
+     * <p>In a transaction of its own, because whoever looks first on a day may only be reading.
+     *
      * @return the days that were new
      */
-    @Transactional
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
     public List<LocalDate> catchUp(LocalDate today) {
         LocalDate last = mapper.lastDay();
         List<WeatherMapper.StationDay> fresh = new ArrayList<>();
