@@ -137,7 +137,7 @@ class PlannerTest {
     }
 
     private static CountBack countBack(Crop crop, int hardeningDays) {
-        return new CountBack(new Path(4, 6, hardeningDays), scenarios(crop), SEASON.firstDay());
+        return new CountBack(new Path(4, 7, hardeningDays), scenarios(crop), SEASON.firstDay());
     }
 
     private static Plan plan(Crop crop, Container container, int plants, LocalDate target, int seeds) {

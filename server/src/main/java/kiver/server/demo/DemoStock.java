@@ -38,7 +38,7 @@ final class DemoStock {
     static List<PlaceEntry> places() {
         return List.of(
                 heated(1, "Heat mat", 6, 26, 23, 0.3, 4, ELECTRIC, PlaceUse.EMERGENCE),
-                heated(2, "Warm room", 14, 21, 19, 0.1, 3, ELECTRIC, PlaceUse.EMERGENCE),
+                heated(2, "Warm room", 26, 21, 19, 0.1, 3, ELECTRIC, PlaceUse.EMERGENCE),
                 heated(3, "Lit shelf", 12, 21, 17, 0.1, 13, ELECTRIC, PlaceUse.GROWING_ON),
                 heated(4, "Cool cellar", 10, 16, 14, 0.05, 2, "", PlaceUse.EMERGENCE),
                 heated(5, "North house", 40, 20, 16, 0.7, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
