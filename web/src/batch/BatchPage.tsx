@@ -133,6 +133,6 @@ function rows(view: BatchView): PathRow[] {
       ? [{ name: 'Hardening', stage: 'HARDENING_OFF' as const, spread: day(view.hardeningStartedOn ?? summary.sowDay), words: `begun ${shortDay(view.hardeningStartedOn ?? summary.sowDay)}` }]
       : [{ name: 'Leaves enough', stage: 'GROWING_ON' as const, spread: view.stageReached }]),
     { name: 'Ready', stage: 'READY', spread: summary.ready },
-    { name: 'Past its best', stage: 'FAILED', spread: summary.pastLimit },
+    { name: 'Past its best', stage: 'PAST_BEST', spread: summary.pastLimit },
   ];
 }

@@ -1,9 +1,8 @@
 import { useEffect, useState } from 'react';
-import type { Stage } from '../api/client';
 import { Sheet } from './Sheet';
-import { STAGE_WORDS, StageMark } from './StageMark';
+import { type Mark, STAGE_WORDS, StageMark } from './StageMark';
 
-const MEANING: Record<Stage, string> = {
+const MEANING: Record<Mark, string> = {
   PLANNED: 'cells are set aside, nothing is sown',
   SOWN: 'seed lies below the surface',
   EMERGING: 'the first hooks show; count',
@@ -12,6 +11,7 @@ const MEANING: Record<Stage, string> = {
   READY: 'hardened, plug holds, fit to go',
   RELEASED: 'gone to the grower',
   FAILED: 'nothing left alive',
+  PAST_BEST: 'too many leaves for its cell, roots circling',
 };
 
 /** What the marks mean; opened with the question mark key from anywhere. */
@@ -32,7 +32,7 @@ export function Legend() {
       </button>
       <Sheet title="What the marks mean" open={open} close={() => setOpen(false)}>
         <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
-          {(Object.keys(MEANING) as Stage[]).map((stage) => (
+          {(Object.keys(MEANING) as Mark[]).map((stage) => (
             <div key={stage} className="contents">
               <dt className="font-semibold">
                 <StageMark stage={stage} named size={28} />

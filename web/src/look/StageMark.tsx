@@ -1,7 +1,10 @@
 import type { Stage } from '../api/client';
 
+/** What is drawn: a stage, or that a plant has outgrown its cell. */
+export type Mark = Stage | 'PAST_BEST';
+
 /** Each stage as it would be pencilled on a board: what one sees at the surface of the cell. */
-const STROKES: Record<Stage, string> = {
+const STROKES: Record<Mark, string> = {
   PLANNED: 'M3 15h3M9 15h3M15 15h3M21 15h1M12 19.5v.01',
   SOWN: 'M3 13h18M10.5 18a1.6 1.6 0 1 0 3 0a1.6 1.6 0 1 0-3 0',
   EMERGING: 'M3 17h18M12 17v-3c0-4 4-4 4-1',
@@ -10,9 +13,10 @@ const STROKES: Record<Stage, string> = {
   READY: 'M6 14h12l-2 7H8zM12 14V7M12 10c-3 0-4-2-4-4c2 0 4 1 4 4M12 8c0-3 2-4 4-4c0 3-1 4-4 4',
   RELEASED: 'M4 14h9l-2 6H6zM8.500 14V9M8.500 11c-2 0-3-1-3-3M13 8h8M18 5l3 3l-3 3',
   FAILED: 'M3 17h18M8 6l8 8M16 6l-8 8',
+  PAST_BEST: 'M7 13h10l-2 8H9zM12 13V3M12 9C8 9 5 7 4 3M12 9c4 0 7-2 8-6M9.500 16a3 2 0 1 0 5 0M10 18.500h4',
 };
 
-export const STAGE_WORDS: Record<Stage, string> = {
+export const STAGE_WORDS: Record<Mark, string> = {
   PLANNED: 'Planned',
   SOWN: 'Sown',
   EMERGING: 'Emerging',
@@ -21,9 +25,10 @@ export const STAGE_WORDS: Record<Stage, string> = {
   READY: 'Ready',
   RELEASED: 'Released',
   FAILED: 'Failed',
+  PAST_BEST: 'Past its best',
 };
 
-export function StageMark({ stage, size = 24, named = false }: { stage: Stage; size?: number; named?: boolean }) {
+export function StageMark({ stage, size = 24, named = false }: { stage: Mark; size?: number; named?: boolean }) {
   return (
     <span className="inline-flex shrink-0 items-center gap-1.5 whitespace-nowrap">
       <svg

@@ -1,11 +1,11 @@
-import type { DateSpread, Stage } from '../api/client';
-import { StageMark } from '../look/StageMark';
+import type { DateSpread } from '../api/client';
+import { type Mark, StageMark } from '../look/StageMark';
 import { addDays, daysBetween, dayWords, shortDay, spreadWords } from '../look/words';
 
 /** One mark on the path: a window or a spread of dates. */
 export interface PathRow {
   name: string;
-  stage: Stage;
+  stage: Mark;
   spread?: DateSpread | undefined;
   /** What is written instead of the spread's words. */
   words?: string;

@@ -69,7 +69,7 @@ function rows(plan: PlanView): PathRow[] {
     { name: 'Up', stage: 'EMERGING', spread: plan.emerged },
     { name: 'Leaves enough', stage: 'GROWING_ON', spread: plan.stageReached },
     { name: 'Ready', stage: 'READY', spread: plan.ready },
-    { name: 'Past its best', stage: 'FAILED', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: 'not this season' }) },
+    { name: 'Past its best', stage: 'PAST_BEST', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: 'not this season' }) },
   ];
 }
 

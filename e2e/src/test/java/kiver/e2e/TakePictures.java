@@ -28,6 +28,7 @@ public final class TakePictures {
             new View("sow", "PLANNED", Nursery.HAND, false),
             new View("my-plants", "/", Nursery.GROWER, false),
             new View("my-plants-phone", "/", Nursery.GROWER, true),
+            new View("nursery", "/nursery", Nursery.PROPAGATOR, false),
             new View("sign-in", "", "", false));
 
     private TakePictures() {}

@@ -24,22 +24,30 @@ public record PaceSpread(double logMean, double logDeviation) {
     }
 
     /**
-     * One pace for each scenario: evenly spaced quantiles, scattered in a fixed order, so that forecasts need no
+     * Evenly spaced standard normal quantiles, one for each scenario, scattered in a fixed order: forecasts need no
      * random numbers and do not jitter from one computation to the next.
      *
      * @param scenarios number of them, at least 1
      * @param salt different numbers scatter in different orders, so that two stages do not run late together
      */
-    public double[] paces(int scenarios, int salt) {
+    public static double[] scatter(int scenarios, int salt) {
         NormalDistribution normal = NormalDistribution.of(0, 1);
-        double[] paces = new double[scenarios];
+        double[] quantiles = new double[scenarios];
         int stride = strideFor(scenarios);
         for (int scenario = 0; scenario < scenarios; scenario++) {
             int rank = Math.floorMod(scenario * stride + salt, scenarios);
-            double quantile = normal.inverseCumulativeProbability((rank + 0.5) / scenarios);
-            paces[scenario] = Math.exp(logMean + logDeviation * quantile);
+            quantiles[scenario] = normal.inverseCumulativeProbability((rank + 0.5) / scenarios);
         }
-        return paces;
+        return quantiles;
+    }
+
+    /**
+     * The pace that lies so many standard deviations from the mean.
+     *
+     * @param quantile standard normal, for example 1.28 for the slowest batch of ten
+     */
+    public double paceAt(double quantile) {
+        return Math.exp(logMean + logDeviation * quantile);
     }
 
     /** A stride that shares no factor with the number of scenarios meets every quantile once. */

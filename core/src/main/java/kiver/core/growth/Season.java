@@ -24,6 +24,8 @@ public final class Season {
     private final List<StationRecord> weather;
     private final Map<PlaceId, Map<LocalDate, DailyRange>> readings;
     private final double latitude;
+    private final double[] emergenceScatter;
+    private final double[] leafScatter;
     private final Map<PlaceId, List<ClimateSeries>> climates = new ConcurrentHashMap<>();
     private final Map<Key, List<ProgressSeries>> progress = new ConcurrentHashMap<>();
 
@@ -49,6 +51,8 @@ public final class Season {
         if (weather.isEmpty()) {
             throw new IllegalArgumentException("A season needs at least one weather scenario.");
         }
+        emergenceScatter = PaceSpread.scatter(weather.size(), 3);
+        leafScatter = PaceSpread.scatter(weather.size(), 11);
     }
 
     /** The first day of all series. */
@@ -120,16 +124,14 @@ public final class Season {
         List<ProgressSeries> emerging = emergence(way.emergence(), emergence);
         List<ProgressSeries> growing = leaves(way.growingOn(), leaves);
         List<ProgressSeries> hardening = leaves(way.hardening(), leaves);
-        double[] emergencePaces = emergencePace.paces(scenarios(), 3);
-        double[] leafPaces = PaceSpread.BEFORE_ANY_COUNT.paces(scenarios(), 11);
         List<Scenario> scenarios = new ArrayList<>(scenarios());
         for (int index = 0; index < scenarios(); index++) {
             scenarios.add(new Scenario(
                     emerging.get(index),
                     growing.get(index),
                     hardening.get(index),
-                    emergencePaces[index],
-                    leafPaces[index]));
+                    emergencePace.paceAt(emergenceScatter[index]),
+                    PaceSpread.BEFORE_ANY_COUNT.paceAt(leafScatter[index])));
         }
         return List.copyOf(scenarios);
     }

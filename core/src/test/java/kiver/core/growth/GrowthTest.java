@@ -160,11 +160,12 @@ class GrowthTest {
 
     @Test
     void pacesAreEvenlySpreadAndAlwaysTheSame() {
-        double[] paces = PaceSpread.BEFORE_ANY_COUNT.paces(30, 3);
-        assertThat(paces).isEqualTo(PaceSpread.BEFORE_ANY_COUNT.paces(30, 3)).doesNotHaveDuplicates();
+        double[] scatter = PaceSpread.scatter(30, 3);
+        assertThat(scatter).isEqualTo(PaceSpread.scatter(30, 3)).doesNotHaveDuplicates();
+        assertThat(scatter).isNotEqualTo(PaceSpread.scatter(30, 11));
         double mean = 0;
-        for (double pace : paces) {
-            mean += Math.log(pace) / paces.length;
+        for (double quantile : scatter) {
+            mean += Math.log(PaceSpread.BEFORE_ANY_COUNT.paceAt(quantile)) / scatter.length;
         }
         assertThat(mean).isCloseTo(0, within(1e-9));
     }
