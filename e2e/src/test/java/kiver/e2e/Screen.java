@@ -9,6 +9,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
@@ -28,6 +29,11 @@ final class Screen implements AutoCloseable {
 
     private final BrowserContext context;
     private final Page page;
+
+    static {
+        // A busy machine is slow, not wrong.
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+    }
 
     private Screen(String address, int width, int height, boolean touch) {
         context = CHROMIUM.newContext(new Browser.NewContextOptions()

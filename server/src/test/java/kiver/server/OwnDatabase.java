@@ -10,7 +10,7 @@ import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Makes an empty database for a test, on the PostgreSQL that {@code ./kiver test} has started. */
-class OwnDatabase implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+public class OwnDatabase implements ApplicationContextInitializer<ConfigurableApplicationContext> {
 
     private static final AtomicInteger NUMBER = new AtomicInteger();
 

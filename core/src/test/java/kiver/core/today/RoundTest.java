@@ -1,0 +1,229 @@
+package kiver.core.today;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.LossReason;
+import kiver.core.emerge.EmergenceVerdict;
+import kiver.core.grow.BatchForecast;
+import kiver.core.growth.DateSpread;
+import kiver.core.harden.DayOutside;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
+import org.junit.jupiter.api.Test;
+
+class RoundTest {
+
+    private static final LocalDate TODAY = LocalDate.of(2027, 4, 15);
+    private static final TrayId TRAY = new TrayId(3);
+
+    @Test
+    void sowingIsForTodayThenLate() {
+        Situation planned = new Situation(BatchState.after(List.of()));
+        assertThat(tasks(planned.plannedFor(TODAY.plusDays(1)))).isEmpty();
+        assertThat(only(planned.plannedFor(TODAY))).isEqualTo(
+                new RoundTask(TaskKind.SOW, Urgency.TODAY, "To be sown today. Last safe day: Sun 18 Apr."));
+        RoundTask late = only(planned.plannedFor(TODAY.minusDays(2)));
+        assertThat(late.urgency()).isEqualTo(Urgency.LATE);
+        assertThat(late.reason()).contains("Was to be sown on Tue 13 Apr");
+        assertThat(only(planned.plannedFor(TODAY.minusDays(9)).latestSowDay(TODAY.minusDays(1))).reason())
+                .contains("has passed");
+    }
+
+    @Test
+    void countingBeginsWhenSomethingShouldShowAndComesBackEveryOtherDay() {
+        Situation sown = new Situation(sown(TODAY.minusDays(8)));
+        assertThat(tasks(sown.expected(0.4))).isEmpty();
+        assertThat(only(sown.expected(3)).kind()).isEqualTo(TaskKind.COUNT);
+        assertThat(only(sown.expected(3)).urgency()).isEqualTo(Urgency.TODAY);
+        assertThat(only(sown.expected(8)).urgency()).as("most should be up and nobody looked").isEqualTo(Urgency.LATE);
+        assertThat(tasks(new Situation(counted(TODAY.minusDays(1), 2, false)).expected(3))).isEmpty();
+        assertThat(only(new Situation(counted(TODAY.minusDays(2), 2, false)).expected(4)).reason())
+                .contains("counted last on Tue 13 Apr");
+    }
+
+    @Test
+    void lateAndFailingBatchesAreAtRisk() {
+        Situation counted = new Situation(counted(TODAY.minusDays(2), 2, false)).expected(8);
+        assertThat(only(counted.verdict(EmergenceVerdict.LATE)).urgency()).isEqualTo(Urgency.AT_RISK);
+        RoundTask failing = only(counted.verdict(EmergenceVerdict.FAILING));
+        assertThat(failing.kind()).isEqualTo(TaskKind.DECIDE_ON_FAILING);
+        assertThat(failing.reason()).contains("2 cells of the 9 needed").contains("Resow");
+    }
+
+    @Test
+    void emergedBatchesMoveOn() {
+        Situation up = new Situation(counted(TODAY, 6, false)).atEmergencePlace(true);
+        assertThat(only(up).kind()).isEqualTo(TaskKind.MOVE_TO_GROW_ON);
+        assertThat(tasks(up.atEmergencePlace(false))).isEmpty();
+        assertThat(tasks(new Situation(counted(TODAY, 4, false)).atEmergencePlace(true))).isEmpty();
+    }
+
+    @Test
+    void hardeningBeginsWithTheLeavesAndIsLateWhenTheDaysNoLongerFit() {
+        Situation grown = new Situation(counted(TODAY.minusDays(20), 9, true));
+        assertThat(tasks(grown.stageOn(TODAY.plusDays(1)))).isEmpty();
+        assertThat(only(grown.stageOn(TODAY)).kind()).isEqualTo(TaskKind.START_HARDENING);
+        assertThat(only(grown.stageOn(TODAY)).urgency()).isEqualTo(Urgency.TODAY);
+        assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(3))).urgency()).isEqualTo(Urgency.LATE);
+        assertThat(only(grown.stageOn(TODAY).programme(0)).reason()).contains("at once");
+    }
+
+    @Test
+    void eachDayOfHardeningIsAskedForOnceAndFollowsTheWeather() {
+        BatchState hardening = counted(TODAY.minusDays(20), 9, true)
+                .after(TODAY.minusDays(1), new BatchChange.HardeningStarted(new PlaceId(9), 2));
+        Situation situation = new Situation(hardening);
+        assertThat(only(situation).reason()).isEqualTo("Day 1 of 2. Out today.");
+        assertThat(only(situation.outside(DayOutside.IN_AT_NIGHT)).urgency()).isEqualTo(Urgency.AT_RISK);
+        assertThat(only(situation.outside(DayOutside.STAY_IN)).reason()).contains("Leave in");
+        BatchState hadToday = hardening.after(TODAY, new BatchChange.HardenedForDay(3));
+        assertThat(tasks(new Situation(hadToday))).isEmpty();
+        BatchState done = hardening.after(TODAY.minusDays(1), new BatchChange.HardenedForDay(3))
+                .after(TODAY, new BatchChange.HardenedForDay(5));
+        assertThat(only(new Situation(done)).kind()).isEqualTo(TaskKind.END_HARDENING);
+    }
+
+    @Test
+    void readyPlantsAreReleasedAndLeftOversClearedAfterAFortnight() {
+        BatchState ready = ready();
+        Situation situation = new Situation(ready);
+        assertThat(tasks(situation.target(TODAY.plusDays(4)))).isEmpty();
+        assertThat(only(situation.target(TODAY.plusDays(1))).kind()).isEqualTo(TaskKind.RELEASE);
+        assertThat(only(situation.target(TODAY.minusDays(1))).urgency()).isEqualTo(Urgency.LATE);
+        Situation filled = situation.target(TODAY.minusDays(14)).wanted(0);
+        assertThat(tasks(filled.releasedOn(TODAY.minusDays(13)))).isEmpty();
+        assertThat(only(filled.releasedOn(TODAY.minusDays(14))).kind()).isEqualTo(TaskKind.CLEAR_SPARES);
+    }
+
+    @Test
+    void aForecastThatMissesTheDayIsWatched() {
+        Situation grown = new Situation(counted(TODAY.minusDays(20), 9, true)).stageOn(TODAY.plusDays(9));
+        RoundTask late = only(grown.chance(0.2));
+        assertThat(late.kind()).isEqualTo(TaskKind.WATCH_DATE);
+        assertThat(late.reason()).contains("Likely ready on").contains("Bring it on warmer");
+        RoundTask past = only(new Situation(ready()).target(TODAY.plusDays(30)).pastLimit(TODAY.plusDays(3)));
+        assertThat(past.reason()).contains("Likely past its best from Sun 18 Apr");
+        assertThat(tasks(grown.chance(0.2).wanted(0))).isEmpty();
+    }
+
+    @Test
+    void deadAndGoneBatchesAreLeftAlone() {
+        BatchState failed = counted(TODAY.minusDays(9), 2, true)
+                .after(TODAY, new BatchChange.Lost(TRAY, List.of(1, 2), LossReason.DAMPING_OFF));
+        assertThat(tasks(new Situation(failed))).isEmpty();
+        BatchState gone = ready().after(TODAY, new BatchChange.Released(501, TRAY, IntStream.rangeClosed(1, 9).boxed().toList()));
+        assertThat(tasks(new Situation(gone))).isEmpty();
+    }
+
+    private static RoundTask only(Situation situation) {
+        List<RoundTask> tasks = tasks(situation);
+        assertThat(tasks).hasSize(1);
+        return tasks.get(0);
+    }
+
+    private static List<RoundTask> tasks(Situation situation) {
+        return Round.tasksFor(situation.build(), TODAY);
+    }
+
+    private static BatchState sown(LocalDate day) {
+        return BatchState.after(List.of())
+                .after(day, new BatchChange.Sown(new CellRun(TRAY, 1, 10), 1, 5, "Mix", new PlaceId(1)));
+    }
+
+    private static BatchState counted(LocalDate day, int up, boolean complete) {
+        Map<Integer, Integer> seedlings =
+                IntStream.rangeClosed(1, up).boxed().collect(Collectors.toMap(cell -> cell, cell -> 1));
+        return sown(day.minusDays(6)).after(day, new BatchChange.Counted(TRAY, seedlings, complete));
+    }
+
+    private static BatchState ready() {
+        return counted(TODAY.minusDays(30), 9, true)
+                .after(TODAY.minusDays(6), new BatchChange.HardeningStarted(new PlaceId(9), 0))
+                .after(TODAY.minusDays(1), new BatchChange.HardeningEnded());
+    }
+
+    /** A situation like most, of which a test changes what it is about. */
+    private record Situation(
+            BatchState state, LocalDate planned, LocalDate latest, LocalDate target, int wanted, LocalDate released,
+            double expected, EmergenceVerdict verdict, boolean atEmergencePlace, LocalDate stage, LocalDate past,
+            double chance, DayOutside outside, int programme) {
+
+        Situation(BatchState state) {
+            this(state, TODAY, TODAY.plusDays(3), TODAY.plusDays(20), 8, null, 5, EmergenceVerdict.ON_COURSE, false,
+                    TODAY.plusDays(9), TODAY.plusDays(40), 0.9, DayOutside.OUT, 5);
+        }
+
+        BatchSituation build() {
+            DateSpread ready = day(stage.plusDays(programme));
+            BatchForecast forecast = new BatchForecast(
+                    Optional.of(day(TODAY)), Optional.of(day(stage)), Optional.of(ready), Optional.of(day(past)), chance);
+            return new BatchSituation(state, planned, Optional.of(latest), target, wanted,
+                    Optional.ofNullable(released), expected, verdict, 9, atEmergencePlace, forecast, outside, programme);
+        }
+
+        private static DateSpread day(LocalDate day) {
+            return new DateSpread(day, day, day);
+        }
+
+        Situation plannedFor(LocalDate day) {
+            return new Situation(state, day, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation latestSowDay(LocalDate day) {
+            return new Situation(state, planned, day, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation target(LocalDate day) {
+            return new Situation(state, planned, latest, day, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation wanted(int plants) {
+            return new Situation(state, planned, latest, target, plants, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation releasedOn(LocalDate day) {
+            return new Situation(state, planned, latest, target, wanted, day, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation expected(double cells) {
+            return new Situation(state, planned, latest, target, wanted, released, cells, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation verdict(EmergenceVerdict changed) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, changed, atEmergencePlace, stage, past, chance, outside, programme);
+        }
+
+        Situation atEmergencePlace(boolean there) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, there, stage, past, chance, outside, programme);
+        }
+
+        Situation stageOn(LocalDate day) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, day, past, chance, outside, programme);
+        }
+
+        Situation pastLimit(LocalDate day) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, day, chance, outside, programme);
+        }
+
+        Situation chance(double changed) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, changed, outside, programme);
+        }
+
+        Situation outside(DayOutside changed) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, changed, programme);
+        }
+
+        Situation programme(int days) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, days);
+        }
+    }
+}

@@ -1,0 +1,124 @@
+package kiver.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.stream.Collectors;
+import kiver.core.batch.BatchStage;
+import kiver.core.growth.Emergence;
+import kiver.server.OwnDatabase;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
+import kiver.server.place.PlaceBook;
+import kiver.server.seed.SeedStore;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.ContextConfiguration;
+
+/** The demonstration as it opens, after its winter. */
+@SpringBootTest(properties = "kiver.demo=true")
+@ContextConfiguration(initializers = OwnDatabase.class)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class DemoNurseryTest {
+
+    @Autowired NurseryClock clock;
+    @Autowired BatchBook batches;
+    @Autowired OrderBook orders;
+    @Autowired CropBook crops;
+    @Autowired SeedStore seeds;
+    @Autowired PlaceBook places;
+    @Autowired DemoNursery demo;
+    @Autowired JdbcTemplate database;
+
+    @Test
+    @Order(1)
+    void isTheNurseryThatWasPromised() {
+        assertThat(clock.today()).isEqualTo(DemoNursery.OPENING_DAY);
+        assertThat(places.places()).hasSize(10);
+        assertThat(orders.growers()).hasSize(6);
+        assertThat(orders.sites()).extracting(Site::altitude).anyMatch(metres -> metres < 600)
+                .anyMatch(metres -> metres > 600 && metres < 900).anyMatch(metres -> metres > 900);
+        assertThat(crops.varieties()).hasSizeGreaterThanOrEqualTo(30);
+        assertThat(seeds.lots()).hasSize(40).allMatch(lot -> lot.seedsLeft() >= 0);
+        assertThat(batches.files()).hasSizeGreaterThanOrEqualTo(60);
+    }
+
+    @Test
+    @Order(2)
+    void hasBatchesInEveryStateOfThePath() {
+        Map<BatchStage, Long> stages = batches.files().stream()
+                .collect(Collectors.groupingBy(file -> file.state().stage(), Collectors.counting()));
+        assertThat(stages.keySet()).contains(
+                BatchStage.PLANNED, BatchStage.SOWN, BatchStage.EMERGING, BatchStage.GROWING_ON,
+                BatchStage.HARDENING_OFF, BatchStage.READY, BatchStage.RELEASED);
+    }
+
+    @Test
+    @Order(3)
+    void nothingHappenedInTheFutureOrBeforeItsSowing() {
+        for (BatchFile file : batches.files()) {
+            assertThat(file.state().changes()).allSatisfy(change -> {
+                assertThat(change.day()).isBefore(DemoNursery.OPENING_DAY);
+                assertThat(change.day()).isAfterOrEqualTo(file.state().sownOn().orElseThrow());
+            });
+        }
+    }
+
+    @Test
+    @Order(4)
+    void noReleaseGaveMoreThanWasOrdered() {
+        assertThat(batches.files()).allSatisfy(file ->
+                assertThat(file.state().balance().released()).isLessThanOrEqualTo(file.batch().plants()));
+    }
+
+    /** Everything that chance decides comes from numbers and a fixed seed, so it is the same on every machine. */
+    @Test
+    @Order(5)
+    void chanceIsDrawnFromASeed() {
+        Emergence lettuce = crops.crop("lettuce").emergence();
+        int up = 0;
+        for (int cell = 1; cell <= 100; cell++) {
+            int seen = DemoTruth.seedlingsUp(207, cell, 1, 0.9, lettuce, 5);
+            assertThat(DemoTruth.seedlingsUp(207, cell, 1, 0.9, lettuce, 5)).isEqualTo(seen);
+            up += seen;
+        }
+        assertThat(up).isBetween(80, 98);
+        assertThat(DemoOrders.between(DemoNursery.FIRST_DAY, DemoNursery.OPENING_DAY))
+                .isEqualTo(DemoOrders.between(DemoNursery.FIRST_DAY, DemoNursery.OPENING_DAY))
+                .hasSize(62);
+    }
+
+    @Test
+    @Order(6)
+    void seedlingsNeverGoBackIntoTheGround() {
+        int before = 0;
+        for (double progress = 0; progress < 3; progress += 0.05) {
+            int up = DemoTruth.seedlingsUp(210, 5, 3, 0.9, crops.crop("beetroot").emergence(), progress);
+            assertThat(up).isBetween(before, 3);
+            before = up;
+        }
+    }
+
+    @Test
+    @Order(7)
+    void goesOnLiving() {
+        LocalDate today = clock.today();
+        int changes = database.queryForObject("select count(*) from batch_change", Integer.class);
+        demo.liveThroughToday(true);
+        assertThat(clock.today()).isEqualTo(today.plusDays(1));
+        int withHands = database.queryForObject("select count(*) from batch_change", Integer.class);
+        assertThat(withHands).isGreaterThan(changes);
+        demo.liveThroughToday(false);
+        assertThat(database.queryForObject("select count(*) from batch_change", Integer.class)).isEqualTo(withHands);
+    }
+}

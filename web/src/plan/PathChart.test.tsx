@@ -1,0 +1,82 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { OrderView, PlanView } from '../api/client';
+import { answer } from '../release/MyPlantsPage';
+import { PathChart } from './PathChart';
+import { PlanBeside } from './PlanBeside';
+
+const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
+const ready = spread('2027-05-30', '2027-06-03', '2027-06-08');
+
+const plan: PlanView = {
+  possible: true, plantsToAimFor: 155, chance: 0.93, obstacles: [], windowOpen: true, emergencePlace: 'Warm room',
+  growingPlace: 'Cool house', hardeningPlace: 'Hardening ground', hardeningDays: 5, slots: 3, target: '2027-06-10',
+  options: [
+    { seedsPerCell: 1, cells: 213, trays: 4, seeds: 213, chance: 0.97 },
+    { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
+  ],
+  chosen: { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
+  window: { earliest: '2027-05-02', best: '2027-05-05', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.95, open: true },
+  emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'), stageReached: ready, ready,
+  pastLimit: spread('2027-06-13', '2027-06-18', '2027-06-26'),
+};
+
+describe('the path', () => {
+  afterEach(cleanup);
+
+  it('says every date in words beside its bar', () => {
+    render(<PathChart target="2027-06-10" today="2027-04-15" rows={[{ name: 'Ready', stage: 'READY', spread: ready }, { name: 'Past its best', stage: 'PAST_BEST' }]} />);
+    expect(screen.getByText('30 May – 8 Jun, most likely 3 Jun')).toBeTruthy();
+    expect(screen.getByText('not this season')).toBeTruthy();
+    expect(screen.getByText('wanted Thu 10 Jun')).toBeTruthy();
+  });
+});
+
+describe('the plan beside an order', () => {
+  afterEach(cleanup);
+
+  it('leads with what to sow and how sure it is', () => {
+    render(<PlanBeside plan={plan} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
+    expect(screen.getByRole('heading', { name: 'Sow 175 cells on Wed 5 May' })).toBeTruthy();
+    expect(screen.getByText('19 times in 20')).toBeTruthy();
+    expect(screen.getByText('2 May – 6 May, best 5 May')).toBeTruthy();
+  });
+
+  it('offers the other numbers of seeds and passes the choice on', () => {
+    const chosen: number[] = [];
+    render(<PlanBeside plan={plan} today="2027-04-15" container="Module tray of 60" choose={(seeds) => chosen.push(seeds)} />);
+    screen.getByRole('button', { name: 'Take 1' }).click();
+    expect(chosen).toEqual([1]);
+    expect(screen.queryByRole('button', { name: 'Take 2' })).toBeNull();
+  });
+
+  it('says why when it cannot be, and draws no path then', () => {
+    const refused: PlanView = {
+      ...plan, possible: false,
+      obstacles: [{ kind: 'TOO_LATE_TO_SOW', prevents: true, message: 'It is too late to sow.' }],
+    };
+    render(<PlanBeside plan={refused} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
+    expect(screen.getByRole('heading', { name: 'Not for this date' })).toBeTruthy();
+    expect(screen.getByText('It is too late to sow.')).toBeTruthy();
+    expect(screen.queryByRole('figure')).toBeNull();
+  });
+});
+
+describe("the grower's answer", () => {
+  const order = (more: Partial<OrderView>): OrderView => ({
+    number: 101, grower: 'G', site: 'S', altitude: 480, variety: 'V', crop: 'C', container: 'T', plants: 100, leavesFrom: 4,
+    leavesTo: 6, target: '2027-06-10', placedOn: '2027-04-01', released: 0, ready: 0, standing: 'GROWING', chance: 0.95,
+    releases: [], planting: [], batches: [], ...more,
+  });
+  const batch = (spreadOfReady: typeof ready) => ({ ready: spreadOfReady }) as OrderView['batches'][number];
+
+  it('is plain at every stage', () => {
+    expect(answer(order({ batches: [batch(ready)] }))).toBe('They should be ready in time: 19 times in 20.');
+    expect(answer(order({ batches: [batch(spread('2027-06-12', '2027-06-15', '2027-06-20'))] }))).toContain('likely to be late');
+    expect(answer(order({ ready: 100, standing: 'READY' }))).toContain('ready and waiting');
+    expect(answer(order({ ready: 42, standing: 'READY' }))).toBe('42 of 100 are ready.');
+    expect(answer(order({ released: 60, standing: 'PART_RELEASED' }))).toContain('60 of 100 have gone');
+    expect(answer(order({ standing: 'FAILED' }))).toContain('failed');
+    expect(answer(order({}))).toContain('not likely');
+  });
+});
