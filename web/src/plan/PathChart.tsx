@@ -28,7 +28,7 @@ export function PathChart({ rows, target, today }: { rows: PathRow[]; target: st
   const weeks = weekStarts(start, length);
   return (
     <figure aria-label={`Path towards ${dayWords(target)}`}>
-      <div className="grid grid-cols-1 gap-y-2 sm:grid-cols-[15.5rem_1fr] sm:gap-y-0">
+      <div className="grid grid-cols-1 gap-y-2 sm:grid-cols-[17.5rem_1fr] sm:gap-y-0">
         {rows.map((row) => (
           <div key={row.name} className="contents">
             <div className="flex items-center gap-3 pt-1 text-sm sm:py-1.5">

@@ -67,6 +67,18 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
             </div>
           )}
         </div>
+        {batch.runs.length > 1 && (
+          <nav aria-label={`Trays of batch ${summary.number}`} className="mb-2 flex flex-wrap items-center gap-x-1">
+            <span className="mr-2 text-sm text-pencil">Trays of this batch</span>
+            {batch.runs.map((run) =>
+              run.tray === tray.number ? (
+                <span key={run.tray} aria-current="page" className="inline-flex min-h-11 items-center px-2 font-semibold">T{run.tray}</span>
+              ) : (
+                <Link key={run.tray} className="trail inline-flex min-h-11 items-center px-2" to={`/trays/${run.tray}`}>T{run.tray}</Link>
+              ),
+            )}
+          </nav>
+        )}
         {!sownHere && <SowWork tray={tray} batch={batch} />}
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}

@@ -27,23 +27,30 @@ public final class ProgressSeries {
 
     /** Emergence progress at a place: 1 is the median seedling up. */
     public static ProgressSeries ofEmergence(Emergence emergence, ClimateSeries climate) {
-        RateTable rate = new RateTable(emergence.temperatures());
-        return summed(climate, index ->
-                DayCurve.meanOverDay(climate.minimum(index), climate.maximum(index), rate) / emergence.daysAtBest());
+        return summed(climate, emergence.temperatures(), index -> 1 / emergence.daysAtBest());
     }
 
     /** Leaf progress at a place: 1 is one true leaf more. */
     public static ProgressSeries ofLeaves(LeafGrowth leaves, ClimateSeries climate) {
-        RateTable rate = new RateTable(leaves.temperatures());
-        return summed(climate, index -> leaves.leavesPerDayAtBest()
-                * DayCurve.meanOverDay(climate.minimum(index), climate.maximum(index), rate)
-                * leaves.lightFactor(climate.light(index)));
+        return summed(climate, leaves.temperatures(),
+                index -> leaves.leavesPerDayAtBest() * leaves.lightFactor(climate.light(index)));
     }
 
-    private static ProgressSeries summed(ClimateSeries climate, IntToDoubleFunction progressOfDay) {
+    /** The mean rate of a day is kept while temperatures stay the same, as they do for months at set points. */
+    private static ProgressSeries summed(
+            ClimateSeries climate, CardinalTemperatures temperatures, IntToDoubleFunction progressAtBest) {
+        RateTable rate = new RateTable(temperatures);
         double[] sums = new double[climate.days() + 1];
+        double minimum = Double.NaN;
+        double maximum = Double.NaN;
+        double meanRate = 0;
         for (int index = 0; index < climate.days(); index++) {
-            sums[index + 1] = sums[index] + progressOfDay.applyAsDouble(index);
+            if (climate.minimum(index) != minimum || climate.maximum(index) != maximum) {
+                minimum = climate.minimum(index);
+                maximum = climate.maximum(index);
+                meanRate = DayCurve.meanOverDay(minimum, maximum, rate);
+            }
+            sums[index + 1] = sums[index] + meanRate * progressAtBest.applyAsDouble(index);
         }
         return new ProgressSeries(climate.firstDay(), sums);
     }
