@@ -77,6 +77,18 @@ class BatchStateTest {
     }
 
     @Test
+    void onlyLivingPlantsLeave() {
+        BatchState state = BatchState.after(List.of())
+                .after(DAY, sown(1, 4))
+                .after(DAY.plusDays(9), counted(Map.of(1, 1, 2, 1), true))
+                .after(DAY.plusDays(10), new BatchChange.Lost(TRAY, List.of(1), LossReason.MICE));
+        for (int gone : List.of(1, 3)) {
+            assertThatThrownBy(() -> state.after(DAY.plusDays(11), new BatchChange.Released(501, TRAY, List.of(gone))))
+                    .hasMessageContaining("Cell " + gone + " holds no living plant");
+        }
+    }
+
+    @Test
     void refusesFiguresThatCannotBe() {
         assertThatThrownBy(() -> counted(Map.of(4, -1), false)).hasMessageContaining("Cell 4 cannot hold -1");
         assertThatThrownBy(() -> new BatchChange.Lost(TRAY, List.of(2, 2), LossReason.FROST))

@@ -57,6 +57,14 @@ class SowQuantityTest {
         assertThat(quantity.cellsNeeded(plants, 0.99)).isGreaterThanOrEqualTo(cells);
     }
 
+    /** A cell that comes up for certain and lives in 7 of 10 cases is like one that comes up in 7 of 10 and lives. */
+    @Test
+    void plantsThatDieCountLikeSeedThatFails() {
+        SowQuantity dying = new SowQuantity(GerminationNodes.certain(1), 1, 0.7);
+        assertThat(dying.cellsNeeded(30, CONFIDENCE)).isEqualTo(50);
+        assertThat(dying.expectedShare()).isCloseTo(0.7, within(1e-12));
+    }
+
     @Test
     void refusesASeedThatHardlyGrows() {
         SowQuantity quantity = new SowQuantity(GerminationNodes.certain(0.000001), 1, 1);
