@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -18,33 +19,40 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 
-/** One real order, from the telephone to the delivery note, as the people at the nursery do it. */
+/** One real order, from the telephone to the delivery note, as the people at the nursery do it; at one width. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class OrderToReleaseTest {
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+abstract class OrderToRelease {
 
     private static final LocalDate TODAY = LocalDate.of(2027, 4, 15);
-    private static Nursery nursery;
-    private static int order;
-    private static int batch;
-    private static int tray;
-    private static int sown;
+    private final boolean phone;
+    private Nursery nursery;
+    private int order;
+    private int batch;
+    private int tray;
+    private int sown;
+
+    OrderToRelease(boolean phone) {
+        this.phone = phone;
+    }
 
     @BeforeAll
-    static void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo("demo");
+    void start() throws IOException, InterruptedException {
+        nursery = Nursery.demo(phone ? "demo-phone" : "demo");
     }
 
     @AfterAll
-    static void stop() throws IOException, InterruptedException {
+    void stop() throws IOException, InterruptedException {
         nursery.close();
     }
 
     @Test
     @Order(1)
     void aWrongPasswordIsRefusedAndARightOneLetsIn() {
-        try (Screen screen = Screen.desk(nursery)) {
+        try (Screen screen = screen()) {
             Page page = screen.page();
             page.navigate("/");
             page.getByLabel("E-mail address").fill(Nursery.PROPAGATOR);
@@ -61,7 +69,7 @@ class OrderToReleaseTest {
     @Test
     @Order(2)
     void anOrderIsPlannedWhileItIsTypedAndTaken() {
-        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+        try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             page.getByRole(AriaRole.LINK, named("Orders")).click();
             page.getByRole(AriaRole.LINK, named("Take an order")).click();
@@ -93,7 +101,7 @@ class OrderToReleaseTest {
     @Test
     @Order(3)
     void theRunOfCellsIsSownOnThePhone() throws IOException {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = screen().signIn(Nursery.HAND)) {
             Page page = screen.page();
             page.navigate("/batches/" + batch);
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Sow \\d+ cells"))).click();
@@ -117,14 +125,14 @@ class OrderToReleaseTest {
     @Test
     @Order(4)
     void daysPassAndTheRoundAsksForACount() {
-        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+        try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             button(page, "Let days pass").click();
             page.getByText("7", new Page.GetByTextOptions().setExact(true)).click();
             page.getByLabel("The nursery's hands do the round meanwhile").uncheck();
             button(page, "Let 7 days pass").click();
             assertThat(heading(page, "The round, Thu 22 Apr")).isVisible(
-                    new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+                    new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
             Locator work = page.getByRole(AriaRole.LINK, named("T" + tray)).filter(new Locator.FilterOptions().setHasText("Count"));
             assertThat(work).isVisible();
             work.click();
@@ -135,7 +143,7 @@ class OrderToReleaseTest {
     @Test
     @Order(5)
     void seedlingsAreCountedByTappingSweepingAndTyping() {
-        try (Screen screen = Screen.desk(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = screen().signIn(Nursery.HAND)) {
             Page page = screen.page();
             page.navigate("/trays/" + tray);
             cell(page, 1).click();
@@ -164,12 +172,12 @@ class OrderToReleaseTest {
     @Test
     @Order(6)
     void aCountMadeWithoutConnectionIsKeptAndSentLater() {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = screen().signIn(Nursery.HAND)) {
             Page page = screen.page();
             page.navigate("/trays/" + tray);
-            cell(page, 5).tap();
+            cell(page, 5).click();
             screen.context().setOffline(true);
-            button(page, "Save count of 1 cell").tap();
+            button(page, "Save count of 1 cell").click();
             assertThat(page.getByText("kept on this device until there is a connection")).isVisible();
             screen.context().setOffline(false);
             assertThat(page.getByText("kept on this device")).isHidden();
@@ -182,19 +190,19 @@ class OrderToReleaseTest {
     @Test
     @Order(7)
     void lossesAreMarkedAndTakenBack() {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = screen().signIn(Nursery.HAND)) {
             Page page = screen.page();
             page.navigate("/trays/" + tray);
-            button(page, "Mark losses").tap();
-            cell(page, 3).tap();
-            cell(page, 4).tap();
+            button(page, "Mark losses").click();
+            cell(page, 3).click();
+            cell(page, 4).click();
             page.getByLabel("Reason").selectOption("SLUGS");
             assertThat(page.getByText("Slug pellets")).isVisible();
-            button(page, "Mark 2 cells as lost").tap();
+            button(page, "Mark 2 cells as lost").click();
             assertThat(cell(page, 3)).hasAttribute("aria-label", "Cell 3, lost");
             page.navigate("/batches/" + batch);
             assertThat(page.getByText("2 lost")).isVisible();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Undo entry \\d+: Lost"))).tap();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Undo entry \\d+: Lost"))).click();
             assertThat(page.getByText("2 lost")).isHidden();
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
@@ -204,7 +212,7 @@ class OrderToReleaseTest {
     @Test
     @Order(8)
     void theBatchIsMovedHardenedAndItsForecastFollows() {
-        try (Screen screen = Screen.desk(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = screen().signIn(Nursery.HAND)) {
             Page page = screen.page();
             page.navigate("/trays/" + tray);
             page.getByLabel("Last look").check();
@@ -237,7 +245,7 @@ class OrderToReleaseTest {
     @Test
     @Order(9)
     void plantsAreReleasedInTwoParts() throws IOException {
-        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+        try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             page.navigate("/orders/" + order);
             page.getByLabel("Plants").fill("5000");
@@ -260,7 +268,7 @@ class OrderToReleaseTest {
     @Test
     @Order(10)
     void theGrowerSeesTheirOrderAndNobodyElseDoes() {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.GROWER)) {
+        try (Screen screen = screen().signIn(Nursery.GROWER)) {
             Page page = screen.page();
             assertThat(heading(page, "Your plants")).isVisible();
             Locator mine = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("50 Thickset"));
@@ -270,12 +278,16 @@ class OrderToReleaseTest {
             screen.requireNoSidewaysScroll();
             assertThat(page.request().get(note).status()).isEqualTo(200);
             assertThat(page.request().get("/api/batches").status()).isEqualTo(403);
-            try (Screen other = Screen.phone(nursery).signIn(Nursery.OTHER_GROWER)) {
+            try (Screen other = screen().signIn(Nursery.OTHER_GROWER)) {
                 assertThat(other.page().getByText("50 Thickset")).isHidden();
                 assertThat(other.page().request().get(note).status()).isEqualTo(404);
                 assertThat(other.page().request().get("/api/orders/" + order).status()).isEqualTo(404);
             }
         }
+    }
+
+    private Screen screen() {
+        return phone ? Screen.phone(nursery) : Screen.desk(nursery);
     }
 
     private static void sweep(Page page, int first, int last) {
