@@ -1,0 +1,105 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { refusal, type BatchView } from '../api/client';
+import { EmergenceChart } from '../emerge/EmergenceChart';
+import { VerdictWords } from '../emerge/VerdictWords';
+import { BalanceBar } from './BalanceBar';
+import { ChangeList } from './ChangeList';
+
+const change = (sequence: number, more: Partial<BatchView['changes'][number]> = {}) => ({
+  sequence, day: '2027-04-10', words: `Did thing ${sequence}`, by: 'Pell', corrected: false, isCorrection: false, ...more,
+});
+
+const batch = {
+  summary: {
+    number: 242, stage: 'EMERGING', verdict: 'LATE', target: '2027-05-04', grower: 'Upper Tarrow Farm',
+    balance: { sown: 100, waiting: 80, empty: 0, alive: 20, lost: 0, released: 0 },
+  },
+  changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),
+  emergedCells: 20, expectedUp: 61.4, cellsNeeded: 80, chanceEnough: 0.4, completelyCounted: false, latestSowDay: '2027-04-20',
+  curve: [
+    { day: '2027-04-06', low: 0, middle: 0, high: 0 },
+    { day: '2027-04-07', low: 0, middle: 30, high: 60 },
+    { day: '2027-04-08', low: 40, middle: 70, high: 90 },
+  ],
+  counts: [{ day: '2027-04-07', cells: 12 }, { day: '2027-04-08', cells: 20 }],
+} as unknown as BatchView;
+
+const inClient = (child: ReactNode) =>
+  render(<QueryClientProvider client={new QueryClient()}>{child}</QueryClientProvider>);
+
+describe('the record of a batch', () => {
+  afterEach(cleanup);
+
+  it('shows the newest first and the rest on wish', () => {
+    inClient(<ChangeList batch={batch} />);
+    expect(screen.getAllByRole('listitem')).toHaveLength(6);
+    expect(screen.getAllByRole('listitem')[0]!.textContent).toContain('Did thing 8');
+    fireEvent.click(screen.getByRole('button', { name: 'Show all 8' }));
+    expect(screen.getAllByRole('listitem')).toHaveLength(8);
+  });
+
+  it('offers to undo only what still counts', () => {
+    const changes = [change(1), change(2, { corrected: true }), change(3, { isCorrection: true })];
+    inClient(<ChangeList batch={{ ...batch, changes }} />);
+    expect(screen.getAllByRole('button').map((button) => button.getAttribute('aria-label'))).toEqual(['Undo entry 1: Did thing 1']);
+    expect(screen.getByText('undone')).toBeTruthy();
+  });
+
+  it('says what comes first when it is empty', () => {
+    inClient(<ChangeList batch={{ ...batch, changes: [] }} />);
+    expect(screen.getByText(/first entry will be its sowing/)).toBeTruthy();
+  });
+});
+
+describe('the verdict', () => {
+  afterEach(cleanup);
+
+  it('says what to do while a resowing would still help', () => {
+    render(<VerdictWords batch={batch} today="2027-04-15" />);
+    expect(screen.getByText('Late')).toBeTruthy();
+    expect(screen.getByText(/20 of 100 cells up, about 61 expected by today/)).toBeTruthy();
+    expect(screen.getByText(/resowing would still make the order until Tue 20 Apr/)).toBeTruthy();
+  });
+
+  it('says whom to tell once it would not', () => {
+    render(<VerdictWords batch={batch} today="2027-04-25" />);
+    expect(screen.getByText(/tell Upper Tarrow Farm/)).toBeTruthy();
+  });
+});
+
+describe('the account', () => {
+  afterEach(cleanup);
+
+  it('adds up in words', () => {
+    render(<BalanceBar balance={{ sown: 100, waiting: 0, empty: 8, alive: 60, lost: 2, released: 30 }} needed={90} />);
+    expect(screen.getByText(/100 sown = 30 released \+ 60 alive \+ 2 lost \+ 8 empty/)).toBeTruthy();
+  });
+});
+
+describe('the emergence chart', () => {
+  afterEach(cleanup);
+
+  it('says in words what it shows, and rings every count', () => {
+    const { container } = render(<EmergenceChart batch={batch} today="2027-04-08" />);
+    expect(screen.getByRole('img', { name: 'Emergence: 20 of 100 cells up; about 61 expected by today' })).toBeTruthy();
+    expect(container.querySelectorAll('circle')).toHaveLength(2);
+    expect(screen.getByText('80 needed')).toBeTruthy();
+  });
+});
+
+describe('a refusal', () => {
+  it('finds its field, also inside a larger entry', () => {
+    const refused = refusal(422, { detail: 'x', errors: [{ field: 'wish.plants', message: 'Order at least 1 plant.' }] });
+    expect(refused.problemAt('plants')).toBe('Order at least 1 plant.');
+    expect(refused.problemAt('target')).toBeUndefined();
+    expect(refused.mayPassLater).toBe(false);
+  });
+
+  it('may pass later when the connection or the sign-in was at fault', () => {
+    expect([0, 401, 403, 500, 503].every((status) => refusal(status, {}).mayPassLater)).toBe(true);
+    expect(refusal(401, undefined).message).toContain('Sign in again');
+  });
+});

@@ -1,0 +1,82 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { BatchSummary, StopView } from '../api/client';
+import { ForecastStrip } from './ForecastStrip';
+import { Stop } from './Stop';
+
+const batch: BatchSummary = {
+  number: 242, variety: 'Thickset', crop: 'Spinach', stage: 'EMERGING', verdict: 'LATE', place: 'Warm room',
+  trays: [1169, 1170, 1171], balance: { sown: 180, waiting: 90, empty: 0, alive: 90, lost: 0, released: 0 },
+  sowDay: '2027-04-06', chance: 0.4, order: 142, grower: 'Upper Tarrow Farm', plants: 150, target: '2027-05-04',
+};
+
+const stop: StopView = {
+  placeId: 2, place: 'Warm room', caution: 'Keep cords off the floor.', slots: 4, slotsTaken: 6, lastMinimum: 18.94,
+  lastMaximum: 21.2, setMinimum: 19, setMaximum: 21, quietBatches: 1,
+  work: [{
+    batch,
+    tasks: [
+      { kind: 'COUNT', urgency: 'AT_RISK', reason: 'Late: about 120 cells should be up.' },
+      { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', reason: 'Up: 90 of 180 cells.' },
+      { kind: 'RELEASE', urgency: 'LATE', reason: 'Was wanted yesterday.' },
+    ],
+  }],
+};
+
+const show = (shown: StopView) =>
+  render(
+    <MemoryRouter>
+      <ul>
+        <Stop stop={shown} />
+      </ul>
+    </MemoryRouter>,
+  );
+
+describe('a stop on the round', () => {
+  afterEach(cleanup);
+
+  it('opens the thing itself for each piece of work', () => {
+    show(stop);
+    const targets = screen.getAllByRole('link').map((link) => link.getAttribute('href'));
+    expect(targets).toEqual(['/trays/1169', '/batches/242', '/orders/142']);
+  });
+
+  it('says in words what is late and what is at risk', () => {
+    show(stop);
+    expect(screen.getByText('at risk')).toBeTruthy();
+    expect(screen.getByText('late')).toBeTruthy();
+    expect(screen.getByText('Late: about 120 cells should be up.')).toBeTruthy();
+  });
+
+  it('tells temperatures with units, the caution, and when there is no room left', () => {
+    show(stop);
+    expect(screen.getByText(/yesterday 18\.9 to 21\.2 °C, set 19 to 21 °C/)).toBeTruthy();
+    expect(screen.getByText(/6 of 4 tray places taken, 2 too many/)).toBeTruthy();
+    expect(screen.getByText(/Keep cords off the floor\./)).toBeTruthy();
+  });
+
+  it('is quiet when there is nothing to do', () => {
+    show({ ...stop, work: [], quietBatches: 0, slotsTaken: 0 });
+    expect(screen.getByText('Empty.')).toBeTruthy();
+    expect(screen.queryByText(/Keep cords/)).toBeNull();
+    cleanup();
+    show({ ...stop, work: [], quietBatches: 2 });
+    expect(screen.getByText('Nothing to do; 2 batches to look over.')).toBeTruthy();
+  });
+});
+
+describe('the forecast', () => {
+  afterEach(cleanup);
+
+  it('names frost in words on the days that have it', () => {
+    render(<ForecastStrip days={[{ day: '2027-04-15', minimum: -0.5, maximum: 9 }, { day: '2027-04-16', minimum: 3, maximum: 12 }]} />);
+    expect(screen.getAllByText('frost')).toHaveLength(1);
+    expect(screen.getByText('3 to 12')).toBeTruthy();
+  });
+
+  it('leaves no empty frame when there is none', () => {
+    const { container } = render(<ForecastStrip days={[]} />);
+    expect(container.innerHTML).toBe('');
+  });
+});
