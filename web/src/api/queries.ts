@@ -42,12 +42,17 @@ export const useTray = (number: number) =>
 export const useChoices = () =>
   useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
 
-/** A change to plants: afterwards everything that is shown is fetched again. */
+/**
+ * A change to plants: afterwards everything that is shown is fetched again. The change is done without waiting for
+ * that, so that a slow answer does not hold a sheet open that has served its turn.
+ */
 export function useChange<Entry, Result>(change: (entry: Entry) => Promise<Result>) {
   const client = useQueryClient();
   return useMutation<Result, Refused, Entry>({
     mutationFn: change,
-    onSuccess: () => client.invalidateQueries(),
+    onSuccess: () => {
+      void client.invalidateQueries();
+    },
   });
 }
 

@@ -1,0 +1,45 @@
+package kiver.server.place;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.Set;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.weather.DailyRange;
+import org.junit.jupiter.api.Test;
+
+class SimulatedProbeTest {
+
+    private static final LocalDate DAY = LocalDate.of(2027, 4, 15);
+    private static final DailyRange OUTSIDE = new DailyRange(2, 11);
+
+    private final SimulatedProbe probe = new SimulatedProbe();
+
+    @Test
+    void readsTheSameWhoeverLooks() {
+        Place place = heated(3);
+        assertThat(probe.read(place, DAY, OUTSIDE)).isEqualTo(new SimulatedProbe().read(place, DAY, OUTSIDE));
+        assertThat(probe.read(place, DAY, OUTSIDE)).isNotEqualTo(probe.read(place, DAY.plusDays(1), OUTSIDE));
+    }
+
+    @Test
+    void staysNearTheSetPointsWithABiasOfItsOwn() {
+        for (int number = 1; number <= 10; number++) {
+            double sum = 0;
+            for (int day = 0; day < 200; day++) {
+                DailyRange read = probe.read(heated(number), DAY.plusDays(day), OUTSIDE);
+                sum += read.middle() / 200;
+            }
+            assertThat(sum).as("place " + number).isCloseTo(18, within(2.5));
+        }
+    }
+
+    private static Place heated(int number) {
+        return new Place(new PlaceId(number), "Place " + number, number, 10, new PlaceClimate.SetPoints(20, 16), 0.8, 0,
+                Set.of(PlaceUse.GROWING_ON));
+    }
+}
