@@ -42,6 +42,12 @@ export const useTray = (number: number) =>
 export const useChoices = () =>
   useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
 
+/** Fetches all that is shown anew. A first fetch still under way is dropped: it may answer from before the change. */
+export async function refresh(client: QueryClient): Promise<void> {
+  await client.cancelQueries();
+  await client.invalidateQueries();
+}
+
 /**
  * A change to plants: afterwards everything that is shown is fetched again. The change is done without waiting for
  * that, so that a slow answer does not hold a sheet open that has served its turn.
@@ -51,7 +57,7 @@ export function useChange<Entry, Result>(change: (entry: Entry) => Promise<Resul
   return useMutation<Result, Refused, Entry>({
     mutationFn: change,
     onSuccess: () => {
-      void client.invalidateQueries();
+      void refresh(client);
     },
   });
 }

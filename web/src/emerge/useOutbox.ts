@@ -1,8 +1,8 @@
 import { useSyncExternalStore } from 'react';
-import { queryClient } from '../api/queries';
+import { queryClient, refresh } from '../api/queries';
 import { Outbox, postLetter } from './outbox';
 
-export const outbox = new Outbox(window.localStorage, postLetter, () => void queryClient.invalidateQueries());
+export const outbox = new Outbox(window.localStorage, postLetter, () => void refresh(queryClient));
 window.addEventListener('online', () => void outbox.flush());
 void outbox.flush();
 

@@ -127,6 +127,7 @@ abstract class OrderToRelease {
     void daysPassAndTheRoundAsksForACount() {
         try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
+            assertThat(heading(page, "The round, Thu 15 Apr")).isVisible();
             button(page, "Let days pass").click();
             page.getByText("7", new Page.GetByTextOptions().setExact(true)).click();
             page.getByLabel("The nursery's hands do the round meanwhile").uncheck();
