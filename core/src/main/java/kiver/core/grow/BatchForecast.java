@@ -5,8 +5,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import kiver.core.growth.DateSpread;
+import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
@@ -43,19 +43,12 @@ public record BatchForecast(
         LocalDate lastDay = firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1);
         double due = ChronoUnit.DAYS.between(firstDay, target);
         double fit = Arrays.stream(milestones).filter(each -> each.fitOn(due)).count();
-        Spreads spreads = new Spreads(firstDay, lastDay, milestones);
+        MilestoneSpreads spreads = new MilestoneSpreads(firstDay, lastDay, milestones);
         return new BatchForecast(
                 spreads.of(Milestones::emerged),
                 spreads.of(Milestones::stageReached),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
                 fit / milestones.length);
-    }
-
-    private record Spreads(LocalDate firstDay, LocalDate lastDay, Milestones[] milestones) {
-        Optional<DateSpread> of(ToDoubleFunction<Milestones> mark) {
-            return DateSpread.of(
-                    firstDay, lastDay, Arrays.stream(milestones).mapToDouble(mark).toArray());
-        }
     }
 }

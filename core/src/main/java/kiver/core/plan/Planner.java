@@ -3,14 +3,13 @@ package kiver.core.plan;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import kiver.core.growth.DateSpread;
+import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
@@ -51,7 +50,7 @@ public final class Planner {
         Milestones[] milestones = countBack.milestones(sowDay);
         LocalDate lastDay = firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1);
         double chanceInTime = window.map(SowWindow::chance).orElse(0.0);
-        Spreads spreads = new Spreads(firstDay, lastDay, milestones);
+        MilestoneSpreads spreads = new MilestoneSpreads(firstDay, lastDay, milestones);
         return new Plan(
                 aim,
                 options,
@@ -105,7 +104,7 @@ public final class Planner {
             Path path,
             Optional<SowWindow> window,
             Optional<SowingOption> chosen,
-            Spreads spreads,
+            MilestoneSpreads spreads,
             double chanceInTime) {
         List<Obstacle> found = new ArrayList<>();
         String crop = request.crop().name();
@@ -135,7 +134,7 @@ public final class Planner {
         return found;
     }
 
-    private static Obstacle tooLateToSow(PlanRequest request, Spreads spreads) {
+    private static Obstacle tooLateToSow(PlanRequest request, MilestoneSpreads spreads) {
         String ready = spreads.of(Milestones::ready)
                 .map(spread -> "Sown today it would most likely be ready on " + DAY.format(spread.middle())
                         + ", and nine times in ten by " + DAY.format(spread.late()) + ".")
@@ -164,13 +163,5 @@ public final class Planner {
 
     private static Obstacle obstacle(Obstacle.Kind kind, boolean prevents, String message, Object... values) {
         return new Obstacle(kind, prevents, String.format(Locale.ROOT, message, values));
-    }
-
-    /** Spreads of the marks on the path over the scenarios. */
-    private record Spreads(LocalDate firstDay, LocalDate lastDay, Milestones[] milestones) {
-        Optional<DateSpread> of(ToDoubleFunction<Milestones> mark) {
-            double[] times = Arrays.stream(milestones).mapToDouble(mark).toArray();
-            return DateSpread.of(firstDay, lastDay, times);
-        }
     }
 }
