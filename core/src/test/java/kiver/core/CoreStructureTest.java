@@ -24,8 +24,8 @@ class CoreStructureTest {
 
     /** The packages in the order of the job; each may use only those before it. */
     private static final List<String> IN_ORDER = List.of(
-            "weather", "place", "growth", "crop", "seed", "tray", "batch", "order", "sow", "plan", "emerge", "grow",
-            "harden", "release", "today");
+            "sheet", "weather", "place", "growth", "crop", "seed", "tray", "batch", "order", "sow", "plan", "space", "promise",
+            "emerge", "grow", "harden", "release", "today");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)

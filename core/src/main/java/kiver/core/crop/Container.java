@@ -1,10 +1,14 @@
 package kiver.core.crop;
 
+import java.util.Locale;
+import java.util.Objects;
+
 /**
  * A tray as it lies on the bench, with its cells in rows and columns.
  *
  * @param code short and lasting, for example "module-60"
  * @param name as people say it, for example "Module tray of 60"
+ * @param kind cells, pressed blocks, pots, or an open tray whose seedlings are pricked out
  * @param rows cells from front to back, at least 1
  * @param columns cells from left to right, at least 1
  * @param cellVolume mL in one cell, positive
@@ -12,9 +16,26 @@ package kiver.core.crop;
  * @param slots bench room in trays of 540 × 280 mm, positive, for example 1 or 0.5
  */
 public record Container(
-        String code, String name, int rows, int columns, double cellVolume, double cellDepth, double slots) {
+        String code, String name, Kind kind, int rows, int columns, double cellVolume, double cellDepth, double slots) {
+
+    /** What a container is. */
+    public enum Kind {
+        CELLS, BLOCKS, POTS, OPEN;
+
+        /** As a sheet says it. */
+        public String words() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** A tray of cells. */
+    public Container(
+            String code, String name, int rows, int columns, double cellVolume, double cellDepth, double slots) {
+        this(code, name, Kind.CELLS, rows, columns, cellVolume, cellDepth, slots);
+    }
 
     public Container {
+        Objects.requireNonNull(kind);
         if (rows < 1 || columns < 1) {
             throw new IllegalArgumentException(name + " must have at least one row and one column.");
         }
@@ -26,5 +47,10 @@ public record Container(
     /** Cells in one tray. */
     public int cells() {
         return rows * columns;
+    }
+
+    /** mL of mix in one full tray. */
+    public double mixVolume() {
+        return cells() * cellVolume;
     }
 }

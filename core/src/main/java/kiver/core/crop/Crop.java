@@ -14,7 +14,9 @@ import kiver.core.growth.LeafGrowth;
  * @param leaves how fast its leaves unfold
  * @param growAt °C, the mean at which young plants grow sturdy, for example 14
  * @param leafLimit true leaves at which it is past its best in a cell of 40 mL, positive
+ * @param cells how it puts up with life in a cell
  * @param seed what to know about the seed
+ * @param outdoors what it asks of the open
  * @param planting what the grower is told
  * @param sources where the figures come from
  */
@@ -26,7 +28,9 @@ public record Crop(
         LeafGrowth leaves,
         double growAt,
         double leafLimit,
+        CellHabits cells,
         SeedTraits seed,
+        OutdoorNeeds outdoors,
         PlantingOut planting,
         Sources sources) {
 
@@ -34,6 +38,8 @@ public record Crop(
 
     public Crop {
         Objects.requireNonNull(hardiness);
+        Objects.requireNonNull(cells);
+        Objects.requireNonNull(outdoors);
         if (!(leafLimit > 0)) {
             throw new IllegalArgumentException("The leaf limit of " + name + " must be positive.");
         }
@@ -46,6 +52,19 @@ public record Crop(
      * estimate; a cell of 15 mL gives 0.7 of the limit, one of 300 mL twice.
      */
     public double leafLimitIn(Container container) {
-        return leafLimit * Math.cbrt(container.cellVolume() / STANDARD_CELL_VOLUME);
+        return leafLimit * roominess(container);
+    }
+
+    /**
+     * Days after emergence at which roots begin to circle in that container, as the leaf limit follows its volume.
+     *
+     * @param container it grows in
+     */
+    public double dayLimitIn(Container container) {
+        return cells.days() * roominess(container);
+    }
+
+    private static double roominess(Container container) {
+        return Math.cbrt(container.cellVolume() / STANDARD_CELL_VOLUME);
     }
 }

@@ -72,11 +72,11 @@ public record BatchCourse(
             LocalDate day = emerged.orElse(today.minusDays(1));
             double emergedAt = ChronoUnit.DAYS.between(anySeries.firstDay(), day) + 0.5;
             return new Standing(
-                    now, 0, emergedAt, leavesBetween(day, today),
+                    now, 0, emergedAt, leavesBetween(day, today), 0,
                     state.hardeningStartedOn().isPresent(), state.hardeningDays());
         }
         return new Standing(
-                now, emergenceProgressUntil(today), ProgressSeries.NEVER, 0,
+                now, emergenceProgressUntil(today), ProgressSeries.NEVER, 0, 0,
                 state.hardeningStartedOn().isPresent(), state.hardeningDays());
     }
 

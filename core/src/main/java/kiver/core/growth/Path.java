@@ -1,19 +1,37 @@
 package kiver.core.growth;
 
+import java.util.List;
+
 /**
  * What lies between sowing and release.
  *
+ * @param pottings in the order of their leaves; empty for plants that stay where they were sown
  * @param leavesWanted true leaves at which hardening may begin, positive
  * @param leavesLimit true leaves at which the plant is past its best, above {@code leavesWanted} for a path that can
  *     be walked at all
+ * @param daysLimit days after emergence, or after the last potting, at which roots circle; infinite where days do not
+ *     count
  * @param hardeningDays days of hardening, 0 or more
  */
-public record Path(double leavesWanted, double leavesLimit, int hardeningDays) {
+public record Path(
+        List<Potting> pottings, double leavesWanted, double leavesLimit, double daysLimit, int hardeningDays) {
 
     public Path {
-        if (!(leavesWanted > 0) || hardeningDays < 0) {
-            throw new IllegalArgumentException("Leaves wanted must be positive and hardening days not negative.");
+        pottings = List.copyOf(pottings);
+        if (!(leavesWanted > 0) || !(daysLimit > 0) || hardeningDays < 0) {
+            throw new IllegalArgumentException(
+                    "Leaves wanted and the limit of days must be positive and hardening days not negative.");
         }
+    }
+
+    /** A path without pottings, on which only leaves limit the stay. */
+    public Path(double leavesWanted, double leavesLimit, int hardeningDays) {
+        this(List.of(), leavesWanted, leavesLimit, Double.POSITIVE_INFINITY, hardeningDays);
+    }
+
+    /** The same path with leaves alone as its limit. */
+    public Path withoutDaysLimit() {
+        return new Path(pottings, leavesWanted, leavesLimit, Double.POSITIVE_INFINITY, hardeningDays);
     }
 
     /**
@@ -31,20 +49,55 @@ public record Path(double leavesWanted, double leavesLimit, int hardeningDays) {
         if (emerged == ProgressSeries.NEVER) {
             return Milestones.NEVER;
         }
+        double leaves = standing.leafProgress();
+        double from = growingFrom;
+        double settledAt = emerged;
+        for (int index = standing.pottingsDone(); index < pottings.size() && !standing.hardeningStarted(); index++) {
+            Potting potting = pottings.get(index);
+            double potted = reached(scenario.growingOn(), from, potting.atLeaves() * scenario.leafPace() - leaves);
+            if (potted == ProgressSeries.NEVER) {
+                return new Milestones(emerged, potted, potted, potted);
+            }
+            leaves += scenario.growingOn().between(from, potted);
+            from = potted + potting.checkDays();
+            settledAt = potted;
+        }
         double stage = standing.hardeningStarted()
                 ? standing.time()
-                : reached(scenario.growingOn(), growingFrom, remaining(leavesWanted, standing, scenario));
+                : reached(scenario.growingOn(), from, leavesWanted * scenario.leafPace() - leaves);
         if (stage == ProgressSeries.NEVER) {
             return new Milestones(emerged, stage, stage, stage);
         }
         double ready = stage + Math.max(0, hardeningDays - standing.hardeningDaysDone());
-        double leavesAtStage = standing.leafProgress() + scenario.growingOn().between(growingFrom, stage);
-        double pastLimit = reached(scenario.hardening(), stage, leavesLimit * scenario.leafPace() - leavesAtStage);
-        return new Milestones(emerged, stage, ready, pastLimit);
+        double leavesAtStage = leaves + scenario.growingOn().between(from, stage);
+        double pastLeaves = reached(scenario.hardening(), stage, leavesLimit * scenario.leafPace() - leavesAtStage);
+        return new Milestones(emerged, stage, ready, Math.min(pastLeaves, settledAt + daysLimit));
     }
 
-    private static double remaining(double leaves, Standing standing, Scenario scenario) {
-        return leaves * scenario.leafPace() - standing.leafProgress();
+    /**
+     * When the pottings still to come fall in one scenario, in days since its first day.
+     *
+     * @return one time for each potting after those done; {@link ProgressSeries#NEVER} where it is not reached
+     */
+    public double[] pottingTimes(Standing standing, Scenario scenario) {
+        double[] times = new double[Math.max(0, pottings.size() - standing.pottingsDone())];
+        double emerged = standing.hasEmerged()
+                ? standing.emergedAt()
+                : scenario.emergence()
+                        .timeReaching(standing.time(), scenario.emergencePace() - standing.emergenceProgress());
+        double from = Math.max(standing.time(), emerged);
+        double leaves = standing.leafProgress();
+        for (int index = 0; index < times.length; index++) {
+            Potting potting = pottings.get(standing.pottingsDone() + index);
+            times[index] = from == ProgressSeries.NEVER
+                    ? ProgressSeries.NEVER
+                    : reached(scenario.growingOn(), from, potting.atLeaves() * scenario.leafPace() - leaves);
+            if (times[index] != ProgressSeries.NEVER) {
+                leaves += scenario.growingOn().between(from, times[index]);
+            }
+            from = times[index] + potting.checkDays();
+        }
+        return times;
     }
 
     private static double reached(ProgressSeries series, double from, double progress) {

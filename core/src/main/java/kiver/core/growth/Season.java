@@ -144,15 +144,35 @@ public final class Season {
      * @param days number of days, cut at the season's end
      */
     public double meanTemperature(PlaceId id, LocalDate from, int days) {
+        return mean(id, from, days, (series, index) -> (series.minimum(index) + series.maximum(index)) / 2);
+    }
+
+    /**
+     * The mean light at a place over some days, mol m⁻² d⁻¹, over all scenarios.
+     *
+     * @param id the place
+     * @param from first day, inside the season
+     * @param days number of days, cut at the season's end
+     */
+    public double meanLight(PlaceId id, LocalDate from, int days) {
+        return mean(id, from, days, ClimateSeries::light);
+    }
+
+    private double mean(PlaceId id, LocalDate from, int days, DayValue value) {
         double sum = 0;
         int count = 0;
         for (ClimateSeries series : climate(id)) {
             int first = (int) Math.max(0, from.toEpochDay() - series.firstDay().toEpochDay());
             for (int index = first; index < Math.min(first + days, series.days()); index++) {
-                sum += (series.minimum(index) + series.maximum(index)) / 2;
+                sum += value.at(series, index);
                 count++;
             }
         }
         return count == 0 ? Double.NaN : sum / count;
+    }
+
+    /** Something of a series on one of its days. */
+    private interface DayValue {
+        double at(ClimateSeries series, int index);
     }
 }

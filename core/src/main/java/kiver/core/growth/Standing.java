@@ -7,6 +7,7 @@ package kiver.core.growth;
  * @param emergenceProgress made so far, 0 or more; not used once {@code emergedAt} is known
  * @param emergedAt when the median seedling was up, or {@link ProgressSeries#NEVER} while it is not
  * @param leafProgress true leaves made so far at the crop's mean pace, 0 or more
+ * @param pottingsDone moves into larger containers already made, 0 or more
  * @param hardeningStarted whether it has left the growing place for hardening
  * @param hardeningDaysDone days of hardening already had, 0 or more
  */
@@ -15,12 +16,13 @@ public record Standing(
         double emergenceProgress,
         double emergedAt,
         double leafProgress,
+        int pottingsDone,
         boolean hardeningStarted,
         int hardeningDaysDone) {
 
     /** About to be sown on the morning of a day. */
     public static Standing sownAt(double time) {
-        return new Standing(time, 0, ProgressSeries.NEVER, 0, false, 0);
+        return new Standing(time, 0, ProgressSeries.NEVER, 0, 0, false, 0);
     }
 
     /** Whether the median seedling is up. */

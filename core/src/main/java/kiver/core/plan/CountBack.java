@@ -3,7 +3,9 @@ package kiver.core.plan;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
@@ -13,18 +15,30 @@ import kiver.core.growth.Standing;
  * Counts back from the day on which plants are wanted to the days on which they can be sown.
  *
  * <p>Each possible sow day is followed forwards through every scenario, because temperature, and with it speed,
- * depends on when the plant is where. A year of sow days over thirty scenarios takes a few milliseconds.
- *
- * @param path from sowing to release
- * @param scenarios ways the season may go, equally likely; not empty
- * @param firstDay of the scenarios
+ * depends on when the plant is where. A year of sow days over thirty scenarios takes a few milliseconds; each sow day
+ * is followed once and kept, so that many targets can be tried after one another. What is kept is a pure function of
+ * what the count was made of.
  */
-public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay) {
+public final class CountBack {
 
     private static final double IN_NINE_OF_TEN = 0.9 - 1e-9;
 
-    public CountBack {
-        scenarios = List.copyOf(scenarios);
+    private final Path path;
+    private final List<Scenario> scenarios;
+    private final LocalDate firstDay;
+    private final Map<LocalDate, Milestones[]> bySowDay = new ConcurrentHashMap<>();
+
+    /**
+     * A count back.
+     *
+     * @param path from sowing to release
+     * @param scenarios ways the season may go, equally likely; not empty
+     * @param firstDay of the scenarios
+     */
+    public CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay) {
+        this.path = path;
+        this.scenarios = List.copyOf(scenarios);
+        this.firstDay = firstDay;
         if (scenarios.isEmpty()) {
             throw new IllegalArgumentException("Counting back needs at least one scenario.");
         }
@@ -65,10 +79,44 @@ public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay)
         LocalDate best = open ? bestBetween(earliest, latest, target) : bestBetween(notBefore, target, target);
         return Optional.of(new SowWindow(
                 earliest == null ? target : earliest,
+                earliest == null || earliest.isAfter(notBefore) ? limitOn(best) : SowWindow.Limit.TODAY,
                 best,
                 latest == null ? notBefore.minusDays(1) : latest,
                 evenOdds == null ? notBefore.minusDays(1) : evenOdds,
                 chance(best, target)));
+    }
+
+    /** What ends the stay of a batch sown on that day in most scenarios: leaves or days. */
+    private SowWindow.Limit limitOn(LocalDate sowDay) {
+        Milestones[] both = milestones(sowDay);
+        Standing sown = Standing.sownAt(time(sowDay));
+        Path leavesAlone = path.withoutDaysLimit();
+        int byDays = 0;
+        for (int index = 0; index < both.length; index++) {
+            byDays += both[index].pastLimit() < leavesAlone.from(sown, scenarios.get(index)).pastLimit() ? 1 : 0;
+        }
+        return 2 * byDays > both.length ? SowWindow.Limit.DAYS_IN_CELL : SowWindow.Limit.LEAVES;
+    }
+
+    /**
+     * The last sow day from which half of the scenarios are ready in time; {@code notBefore} when there is none. Found
+     * by halving, since sowing later is never ready earlier.
+     *
+     * @param target the day on which plants are wanted, not before {@code notBefore}
+     * @param notBefore usually today
+     */
+    public LocalDate lastEvenOdds(LocalDate target, LocalDate notBefore) {
+        LocalDate low = notBefore;
+        LocalDate high = target;
+        while (low.isBefore(high)) {
+            LocalDate middle = low.plusDays((ChronoUnit.DAYS.between(low, high) + 1) / 2);
+            if (chancesOf(middle, target).inTime() >= 0.5) {
+                low = middle;
+            } else {
+                high = middle.minusDays(1);
+            }
+        }
+        return low;
     }
 
     /** The day with the best chance; of several in a row the middle one, which leaves room on both sides. */
@@ -91,8 +139,10 @@ public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay)
 
     /** The path of a batch sown on that day, through every scenario. */
     public Milestones[] milestones(LocalDate sowDay) {
-        Standing sown = Standing.sownAt(time(sowDay));
-        return scenarios.stream().map(scenario -> path.from(sown, scenario)).toArray(Milestones[]::new);
+        return bySowDay.computeIfAbsent(sowDay, day -> {
+            Standing sown = Standing.sownAt(time(day));
+            return scenarios.stream().map(scenario -> path.from(sown, scenario)).toArray(Milestones[]::new);
+        });
     }
 
     /** The share of scenarios in which a batch sown on that day is fit for release on the target day. */
@@ -102,12 +152,10 @@ public record CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay)
 
     private Chances chancesOf(LocalDate sowDay, LocalDate target) {
         double due = time(target);
-        Standing sown = Standing.sownAt(time(sowDay));
         int inTime = 0;
         int notPast = 0;
         int fit = 0;
-        for (Scenario scenario : scenarios) {
-            Milestones milestones = path.from(sown, scenario);
+        for (Milestones milestones : milestones(sowDay)) {
             boolean ready = milestones.ready() <= due + 1;
             boolean young = milestones.pastLimit() >= due;
             inTime += ready ? 1 : 0;

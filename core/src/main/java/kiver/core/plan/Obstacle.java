@@ -28,6 +28,18 @@ public record Obstacle(Kind kind, boolean prevents, String message) {
         /** Ready in time in fewer than four scenarios of five. */
         LOW_CHANCE,
         /** Seedlings would stretch for want of light. */
-        LEGGY
+        LEGGY,
+        /** Frost would harm them at the site after the target date. */
+        FROST_AT_SITE,
+        /** The soil at the site is still too cold for them. */
+        COLD_SOIL,
+        /** Planted on the target date they would not be done before frost and dark. */
+        TOO_LATE_FOR_AUTUMN,
+        /** The crop is better sown in place. */
+        BETTER_SOWN_IN_PLACE,
+        /** A pot is too large for the plug. */
+        POT_TOO_LARGE,
+        /** Places are full on some of the days. */
+        NO_ROOM
     }
 }

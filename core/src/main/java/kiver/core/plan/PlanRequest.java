@@ -2,9 +2,12 @@ package kiver.core.plan;
 
 import java.time.LocalDate;
 import java.util.Objects;
+import java.util.Optional;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
+import kiver.core.growth.Path;
 import kiver.core.order.OrderLine;
+import kiver.core.order.OutdoorSeason;
 import kiver.core.seed.Germination;
 
 /**
@@ -12,7 +15,8 @@ import kiver.core.seed.Germination;
  *
  * @param line the wish
  * @param crop of the variety
- * @param container in which the plants are wanted
+ * @param containers that the plants pass through
+ * @param outdoors when the crop may stand at the grower's site; empty while no site is chosen
  * @param germination what is known of the lot; null when there is no lot
  * @param seedsInStock of that lot, 0 or more
  * @param allowances how much to grow beyond the wish
@@ -23,7 +27,8 @@ import kiver.core.seed.Germination;
 public record PlanRequest(
         OrderLine line,
         Crop crop,
-        Container container,
+        ContainerPath containers,
+        Optional<OutdoorSeason> outdoors,
         Germination germination,
         int seedsInStock,
         Allowances allowances,
@@ -34,10 +39,36 @@ public record PlanRequest(
     public PlanRequest {
         Objects.requireNonNull(line);
         Objects.requireNonNull(crop);
-        Objects.requireNonNull(container);
+        Objects.requireNonNull(containers);
+        Objects.requireNonNull(outdoors);
         Objects.requireNonNull(allowances);
         if (seedsInStock < 0 || seedsPerCell < 0) {
             throw new IllegalArgumentException("Seeds cannot be negative.");
         }
+    }
+
+    /** The container that seed is sown in. */
+    public Container sownIn() {
+        return containers.first();
+    }
+
+    /** From sowing to release, as far as containers, leaves and days set it. */
+    public Path path() {
+        Container last = containers.last();
+        double limit = Math.min(line.stage().to() + 1.0, crop.leafLimitIn(last));
+        return new Path(
+                containers.pottings(crop), line.stage().from(), limit, crop.dayLimitIn(last), hardeningDays);
+    }
+
+    /** The same for another wish. */
+    public PlanRequest with(OrderLine otherLine) {
+        return new PlanRequest(otherLine, crop, containers, outdoors, germination, seedsInStock, allowances,
+                seedsPerCell, hardeningDays, today);
+    }
+
+    /** The same in other containers. */
+    public PlanRequest in(ContainerPath otherContainers) {
+        return new PlanRequest(line, crop, otherContainers, outdoors, germination, seedsInStock, allowances,
+                seedsPerCell, hardeningDays, today);
     }
 }

@@ -1,18 +1,19 @@
 package kiver.core.plan;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.place.Place;
-import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 
 /**
- * Picks the places for a crop: of those where the seed comes up nearly as fast as anywhere, the roomiest; seedlings
+ * Ranks the places for a crop: of those where the seed comes up nearly as fast as anywhere, the roomiest; seedlings
  * stand where the mean is nearest to what keeps them sturdy, and harden on the nursery's largest hardening ground.
  */
 public final class WayFinder {
@@ -22,10 +23,17 @@ public final class WayFinder {
     /** A place at least this fast, against the fastest, is as good. */
     private static final double FAST_ENOUGH = 0.7;
 
+    /** Further from what suits a crop, in K, a place is not thought of. */
+    private static final double TOO_FAR_OFF = 7;
+
+    private static final int MOST_EMERGENCE = 3;
+    private static final int MOST_GROWING = 4;
+    private static final int MOST_HARDENING = 2;
+
     private WayFinder() {}
 
     /**
-     * The places.
+     * The places that suit best, whether they have room or not.
      *
      * @param season to look into
      * @param crop to be grown
@@ -33,6 +41,18 @@ public final class WayFinder {
      * @throws IllegalArgumentException when the nursery has no place for one of the stages
      */
     public static Way wayFor(Season season, Crop crop, LocalDate from) {
+        return waysFor(season, crop, from).get(0);
+    }
+
+    /**
+     * Ways worth thinking of, the best of each kind of place first; at most 24.
+     *
+     * @param season to look into
+     * @param crop to be grown
+     * @param from about when it will be sown, inside the season
+     * @throws IllegalArgumentException when the nursery has no place for one of the stages
+     */
+    public static List<Way> waysFor(Season season, Crop crop, LocalDate from) {
         ToDoubleFunction<Place> speed =
                 place -> crop.emergence().temperatures().rate(season.meanTemperature(place.id(), from, 14));
         double fastest = season.places().stream()
@@ -40,20 +60,35 @@ public final class WayFinder {
                 .mapToDouble(speed)
                 .max()
                 .orElse(0);
-        PlaceId emergence = nearest(season, PlaceUse.EMERGENCE, place ->
-                speed.applyAsDouble(place) >= FAST_ENOUGH * fastest ? -place.slots() : -speed.applyAsDouble(place));
-        PlaceId growingOn = nearest(season, PlaceUse.GROWING_ON, place ->
-                Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt()));
-        PlaceId hardening = nearest(season, PlaceUse.HARDENING_OFF, place -> -place.slots());
-        return new Way(emergence, growingOn, hardening);
+        List<Place> emergence = ranked(season, PlaceUse.EMERGENCE, MOST_EMERGENCE, place ->
+                speed.applyAsDouble(place) >= FAST_ENOUGH * fastest ? -place.slots() : 1 - speed.applyAsDouble(place));
+        ToDoubleFunction<Place> misfit = place ->
+                Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
+        List<Place> growing = ranked(season, PlaceUse.GROWING_ON, MOST_GROWING, misfit);
+        List<Place> hardening = ranked(season, PlaceUse.HARDENING_OFF, MOST_HARDENING, place -> -place.slots());
+        List<Way> ways = new ArrayList<>();
+        for (Place outside : hardening) {
+            for (Place warm : emergence) {
+                for (Place bench : growing) {
+                    if (bench == growing.get(0) || misfit.applyAsDouble(bench) < TOO_FAR_OFF) {
+                        ways.add(new Way(warm.id(), bench.id(), outside.id()));
+                    }
+                }
+            }
+        }
+        return List.copyOf(ways);
     }
 
-    private static PlaceId nearest(Season season, PlaceUse use, ToDoubleFunction<Place> distance) {
-        return season.places().stream()
+    private static List<Place> ranked(Season season, PlaceUse use, int most, ToDoubleFunction<Place> distance) {
+        List<Place> ranked = season.places().stream()
                 .filter(place -> place.suits(use))
-                .min(Comparator.comparingDouble(distance).thenComparing(Place::walkingOrder))
-                .map(Place::id)
-                .orElseThrow(() -> new IllegalArgumentException("The nursery has no place for "
-                        + use.name().toLowerCase(Locale.ROOT).replace('_', ' ') + "."));
+                .sorted(Comparator.comparingDouble(distance).thenComparing(Place::walkingOrder))
+                .limit(most)
+                .toList();
+        if (ranked.isEmpty()) {
+            throw new IllegalArgumentException("The nursery has no place for "
+                    + use.name().toLowerCase(Locale.ROOT).replace('_', ' ') + ".");
+        }
+        return ranked;
     }
 }

@@ -30,6 +30,17 @@ public final class Daylight {
         return MOL_PER_MEGAJOULE * share * extraterrestrialRadiation(latitude, day);
     }
 
+    /**
+     * Hours from sunrise to sunset, 0 to 24. FAO-56 equation 34; its example 9: 20° south, 3 September, 11.7.
+     *
+     * @param latitude degrees, north positive, −66 to 66
+     * @param day the date
+     */
+    public static double dayLength(double latitude, LocalDate day) {
+        double declination = 0.409 * Math.sin(2 * Math.PI * day.getDayOfYear() / 365 - 1.39);
+        return 24 / Math.PI * Math.acos(-Math.tan(Math.toRadians(latitude)) * Math.tan(declination));
+    }
+
     /** Radiation at the top of the atmosphere, MJ m⁻² d⁻¹; FAO-56 example 8: 20° south, 3 September, 32.2. */
     static double extraterrestrialRadiation(double latitude, LocalDate day) {
         double angle = 2 * Math.PI * day.getDayOfYear() / 365;

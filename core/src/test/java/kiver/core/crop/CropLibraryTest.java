@@ -9,6 +9,8 @@ import java.io.StringReader;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import kiver.core.sheet.FaultySheetException;
+import kiver.core.sheet.SheetFault;
 import org.junit.jupiter.api.Test;
 
 class CropLibraryTest {
@@ -18,7 +20,7 @@ class CropLibraryTest {
     @Test
     void theLibraryIsWholeAndSaysWhereItsFiguresComeFrom() throws IOException {
         CropLibrary library = library();
-        assertThat(library.crops()).hasSizeGreaterThanOrEqualTo(30);
+        assertThat(library.crops()).hasSizeGreaterThanOrEqualTo(60);
         assertThat(library.containers()).hasSizeGreaterThanOrEqualTo(6);
         assertThat(library.crops()).allSatisfy(crop -> {
             assertThat(crop.sources().emergence()).isNotBlank();
@@ -44,14 +46,14 @@ class CropLibraryTest {
     void everyFaultIsToldWithItsLine() {
         String text = """
                 # remark
-                code,name,rows,columns,cell_volume,cell_depth,slots
-                good,Good tray,5,6,40,45,1
-                flat,Flat tray,0,6,40,45,1
-                odd,Odd tray,5,6,forty,45,1
+                code,name,kind,rows,columns,cell_volume,cell_depth,slots
+                good,Good tray,cells,5,6,40,45,1
+                flat,Flat tray,cells,0,6,40,45,1
+                odd,Odd tray,cells,5,6,forty,45,1
                 """;
         assertThatThrownBy(() -> CropLibraryReader.readContainers("containers.csv", new StringReader(text)))
-                .isInstanceOfSatisfying(LibraryFileException.class, refused ->
-                        assertThat(refused.faults()).extracting(LibraryFault::line).containsExactly(4L, 5L))
+                .isInstanceOfSatisfying(FaultySheetException.class, refused ->
+                        assertThat(refused.faults()).extracting(SheetFault::line).containsExactly(4L, 5L))
                 .hasMessageContaining("at least one row")
                 .hasMessageContaining("\"forty\"; it must be a number");
     }

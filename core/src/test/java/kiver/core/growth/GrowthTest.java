@@ -138,9 +138,9 @@ class GrowthTest {
         Milestones fresh = path.from(Standing.sownAt(0), scenario);
         double middle = (fresh.emerged() + fresh.stageReached()) / 2;
         double leaves = scenario.growingOn().between(fresh.emerged(), middle);
-        Milestones later = path.from(new Standing(middle, 0, fresh.emerged(), leaves, false, 0), scenario);
+        Milestones later = path.from(new Standing(middle, 0, fresh.emerged(), leaves, 0, false, 0), scenario);
         assertThat(later.ready()).isCloseTo(fresh.ready(), within(1e-6));
-        Milestones hardening = path.from(new Standing(20, 0, 5, 4, true, 3), scenario);
+        Milestones hardening = path.from(new Standing(20, 0, 5, 4, 0, true, 3), scenario);
         assertThat(hardening.ready()).isEqualTo(22);
     }
 

@@ -1,46 +1,28 @@
 package kiver.core.plan;
 
+import static kiver.core.Samples.LOT;
+import static kiver.core.Samples.MODULES;
+import static kiver.core.Samples.PLUGS;
+import static kiver.core.Samples.SEASON;
+import static kiver.core.Samples.TODAY;
+import static kiver.core.Samples.crop;
+import static kiver.core.Samples.kale;
+import static kiver.core.Samples.request;
+import static kiver.core.Samples.scenarios;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import java.util.SplittableRandom;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
-import kiver.core.crop.Hardiness;
-import kiver.core.crop.PlantingOut;
-import kiver.core.crop.SeedTraits;
-import kiver.core.crop.Sources;
 import kiver.core.growth.CardinalTemperatures;
-import kiver.core.growth.Emergence;
-import kiver.core.growth.LeafGrowth;
 import kiver.core.growth.Milestones;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
-import kiver.core.growth.Scenario;
-import kiver.core.growth.Season;
 import kiver.core.growth.Way;
-import kiver.core.order.LeafStage;
-import kiver.core.order.OrderLine;
-import kiver.core.place.Place;
-import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
-import kiver.core.place.PlaceUse;
-import kiver.core.seed.Germination;
-import kiver.core.weather.StationClimate;
-import kiver.core.weather.StationRecord;
-import kiver.core.weather.StationSimulator;
 import org.junit.jupiter.api.Test;
 
 class PlannerTest {
-
-    private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
-    private static final Container MODULES = new Container("module-60", "Module tray of 60", 6, 10, 50, 50, 1);
-    private static final Container PLUGS = new Container("plug-150", "Plug tray of 150", 10, 15, 16, 38, 1);
-    private static final Germination LOT = new Germination(90, 10);
-    private static final Season SEASON = season();
 
     @Test
     void plansAnOrderThatCanBeMet() {
@@ -143,44 +125,5 @@ class PlannerTest {
     private static Plan plan(Crop crop, Container container, int plants, LocalDate target, int seeds) {
         return Planner.plan(
                 request(crop, container, plants, target, seeds, LOT), scenarios(crop), SEASON.firstDay());
-    }
-
-    private static PlanRequest request(
-            Crop crop, Container container, int plants, LocalDate target, int seeds, Germination lot) {
-        OrderLine line = new OrderLine(plants, new LeafStage(4, 6), target);
-        return new PlanRequest(line, crop, container, lot, seeds, Allowances.USUAL, 0, 3, TODAY);
-    }
-
-    private static List<Scenario> scenarios(Crop crop) {
-        return SEASON.scenarios(
-                new Way(new PlaceId(1), new PlaceId(2), new PlaceId(3)), crop.emergence(), crop.leaves(),
-                PaceSpread.BEFORE_ANY_COUNT);
-    }
-
-    private static Crop kale(double leafLimit) {
-        return crop(leafLimit, 6, CardinalTemperatures.of(4.5, 28, 38));
-    }
-
-    private static Crop crop(double leafLimit, double depth, CardinalTemperatures emergence) {
-        return new Crop("kale", "Kale", Hardiness.HARDY, new Emergence(emergence, 3.2, 0.18),
-                new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12), 14, leafLimit,
-                new SeedTraits(depth, false, 0, 3.5), new PlantingOut(45, "to the lowest leaves", ""),
-                new Sources("test", "test"));
-    }
-
-    private static Season season() {
-        StationRecord record = StationSimulator.draw(
-                new StationClimate(9, 10, 10, 3, 0.7), new SplittableRandom(9), LocalDate.of(1996, 1, 1), 11_400);
-        List<Place> places = List.of(
-                place(1, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE),
-                place(2, new PlaceClimate.FollowsWeather(3, 6, 6), PlaceUse.GROWING_ON),
-                place(3, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF));
-        List<StationRecord> scenarios =
-                record.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(30), TODAY.plusDays(200));
-        return new Season(places, scenarios, Map.of(), 46);
-    }
-
-    private static Place place(long id, PlaceClimate climate, PlaceUse use) {
-        return new Place(new PlaceId(id), "Place " + id, (int) id, 10, climate, 0.8, 4, Set.of(use));
     }
 }

@@ -1,0 +1,65 @@
+package kiver.core.order;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Optional;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.ProgressSeries;
+import kiver.core.weather.StationRecord;
+
+/**
+ * When the soil, a hand deep, has warmed to a wanted temperature.
+ *
+ * <p>The soil follows the daily mean of the air with a lag: an exponential mean with a time constant of eight days,
+ * and, bare and in the sun, 3 K warmer. Reference: Zheng, Hunt and Running (1993), Climate Research 2, who average
+ * eleven days of air; the exponential weights are a deviation, so that it can be carried on from day to day.
+ */
+public final class SoilWarmth {
+
+    private static final double TIME_CONSTANT = 8;
+    private static final double SUN_GAIN = 3;
+    private static final int DAYS_IN_A_ROW = 5;
+    private static final int HALF_A_YEAR = 182;
+
+    private SoilWarmth() {}
+
+    /**
+     * The first day of the season on which the soil has been at least so warm for five days in a row.
+     *
+     * @param record of the station
+     * @param offset K by which the soil of the site is warmer than open ground at the station
+     * @param wanted °C
+     * @param day any day of the season
+     * @param northern whether the site lies north of the equator
+     * @return nothing when it gets there before midsummer is 60 days past in fewer than half of the years
+     */
+    public static Optional<DateSpread> reached(
+            StationRecord record, double offset, double wanted, LocalDate day, boolean northern) {
+        LocalDate midsummer = FrostDates.midsummerOf(day, northern);
+        double[] days = record.firstDay().datesUntil(record.lastDay())
+                .map(each -> FrostDates.midsummerOf(each, northern))
+                .distinct()
+                .filter(each -> record.covers(each.minusDays(HALF_A_YEAR)) && record.covers(each.plusDays(60)))
+                .mapToDouble(each -> firstWarm(record, each, wanted - offset))
+                .toArray();
+        if (days.length == 0 || Arrays.stream(days).allMatch(each -> each == ProgressSeries.NEVER)) {
+            return Optional.empty();
+        }
+        return DateSpread.of(midsummer.minusDays(HALF_A_YEAR), midsummer.plusDays(60), days);
+    }
+
+    /** Days after the beginning of the season. */
+    private static double firstWarm(StationRecord record, LocalDate midsummer, double wanted) {
+        LocalDate start = midsummer.minusDays(HALF_A_YEAR);
+        double soil = record.on(start).middle();
+        int inARow = 0;
+        for (int index = 0; index <= HALF_A_YEAR + 60; index++) {
+            soil += (record.on(start.plusDays(index)).middle() - soil) / TIME_CONSTANT;
+            inARow = soil + SUN_GAIN >= wanted ? inARow + 1 : 0;
+            if (inARow == DAYS_IN_A_ROW) {
+                return index;
+            }
+        }
+        return ProgressSeries.NEVER;
+    }
+}

@@ -1,0 +1,275 @@
+package kiver.core.promise;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import kiver.core.crop.Container;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Season;
+import kiver.core.growth.Standing;
+import kiver.core.growth.Way;
+import kiver.core.order.OrderLine;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.plan.ContainerPath;
+import kiver.core.plan.CountBack;
+import kiver.core.plan.Obstacle;
+import kiver.core.plan.Plan;
+import kiver.core.plan.PlanRequest;
+import kiver.core.plan.Planner;
+import kiver.core.plan.SowWindow;
+import kiver.core.space.Candidate;
+import kiver.core.space.Footprint;
+import kiver.core.space.Occupancy;
+import kiver.core.space.Stay;
+import kiver.core.space.Suitability;
+
+/** Checks whether an order could be promised beside all that is promised already. */
+public final class PromiseCheck {
+
+    /** A yes is right in at least four cases of five. */
+    public static final double SURE_ENOUGH = 0.8;
+
+    /** Seed that has to be bought needs so many days to arrive. */
+    private static final int DAYS_TO_BUY_SEED = 14;
+
+    /** A way that costs so much more than the best is not taken only for its room; see {@link Suitability}. */
+    private static final double MUCH_WORSE = 25;
+
+    private static final int FURTHEST_DATE = 60;
+    private static final int MOST_CONTAINERS_OFFERED = 2;
+    private static final Set<Obstacle.Kind> SEED = EnumSet.of(Obstacle.Kind.NO_SEED, Obstacle.Kind.TOO_LITTLE_SEED);
+    private static final Set<Obstacle.Kind> OF_THE_SITE =
+            EnumSet.of(Obstacle.Kind.FROST_AT_SITE, Obstacle.Kind.COLD_SOIL, Obstacle.Kind.TOO_LATE_FOR_AUTUMN);
+    /** Said, but not a condition. */
+    private static final Set<Obstacle.Kind> ADVICE = EnumSet.of(
+            Obstacle.Kind.BETTER_SOWN_IN_PLACE, Obstacle.Kind.POT_TOO_LARGE, Obstacle.Kind.CELL_TOO_SHALLOW);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+
+    private final Season season;
+    private final Occupancy occupancy;
+    private final List<Container> containers;
+    private final List<SiteChoice> sites;
+
+    /**
+     * A check.
+     *
+     * @param season to look into
+     * @param occupancy by all batches that are planned or growing
+     * @param containers that may be offered instead
+     * @param sites that may be offered instead
+     */
+    public PromiseCheck(Season season, Occupancy occupancy, List<Container> containers, List<SiteChoice> sites) {
+        this.season = season;
+        this.occupancy = occupancy;
+        this.containers = List.copyOf(containers);
+        this.sites = List.copyOf(sites);
+    }
+
+    /** The answer to a request. */
+    public Promise check(PlanRequest request) {
+        Optional<Candidate> roomy = Optional.empty();
+        List<Candidate> candidates = suitability(request, slots(request, request.line().plants()))
+                .candidates(request.line().target(), request.today());
+        for (Candidate candidate : candidates) {
+            if (candidate.cost() <= candidates.get(0).cost() + MUCH_WORSE
+                    && occupancy.lackFor(candidate.stays()).isEmpty()) {
+                roomy = Optional.of(candidate);
+                break;
+            }
+        }
+        Way way = roomy.orElse(candidates.get(0)).way();
+        CountBack countBack = countBack(request.path(), request, way);
+        Plan plan = Planner.plan(request, countBack, season.firstDay(), season.lastDay());
+        List<Stay> stays = stays(request, way, plan.sowDay().orElse(request.today()), request.line().target(), trueSlots(request, plan));
+        Optional<Occupancy.Overflow> lack = occupancy.lackFor(stays);
+        List<String> conditions = new ArrayList<>();
+        List<String> reasons = new ArrayList<>();
+        sortOut(request, plan, lack, conditions, reasons);
+        Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
+        List<Offer> offers = answer == Answer.YES ? List.of() : offers(request, way, countBack, plan, lack);
+        return new Promise(answer, plan, way, stays, lack, conditions, reasons, offers);
+    }
+
+    /** What stands in the way, as conditions that can be met or as reasons that cannot. */
+    private static void sortOut(
+            PlanRequest request, Plan plan, Optional<Occupancy.Overflow> lack, List<String> conditions,
+            List<String> reasons) {
+        boolean timeToBuy = plan.sowDay()
+                .map(day -> !day.isBefore(request.today().plusDays(DAYS_TO_BUY_SEED)))
+                .orElse(false);
+        for (Obstacle obstacle : plan.obstacles()) {
+            if (SEED.contains(obstacle.kind())) {
+                (timeToBuy ? conditions : reasons).add(obstacle.message());
+            } else if (obstacle.prevents()) {
+                reasons.add(obstacle.message());
+            } else if (!ADVICE.contains(obstacle.kind())) {
+                conditions.add(obstacle.message());
+            }
+        }
+        lack.ifPresent(over -> conditions.add(String.format(Locale.ROOT,
+                "Room must be found: %s lacks %.0f tray places from %s to %s.",
+                over.place().name(), Math.ceil(over.mostOver()), DAY.format(over.from()),
+                DAY.format(over.until().minusDays(1)))));
+        if (reasons.isEmpty() && conditions.isEmpty() && plan.chance() < SURE_ENOUGH) {
+            conditions.add("The grower can live with a chance of " + Math.round(100 * plan.chance()) + " in 100.");
+        }
+    }
+
+    private List<Offer> offers(
+            PlanRequest request, Way way, CountBack countBack, Plan plan, Optional<Occupancy.Overflow> lack) {
+        List<Offer> offers = new ArrayList<>();
+        double enough = plan.chosen().map(option -> option.chance()).orElse(0.0);
+        boolean seedShort = plan.obstacles().stream().anyMatch(obstacle -> SEED.contains(obstacle.kind()));
+        if (!seedShort) {
+            dayOffer(request, way, countBack, plan, enough, 1).ifPresent(offers::add);
+            dayOffer(request, way, countBack, plan, enough, -1).ifPresent(offers::add);
+        }
+        if (plan.window().isPresent() && (seedShort || lack.isPresent())) {
+            quantityOffer(request, way, plan, lack).ifPresent(offers::add);
+        }
+        if (plan.obstacles().stream().anyMatch(obstacle -> OF_THE_SITE.contains(obstacle.kind()))) {
+            sites.stream()
+                    .filter(site -> welcomes(site.outdoors(), request.line().target()))
+                    .limit(2)
+                    .forEach(site -> offers.add(offer(request, Offer.Change.SITE, site.words(), request.line().target(),
+                            request.line().plants(), request.containers().last(), site.key(), plan.chance())));
+        }
+        if (!seedShort) {
+            offers.addAll(containerOffers(request, way, enough));
+        }
+        return offers;
+    }
+
+    /** The nearest day, later or earlier, on which all would be well. */
+    private Optional<Offer> dayOffer(
+            PlanRequest request, Way way, CountBack countBack, Plan plan, double enough, int direction) {
+        List<Double> slots = trueSlots(request, plan);
+        for (int away = 1; away <= FURTHEST_DATE; away++) {
+            LocalDate target = request.line().target().plusDays((long) direction * away);
+            if (target.isBefore(request.today()) || target.isAfter(season.lastDay().minusDays(7))) {
+                break;
+            }
+            if (request.outdoors().map(outdoors -> !welcomes(outdoors, target)).orElse(false)) {
+                continue;
+            }
+            Optional<SowWindow> window = countBack.windowFor(target, request.today());
+            if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
+                    && occupancy.lackFor(stays(request, way, window.get().best(), target, slots)).isEmpty()) {
+                return Optional.of(offer(request, Offer.Change.DAY, "on " + DAY.format(target) + " instead", target,
+                        request.line().plants(), request.containers().last(), "", window.get().chance() * enough));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The most plants that seed and room allow on the same day. */
+    private Optional<Offer> quantityOffer(
+            PlanRequest request, Way way, Plan plan, Optional<Occupancy.Overflow> lack) {
+        double share = 1;
+        if (plan.chosen().isPresent()) {
+            share = Math.min(share, request.seedsInStock() / (double) plan.chosen().get().seeds());
+        } else {
+            return Optional.empty();
+        }
+        if (lack.isPresent()) {
+            double wanted = stays(request, way, plan.sowDay().orElseThrow(), request.line().target(), trueSlots(request, plan)).stream()
+                    .filter(stay -> stay.place().equals(lack.get().place().id()))
+                    .mapToDouble(Stay::slots).max().orElse(1);
+            share = Math.min(share, (wanted - lack.get().mostOver()) / wanted);
+        }
+        for (int plants = roundDown((int) (share * request.line().plants())); plants >= 1; plants = roundDown((int) (plants * 0.93))) {
+            PlanRequest fewer = request.with(new OrderLine(plants, request.line().stage(), request.line().target()));
+            Plan smaller = Planner.plan(fewer, countBack(fewer.path(), fewer, way), season.firstDay(), season.lastDay());
+            List<Stay> stays = stays(fewer, way, smaller.sowDay().orElse(request.today()), fewer.line().target(), trueSlots(fewer, smaller));
+            if (smaller.isPossible() && smaller.chance() >= SURE_ENOUGH && occupancy.lackFor(stays).isEmpty()) {
+                return Optional.of(offer(request, Offer.Change.QUANTITY, plants + " plants on the day asked for",
+                        request.line().target(), plants, request.containers().last(), "", smaller.chance()));
+            }
+            if (plants < 10) {
+                break;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private List<Offer> containerOffers(PlanRequest request, Way way, double enough) {
+        List<Offer> offers = new ArrayList<>();
+        LocalDate target = request.line().target();
+        if (request.outdoors().map(outdoors -> !welcomes(outdoors, target)).orElse(false)) {
+            return offers;
+        }
+        for (Container container : containers) {
+            if (container.kind() == Container.Kind.OPEN || container.equals(request.containers().last())
+                    || request.crop().seed().depth() > container.cellDepth() / 2) {
+                continue;
+            }
+            PlanRequest other = request.in(ContainerPath.straight(container));
+            if (other.path().leavesLimit() <= other.path().leavesWanted()) {
+                continue;
+            }
+            Optional<SowWindow> window = countBack(other.path(), other, way).windowFor(target, request.today());
+            if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
+                    && occupancy.lackFor(stays(other, way, window.get().best(), target, slots(other, request.line().plants()))).isEmpty()) {
+                offers.add(offer(request, Offer.Change.CONTAINER, "in the " + container.name().toLowerCase(Locale.ROOT), target,
+                        request.line().plants(), container, "", window.get().chance() * enough));
+            }
+        }
+        offers.sort((one, another) -> Double.compare(another.chance(), one.chance()));
+        return offers.stream().limit(MOST_CONTAINERS_OFFERED).toList();
+    }
+
+    private static boolean welcomes(OutdoorSeason outdoors, LocalDate target) {
+        return !outdoors.soilNeverWarm()
+                && !target.isBefore(outdoors.from())
+                && outdoors.chanceOfHarm(target) <= OutdoorSeason.FROST_ACCEPTED
+                && outdoors.until().map(until -> !target.isAfter(until)).orElse(true);
+    }
+
+    private static Offer offer(
+            PlanRequest request, Offer.Change change, String words, LocalDate target, int plants, Container container,
+            String site, double chance) {
+        return new Offer(change, words, target, plants, container.code(), site, Math.min(1, chance));
+    }
+
+    private Suitability suitability(PlanRequest request, List<Double> slots) {
+        return new Suitability(season, request.crop(), request.path(), slots);
+    }
+
+    private CountBack countBack(Path path, PlanRequest request, Way way) {
+        return new CountBack(path, scenarios(request, way), season.firstDay());
+    }
+
+    private List<Scenario> scenarios(PlanRequest request, Way way) {
+        return season.scenarios(way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT);
+    }
+
+    private List<Stay> stays(PlanRequest request, Way way, LocalDate sowDay, LocalDate target, List<Double> slots) {
+        double time = sowDay.toEpochDay() - season.firstDay().toEpochDay();
+        LocalDate leaves = target.isBefore(sowDay) ? sowDay : target;
+        return new Footprint(request.path(), way, slots).from(Standing.sownAt(time), scenarios(request, way), leaves);
+    }
+
+    /** The room that a plan's trays take. */
+    private static List<Double> trueSlots(PlanRequest request, Plan plan) {
+        return plan.chosen()
+                .map(option -> request.containers().slots(option.cells(), plan.plantsToAimFor()))
+                .orElseGet(() -> slots(request, request.line().plants()));
+    }
+
+    /** About the room that so many plants take, before cells are counted. */
+    private static List<Double> slots(PlanRequest request, int plants) {
+        int aim = request.allowances().plantsToAimFor(plants);
+        return request.containers().slots((int) Math.ceil(aim * 1.15), aim);
+    }
+
+    private static int roundDown(int plants) {
+        return plants >= 100 ? plants / 10 * 10 : plants >= 20 ? plants / 5 * 5 : plants;
+    }
+}

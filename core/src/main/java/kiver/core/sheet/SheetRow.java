@@ -1,0 +1,92 @@
+package kiver.core.sheet;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One row of a sheet, read column by column. Every reader throws {@link IllegalArgumentException} that names the
+ * column, what stands there and what would be right.
+ *
+ * @param entries by column name; a column that is not there reads as empty
+ */
+public record SheetRow(Map<String, String> entries) {
+
+    public SheetRow {
+        entries = Map.copyOf(entries);
+    }
+
+    /** The entry, stripped; empty when there is none. */
+    public String text(String column) {
+        return entries.getOrDefault(column, "").strip();
+    }
+
+    /** The entry, which must not be empty. */
+    public String words(String column) {
+        String value = text(column);
+        if (value.isEmpty()) {
+            throw new IllegalArgumentException(column + " is empty.");
+        }
+        return value;
+    }
+
+    /** The entry as a number, which must be there. */
+    public double number(String column) {
+        String value = words(column);
+        try {
+            double number = Double.parseDouble(value.replace('−', '-'));
+            if (Double.isFinite(number)) {
+                return number;
+            }
+        } catch (NumberFormatException notANumber) {
+            // told below, together with numbers beyond all bounds
+        }
+        throw new IllegalArgumentException(column + " is \"" + value + "\"; it must be a number with a decimal point.");
+    }
+
+    /** The entry as a number, or {@code otherwise} where it is empty. */
+    public double numberOr(String column, double otherwise) {
+        return text(column).isEmpty() ? otherwise : number(column);
+    }
+
+    /** The entry as a whole number, which must be there. */
+    public int wholeNumber(String column) {
+        double number = number(column);
+        if (number != Math.rint(number) || Math.abs(number) > Integer.MAX_VALUE) {
+            throw new IllegalArgumentException(column + " is \"" + text(column) + "\"; it must be a whole number.");
+        }
+        return (int) number;
+    }
+
+    /** The entry as a day, which must be there. */
+    public LocalDate day(String column) {
+        String value = words(column);
+        try {
+            return LocalDate.parse(value);
+        } catch (DateTimeParseException notADay) {
+            throw new IllegalArgumentException(
+                    column + " is \"" + value + "\"; it must be a day written 2027-04-15.", notADay);
+        }
+    }
+
+    /** Whether the entry is yes; it must be yes or no. */
+    public boolean yes(String column) {
+        return oneOf(column, List.of("yes", "no")).equals("yes");
+    }
+
+    /** The entry, which must be one of those allowed. */
+    public String oneOf(String column, List<String> allowed) {
+        String value = words(column).toLowerCase(java.util.Locale.ROOT);
+        if (!allowed.contains(value)) {
+            throw new IllegalArgumentException(
+                    column + " is \"" + value + "\"; it must be " + either(allowed) + ".");
+        }
+        return value;
+    }
+
+    private static String either(List<String> allowed) {
+        int last = allowed.size() - 1;
+        return String.join(", ", allowed.subList(0, last)) + " or " + allowed.get(last);
+    }
+}

@@ -1,0 +1,103 @@
+package kiver.core.space;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import kiver.core.growth.Milestones;
+import kiver.core.growth.Path;
+import kiver.core.growth.ProgressSeries;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Standing;
+import kiver.core.growth.Way;
+import kiver.core.place.PlaceId;
+
+/**
+ * The room that a batch takes on its way, as most likely; the median of every mark is used.
+ *
+ * @param path it is on
+ * @param way the places it passes
+ * @param slotsByContainer bench room in each container of its path, in trays; one entry more than pottings still to
+ *     come
+ */
+public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
+
+    /** Seedlings stay where they came up for these days, until the last are up. */
+    private static final int DAYS_AFTER_HALF_UP = 2;
+
+    public Footprint {
+        slotsByContainer = List.copyOf(slotsByContainer);
+    }
+
+    /**
+     * The stays from where the batch stands until it leaves.
+     *
+     * @param standing of the batch
+     * @param scenarios ways the season may go
+     * @param leaves day on which its plants are handed over
+     */
+    public List<Stay> from(Standing standing, List<Scenario> scenarios, LocalDate leaves) {
+        LocalDate firstDay = scenarios.get(0).growingOn().firstDay();
+        double end = leaves.toEpochDay() - firstDay.toEpochDay() + 1;
+        Milestones[] milestones =
+                scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
+        double emerged = Math.min(end, median(milestones, Milestones::emerged) + DAYS_AFTER_HALF_UP);
+        double stage = Math.min(end, median(milestones, Milestones::stageReached));
+        double[] potted = medianPottings(standing, scenarios);
+        List<Stay> stays = new ArrayList<>();
+        double from = standing.time();
+        int container = 0;
+        if (!standing.hasEmerged()) {
+            add(stays, way.emergence(), firstDay, from, emerged, 0);
+            from = Math.max(from, emerged);
+        }
+        if (!standing.hardeningStarted()) {
+            for (double moved : potted) {
+                double until = Math.min(stage, Math.max(from, moved));
+                add(stays, way.growingOn(), firstDay, from, until, container);
+                from = Math.max(from, until);
+                container++;
+            }
+            add(stays, way.growingOn(), firstDay, from, stage, container);
+            from = Math.max(from, stage);
+        }
+        add(stays, way.hardening(), firstDay, from, Math.max(end, from + 1), slotsByContainer.size() - 1);
+        return List.copyOf(stays);
+    }
+
+    private void add(List<Stay> stays, PlaceId place, LocalDate firstDay, double from, double until, int container) {
+        LocalDate first = firstDay.plusDays((long) from);
+        LocalDate gone = firstDay.plusDays((long) until);
+        double slots = slotsByContainer.get(Math.min(container, slotsByContainer.size() - 1));
+        if (first.isBefore(gone) && slots > 0) {
+            stays.add(new Stay(place, first, gone, slots));
+        }
+    }
+
+    private double[] medianPottings(Standing standing, List<Scenario> scenarios) {
+        int count = Math.max(0, path.pottings().size() - standing.pottingsDone());
+        double[] medians = new double[count];
+        if (count == 0) {
+            return medians;
+        }
+        double[][] times = scenarios.stream()
+                .map(scenario -> path.pottingTimes(standing, scenario))
+                .toArray(double[][]::new);
+        for (int index = 0; index < count; index++) {
+            int potting = index;
+            medians[index] = middle(Arrays.stream(times).mapToDouble(each -> each[potting]).toArray());
+        }
+        return medians;
+    }
+
+    private static double median(Milestones[] milestones, ToDoubleFunction<Milestones> mark) {
+        return middle(Arrays.stream(milestones).mapToDouble(mark).toArray());
+    }
+
+    private static double middle(double[] times) {
+        Arrays.sort(times);
+        double middle = times[(times.length - 1) / 2];
+        return middle == ProgressSeries.NEVER ? Double.MAX_VALUE : middle;
+    }
+}

@@ -1,0 +1,168 @@
+package kiver.core.space;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceId;
+
+/** How full every place is on every day of a span, and by whom. */
+public final class Occupancy {
+
+    /** Rounding of half and shared trays. */
+    private static final double CROWDED = 1e-6;
+
+    private final LocalDate firstDay;
+    private final int days;
+    private final List<Place> places;
+    private final Map<PlaceId, double[]> used = new HashMap<>();
+    private final Map<Integer, List<Stay>> stays;
+
+    private Occupancy(LocalDate firstDay, int days, List<Place> places, Map<Integer, List<Stay>> stays) {
+        this.firstDay = firstDay;
+        this.days = days;
+        this.places = places;
+        this.stays = stays;
+    }
+
+    /** Days on end on which a place is over-full. */
+    public record Overflow(Place place, LocalDate from, LocalDate until, double mostOver, List<Integer> batches) {}
+
+    /**
+     * The occupancy of a span.
+     *
+     * @param places of the nursery
+     * @param stays by batch number; what lies outside the span is left out
+     * @param firstDay of the span
+     * @param days of the span, 1 or more
+     */
+    public static Occupancy of(List<Place> places, Map<Integer, List<Stay>> stays, LocalDate firstDay, int days) {
+        Occupancy occupancy = new Occupancy(firstDay, days, List.copyOf(places), Map.copyOf(stays));
+        places.forEach(place -> occupancy.used.put(place.id(), new double[days]));
+        stays.values().forEach(each -> occupancy.add(each, 1));
+        return occupancy;
+    }
+
+    /** The same with a batch standing otherwise than it did. */
+    public Occupancy with(int batch, List<Stay> otherwise) {
+        Map<Integer, List<Stay>> changed = new HashMap<>(stays);
+        changed.put(batch, otherwise);
+        Occupancy copy = new Occupancy(firstDay, days, places, changed);
+        used.forEach((place, slots) -> copy.used.put(place, slots.clone()));
+        copy.add(stays.getOrDefault(batch, List.of()), -1);
+        copy.add(otherwise, 1);
+        return copy;
+    }
+
+    private void add(Collection<Stay> each, int sign) {
+        for (Stay stay : each) {
+            double[] slots = used.get(stay.place());
+            if (slots != null) {
+                for (int day = indexOf(stay.from()); day < indexOf(stay.until()); day++) {
+                    slots[day] += sign * stay.slots();
+                }
+            }
+        }
+    }
+
+    /** The first day of the span. */
+    public LocalDate firstDay() {
+        return firstDay;
+    }
+
+    /** The days of the span. */
+    public int days() {
+        return days;
+    }
+
+    /** Slots used at a place, one entry for each day of the span. */
+    public double[] used(PlaceId place) {
+        return used.get(place).clone();
+    }
+
+    /** The stays of a batch. */
+    public List<Stay> staysOf(int batch) {
+        return stays.getOrDefault(batch, List.of());
+    }
+
+    /** Slots free at a place through all of some days; negative where it is over-full. */
+    public double free(PlaceId place, LocalDate from, LocalDate until) {
+        double[] slots = used.get(place);
+        double most = 0;
+        for (int day = indexOf(from); day < indexOf(until); day++) {
+            most = Math.max(most, slots[day]);
+        }
+        return capacity(place) - most;
+    }
+
+    /** The worst lack of room that stays would meet, were they added; empty when all of them fit. */
+    public Optional<Overflow> lackFor(List<Stay> wanted) {
+        Overflow worst = null;
+        for (Stay stay : wanted) {
+            double[] slots = used.get(stay.place());
+            LocalDate first = null;
+            LocalDate last = null;
+            double over = 0;
+            for (int day = indexOf(stay.from()); slots != null && day < indexOf(stay.until()); day++) {
+                double lack = slots[day] + stay.slots() - capacity(stay.place());
+                if (lack > CROWDED) {
+                    first = first == null ? firstDay.plusDays(day) : first;
+                    last = firstDay.plusDays(day + 1L);
+                    over = Math.max(over, lack);
+                }
+            }
+            if (first != null && (worst == null || over > worst.mostOver())) {
+                worst = new Overflow(place(stay.place()), first, last, over, batchesAt(stay.place(), first, last));
+            }
+        }
+        return Optional.ofNullable(worst);
+    }
+
+    /** Every run of days on which a place is over-full, in walking order and then by day. */
+    public List<Overflow> overflows() {
+        List<Overflow> found = new ArrayList<>();
+        for (Place place : places) {
+            double[] slots = used.get(place.id());
+            for (int day = 0; day < days; day++) {
+                int from = day;
+                double most = 0;
+                while (day < days && slots[day] > place.slots() + CROWDED) {
+                    most = Math.max(most, slots[day] - place.slots());
+                    day++;
+                }
+                if (day > from) {
+                    LocalDate first = firstDay.plusDays(from);
+                    LocalDate until = firstDay.plusDays(day);
+                    found.add(new Overflow(place, first, until, most, batchesAt(place.id(), first, until)));
+                }
+            }
+        }
+        return List.copyOf(found);
+    }
+
+    /** The batches that stand at a place on any of some days, by number. */
+    public List<Integer> batchesAt(PlaceId place, LocalDate from, LocalDate until) {
+        return stays.entrySet().stream()
+                .filter(entry -> entry.getValue().stream().anyMatch(stay -> stay.place().equals(place)
+                        && stay.from().isBefore(until) && from.isBefore(stay.until())))
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
+    }
+
+    private int capacity(PlaceId place) {
+        return place(place).slots();
+    }
+
+    private Place place(PlaceId id) {
+        return places.stream().filter(place -> place.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private int indexOf(LocalDate day) {
+        return (int) Math.min(days, Math.max(0, day.toEpochDay() - firstDay.toEpochDay()));
+    }
+}

@@ -1,0 +1,103 @@
+package kiver.core;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import kiver.core.crop.CellHabits;
+import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
+import kiver.core.crop.Hardiness;
+import kiver.core.crop.OutdoorNeeds;
+import kiver.core.crop.PlantingOut;
+import kiver.core.crop.SeedTraits;
+import kiver.core.crop.Sources;
+import kiver.core.growth.CardinalTemperatures;
+import kiver.core.growth.Emergence;
+import kiver.core.growth.LeafGrowth;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Season;
+import kiver.core.growth.Way;
+import kiver.core.order.LeafStage;
+import kiver.core.order.OrderLine;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.plan.Allowances;
+import kiver.core.plan.ContainerPath;
+import kiver.core.plan.PlanRequest;
+import kiver.core.seed.Germination;
+import kiver.core.weather.StationClimate;
+import kiver.core.weather.StationRecord;
+import kiver.core.weather.StationSimulator;
+
+/** A small nursery, a crop and a season that several tests look at. */
+public final class Samples {
+
+    public static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
+    public static final Container MODULES = new Container("module-60", "Module tray of 60", 6, 10, 50, 50, 1);
+    public static final Container PLUGS = new Container("plug-150", "Plug tray of 150", 10, 15, 16, 38, 1);
+    public static final Container POTS =
+            new Container("pot-7", "Carrier of 28 pots", Container.Kind.POTS, 4, 7, 180, 65, 1);
+    public static final Germination LOT = new Germination(90, 10);
+    public static final StationRecord RECORD = StationSimulator.draw(
+            new StationClimate(9, 10, 10, 3, 0.7), new SplittableRandom(9), LocalDate.of(1996, 1, 1), 11_400);
+    public static final Way WAY = new Way(new PlaceId(1), new PlaceId(2), new PlaceId(3));
+    public static final Season SEASON = season();
+
+    private Samples() {}
+
+    public static PlanRequest request(
+            Crop crop, Container container, int plants, LocalDate target, int seeds, Germination lot) {
+        OrderLine line = new OrderLine(plants, new LeafStage(4, 6), target);
+        return new PlanRequest(line, crop, ContainerPath.straight(container), java.util.Optional.empty(), lot, seeds,
+                Allowances.USUAL, 0, 3, TODAY);
+    }
+
+    public static PlanRequest at(OutdoorSeason outdoors, PlanRequest request) {
+        return new PlanRequest(request.line(), request.crop(), request.containers(), java.util.Optional.of(outdoors),
+                request.germination(), request.seedsInStock(), request.allowances(), request.seedsPerCell(),
+                request.hardeningDays(), request.today());
+    }
+
+    public static List<Scenario> scenarios(Crop crop) {
+        return SEASON.scenarios(WAY, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
+    }
+
+    public static Crop kale(double leafLimit) {
+        return crop(leafLimit, 6, CardinalTemperatures.of(4.5, 28, 38));
+    }
+
+    public static Crop crop(double leafLimit, double depth, CardinalTemperatures emergence) {
+        return crop("Kale", Hardiness.HARDY, leafLimit, depth, emergence, new OutdoorNeeds(0, -7, -3, 60));
+    }
+
+    public static Crop crop(
+            String name, Hardiness hardiness, double leafLimit, double depth, CardinalTemperatures emergence,
+            OutdoorNeeds outdoors) {
+        return new Crop(name.toLowerCase(java.util.Locale.ROOT), name, hardiness, new Emergence(emergence, 3.2, 0.18),
+                new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12), 14, leafLimit,
+                new CellHabits(400, CellHabits.Habit.WELL, 4, 1), new SeedTraits(depth, false, 0, 3.5), outdoors,
+                new PlantingOut(45, "to the lowest leaves", ""), new Sources("test", "test"));
+    }
+
+    public static Place place(long id, int slots, PlaceClimate climate, PlaceUse... uses) {
+        return new Place(new PlaceId(id), "Place " + id, (int) id, slots, climate, 0.8, 4, Set.of(uses));
+    }
+
+    private static Season season() {
+        List<Place> places = List.of(
+                place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE),
+                place(2, 10, new PlaceClimate.FollowsWeather(3, 6, 6), PlaceUse.GROWING_ON),
+                place(3, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF));
+        return new Season(places, weather(), Map.of(), 46);
+    }
+
+    public static List<StationRecord> weather() {
+        return RECORD.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(30), TODAY.plusDays(200));
+    }
+}

@@ -1,0 +1,123 @@
+package kiver.core.space;
+
+import static kiver.core.Samples.TODAY;
+import static kiver.core.Samples.WAY;
+import static kiver.core.Samples.kale;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import kiver.core.Samples;
+import kiver.core.growth.Path;
+import kiver.core.growth.Potting;
+import kiver.core.growth.Standing;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import org.junit.jupiter.api.Test;
+
+class SpaceTest {
+
+    private static final Place BENCH =
+            Samples.place(1, 5, new PlaceClimate.SetPoints(20, 18), PlaceUse.EMERGENCE, PlaceUse.GROWING_ON);
+    private static final Place FRAME = Samples.place(2, 5, new PlaceClimate.SetPoints(20, 18), PlaceUse.GROWING_ON);
+
+    @Test
+    void aFootprintHasNoHolesAndEndsWhenPlantsGo() {
+        LocalDate sown = TODAY.plusDays(5);
+        LocalDate goes = TODAY.plusDays(75);
+        Path path = new Path(List.of(new Potting(2, 2)), 4, 12, Double.POSITIVE_INFINITY, 3);
+        List<Stay> stays = new Footprint(path, WAY, List.of(1.0, 3.0))
+                .from(Standing.sownAt(35), Samples.scenarios(kale(12)), goes);
+        assertThat(stays.get(0).from()).isEqualTo(sown);
+        for (int index = 1; index < stays.size(); index++) {
+            assertThat(stays.get(index).from()).isEqualTo(stays.get(index - 1).until());
+        }
+        assertThat(stays).extracting(Stay::slots).containsExactly(1.0, 1.0, 3.0, 3.0);
+        assertThat(stays).extracting(Stay::place)
+                .containsExactly(WAY.emergence(), WAY.growingOn(), WAY.growingOn(), WAY.hardening());
+        assertThat(stays.get(3).until()).isEqualTo(goes.plusDays(1));
+    }
+
+    @Test
+    void overflowIsNamedByDayAndBatch() {
+        Map<Integer, List<Stay>> stays = Map.of(
+                201, List.of(stay(1, 0, 10, 4)), 202, List.of(stay(1, 5, 15, 3)), 203, List.of(stay(2, 0, 30, 5)));
+        Occupancy occupancy = Occupancy.of(List.of(BENCH, FRAME), stays, TODAY, 40);
+        assertThat(occupancy.overflows()).containsExactly(new Occupancy.Overflow(
+                BENCH, TODAY.plusDays(5), TODAY.plusDays(10), 2, List.of(201, 202)));
+        assertThat(occupancy.free(BENCH.id(), TODAY, TODAY.plusDays(5))).isEqualTo(1);
+        assertThat(occupancy.used(FRAME.id())[29]).isEqualTo(5);
+        assertThat(occupancy.used(FRAME.id())[30]).isZero();
+        assertThat(occupancy.lackFor(List.of(stay(1, 12, 14, 2)))).isEmpty();
+        assertThat(occupancy.lackFor(List.of(stay(2, 12, 14, 2))).orElseThrow().mostOver()).isEqualTo(2);
+        Occupancy moved = occupancy.with(202, List.of(stay(1, 10, 20, 3)));
+        assertThat(moved.overflows()).isEmpty();
+        assertThat(occupancy.overflows()).hasSize(1);
+    }
+
+    @Test
+    void assigningAllKeepsToTheRoomAndPrefersWhatSuits() {
+        List<ToPlace> batches = List.of(
+                wants(201, 3, 0, 20), wants(202, 3, 10, 30), wants(203, 2, 0, 30), wants(204, 2, 21, 40));
+        Assignment assignment = assign(batches);
+        assertThat(assignment.overflow()).isZero();
+        // 201 with 203 on the bench leaves 202 for the frame, 204 has the bench again: one batch goes without.
+        assertThat(assignment.cost()).isCloseTo(4 * 1 + 4, within(1e-9));
+        assertThat(assignment.bound()).isLessThanOrEqualTo(assignment.total() + 1e-9);
+        assertThat(assignment.stopped()).isFalse();
+    }
+
+    @Test
+    void whatCannotFitIsCountedNotHidden() {
+        Assignment assignment = assign(List.of(wants(201, 4, 0, 10), wants(202, 4, 0, 10), wants(203, 4, 0, 10)));
+        assertThat(assignment.overflow()).isCloseTo(30, within(1e-9));
+    }
+
+    @Test
+    void assigningStopsWhenAskedAndTellsHowFarItIs() {
+        List<Double> told = new java.util.ArrayList<>();
+        Assignment stopped = Assigner.assign(
+                List.of(BENCH, FRAME), List.of(wants(201, 4, 0, 10), wants(202, 4, 0, 10), wants(203, 4, 0, 10)),
+                told::add, () -> true);
+        assertThat(stopped.stopped()).isTrue();
+        assertThat(stopped.chosen()).hasSize(3);
+        assertThat(told).isNotEmpty().last().isEqualTo(1.0);
+    }
+
+    @Test
+    void theBestCandidateSuitsTheCrop() {
+        Suitability suitability = new Suitability(Samples.SEASON, kale(12), new Path(4, 7, 3), List.of(2.0));
+        List<Candidate> candidates = suitability.candidates(TODAY.plusDays(70), TODAY);
+        assertThat(candidates).hasSize(1);
+        assertThat(candidates.get(0).way()).isEqualTo(WAY);
+        assertThat(candidates.get(0).cost()).isBetween(2.0, 60.0);
+        assertThat(suitability.along(WAY, TODAY, TODAY.plusDays(70)).stays().get(0).from()).isEqualTo(TODAY);
+    }
+
+    @Test
+    void aStayNeedsADayAndRoom() {
+        assertThatThrownBy(() -> stay(1, 5, 5, 2)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> stay(1, 5, 6, 0)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new ToPlace(1, List.of())).hasMessageContaining("no way");
+    }
+
+    private static Assignment assign(List<ToPlace> batches) {
+        return Assigner.assign(List.of(BENCH, FRAME), batches, share -> { }, () -> false);
+    }
+
+    /** The bench suits it at a cost of 1, the frame at 5. */
+    private static ToPlace wants(int batch, double slots, int from, int until) {
+        return new ToPlace(batch, List.of(
+                new Candidate(WAY, 1, List.of(stay(1, from, until, slots))),
+                new Candidate(WAY, 5, List.of(stay(2, from, until, slots)))));
+    }
+
+    private static Stay stay(long place, int from, int until, double slots) {
+        return new Stay(new PlaceId(place), TODAY.plusDays(from), TODAY.plusDays(until), slots);
+    }
+}
