@@ -20,7 +20,8 @@ class ServerStructureTest {
     /** What all work rests on, then the packages in the order of the job; each may use only those before it. */
     private static final List<String> IN_ORDER = List.of(
             "problem", "page", "print", "clock", "account", "weather", "place", "growth", "crop", "seed", "tray",
-            "batch", "order", "sow", "plan", "emerge", "grow", "harden", "release", "today", "demo");
+            "batch", "order", "sow", "plan", "space", "promise", "emerge", "grow", "harden", "release", "season", "today",
+            "demo");
 
     private static final JavaClasses SERVER = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)

@@ -58,14 +58,14 @@ public class SmallNursery {
         if (clock.nursery().isPresent()) {
             return;
         }
-        clock.open(new Nursery("Test nursery", 46, true, TODAY));
+        clock.open(new Nursery("Test nursery", 46, 600, true, TODAY));
         place(1, new PlaceClimate.SetPoints(21, 19), PlaceUse.EMERGENCE);
         place(2, new PlaceClimate.SetPoints(17, 11), PlaceUse.GROWING_ON);
         place(3, new PlaceClimate.FollowsWeather(1, 2, -3), PlaceUse.HARDENING_OFF);
         growerId = orders.addGrower("Field one");
-        siteId = orders.addSite(growerId, "Near", 400);
+        siteId = orders.addSite(new kiver.server.order.Site(0, growerId, "Near", 400, kiver.core.order.Protection.OPEN_GROUND, null));
         otherGrowerId = orders.addGrower("Field two");
-        otherSiteId = orders.addSite(otherGrowerId, "Far", 900);
+        otherSiteId = orders.addSite(new kiver.server.order.Site(0, otherGrowerId, "Far", 900, kiver.core.order.Protection.OPEN_GROUND, null));
         varietyId = crops.add("curly-kale", "Test kale");
         seeds.add(new SeedLot(0, "L1", varietyId, "Seed house", 0.9, 100, TODAY.minusDays(100), 3000, 3000));
         seeds.add(new SeedLot(0, "L2", varietyId, "Seed house", 0.6, 50, TODAY.minusDays(900), 40, 40));

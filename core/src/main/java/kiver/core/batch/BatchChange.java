@@ -35,6 +35,26 @@ public sealed interface BatchChange {
     }
 
     /**
+     * Plants went on into larger containers. What is known of each cell goes with its plant, so the account of cells
+     * stays even; the cells left behind are free.
+     *
+     * @param from tray they stood in
+     * @param cells of it, rising
+     * @param into as many cells of another tray
+     */
+    record PottedOn(TrayId from, List<Integer> cells, CellRun into) implements BatchChange {
+        public PottedOn {
+            cells = List.copyOf(cells);
+            if (cells.isEmpty() || cells.size() != into.length()) {
+                throw new ChangeRefused("cells", cells.size() + " plants cannot go into " + into.length() + " places.");
+            }
+            if (from.equals(into.tray())) {
+                throw new ChangeRefused("into", "Plants are potted on into another tray than they stand in.");
+            }
+        }
+    }
+
+    /**
      * Seedlings were counted in some cells; the others stand as they were.
      *
      * @param tray counted

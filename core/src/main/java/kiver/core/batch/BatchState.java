@@ -117,6 +117,8 @@ public final class BatchState {
             count(day, counted);
         } else if (change instanceof BatchChange.Lost lost) {
             changeAll(lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
+        } else if (change instanceof BatchChange.PottedOn potted) {
+            potOn(potted);
         } else if (change instanceof BatchChange.Moved moved) {
             requireSown();
             placements.add(new Placement(moved.place(), day));
@@ -166,6 +168,25 @@ public final class BatchState {
                             : state);
         }
         cellsUp.put(day, emerged());
+    }
+
+    private void potOn(BatchChange.PottedOn potted) {
+        List<Cell> into = potted.into().cells();
+        for (int index = 0; index < into.size(); index++) {
+            Cell from = new Cell(potted.from(), potted.cells().get(index));
+            CellState before = sownCell(from, "cells");
+            if (before.condition() != CellCondition.ALIVE) {
+                throw new ChangeRefused("cells", "Cell " + from.number() + " holds no living plant to pot on.");
+            }
+            if (cells.containsKey(into.get(index))) {
+                throw new ChangeRefused("into", "Place " + into.get(index).number() + " of that tray is taken already.");
+            }
+            cells.remove(from);
+            cells.put(into.get(index), before);
+        }
+        if (completelyCounted.contains(potted.from())) {
+            completelyCounted.add(potted.into().tray());
+        }
     }
 
     private void startHardening(LocalDate day, BatchChange.HardeningStarted started) {

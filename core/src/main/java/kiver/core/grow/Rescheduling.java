@@ -5,13 +5,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
-import kiver.core.growth.Path;
 import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
-import kiver.core.crop.Crop;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
 

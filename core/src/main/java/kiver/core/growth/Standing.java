@@ -29,4 +29,10 @@ public record Standing(
     public boolean hasEmerged() {
         return emergedAt != ProgressSeries.NEVER;
     }
+
+    /** The same after so many moves into larger containers. */
+    public Standing potted(int pottings) {
+        return new Standing(
+                time, emergenceProgress, emergedAt, leafProgress, pottings, hardeningStarted, hardeningDaysDone);
+    }
 }

@@ -11,8 +11,8 @@ import kiver.core.growth.Milestones;
 import kiver.core.growth.Scenario;
 import kiver.core.seed.GerminationNodes;
 import kiver.core.sow.ClumpSizes;
-import kiver.core.sow.SowingOption;
 import kiver.core.sow.SowQuantity;
+import kiver.core.sow.SowingOption;
 
 /** Makes a plan for a wish. */
 public final class Planner {

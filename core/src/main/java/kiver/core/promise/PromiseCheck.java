@@ -72,8 +72,17 @@ public final class PromiseCheck {
         this.sites = List.copyOf(sites);
     }
 
-    /** The answer to a request. */
+    /** The answer to a request, with offers where it is not a plain yes. */
     public Promise check(PlanRequest request) {
+        return check(request, true);
+    }
+
+    /** The answer alone. */
+    public Promise answer(PlanRequest request) {
+        return check(request, false);
+    }
+
+    private Promise check(PlanRequest request, boolean withOffers) {
         Optional<Candidate> roomy = Optional.empty();
         List<Candidate> candidates = suitability(request, slots(request, request.line().plants()))
                 .candidates(request.line().target(), request.today());
@@ -93,7 +102,7 @@ public final class PromiseCheck {
         List<String> reasons = new ArrayList<>();
         sortOut(request, plan, lack, conditions, reasons);
         Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
-        List<Offer> offers = answer == Answer.YES ? List.of() : offers(request, way, countBack, plan, lack);
+        List<Offer> offers = answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
         return new Promise(answer, plan, way, stays, lack, conditions, reasons, offers);
     }
 

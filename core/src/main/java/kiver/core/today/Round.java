@@ -10,7 +10,6 @@ import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
-import kiver.core.harden.DayOutside;
 
 /** Works out what is to be done with a batch on a day. */
 public final class Round {

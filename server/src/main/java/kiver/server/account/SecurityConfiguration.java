@@ -29,7 +29,7 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(calls -> calls
                         .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/setup", "/actuator/health/**").permitAll()
-                        .requestMatchers("/api/demo/**", "/api/plans").hasRole(PROPAGATOR)
+                        .requestMatchers("/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**").hasRole(PROPAGATOR)
                         .requestMatchers(
                                 HttpMethod.POST, "/api/orders", "/api/releases", "/api/people", "/api/places",
                                 "/api/varieties", "/api/lots", "/api/growers").hasRole(PROPAGATOR)

@@ -34,6 +34,8 @@ class SessionController {
 
     private static final double LATITUDE_UNTIL_SET = 46;
 
+    private static final int ALTITUDE_UNTIL_SET = 600;
+
     private final AuthenticationManager authentication;
     private final SecurityContextRepository contexts;
     private final AccountMapper accounts;
@@ -120,7 +122,7 @@ class SessionController {
         if (accounts.any()) {
             throw new Refusal("email", "This nursery has its first account already. Sign in instead.");
         }
-        clock.open(new Nursery(typed.nursery().strip(), LATITUDE_UNTIL_SET, false, null));
+        clock.open(new Nursery(typed.nursery().strip(), LATITUDE_UNTIL_SET, ALTITUDE_UNTIL_SET, false, null));
         accounts.insert(
                 typed.email().strip(), typed.name().strip(), encoder.encode(typed.password()), Role.PROPAGATOR, null);
     }

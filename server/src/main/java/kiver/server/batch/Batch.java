@@ -1,10 +1,12 @@
 package kiver.server.batch;
 
 import java.time.LocalDate;
+import java.util.List;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
 import kiver.core.place.PlaceId;
+import kiver.core.plan.ContainerPath;
 
 /**
  * A batch as it was planned, with the order it is for.
@@ -21,6 +23,9 @@ import kiver.core.place.PlaceId;
  * @param growingPlaceId where seedlings are to grow on
  * @param hardeningPlaceId where they are to harden
  * @param hardeningProgramme chosen
+ * @param containerPath kind of path through its containers
+ * @param containers codes of the containers it passes, in order, separated by spaces
+ * @param pinned whether its places were chosen by hand
  * @param orderId in the database
  * @param orderNumber as written, from 101
  * @param growerId whose order it is
@@ -36,12 +41,17 @@ import kiver.core.place.PlaceId;
 public record Batch(
         long id, int number, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
         LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId, long hardeningPlaceId,
-        HardeningProgramme hardeningProgramme, long orderId, int orderNumber, long growerId, String grower,
+        HardeningProgramme hardeningProgramme, ContainerPath.Kind containerPath, String containers, boolean pinned, long orderId, int orderNumber, long growerId, String grower,
         String variety, String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target) {
 
     /** The places it is planned to pass through. */
     public Way way() {
         return new Way(new PlaceId(emergencePlaceId), new PlaceId(growingPlaceId), new PlaceId(hardeningPlaceId));
+    }
+
+    /** Codes of the containers it passes, from the one it is sown in to the one it is handed over in. */
+    public List<String> containerCodes() {
+        return List.of(containers.split(" "));
     }
 
     /** The stage ordered. */

@@ -1,8 +1,10 @@
 package kiver.server.batch;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
@@ -14,11 +16,15 @@ import kiver.server.problem.NotFound;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Keeps batches and adds to their record. */
 @Component
 public class BatchBook {
 
+    private static final BatchState NOTHING_RECORDED = BatchState.after(List.of());
+
+    private final Map<Long, BatchState> kept = new ConcurrentHashMap<>();
     private final BatchMapper mapper;
     private final ChangeJson json;
 
@@ -40,16 +46,45 @@ public class BatchBook {
     public List<BatchFile> files() {
         Map<Long, List<BatchMapper.RunRow>> runs =
                 mapper.allRuns().stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
-        Map<Long, List<BatchMapper.ChangeRow>> changes =
-                mapper.allChanges().stream().collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId));
+        Map<Long, BatchState> states = states();
         return mapper.all().stream()
                 .map(batch -> new BatchFile(
                         batch,
                         runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
-                        BatchState.after(changes.getOrDefault(batch.id(), List.of()).stream()
-                                .map(this::change)
-                                .toList())))
+                        states.getOrDefault(batch.id(), NOTHING_RECORDED)))
                 .toList();
+    }
+
+    /**
+     * The state of every batch with a record. A record is only ever added to, so a state that was worked out up to the
+     * last of its changes stays right; only records that have grown are read again. Inside a transaction that writes
+     * nothing is kept, since what it wrote may yet be taken back.
+     */
+    private Map<Long, BatchState> states() {
+        Map<Long, Integer> reaches = mapper.reaches().stream()
+                .collect(Collectors.toMap(BatchMapper.Reach::batchId, BatchMapper.Reach::sequence));
+        List<Long> grown = reaches.entrySet().stream()
+                .filter(reach -> kept.get(reach.getKey()) == null
+                        || kept.get(reach.getKey()).changes().size() != reach.getValue())
+                .map(Map.Entry::getKey)
+                .toList();
+        Map<Long, BatchState> states = new HashMap<>();
+        if (!grown.isEmpty()) {
+            mapper.changesOf(grown).stream()
+                    .collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId))
+                    .forEach((batch, rows) ->
+                            states.put(batch, BatchState.after(rows.stream().map(this::change).toList())));
+        }
+        if (!writing()) {
+            kept.putAll(states);
+        }
+        reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));
+        return states;
+    }
+
+    private static boolean writing() {
+        return TransactionSynchronizationManager.isActualTransactionActive()
+                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
     }
 
     /** The batches that lie in a tray or are planned into it. */
@@ -67,10 +102,16 @@ public class BatchBook {
     @Transactional(propagation = Propagation.MANDATORY)
     public int add(NewBatch batch, List<CellRun> runs) {
         int number = mapper.insert(batch);
+        layOut(number, runs);
+        return number;
+    }
+
+    /** Sets cells aside for a batch. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void layOut(int number, List<CellRun> runs) {
         for (CellRun run : runs) {
             mapper.insertRun(number, run.tray().number(), run.first(), run.last());
         }
-        return number;
     }
 
     /**

@@ -15,7 +15,8 @@ interface BatchMapper {
     String BATCHES = """
             select batch.id, batch.number, batch.lot_id, batch.seeds_per_cell, batch.cells, batch.cells_needed,
                    batch.sow_day, batch.latest_sow_day, batch.emergence_place_id, batch.growing_place_id,
-                   batch.hardening_place_id, batch.hardening_programme, batch.order_id,
+                   batch.hardening_place_id, batch.hardening_programme, batch.container_path, batch.containers,
+                   batch.pinned, batch.order_id,
                    ordered.number as order_number, ordered.grower_id, grower.name as grower, variety.name as variety,
                    variety.crop, ordered.container, ordered.plants, ordered.leaves_from, ordered.leaves_to,
                    ordered.target
@@ -45,12 +46,20 @@ interface BatchMapper {
 
     @Select(value = """
             insert into batch (order_id, lot_id, seeds_per_cell, cells, cells_needed, sow_day, latest_sow_day,
-                               emergence_place_id, growing_place_id, hardening_place_id, hardening_programme)
+                               emergence_place_id, growing_place_id, hardening_place_id, hardening_programme,
+                               container_path, containers)
             values (#{orderId}, #{lotId}, #{seedsPerCell}, #{cells}, #{cellsNeeded}, #{sowDay}, #{latestSowDay},
-                    #{way.emergence.number}, #{way.growingOn.number}, #{way.hardening.number}, #{programme})
+                    #{way.emergence.number}, #{way.growingOn.number}, #{way.hardening.number}, #{programme},
+                    #{containerPath}, #{containers})
             returning number
             """, affectData = true)
     int insert(NewBatch batch);
+
+    /** How far each record has come. */
+    record Reach(long batchId, int sequence) {}
+
+    @Select("select batch_id, max(sequence) as sequence from batch_change group by batch_id")
+    List<Reach> reaches();
 
     @Select("select batch_id, tray_id, first_cell, last_cell from batch_run order by batch_id, tray_id")
     List<RunRow> allRuns();
@@ -68,8 +77,14 @@ interface BatchMapper {
             @Param("firstCell") int firstCell,
             @Param("lastCell") int lastCell);
 
-    @Select("select batch_id, sequence, kind, day, detail::text as detail from batch_change order by batch_id, sequence")
-    List<ChangeRow> allChanges();
+    @Select("""
+            <script>
+            select batch_id, sequence, kind, day, detail::text as detail from batch_change
+            where batch_id = any(array[<foreach collection="batches" item="id" separator=",">#{id}</foreach>]::bigint[])
+            order by batch_id, sequence
+            </script>
+            """)
+    List<ChangeRow> changesOf(@Param("batches") List<Long> batches);
 
     @Select("""
             select batch_id, sequence, kind, day, detail::text as detail from batch_change
@@ -94,6 +109,10 @@ interface BatchMapper {
             select distinct batch.number from batch
             join batch_change change on change.batch_id = batch.id and change.kind = 'Sown'
             where (change.detail -> 'run' -> 'tray' ->> 'number')::bigint = #{trayId}
+            union
+            select distinct batch.number from batch
+            join batch_change change on change.batch_id = batch.id and change.kind = 'PottedOn'
+            where (change.detail -> 'into' -> 'tray' ->> 'number')::bigint = #{trayId}
             union
             select batch.number from batch join batch_run run on run.batch_id = batch.id where run.tray_id = #{trayId}
             order by number

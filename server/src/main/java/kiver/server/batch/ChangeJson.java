@@ -1,6 +1,8 @@
 package kiver.server.batch;
 
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -9,16 +11,12 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class ChangeJson {
 
-    private static final Map<String, Class<? extends BatchChange>> KINDS = Map.of(
-            "Sown", BatchChange.Sown.class,
-            "Counted", BatchChange.Counted.class,
-            "Lost", BatchChange.Lost.class,
-            "Moved", BatchChange.Moved.class,
-            "HardeningStarted", BatchChange.HardeningStarted.class,
-            "HardenedForDay", BatchChange.HardenedForDay.class,
-            "HardeningEnded", BatchChange.HardeningEnded.class,
-            "Released", BatchChange.Released.class,
-            "Corrected", BatchChange.Corrected.class);
+    private static final Map<String, Class<? extends BatchChange>> KINDS = Stream.of(
+                    BatchChange.Sown.class, BatchChange.Counted.class, BatchChange.Lost.class,
+                    BatchChange.PottedOn.class, BatchChange.Moved.class, BatchChange.HardeningStarted.class,
+                    BatchChange.HardenedForDay.class, BatchChange.HardeningEnded.class, BatchChange.Released.class,
+                    BatchChange.Corrected.class)
+            .collect(Collectors.toMap(Class::getSimpleName, kind -> kind));
 
     private final JsonMapper json = JsonMapper.builder().build();
 

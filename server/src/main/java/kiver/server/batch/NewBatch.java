@@ -3,6 +3,7 @@ package kiver.server.batch;
 import java.time.LocalDate;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.plan.ContainerPath;
 
 /**
  * A batch to be planned.
@@ -16,7 +17,9 @@ import kiver.core.harden.HardeningProgramme;
  * @param latestSowDay last safe day, or null
  * @param way the places it will pass through
  * @param programme of hardening
+ * @param containerPath kind of path through its containers
+ * @param containers codes of the containers it passes, in order, separated by spaces
  */
 public record NewBatch(
         long orderId, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
-        LocalDate latestSowDay, Way way, HardeningProgramme programme) {}
+        LocalDate latestSowDay, Way way, HardeningProgramme programme, ContainerPath.Kind containerPath, String containers) {}

@@ -4,9 +4,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
+import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
-import kiver.server.clock.NurseryClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

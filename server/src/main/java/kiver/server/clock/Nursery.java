@@ -7,7 +7,8 @@ import java.time.LocalDate;
  *
  * @param name of the nursery
  * @param latitude degrees, north positive
+ * @param stationAltitude of the weather station, m above the sea
  * @param demo whether it holds demonstration data
  * @param demoToday the day on the demonstration's clock; null in a real nursery
  */
-public record Nursery(String name, double latitude, boolean demo, LocalDate demoToday) {}
+public record Nursery(String name, double latitude, int stationAltitude, boolean demo, LocalDate demoToday) {}

@@ -47,11 +47,11 @@ public class NurseryClock {
     /** The nursery table. */
     @Mapper
     interface NurseryMapper {
-        @Select("select name, latitude, demo, demo_today from nursery")
+        @Select("select name, latitude, station_altitude, demo, demo_today from nursery")
         Optional<Nursery> find();
 
-        @Insert("insert into nursery (name, latitude, demo, demo_today) "
-                + "values (#{name}, #{latitude}, #{demo}, #{demoToday})")
+        @Insert("insert into nursery (name, latitude, station_altitude, demo, demo_today) "
+                + "values (#{name}, #{latitude}, #{stationAltitude}, #{demo}, #{demoToday})")
         void insert(Nursery nursery);
 
         @Update("update nursery set demo_today = #{day} where demo")

@@ -3,7 +3,6 @@ package kiver.server.crop;
 import java.util.List;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
-import kiver.core.crop.CropLibrary;
 import kiver.server.problem.Refusal;
 import org.springframework.stereotype.Component;
 
@@ -11,22 +10,22 @@ import org.springframework.stereotype.Component;
 @Component
 public class CropBook {
 
-    private final CropLibrary library;
+    private final LibraryBook library;
     private final VarietyMapper varieties;
 
-    CropBook(CropLibrary library, VarietyMapper varieties) {
+    CropBook(LibraryBook library, VarietyMapper varieties) {
         this.library = library;
         this.varieties = varieties;
     }
 
     /** All crops. */
     public List<Crop> crops() {
-        return library.crops();
+        return library.library().crops();
     }
 
     /** All containers. */
     public List<Container> containers() {
-        return library.containers();
+        return library.library().containers();
     }
 
     /** All varieties by name. */
@@ -46,15 +45,15 @@ public class CropBook {
 
     /** The crop of that code. */
     public Crop crop(String code) {
-        return library.crop(code)
-                .orElseThrow(() -> new Refusal("crop", "The crop \"" + code + "\" is not in the library's crops.csv."));
+        return library.library().crop(code)
+                .orElseThrow(() -> new Refusal("crop", "The crop \"" + code + "\" is not in the library."));
     }
 
     /** The container of that code. */
     public Container container(String code) {
-        return library.container(code)
+        return library.library().container(code)
                 .orElseThrow(() -> new Refusal(
-                        "container", "The container \"" + code + "\" is not in the library's containers.csv."));
+                        "container", "The container \"" + code + "\" is not in the library."));
     }
 
     /** Adds a variety and answers its number. */

@@ -17,9 +17,9 @@ import kiver.server.order.Grower;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
-import kiver.server.plan.PlanService;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
+import kiver.server.promise.PromiseService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import org.slf4j.Logger;
@@ -56,7 +56,7 @@ class DemoNursery implements ApplicationRunner {
     private final OrderBook orders;
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
-    private final PlanService plans;
+    private final PromiseService promises;
     private final DemoHands hands;
     private final SeasonService seasons;
     private final TransactionTemplate transaction;
@@ -70,7 +70,7 @@ class DemoNursery implements ApplicationRunner {
             OrderBook orders,
             AccountMapper accounts,
             PasswordEncoder encoder,
-            PlanService plans,
+            PromiseService promises,
             DemoHands hands,
             SeasonService seasons,
             TransactionTemplate transaction) {
@@ -82,7 +82,7 @@ class DemoNursery implements ApplicationRunner {
         this.orders = orders;
         this.accounts = accounts;
         this.encoder = encoder;
-        this.plans = plans;
+        this.promises = promises;
         this.hands = hands;
         this.seasons = seasons;
         this.transaction = transaction;
@@ -151,7 +151,7 @@ class DemoNursery implements ApplicationRunner {
                     variety.id(), entry.container(), wished.plants(), entry.leavesFrom(), entry.leavesTo(),
                     today.plusWeeks(wished.weeksAhead() + (long) later), null, null);
             try {
-                plans.accept(request, grower.id(), site.id(), wish);
+                promises.accept(request, grower.id(), wish.at(site.id()), null);
                 return;
             } catch (Refusal refused) {
                 LOG.debug("{} for {} refused: {}", variety.name(), wish.target(), refused.getMessage());
@@ -160,7 +160,7 @@ class DemoNursery implements ApplicationRunner {
     }
 
     private void found() {
-        clock.open(new Nursery(DemoStock.NURSERY, DemoStock.LATITUDE, true, FIRST_DAY));
+        clock.open(new Nursery(DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, FIRST_DAY));
         DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
         Map<String, Long> varieties = new HashMap<>();
         DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
@@ -170,7 +170,7 @@ class DemoNursery implements ApplicationRunner {
         long firstGrower = 0;
         for (DemoStock.GrowerEntry entry : DemoStock.growers()) {
             long grower = orders.addGrower(entry.name());
-            orders.addSite(grower, entry.site(), entry.altitude());
+            orders.addSite(new Site(0, grower, entry.site(), entry.altitude(), entry.protection(), null));
             firstGrower = firstGrower == 0 ? grower : firstGrower;
         }
         String hash = encoder.encode(PASSWORD);

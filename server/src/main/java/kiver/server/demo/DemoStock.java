@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.SplittableRandom;
+import kiver.core.order.Protection;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
@@ -15,6 +16,7 @@ final class DemoStock {
 
     static final String NURSERY = "Quillmere Valley Nursery";
     static final double LATITUDE = 46.4;
+    static final int STATION_ALTITUDE = 600;
 
     private static final int NO_FLOOR = -60;
     private static final String ELECTRIC =
@@ -25,7 +27,7 @@ final class DemoStock {
     record PlaceEntry(Place place, String caution) {}
 
     /** A grower with a site. */
-    record GrowerEntry(String name, String site, int altitude) {}
+    record GrowerEntry(String name, String site, int altitude, Protection protection) {}
 
     /** A variety with how it is usually ordered. */
     record VarietyEntry(String crop, String name, String container, int leavesFrom, int leavesTo, int weeksAhead) {}
@@ -66,12 +68,18 @@ final class DemoStock {
 
     static List<GrowerEntry> growers() {
         return List.of(
-                new GrowerEntry("Lowermead Market Garden", "Lower meadow", 480),
-                new GrowerEntry("Fennick Flowers", "River terrace", 505),
-                new GrowerEntry("Saint Orla School Garden", "School yard", 760),
-                new GrowerEntry("Middlefold Growers", "Middle fold", 745),
-                new GrowerEntry("Upper Tarrow Farm", "Upper terrace", 1120),
-                new GrowerEntry("Highbank Allotments", "Highbank", 1085));
+                new GrowerEntry("Lowermead Market Garden", "Lower meadow", 480, Protection.OPEN_GROUND),
+                new GrowerEntry("Fennick Flowers", "River terrace", 505, Protection.LOW_COVER),
+                new GrowerEntry("Saint Orla School Garden", "School yard", 760, Protection.OPEN_GROUND),
+                new GrowerEntry("Middlefold Growers", "Middle fold", 745, Protection.UNHEATED_TUNNEL),
+                new GrowerEntry("Upper Tarrow Farm", "Upper terrace", 1120, Protection.LOW_COVER),
+                new GrowerEntry("Highbank Allotments", "Highbank", 1085, Protection.OPEN_GROUND),
+                new GrowerEntry("Ashmere Kitchen Garden", "Walled garden", 470, Protection.OPEN_GROUND),
+                new GrowerEntry("Dunnet Vegetable Boxes", "Long strip", 520, Protection.UNHEATED_TUNNEL),
+                new GrowerEntry("Corrin Bridge Cut Flowers", "Bridge field", 735, Protection.LOW_COVER),
+                new GrowerEntry("Tillowhead School", "Sunny bank", 780, Protection.OPEN_GROUND),
+                new GrowerEntry("Skarrow Hill Farm", "Top field", 1140, Protection.UNHEATED_TUNNEL),
+                new GrowerEntry("Oldmoor Community Plots", "Common", 1060, Protection.LOW_COVER));
     }
 
     static List<VarietyEntry> varieties() {

@@ -1,5 +1,6 @@
 package kiver.server.grow;
 
+import java.util.List;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
@@ -8,7 +9,12 @@ import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.emerge.EmergenceWatch;
 import kiver.core.grow.BatchCourse;
 import kiver.core.grow.BatchForecast;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
+import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
+import kiver.core.plan.ContainerPath;
+import kiver.core.space.Stay;
 import kiver.server.batch.BatchFile;
 
 /**
@@ -16,7 +22,11 @@ import kiver.server.batch.BatchFile;
  *
  * @param file as recorded
  * @param crop it is of
- * @param container it is in
+ * @param container its plants are handed over in
+ * @param containers it passes
+ * @param path it is on
+ * @param standing where it stands on that path
+ * @param pace what is known of its pace
  * @param way the places it is passing through, moves already made included
  * @param course what temperatures did to it; empty before sowing
  * @param watch on its emergence; empty before sowing
@@ -26,11 +36,13 @@ import kiver.server.batch.BatchFile;
  * @param forecast of its dates
  * @param leavesNow true leaves by now, 0 before emergence
  * @param leggy whether it stands in too little light
+ * @param stays room it takes from today on, as most likely
  */
 public record BatchAnalysis(
-        BatchFile file, Crop crop, Container container, Way way, Optional<BatchCourse> course,
+        BatchFile file, Crop crop, Container container, ContainerPath containers, Path path, Standing standing,
+        PaceSpread pace, Way way, Optional<BatchCourse> course,
         Optional<EmergenceWatch> watch, double expectedUp, EmergenceVerdict verdict, double chanceEnough,
-        BatchForecast forecast, double leavesNow, boolean leggy) {
+        BatchForecast forecast, double leavesNow, boolean leggy, List<Stay> stays) {
 
     /** Where the batch is on its path. */
     public BatchStage stage() {

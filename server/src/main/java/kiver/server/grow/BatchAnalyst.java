@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.CountSoFar;
@@ -16,6 +18,7 @@ import kiver.core.grow.BatchCourse;
 import kiver.core.grow.BatchForecast;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
+import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
@@ -23,23 +26,31 @@ import kiver.core.place.ClimateSeries;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.core.plan.Allowances;
+import kiver.core.plan.ContainerPath;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
 import kiver.core.sow.SowQuantity;
+import kiver.core.space.Footprint;
+import kiver.core.space.Stay;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
+import kiver.server.problem.NotFound;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.sow.LotKnowledge;
+import kiver.server.space.BatchInSpace;
+import kiver.server.space.BatchesInSpace;
+import kiver.server.tray.Tray;
+import kiver.server.tray.TrayBook;
 import org.springframework.stereotype.Service;
 
 /** Works out how batches stand, from their records, the temperatures they had and the season ahead. */
 @Service
-public class BatchAnalyst {
+public class BatchAnalyst implements BatchesInSpace {
 
     /** Light is judged over this many days gone by. */
     private static final int DAYS_OF_LIGHT = 7;
@@ -50,6 +61,18 @@ public class BatchAnalyst {
     private final CropBook crops;
     private final SeedStore seeds;
     private final LotKnowledge lots;
+    private final TrayBook trays;
+    private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
+
+    /** An analysis with all that it rests on. */
+    private record Kept(BatchFile file, Season season, Germination germination, BatchAnalysis analysis) {
+
+        /** The same season and record are the same objects: they are only ever replaced. */
+        boolean restsOn(BatchFile otherFile, Season otherSeason, Germination otherGermination) {
+            return season == otherSeason && file.state() == otherFile.state() && file.batch().equals(otherFile.batch())
+                    && germination.equals(otherGermination);
+        }
+    }
 
     BatchAnalyst(
             BatchBook batches,
@@ -57,13 +80,15 @@ public class BatchAnalyst {
             NurseryClock clock,
             CropBook crops,
             SeedStore seeds,
-            LotKnowledge lots) {
+            LotKnowledge lots,
+            TrayBook trays) {
         this.batches = batches;
         this.seasons = seasons;
         this.clock = clock;
         this.crops = crops;
         this.seeds = seeds;
         this.lots = lots;
+        this.trays = trays;
     }
 
     /** All batches as they stand today. */
@@ -73,16 +98,64 @@ public class BatchAnalyst {
         List<BatchFile> files = batches.files();
         Map<Long, SeedLot> lotsById = seeds.lots().stream()
                 .collect(Collectors.toMap(SeedLot::id, lot -> lot));
+        LotKnowledge.OfAll known = lots.ofAll(files);
+        Map<Long, String> containerByTray = containersByTray();
         return files.stream()
-                .map(file -> analyse(file, files, lotsById.get(lotOf(file)), season, today))
+                .map(file -> {
+                    SeedLot lot = lotsById.get(lotOf(file));
+                    Germination germination = known.germination(lot, today, file.batch().number());
+                    return keptOrNew(file, germination, season, today, containerByTray);
+                })
                 .toList();
     }
 
     /** One batch as it stands today. */
     public BatchAnalysis one(int number) {
+        return all().stream()
+                .filter(batch -> batch.file().batch().number() == number)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("batch " + number));
+    }
+
+    /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */
+    public BatchAnalysis trial(BatchAnalysis standing, Batch otherwise) {
         LocalDate today = clock.today();
-        BatchFile file = batches.file(number);
-        return analyse(file, batches.files(), seeds.lot(lotOf(file)), seasons.season(today), today);
+        BatchFile file = new BatchFile(otherwise, standing.file().runs(), standing.file().state());
+        Germination germination = kept.get(otherwise.number()) == null
+                ? lots.germination(seeds.lot(lotOf(file)), today, batches.files(), otherwise.number())
+                : kept.get(otherwise.number()).germination();
+        return analyse(file, germination, seasons.season(today), today, Map.of());
+    }
+
+    @Override
+    public List<BatchInSpace> inSpace() {
+        return all().stream().filter(batch -> !batch.stays().isEmpty()).map(BatchAnalyst::inSpace).toList();
+    }
+
+    /** A batch as it takes up room. */
+    public static BatchInSpace inSpace(BatchAnalysis analysis) {
+        Batch batch = analysis.file().batch();
+        return new BatchInSpace(
+                batch.number(), analysis.crop(), analysis.path(),
+                analysis.containers().slots(batch.cells(), batch.cellsNeeded()), analysis.way(),
+                analysis.file().state().sownOn().orElse(batch.sowDay()), batch.target(),
+                analysis.file().state().sownOn().isPresent(), batch.pinned(), analysis.stays());
+    }
+
+    private BatchAnalysis keptOrNew(
+            BatchFile file, Germination germination, Season season, LocalDate today, Map<Long, String> containerByTray) {
+        int number = file.batch().number();
+        Kept present = kept.get(number);
+        if (present != null && present.restsOn(file, season, germination)) {
+            return present.analysis();
+        }
+        BatchAnalysis analysis = analyse(file, germination, season, today, containerByTray);
+        kept.put(number, new Kept(file, season, germination, analysis));
+        return analysis;
+    }
+
+    private Map<Long, String> containersByTray() {
+        return trays.all().stream().collect(Collectors.toMap(Tray::id, Tray::container));
     }
 
     private static long lotOf(BatchFile file) {
@@ -93,12 +166,13 @@ public class BatchAnalyst {
     }
 
     private BatchAnalysis analyse(
-            BatchFile file, List<BatchFile> others, SeedLot lot, Season season, LocalDate today) {
+            BatchFile file, Germination germination, Season season, LocalDate today, Map<Long, String> containerByTray) {
         Batch batch = file.batch();
         BatchState state = file.state();
         Crop crop = crops.crop(batch.crop());
-        Container container = crops.container(batch.container());
-        Germination germination = lots.germination(lot, today, others, batch.number());
+        ContainerPath containers = new ContainerPath(
+                batch.containerPath(), batch.containerCodes().stream().map(crops::container).toList());
+        Container container = containers.last();
         Way way = wayFromHere(file, season);
         Optional<BatchCourse> course = state.sownOn().filter(sown -> !sown.isBefore(season.firstDay()))
                 .map(sown -> new BatchCourse(
@@ -110,24 +184,72 @@ public class BatchAnalyst {
                 .map(EmergenceWatch::pace)
                 .orElse(PaceSpread.BEFORE_ANY_COUNT);
         Standing standing = course
-                .map(made -> made.standing(state, today, Math.exp(pace.logMean())))
+                .map(made -> made.standing(state, today, Math.exp(pace.logMean()))
+                        .potted(pottingsDone(state, batch.containerCodes(), containerByTray)))
                 .orElseGet(() -> Standing.sownAt(timeOf(later(batch.sowDay(), today), season)));
         double limit = Math.min(batch.leavesTo() + 1.0, crop.leafLimitIn(container));
         int hardeningDays = state.hardenedOn().isPresent() ? state.hardeningDays()
                 : state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days();
-        BatchForecast forecast = BatchForecast.of(
-                new Path(batch.leavesFrom(), Math.max(limit, batch.leavesFrom()), hardeningDays),
-                standing,
-                season.scenarios(way, crop.emergence(), crop.leaves(), pace),
-                batch.target());
+        Path path = new Path(
+                containers.pottings(crop), batch.leavesFrom(), Math.max(limit, batch.leavesFrom()),
+                crop.dayLimitIn(container), hardeningDays);
+        List<Scenario> scenarios = season.scenarios(way, crop.emergence(), crop.leaves(), pace);
+        BatchForecast forecast = BatchForecast.of(path, standing, scenarios, batch.target());
         double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
         return new BatchAnalysis(
-                file, crop, container, way, course, watch,
+                file, crop, container, containers, path, standing, pace, way, course, watch,
                 watch.map(made -> made.expectedAt(progress).middle()).orElse(0.0),
                 verdict(file, watch, progress),
                 chanceEnough(file, watch, germination),
                 forecast, standing.leafProgress(),
-                standing.hasEmerged() && isLeggy(state, crop, season, today));
+                standing.hasEmerged() && isLeggy(state, crop, season, today),
+                stays(file, containers, path, way, standing, scenarios, today));
+    }
+
+    /** The room that the batch takes from today on; none once all its plants are gone. */
+    private static List<Stay> stays(
+            BatchFile file, ContainerPath containers, Path path, Way way, Standing standing, List<Scenario> scenarios,
+            LocalDate today) {
+        BatchState state = file.state();
+        Batch batch = file.batch();
+        boolean over = state.sownOn().isPresent() && state.balance().alive() + state.balance().waiting() == 0;
+        if (over) {
+            return List.of();
+        }
+        int plants = state.sownOn().isPresent()
+                ? Math.max(1, state.balance().alive() + state.balance().waiting())
+                : batch.cellsNeeded();
+        List<Double> planned = containers.slots(batch.cells(), plants);
+        List<Double> slots = new ArrayList<>(planned.subList(standing.pottingsDone(), planned.size()));
+        long trays = traysInUse(state);
+        if (trays > 0) {
+            slots.set(0, trays * containers.containers().get(standing.pottingsDone()).slots());
+        }
+        LocalDate leaves = later(batch.target(), today);
+        return new Footprint(path, way, slots).from(standing, scenarios, leaves);
+    }
+
+    /** Trays in which something is alive or may yet come up. */
+    public static long traysInUse(BatchState state) {
+        return state.trays().stream()
+                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty()
+                        || !state.cellsIn(tray, CellCondition.WAITING).isEmpty())
+                .count();
+    }
+
+    /** How far along its containers the plants are that stand in the largest of them. */
+    private static int pottingsDone(BatchState state, List<String> containers, Map<Long, String> containerByTray) {
+        if (containers.size() == 1) {
+            return 0;
+        }
+        return state.trays().stream()
+                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty())
+                .mapToInt(tray -> containers.indexOf(containerByTray.getOrDefault(tray.number(), "")))
+                .max()
+                .stream()
+                .map(index -> Math.max(index, 0))
+                .findFirst()
+                .orElse(0);
     }
 
     private static EmergenceWatch watch(BatchState state, Crop crop, Germination germination, BatchCourse course) {

@@ -25,6 +25,10 @@ record ChangeWords(
         if (change instanceof BatchChange.Lost lost) {
             return "Lost " + lost.cells().size() + " in " + tray.apply(lost.tray()) + ": " + words(lost.reason().name());
         }
+        if (change instanceof BatchChange.PottedOn potted) {
+            return "Potted on " + potted.cells().size() + " from " + tray.apply(potted.from()) + " into "
+                    + tray.apply(potted.into().tray());
+        }
         if (change instanceof BatchChange.Moved moved) {
             return "Moved to " + place.apply(moved.place());
         }

@@ -27,7 +27,7 @@ public class SeasonService {
     private volatile Kept kept;
     private volatile int yearsUsed = Integer.MAX_VALUE;
 
-    private record Kept(LocalDate today, List<Place> places, Season season) {
+    private record Kept(LocalDate today, List<Place> places, StationRecord record, Season season) {
         boolean holds(LocalDate day, List<Place> asTheyAre) {
             return today.equals(day) && places.equals(asTheyAre);
         }
@@ -52,6 +52,18 @@ public class SeasonService {
             return present.season();
         }
         return renew(today, asTheyAre);
+    }
+
+    /** The station's record up to yesterday. */
+    public StationRecord record() {
+        season();
+        Kept present = kept;
+        return present == null ? record() : present.record();
+    }
+
+    /** Makes the season anew when it is next asked for: what was measured has been changed. */
+    public void forget() {
+        kept = null;
     }
 
     /**
@@ -80,7 +92,7 @@ public class SeasonService {
                 scenarios.subList(0, Math.min(yearsUsed, scenarios.size())),
                 places.readings(firstDay),
                 clock.nursery().orElseThrow().latitude());
-        kept = new Kept(today, asTheyAre, season);
+        kept = new Kept(today, asTheyAre, record, season);
         return season;
     }
 }

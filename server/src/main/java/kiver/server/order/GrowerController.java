@@ -1,11 +1,15 @@
 package kiver.server.order;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import kiver.core.order.Protection;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -25,7 +29,9 @@ class GrowerController {
     record SiteEntry(
             @NotBlank(message = "Enter the grower's name.") @Size(max = 80, message = "Use at most 80 letters.") String grower,
             @NotBlank(message = "Enter the site's name.") @Size(max = 80, message = "Use at most 80 letters.") String site,
-            @NotNull(message = "Enter the altitude.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5000, message = "Enter −400 to 5,000 m.") Integer altitude) {}
+            @NotNull(message = "Enter the altitude.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5000, message = "Enter −400 to 5,000 m.") Integer altitude,
+            @Nullable Protection protection,
+            @Nullable @DecimalMin(value = "-25", message = "Enter −25 to 25 K.") @DecimalMax(value = "25", message = "Enter −25 to 25 K.") Double temperatureOffset) {}
 
     @PostMapping("/api/growers")
     @Transactional
@@ -36,6 +42,8 @@ class GrowerController {
                 .map(Grower::id)
                 .findFirst()
                 .orElseGet(() -> orders.addGrower(name));
-        orders.addSite(grower, entry.site().strip(), entry.altitude());
+        orders.addSite(new Site(
+                0, grower, entry.site().strip(), entry.altitude(),
+                entry.protection() == null ? Protection.OPEN_GROUND : entry.protection(), entry.temperatureOffset()));
     }
 }

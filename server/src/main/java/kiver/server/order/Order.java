@@ -22,11 +22,13 @@ import kiver.core.order.OrderLine;
  * @param leavesTo most true leaves
  * @param target day on which they are wanted
  * @param placedOn day on which the order was taken
+ * @param siteId of the site
+ * @param succession shared by parts of a succession or standing order; null for an order by itself
  */
 public record Order(
         long id, int number, long growerId, String grower, String site, int altitude, long varietyId, String variety,
         String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target,
-        LocalDate placedOn) {
+        LocalDate placedOn, long siteId, Integer succession) {
 
     /** As the core knows it. */
     public OrderLine line() {

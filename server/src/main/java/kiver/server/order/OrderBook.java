@@ -38,16 +38,36 @@ public class OrderBook {
         return order(number);
     }
 
-    /** Takes an order and answers its number. */
+    /** The site of that number. */
+    public Site site(long siteId) {
+        return mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", "Choose one of the grower's sites."));
+    }
+
+    /** A number that the parts of a succession share. */
+    public int nextSuccession() {
+        return mapper.nextSuccession();
+    }
+
+    /** Moves the day on which an order is wanted. */
+    public void moveTarget(int number, LocalDate target) {
+        mapper.moveTarget(number, target);
+    }
+
+    /**
+     * Takes an order and answers its number.
+     *
+     * @param succession shared by parts of a succession, or null
+     */
     public int add(
-            long growerId, long siteId, long varietyId, String container, OrderLine line, LocalDate placedOn) {
-        Site site = mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", "Choose one of the grower's sites."));
+            long growerId, long siteId, long varietyId, String container, OrderLine line, LocalDate placedOn,
+            Integer succession) {
+        Site site = site(siteId);
         if (site.growerId() != growerId) {
             throw new Refusal("siteId", "The site " + site.name() + " belongs to another grower.");
         }
         return mapper.insert(new OrderMapper.OrderRow(
                 growerId, siteId, varietyId, container, line.plants(), line.stage().from(), line.stage().to(),
-                line.target(), placedOn));
+                line.target(), placedOn, succession));
     }
 
     /** All growers by name. */
@@ -69,12 +89,19 @@ public class OrderBook {
         return id;
     }
 
-    /** Adds a site and answers its number. */
-    public long addSite(long growerId, String name, int altitude) {
-        Long id = mapper.insertSite(growerId, name, altitude);
+    /** Adds a site; its number in {@code site} is not used. Answers its number. */
+    public long addSite(Site site) {
+        Long id = mapper.insertSite(site);
         if (id == null) {
-            throw new Refusal("site", "This grower has a site named \"" + name + "\" already.");
+            throw new Refusal("site", "This grower has a site named \"" + site.name() + "\" already.");
         }
         return id;
+    }
+
+    /** Adds a site or changes the one of that grower and name. */
+    public void putSite(Site site) {
+        if (mapper.updateSite(site) == 0) {
+            mapper.insertSite(site);
+        }
     }
 }

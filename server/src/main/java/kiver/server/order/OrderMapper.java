@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** The tables of growers, sites and orders. */
 @Mapper
@@ -14,7 +15,8 @@ interface OrderMapper {
     String ORDERS = """
             select ordered.id, ordered.number, ordered.grower_id, grower.name as grower, site.name as site,
                    site.altitude, ordered.variety_id, variety.name as variety, variety.crop, ordered.container,
-                   ordered.plants, ordered.leaves_from, ordered.leaves_to, ordered.target, ordered.placed_on
+                   ordered.plants, ordered.leaves_from, ordered.leaves_to, ordered.target, ordered.placed_on,
+                   ordered.site_id, ordered.succession
             from grower_order ordered
             join grower on grower.id = ordered.grower_id
             join site on site.id = ordered.site_id
@@ -24,7 +26,7 @@ interface OrderMapper {
     /** An order to be stored. */
     record OrderRow(
             long growerId, long siteId, long varietyId, String container, int plants, int leavesFrom, int leavesTo,
-            LocalDate target, LocalDate placedOn) {}
+            LocalDate target, LocalDate placedOn, Integer succession) {}
 
     @Select(ORDERS + " order by ordered.target, ordered.number")
     List<Order> all();
@@ -41,20 +43,26 @@ interface OrderMapper {
 
     @Select(value = """
             insert into grower_order (grower_id, site_id, variety_id, container, plants, leaves_from, leaves_to,
-                                      target, placed_on)
+                                      target, placed_on, succession)
             values (#{growerId}, #{siteId}, #{varietyId}, #{container}, #{plants}, #{leavesFrom}, #{leavesTo},
-                    #{target}, #{placedOn})
+                    #{target}, #{placedOn}, #{succession})
             returning number
             """, affectData = true)
     int insert(OrderRow order);
 
+    @Select("select nextval('succession_number')")
+    int nextSuccession();
+
+    @Update("update grower_order set target = #{target} where number = #{number}")
+    void moveTarget(@Param("number") int number, @Param("target") LocalDate target);
+
     @Select("select id, name from grower order by name")
     List<Grower> growers();
 
-    @Select("select id, grower_id, name, altitude from site order by grower_id, name")
+    @Select("select id, grower_id, name, altitude, protection, temperature_offset from site order by grower_id, name")
     List<Site> sites();
 
-    @Select("select id, grower_id, name, altitude from site where id = #{id}")
+    @Select("select id, grower_id, name, altitude, protection, temperature_offset from site where id = #{id}")
     Optional<Site> site(@Param("id") long id);
 
     @Select(value = "insert into grower (name) values (#{name}) on conflict (name) do nothing returning id",
@@ -62,8 +70,15 @@ interface OrderMapper {
     Long insertGrower(@Param("name") String name);
 
     @Select(value = """
-            insert into site (grower_id, name, altitude) values (#{growerId}, #{name}, #{altitude})
+            insert into site (grower_id, name, altitude, protection, temperature_offset)
+            values (#{growerId}, #{name}, #{altitude}, #{protection}, #{temperatureOffset})
             on conflict (grower_id, name) do nothing returning id
             """, affectData = true)
-    Long insertSite(@Param("growerId") long growerId, @Param("name") String name, @Param("altitude") int altitude);
+    Long insertSite(Site site);
+
+    @Update("""
+            update site set altitude = #{altitude}, protection = #{protection}, temperature_offset = #{temperatureOffset}
+            where grower_id = #{growerId} and name = #{name}
+            """)
+    int updateSite(Site site);
 }

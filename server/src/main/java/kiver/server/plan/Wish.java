@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
+import kiver.core.plan.ContainerPath;
 import kiver.server.problem.Refusal;
 
 /**
@@ -21,6 +22,8 @@ import kiver.server.problem.Refusal;
  * @param target day on which they are wanted
  * @param seedsPerCell chosen by hand; null or 0 to let the plan choose
  * @param lotId chosen by hand; null to let the plan choose
+ * @param siteId where they are to stand; null while it is open
+ * @param containerPath kind of path; null for straight
  */
 public record Wish(
         @NotNull(message = "Choose a variety.") Long varietyId,
@@ -30,9 +33,36 @@ public record Wish(
         @NotNull(message = "Say how many true leaves at most.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesTo,
         @NotNull(message = "Choose the day on which the plants are wanted.") LocalDate target,
         @Nullable @Min(value = 0, message = "Seeds per cell cannot be negative.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
-        @Nullable Long lotId) {
+        @Nullable Long lotId,
+        @Nullable Long siteId,
+        @Nullable ContainerPath.Kind containerPath) {
 
-    OrderLine line(LocalDate today) {
+    /** A wish at no site yet, sown where it stays. */
+    public Wish(
+            Long varietyId, String container, Integer plants, Integer leavesFrom, Integer leavesTo, LocalDate target,
+            Integer seedsPerCell, Long lotId) {
+        this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, null, null);
+    }
+
+    /** The same on another path through containers. */
+    public Wish along(ContainerPath.Kind path) {
+        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, siteId, path);
+    }
+
+    /** The same for other plants and another day. */
+    public Wish with(int otherPlants, LocalDate otherTarget) {
+        return new Wish(varietyId, container, otherPlants, leavesFrom, leavesTo, otherTarget, seedsPerCell, lotId, siteId,
+                containerPath);
+    }
+
+    /** The same at a site. */
+    public Wish at(long site) {
+        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, site, containerPath);
+    }
+
+
+    /** As the core knows it. */
+    public OrderLine line(LocalDate today) {
         if (leavesTo < leavesFrom) {
             throw new Refusal("leavesTo", "The most true leaves, " + leavesTo + ", are fewer than the fewest, " + leavesFrom + ".");
         }

@@ -1,7 +1,11 @@
 package kiver.server.sow;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import kiver.core.batch.BatchChange;
 import kiver.core.batch.CellState;
 import kiver.core.seed.Germination;
 import kiver.server.batch.BatchFile;
@@ -21,20 +25,46 @@ public class LotKnowledge {
      * @param exceptBatch number of a batch that must not vouch for itself, or 0
      */
     public Germination germination(SeedLot lot, LocalDate day, List<BatchFile> files, int exceptBatch) {
-        Germination known = lot.labelOn(day);
+        return ofAll(files).germination(lot, day, exceptBatch);
+    }
+
+    /** What every batch counted to the end taught of its lot, put together once. */
+    public OfAll ofAll(List<BatchFile> files) {
+        Map<Long, List<Lesson>> byLot = new HashMap<>();
         for (BatchFile file : files) {
-            boolean ofLot = file.state().sowings().keySet().stream().anyMatch(sown -> sown.lot() == lot.id());
-            if (ofLot && file.batch().number() != exceptBatch && file.state().isCompletelyCounted()) {
-                int seeds = 0;
-                int up = 0;
-                for (CellState cell : file.state().cells().values()) {
-                    seeds += cell.seeds();
-                    // A cluster can give more seedlings than seeds; a seed counts as up once.
-                    up += Math.min(cell.seeds(), cell.seedlings());
-                }
-                known = known.after(up, seeds - up);
+            if (file.state().isCompletelyCounted()) {
+                Lesson lesson = lesson(file);
+                file.state().sowings().keySet().stream().map(BatchChange.Sown::lot).distinct()
+                        .forEach(lot -> byLot.computeIfAbsent(lot, each -> new ArrayList<>()).add(lesson));
             }
         }
-        return known;
+        return new OfAll(byLot);
+    }
+
+    /** Lessons by lot. */
+    public record OfAll(Map<Long, List<Lesson>> byLot) {
+
+        /** The germination of a lot as known on a day, without the vouching of one batch. */
+        public Germination germination(SeedLot lot, LocalDate day, int exceptBatch) {
+            Germination known = lot.labelOn(day);
+            for (Lesson lesson : byLot.getOrDefault(lot.id(), List.of())) {
+                known = lesson.batch() == exceptBatch ? known : known.after(lesson.up(), lesson.seeds() - lesson.up());
+            }
+            return known;
+        }
+    }
+
+    /** Seeds that came up in a batch, of those sown. */
+    public record Lesson(int batch, int seeds, int up) {}
+
+    private static Lesson lesson(BatchFile file) {
+        int seeds = 0;
+        int up = 0;
+        for (CellState cell : file.state().cells().values()) {
+            seeds += cell.seeds();
+            // A cluster can give more seedlings than seeds; a seed counts as up once.
+            up += Math.min(cell.seeds(), cell.seedlings());
+        }
+        return new Lesson(file.batch().number(), seeds, up);
     }
 }

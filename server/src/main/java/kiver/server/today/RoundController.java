@@ -5,9 +5,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import kiver.core.batch.BatchState;
-import kiver.core.batch.CellCondition;
 import kiver.core.place.PlaceClimate;
+import kiver.core.space.Stay;
 import kiver.core.today.RoundTask;
 import kiver.core.weather.DailyRange;
 import kiver.server.clock.NurseryClock;
@@ -87,15 +86,12 @@ class RoundController {
     private static double slotsTaken(List<RoundService.Stop> here) {
         return here.stream()
                 .filter(RoundController::standsThere)
-                .mapToDouble(stop -> traysInUse(stop.batch().file().state()) * stop.batch().container().slots())
+                .mapToDouble(stop -> slotsNow(stop))
                 .sum();
     }
 
-    private static long traysInUse(BatchState state) {
-        return state.trays().stream()
-                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty()
-                        || !state.cellsIn(tray, CellCondition.WAITING).isEmpty())
-                .count();
+    private static double slotsNow(RoundService.Stop stop) {
+        return stop.batch().stays().stream().findFirst().map(Stay::slots).orElse(0.0);
     }
 
     private static boolean standsThere(RoundService.Stop stop) {

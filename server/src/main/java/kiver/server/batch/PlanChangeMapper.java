@@ -1,0 +1,94 @@
+package kiver.server.batch;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** The tables of changes to plans, and of drafts. */
+@Mapper
+interface PlanChangeMapper {
+
+    /** A change as it is stored. */
+    record PlanChangeRow(long id, String words) {}
+
+    /** One batch of a change; before and after are what its plan was and became. */
+    record PartRow(int number, String before, String after) {}
+
+    /** One batch of a draft. */
+    record DraftPartRow(int number, String change) {}
+
+    @Update("""
+            update batch set sow_day = #{plan.sowDay}, latest_sow_day = #{plan.latestSowDay},
+                   emergence_place_id = #{plan.emergencePlaceId}, growing_place_id = #{plan.growingPlaceId},
+                   hardening_place_id = #{plan.hardeningPlaceId}, pinned = #{plan.pinned},
+                   container_path = #{plan.containerPath}, containers = #{plan.containers}
+            where number = #{number}
+            """)
+    int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);
+
+    @Update("""
+            update grower_order set container = #{container}
+            where id = (select order_id from batch where number = #{number})
+            """)
+    void setContainer(@Param("number") int number, @Param("container") String container);
+
+    @Delete("delete from batch_run where batch_id = (select id from batch where number = #{number})")
+    void forgetRuns(@Param("number") int number);
+
+    @Select(value = "insert into plan_change (made_by, words) values (#{by}, #{words}) returning id", affectData = true)
+    long insertChange(@Param("by") Long by, @Param("words") String words);
+
+    @Insert("""
+            insert into plan_change_part (change_id, batch_id, before, after)
+            values (#{change}, (select id from batch where number = #{number}), #{before}::jsonb, #{after}::jsonb)
+            """)
+    void insertPart(
+            @Param("change") long change,
+            @Param("number") int number,
+            @Param("before") String before,
+            @Param("after") String after);
+
+    @Select("select id, words from plan_change where not undone order by id desc limit 1")
+    Optional<PlanChangeRow> lastChange();
+
+    @Select("""
+            select batch.number, part.before::text as before, part.after::text as after
+            from plan_change_part part join batch on batch.id = part.batch_id where part.change_id = #{change}
+            order by batch.number
+            """)
+    List<PartRow> parts(@Param("change") long change);
+
+    @Update("update plan_change set undone = true where id = #{change}")
+    void markUndone(@Param("change") long change);
+
+    @Select("select id, name, made_on from draft order by id")
+    List<Draft> drafts();
+
+    @Select(value = """
+            insert into draft (name, made_on) values (#{name}, #{day}) on conflict (name) do nothing returning id
+            """, affectData = true)
+    Long insertDraft(@Param("name") String name, @Param("day") LocalDate day);
+
+    @Delete("delete from draft where id = #{draft}")
+    int deleteDraft(@Param("draft") long draft);
+
+    @Select("""
+            select batch.number, part.change::text as change
+            from draft_part part join batch on batch.id = part.batch_id where part.draft_id = #{draft}
+            order by batch.number
+            """)
+    List<DraftPartRow> draftParts(@Param("draft") long draft);
+
+    @Insert("""
+            insert into draft_part (draft_id, batch_id, change)
+            values (#{draft}, (select id from batch where number = #{number}), #{change}::jsonb)
+            on conflict (draft_id, batch_id) do update set change = excluded.change
+            """)
+    void putDraftPart(@Param("draft") long draft, @Param("number") int number, @Param("change") String change);
+}

@@ -1,0 +1,35 @@
+package kiver.server.batch;
+
+import java.util.ArrayList;
+import java.util.List;
+import kiver.core.crop.Container;
+import kiver.core.tray.CellRun;
+import kiver.server.crop.CropBook;
+import kiver.server.tray.TrayBook;
+import org.springframework.stereotype.Component;
+
+/** Lays cells out over new trays. */
+@Component
+public class TrayLayout {
+
+    private final CropBook crops;
+    private final TrayBook trays;
+
+    TrayLayout(CropBook crops, TrayBook trays) {
+        this.crops = crops;
+        this.trays = trays;
+    }
+
+    /** As many cells as are wanted in new trays of a container, the last perhaps in part. */
+    public List<CellRun> runs(String containerCode, int cells) {
+        Container container = crops.container(containerCode);
+        List<CellRun> runs = new ArrayList<>();
+        int left = cells;
+        while (left > 0) {
+            int inThisTray = Math.min(left, container.cells());
+            runs.add(new CellRun(trays.add(container.code()).trayId(), 1, inThisTray));
+            left -= inThisTray;
+        }
+        return runs;
+    }
+}

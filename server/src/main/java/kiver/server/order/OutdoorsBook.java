@@ -1,0 +1,64 @@
+package kiver.server.order;
+
+import java.time.LocalDate;
+import kiver.core.crop.Crop;
+import kiver.core.order.FrostDates;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.order.Protection;
+import kiver.core.order.SiteClimate;
+import kiver.core.weather.StationRecord;
+import kiver.server.clock.Nursery;
+import kiver.server.clock.NurseryClock;
+import kiver.server.growth.SeasonService;
+import org.springframework.stereotype.Component;
+
+/** Tells when crops may stand at growers' sites, from the station's record. */
+@Component
+public class OutdoorsBook {
+
+    private final OrderBook orders;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+
+    OutdoorsBook(OrderBook orders, SeasonService seasons, NurseryClock clock) {
+        this.orders = orders;
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /**
+     * When a crop may stand at a site, in the season of a day.
+     *
+     * @throws kiver.server.problem.Refusal when there is no such site
+     */
+    public OutdoorSeason season(Crop crop, long siteId, LocalDate day) {
+        return season(crop, climate(orders.site(siteId)), day);
+    }
+
+    /** The same at a site under other cover than it has. */
+    public OutdoorSeason season(Crop crop, Site site, Protection protection, LocalDate day) {
+        return season(crop, new SiteClimate(climate(site).offset(), protection), day);
+    }
+
+    /** Frost dates of a site at a threshold, °C, under what covers it. */
+    public FrostDates frost(Site site, double threshold) {
+        return FrostDates.of(record(), climate(site).nightOffset(), threshold, nursery().latitude() >= 0);
+    }
+
+    /** How a site differs from the station. */
+    public SiteClimate climate(Site site) {
+        return site.climate(nursery().stationAltitude());
+    }
+
+    private OutdoorSeason season(Crop crop, SiteClimate climate, LocalDate day) {
+        return OutdoorSeason.of(crop, climate, record(), nursery().latitude(), day);
+    }
+
+    private StationRecord record() {
+        return seasons.record();
+    }
+
+    private Nursery nursery() {
+        return clock.nursery().orElseThrow();
+    }
+}

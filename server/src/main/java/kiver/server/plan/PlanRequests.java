@@ -1,0 +1,126 @@
+package kiver.server.plan;
+
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
+import kiver.core.growth.Season;
+import kiver.core.growth.Way;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.order.OrderLine;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.plan.Allowances;
+import kiver.core.plan.ContainerPath;
+import kiver.core.plan.PlanRequest;
+import kiver.core.plan.WayFinder;
+import kiver.core.seed.Germination;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.crop.Variety;
+import kiver.server.growth.SeasonService;
+import kiver.server.order.OutdoorsBook;
+import kiver.server.problem.Refusal;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import kiver.server.sow.LotKnowledge;
+import org.springframework.stereotype.Service;
+
+/** Puts together all that a plan for a wish depends on, and chooses what the wish leaves open. */
+@Service
+public class PlanRequests {
+
+    private final NurseryClock clock;
+    private final SeasonService seasons;
+    private final CropBook crops;
+    private final SeedStore seeds;
+    private final LotKnowledge lots;
+    private final BatchBook batches;
+    private final OutdoorsBook outdoors;
+
+    PlanRequests(
+            NurseryClock clock,
+            SeasonService seasons,
+            CropBook crops,
+            SeedStore seeds,
+            LotKnowledge lots,
+            BatchBook batches,
+            OutdoorsBook outdoors) {
+        this.clock = clock;
+        this.seasons = seasons;
+        this.crops = crops;
+        this.seeds = seeds;
+        this.lots = lots;
+        this.batches = batches;
+        this.outdoors = outdoors;
+    }
+
+    /**
+     * A request with what was chosen for it.
+     *
+     * @param request to be planned
+     * @param season to look into
+     * @param programme of hardening
+     * @param lot to sow from, when there is one
+     */
+    public record Prepared(PlanRequest request, Season season, HardeningProgramme programme, Optional<SeedLot> lot) {}
+
+    /** The request for a wish as things stand now. */
+    public Prepared prepare(Wish wish) {
+        LocalDate today = clock.today();
+        OrderLine line = wish.line(today);
+        Variety variety = crops.variety(wish.varietyId());
+        Crop crop = crops.cropOf(variety);
+        Container last = crops.container(wish.container());
+        Season season = seasons.season(today);
+        Way usual = WayFinder.wayFor(season, crop, today);
+        HardeningProgramme programme =
+                HardeningProgramme.usualFor(crop.hardiness(), season.meanTemperature(usual.growingOn(), today, 40));
+        List<BatchFile> files = batches.files();
+        Optional<SeedLot> lot = chooseLot(wish, variety, files, today);
+        Germination germination =
+                lot.map(chosen -> lots.germination(chosen, today, files, 0)).orElse(null);
+        Optional<OutdoorSeason> outside =
+                Optional.ofNullable(wish.siteId()).map(site -> outdoors.season(crop, site, line.target()));
+        PlanRequest request = new PlanRequest(
+                line, crop, path(wish, crop, last), outside, germination,
+                lot.map(chosen -> seedsFree(chosen, files)).orElse(0),
+                Allowances.USUAL,
+                wish.seedsPerCell() == null ? 0 : wish.seedsPerCell(),
+                programme.days(), today);
+        return new Prepared(request, season, programme, lot);
+    }
+
+    private ContainerPath path(Wish wish, Crop crop, Container last) {
+        ContainerPath.Kind kind = wish.containerPath() == null ? ContainerPath.Kind.STRAIGHT : wish.containerPath();
+        return ContainerPath.of(kind, last, crop, crops.containers())
+                .orElseThrow(() -> new Refusal("containerPath", "The nursery has no containers for this path into "
+                        + last.name() + ", or " + crop.name().toLowerCase(java.util.Locale.ROOT) + " is not grown so."));
+    }
+
+    /** The lot asked for; else of those with any seed free, the one that germinates best. */
+    private Optional<SeedLot> chooseLot(Wish wish, Variety variety, List<BatchFile> files, LocalDate today) {
+        if (wish.lotId() != null) {
+            SeedLot asked = seeds.lot(wish.lotId());
+            if (asked.varietyId() != variety.id()) {
+                throw new Refusal("lotId", "Lot " + asked.code() + " is of another variety.");
+            }
+            return Optional.of(asked);
+        }
+        return seeds.lotsOf(variety.id()).stream()
+                .filter(lot -> seedsFree(lot, files) > 0)
+                .max(Comparator.comparingDouble(lot -> lots.germination(lot, today, files, 0).mean()));
+    }
+
+    /** Seeds left in the lot that no planned batch is waiting for. */
+    private static int seedsFree(SeedLot lot, List<BatchFile> files) {
+        int spokenFor = files.stream()
+                .filter(file -> file.batch().lotId() == lot.id() && file.state().sownOn().isEmpty())
+                .mapToInt(file -> file.batch().cells() * file.batch().seedsPerCell())
+                .sum();
+        return Math.max(0, lot.seedsLeft() - spokenFor);
+    }
+}

@@ -1,0 +1,139 @@
+package kiver.server.promise;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import kiver.core.crop.Crop;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.Season;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.place.PlaceId;
+import kiver.core.plan.ContainerPath;
+import kiver.core.plan.Obstacle;
+import kiver.core.plan.Plan;
+import kiver.core.plan.SowWindow;
+import kiver.core.promise.Answer;
+import kiver.core.promise.Offer;
+import kiver.core.promise.Promise;
+import kiver.core.sow.SowingOption;
+import kiver.core.space.Outlay;
+import kiver.core.space.Rates;
+
+/**
+ * A plan and its promise as the screen shows them.
+ *
+ * @param answer yes, yes if, or no
+ * @param conditions of a yes if
+ * @param reasons of a no
+ * @param offers that would be a yes
+ * @param possible whether the order can be taken
+ * @param plantsToAimFor with spares
+ * @param options seeds per cell compared
+ * @param chosen of the options
+ * @param window of sow days
+ * @param windowOpen whether some day is safe on both sides
+ * @param emerged when the median seedling shows
+ * @param stageReached when there are leaves enough
+ * @param ready when hardened
+ * @param pastLimit when past its best
+ * @param chance of the whole order in time, 0 to 1
+ * @param obstacles what stands in the way
+ * @param lot that would be sown
+ * @param emergencePlace name
+ * @param growingPlace name
+ * @param hardeningPlace name
+ * @param hardeningDays of the usual programme
+ * @param slots that the trays take on the bench when sown
+ * @param stays room it takes, and when
+ * @param outlay what it takes of room, seed, mix and work
+ * @param path through containers, in words
+ * @param outdoors when the crop may stand at the site; missing while no site is chosen
+ */
+record PlanView(
+        Answer answer, List<String> conditions, List<String> reasons, List<Offer> offers, boolean possible,
+        int plantsToAimFor, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
+        boolean windowOpen, @Nullable DateSpread emerged, @Nullable DateSpread stageReached,
+        @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance, List<Obstacle> obstacles,
+        @Nullable LotView lot, String emergencePlace, String growingPlace, String hardeningPlace, int hardeningDays,
+        double slots, List<StayView> stays, @Nullable Outlay outlay, String path, @Nullable OutdoorView outdoors,
+        LocalDate target) {
+
+    /** The lot and what is known of it. */
+    record LotView(long id, String code, String supplier, double germination, int seedsLeft) {}
+
+    /** Trays at a place for a while; both days inclusive. */
+    record StayView(String place, LocalDate from, LocalDate to, double slots) {}
+
+    /** When a crop may stand at a site, beside the rules of thumb. */
+    record OutdoorView(
+            LocalDate from, OutdoorSeason.Reason because, double harmedAt, @Nullable DateSpread lastFrost,
+            @Nullable DateSpread firstFrost, @Nullable DateSpread soil, double soilWait, @Nullable LocalDate until,
+            double chanceOfHarm, @Nullable LocalDate averageLastFrost, @Nullable LocalDate averageFirstFrost,
+            @Nullable LocalDate ruleForSowing, @Nullable LocalDate ruleForPlanting,
+            @Nullable LocalDate ruleForLastPlanting) {
+
+        static OutdoorView of(OutdoorSeason season, Crop crop, LocalDate target) {
+            return new OutdoorView(
+                    season.from(), season.fromBecause(), season.threshold(), season.lastFrost().orElse(null),
+                    season.firstFrost().orElse(null), season.soil().orElse(null), crop.outdoors().soilWait(),
+                    season.until().orElse(null), season.chanceOfHarm(target), season.averageLastFrost().orElse(null),
+                    season.averageFirstFrost().orElse(null), season.ruleForSowing(crop).orElse(null),
+                    season.ruleForPlanting(crop).orElse(null), season.ruleForLastPlanting(crop).orElse(null));
+        }
+    }
+
+    static PlanView of(PromiseService.Checked checked, LocalDate target, Rates rates) {
+        Promise promise = checked.promise();
+        Plan plan = promise.plan();
+        var prepared = checked.prepared();
+        var request = prepared.request();
+        SowingOption chosen = plan.chosen().orElse(null);
+        Season season = prepared.season();
+        Optional<Outlay> outlay = plan.chosen().map(option ->
+                Outlay.of(request.containers(), option, plan.plantsToAimFor(), promise.stays(), rates));
+        return new PlanView(
+                promise.answer(), promise.conditions(), promise.reasons(), promise.offers(),
+                plan.isPossible(),
+                plan.plantsToAimFor(),
+                plan.options(),
+                chosen,
+                plan.window().orElse(null),
+                plan.window().map(SowWindow::isOpen).orElse(false),
+                plan.emerged().orElse(null),
+                plan.stageReached().orElse(null),
+                plan.ready().orElse(null),
+                plan.pastLimit().orElse(null),
+                plan.chance(),
+                plan.obstacles(),
+                prepared.lot()
+                        .map(lot -> new LotView(
+                                lot.id(), lot.code(), lot.supplier(), request.germination().mean(), lot.seedsLeft()))
+                        .orElse(null),
+                name(season, promise.way().emergence()),
+                name(season, promise.way().growingOn()),
+                name(season, promise.way().hardening()),
+                prepared.programme().days(),
+                chosen == null ? 0 : chosen.trays() * request.sownIn().slots(),
+                promise.stays().stream()
+                        .map(stay -> new StayView(
+                                name(season, stay.place()), stay.from(), stay.until().minusDays(1), stay.slots()))
+                        .toList(),
+                outlay.orElse(null),
+                words(request.containers()),
+                request.outdoors().map(outdoors -> OutdoorView.of(outdoors, request.crop(), target)).orElse(null),
+                target);
+    }
+
+    /** A path in words, for example "Potted once: plug tray of 150, carrier of 28 pots of 7 cm". */
+    static String words(ContainerPath path) {
+        String kind = path.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return Character.toUpperCase(kind.charAt(0)) + kind.substring(1) + ": "
+                + String.join(", ", path.containers().stream().map(each -> each.name().toLowerCase(Locale.ROOT)).toList());
+    }
+
+    private static String name(Season season, PlaceId place) {
+        return season.place(place).name();
+    }
+}

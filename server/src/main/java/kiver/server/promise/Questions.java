@@ -1,0 +1,145 @@
+package kiver.server.promise;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import kiver.core.crop.Container;
+import kiver.core.order.LeafStage;
+import kiver.core.order.OrderLine;
+import kiver.core.promise.PlainWords;
+import kiver.core.promise.Question;
+import kiver.core.promise.Vocabulary;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.crop.Variety;
+import kiver.server.order.Grower;
+import kiver.server.order.Order;
+import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import kiver.server.space.RateBook;
+import org.springframework.stereotype.Component;
+
+/** Understands a question in plain words, with the names and habits of this nursery, and answers it. */
+@Component
+class Questions {
+
+    private static final LeafStage USUAL_STAGE = new LeafStage(4, 5);
+
+    private final PromiseService promises;
+    private final RateBook rates;
+    private final CropBook crops;
+    private final OrderBook orders;
+    private final SeedStore seeds;
+    private final NurseryClock clock;
+
+    Questions(
+            PromiseService promises,
+            RateBook rates,
+            CropBook crops,
+            OrderBook orders,
+            SeedStore seeds,
+            NurseryClock clock) {
+        this.promises = promises;
+        this.rates = rates;
+        this.crops = crops;
+        this.orders = orders;
+        this.seeds = seeds;
+        this.clock = clock;
+    }
+
+    /**
+     * What was understood, and the answer when that is enough.
+     *
+     * @param wish as understood, with what was not said filled in
+     * @param words of the wish, part by part
+     * @param missing what must still be said
+     * @param notUnderstood words that meant nothing
+     * @param plan the answer
+     */
+    record Understood(
+            @Nullable Wish wish, @Nullable Long growerId, @Nullable Reading words, List<String> missing,
+            List<String> notUnderstood, @Nullable PlanView plan) {}
+
+    /** How the question was read, for the person to check. */
+    record Reading(
+            int plants, String variety, String crop, String container, String stage, LocalDate target,
+            @Nullable String site, @Nullable String grower) {}
+
+    Understood understand(String text) {
+        LocalDate today = clock.today();
+        List<Order> past = orders.orders();
+        Question question = PlainWords.read(text, vocabulary(past), today);
+        if (!question.missing().isEmpty()) {
+            return new Understood(null, null, null, question.missing(), question.notUnderstood(), null);
+        }
+        if (question.plants().getAsInt() < 1 || question.plants().getAsInt() > OrderLine.MOST_PLANTS) {
+            throw new Refusal("text", "Ask for 1 to " + OrderLine.MOST_PLANTS + " plants, not "
+                    + String.format(Locale.UK, "%,d", question.plants().getAsInt()) + ".");
+        }
+        Variety variety = variety(question);
+        Optional<Site> site = question.site().map(Long::valueOf).map(orders::site);
+        Optional<Order> usual = past.stream()
+                .filter(order -> order.crop().equals(variety.crop()))
+                .max(Comparator.comparing((Order order) -> order.varietyId() == variety.id()).thenComparing(Order::placedOn));
+        String container = question.container().or(() -> usual.map(Order::container))
+                .orElseGet(() -> crops.containers().get(0).code());
+        LeafStage stage = question.stage()
+                .or(() -> usual.map(order -> new LeafStage(order.leavesFrom(), order.leavesTo())))
+                .orElse(USUAL_STAGE);
+        Wish wish = new Wish(
+                variety.id(), container, question.plants().getAsInt(), stage.from(), stage.to(),
+                question.day().orElseThrow(), null, null, site.map(Site::id).orElse(null), null);
+        PlanView plan;
+        try {
+            plan = PlanView.of(promises.check(wish, true), wish.target(), rates.rates());
+        } catch (Refusal refusal) {
+            throw new Refusal("text", refusal.getMessage());
+        }
+        Optional<Grower> grower = site.flatMap(each -> orders.growers().stream()
+                .filter(one -> one.id() == each.growerId())
+                .findFirst());
+        Reading words = new Reading(
+                wish.plants(), variety.name(), crops.cropOf(variety).name(), crops.container(container).name(),
+                stage.from() + " to " + stage.to() + " true leaves", wish.target(),
+                site.map(Site::name).orElse(null), grower.map(Grower::name).orElse(null));
+        return new Understood(
+                wish, grower.map(Grower::id).orElse(null), words, List.of(), question.notUnderstood(), plan);
+    }
+
+    /** Of the varieties that may be meant, the one with the most seed. */
+    private Variety variety(Question question) {
+        Map<Long, Integer> seedsLeft = seeds.lots().stream()
+                .collect(Collectors.groupingBy(SeedLot::varietyId, Collectors.summingInt(SeedLot::seedsLeft)));
+        return question.varieties().stream()
+                .map(key -> crops.variety(Long.parseLong(key)))
+                .max(Comparator.comparing((Variety each) -> seedsLeft.getOrDefault(each.id(), 0)))
+                .orElseThrow();
+    }
+
+    private Vocabulary vocabulary(List<Order> past) {
+        Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
+        Map<String, Long> used = past.stream().collect(Collectors.groupingBy(Order::container, Collectors.counting()));
+        return new Vocabulary(
+                crops.varieties().stream()
+                        .map(variety -> new Vocabulary.Name(
+                                String.valueOf(variety.id()), variety.name(), crops.cropOf(variety).name()))
+                        .toList(),
+                orders.sites().stream()
+                        .map(site -> new Vocabulary.Name(
+                                String.valueOf(site.id()), site.name(), growers.get(site.growerId())))
+                        .toList(),
+                crops.containers().stream()
+                        .sorted(Comparator.comparing((Container each) -> -used.getOrDefault(each.code(), 0L)))
+                        .map(container -> new Vocabulary.Name(container.code(), container.name(), ""))
+                        .toList());
+    }
+}

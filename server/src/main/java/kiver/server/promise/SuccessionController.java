@@ -1,0 +1,116 @@
+package kiver.server.promise;
+
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import kiver.core.growth.DateSpread;
+import kiver.core.plan.Plan;
+import kiver.core.plan.Succession;
+import kiver.core.promise.Answer;
+import kiver.core.sow.SowingOption;
+import kiver.server.order.OrderBook;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Quantities spread over a period, and standing orders. */
+@RestController
+class SuccessionController {
+
+    private final PromiseService promises;
+    private final Bookings bookings;
+    private final OrderBook orders;
+
+    SuccessionController(PromiseService promises, Bookings bookings, OrderBook orders) {
+        this.promises = promises;
+        this.bookings = bookings;
+        this.orders = orders;
+    }
+
+    /**
+     * A succession as typed. The wish's plants are those of the whole period; its target is the first day.
+     *
+     * @param wish what is wanted each time
+     * @param until last day
+     * @param count of sowings into which the plants are divided; missing for a standing order
+     * @param every days of a standing order, which asks for the wish's plants each time; missing otherwise
+     */
+    record SuccessionEntry(
+            @NotNull @Valid Wish wish,
+            @NotNull(message = "Choose the last day.") LocalDate until,
+            @Nullable @Min(value = 1, message = "At least one sowing.") @Max(value = Succession.MOST_PARTS, message = "At most 60 sowings.") Integer count,
+            @Nullable @Min(value = 1, message = "Every day at most.") @Max(value = 120, message = "At most every 120 days.") Integer every) {}
+
+    /** A succession to be taken. */
+    record SuccessionOrder(
+            @NotNull UUID requestId,
+            @NotNull(message = "Choose the grower.") Long growerId,
+            @NotNull(message = "Choose the site.") Long siteId,
+            @NotNull @Valid SuccessionEntry succession) {}
+
+    /** One part with its plan. */
+    record PartView(
+            LocalDate ready, int plants, Answer answer, double chance, @Nullable LocalDate sowDay,
+            @Nullable DateSpread readySpread, int cells, int seeds, List<String> words) {}
+
+    /** The number of orders taken and of the first. */
+    record SuccessionTaken(int orders, int first) {}
+
+    @PostMapping("/api/successions/plan")
+    List<PartView> plan(@Valid @RequestBody SuccessionEntry entry) {
+        return parts(entry).parts().stream().map(part -> view(entry.wish(), part)).toList();
+    }
+
+    @PostMapping("/api/successions")
+    @Transactional
+    public SuccessionTaken take(@Valid @RequestBody SuccessionOrder entry) {
+        Succession succession = parts(entry.succession());
+        int first = bookings.once(entry.requestId(), () -> {
+            int number = orders.nextSuccession();
+            List<Integer> taken = new ArrayList<>();
+            for (Succession.Part part : succession.parts()) {
+                taken.add(promises.take(
+                        entry.growerId(), of(entry.succession().wish(), part).at(entry.siteId()), number));
+            }
+            return taken.get(0);
+        });
+        return new SuccessionTaken(succession.parts().size(), first);
+    }
+
+    private PartView view(Wish wish, Succession.Part part) {
+        PromiseService.Checked checked = promises.check(of(wish, part), false);
+        Plan plan = checked.promise().plan();
+        List<String> words = new ArrayList<>(checked.promise().reasons());
+        words.addAll(checked.promise().conditions());
+        return new PartView(
+                part.ready(), part.plants(), checked.promise().answer(), plan.chance(), plan.sowDay().orElse(null),
+                plan.ready().orElse(null), plan.chosen().map(SowingOption::cells).orElse(0),
+                plan.chosen().map(SowingOption::seeds).orElse(0), words);
+    }
+
+    private static Wish of(Wish wish, Succession.Part part) {
+        return wish.with(part.plants(), part.ready());
+    }
+
+    private static Succession parts(SuccessionEntry entry) {
+        if ((entry.count() == null) == (entry.every() == null)) {
+            throw new Refusal("count", "Say either into how many sowings it is divided, or every how many days it comes.");
+        }
+        try {
+            return entry.count() != null
+                    ? Succession.dividing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.count())
+                    : Succession.standing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.every());
+        } catch (IllegalArgumentException wrong) {
+            throw new Refusal(entry.count() != null ? "count" : "until", wrong.getMessage());
+        }
+    }
+}
