@@ -4,15 +4,24 @@ import { SignIn } from './account/SignIn';
 import { useSession } from './api/queries';
 import { BatchPage } from './batch/BatchPage';
 import { BatchesPage } from './batch/BatchesPage';
+import { CropPage } from './crop/CropPage';
 import { Frame } from './look/Frame';
 import { Loading, Trouble } from './look/States';
 import { NurseryPage } from './nursery/NurseryPage';
+import { SheetPage } from './nursery/SheetPage';
 import { NewOrderPage } from './order/NewOrderPage';
 import { OrdersPage } from './order/OrdersPage';
 import { OrderPage } from './release/OrderPage';
 import { MyPlantsPage } from './release/MyPlantsPage';
+import { ReschedulePage } from './season/ReschedulePage';
+import { SeasonPage } from './season/SeasonPage';
+import { WallPage } from './season/WallPage';
+import { SeedPage } from './seed/SeedPage';
+import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
 import { TrayPage } from './tray/TrayPage';
+import { WeatherPage } from './weather/WeatherPage';
+import { SitePage } from './weather/SitePage';
 
 /** Which page is shown to whom. What each may see and do is decided by the server. */
 export function App() {
@@ -37,7 +46,16 @@ export function App() {
       <Routes>
         <Route path="/" element={<TodayPage />} />
         <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
+        <Route path="/season" element={<SeasonPage mayChange={propagator} />} />
+        <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
+        {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
+        <Route path="/space" element={<SpacePage mayChange={propagator} />} />
+        <Route path="/seed" element={<SeedPage />} />
+        <Route path="/weather" element={<WeatherPage mayChange={propagator} />} />
+        <Route path="/sites/:id" element={<SitePage />} />
+        <Route path="/crops/:code" element={<CropPage today={session.data.today} />} />
         {propagator && <Route path="/nursery" element={<NurseryPage />} />}
+        {propagator && <Route path="/nursery/:name" element={<SheetPage />} />}
         {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
         <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
         <Route path="/batches" element={<BatchesPage />} />

@@ -16,6 +16,24 @@ export type SessionView = Schemas['SessionView'];
 export type TrayView = Schemas['TrayView'];
 export type CellView = Schemas['CellView'];
 export type Wish = Schemas['Wish'];
+export type Understood = Schemas['Understood'];
+export type Offer = Schemas['Offer'];
+export type PathView = Schemas['PathView'];
+export type BoardView = Schemas['BoardView'];
+export type BoardBatch = Schemas['BoardBatch'];
+export type TrialView = Schemas['TrialView'];
+export type Edit = Schemas['Edit'];
+export type DraftView = Schemas['DraftView'];
+export type SpaceView = Schemas['SpaceView'];
+export type AssignmentView = Schemas['AssignmentView'];
+export type SeedNeedsView = Schemas['SeedNeedsView'];
+export type WeatherView = Schemas['WeatherView'];
+export type FileReport = Schemas['FileReport'];
+export type SiteView = Schemas['SiteView'];
+export type CropView = Schemas['CropView'];
+export type SheetView = Schemas['SheetView'];
+export type BatchChoices = Schemas['BatchChoices'];
+export type Work = Schemas['Work'];
 export type Stage = BatchSummary['stage'];
 export type Verdict = BatchSummary['verdict'];
 export type Urgency = Schemas['RoundTask']['urgency'];
@@ -73,6 +91,20 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
     throw refusal(answer.response.status, answer.error);
   }
   return answer.data as T;
+}
+
+/** Sends a file as it is; the answer's types are the caller's to name, since a generated client sends no bytes. */
+export async function sendFile<T>(path: string, file: File): Promise<T> {
+  return answered<T>(
+    fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': xsrfToken() },
+      body: file,
+    }).then(async (response) => {
+      const body: unknown = await response.json().catch(() => undefined);
+      return response.ok ? { data: body as T, response } : { error: body, response };
+    }),
+  );
 }
 
 export function refusal(status: number, body: unknown): Refused {

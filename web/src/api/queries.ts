@@ -42,6 +42,28 @@ export const useTray = (number: number) =>
 export const useChoices = () =>
   useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
 
+export const useSeason = (draft: number | undefined) =>
+  useQuery({
+    queryKey: ['season', draft ?? 0],
+    queryFn: () => answered(api.GET('/api/season', { params: { query: draft ? { draft } : {} } })),
+  });
+
+export const useSpace = () => useQuery({ queryKey: ['space'], queryFn: () => answered(api.GET('/api/space')) });
+
+export const useSeedNeeds = () =>
+  useQuery({ queryKey: ['seed-needs'], queryFn: () => answered(api.GET('/api/season/seed-needs')) });
+
+export const useWeather = () => useQuery({ queryKey: ['weather'], queryFn: () => answered(api.GET('/api/weather')) });
+
+export const useForecastChanges = () =>
+  useQuery({ queryKey: ['forecast-changes'], queryFn: () => answered(api.GET('/api/season/forecast-changes')) });
+
+export const useSheet = (name: string) =>
+  useQuery({
+    queryKey: ['sheets', name],
+    queryFn: () => answered(api.GET('/api/sheets/{name}', { params: { path: { name } } })),
+  });
+
 /** Fetches all that is shown anew. A first fetch still under way is dropped: it may answer from before the change. */
 export async function refresh(client: QueryClient): Promise<void> {
   await client.cancelQueries();

@@ -4,6 +4,7 @@ import { useBatch } from '../api/queries';
 import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { MoveWork } from '../grow/MoveWork';
+import { PotWork } from '../grow/PotWork';
 import { HardeningWork } from '../harden/HardeningWork';
 import { StageMark } from '../look/StageMark';
 import { Caution, Loading, Trouble } from '../look/States';
@@ -77,6 +78,8 @@ export function BatchPage({ today }: { today: string }) {
                 <Link key={run.tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${run.tray}`}>T{run.tray}</Link>
               ))}
             </dd>
+            <dt className="text-pencil">Containers</dt>
+            <dd>{view.containers.length > 1 ? `${view.containers.join(', then ')}` : view.container}</dd>
             <dt className="text-pencil">Seed</dt>
             <dd>lot {view.lot}, {view.supplier}, {view.seedsPerCell} a cell</dd>
             <dt className="text-pencil">Stands in</dt>
@@ -91,6 +94,7 @@ export function BatchPage({ today }: { today: string }) {
           {summary.stage === 'READY' && <Link className="act act-main" to={`/orders/${summary.order}`}>Release for order {summary.order}</Link>}
           <HardeningWork batch={view} today={today} />
           <MoveWork batch={view} />
+          {(summary.stage === 'EMERGING' || summary.stage === 'GROWING_ON') && view.living.length > 0 && <PotWork batch={view} alive={view.living} />}
           <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">Labels (PDF)</a>
           {view.caution && <Caution>{view.caution}</Caution>}
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.completelyCounted) && path && (

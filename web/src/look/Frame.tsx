@@ -5,13 +5,17 @@ import { answered, api } from '../api/client';
 import { queryClient } from '../api/queries';
 import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../emerge/OutboxNotice';
+import { PromiseSheet } from '../promise/PromiseSheet';
 import { Legend } from './Legend';
 import { longDay } from './words';
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/', name: 'Today' },
-  { to: '/batches', name: 'Batches' },
+  { to: '/season', name: 'Season' },
+  { to: '/space', name: 'Space' },
+  { to: '/seed', name: 'Seed' },
   { to: '/orders', name: 'Orders' },
+  { to: '/batches', name: 'Batches' },
   { to: '/nursery', name: 'Nursery', role: 'PROPAGATOR' },
 ];
 
@@ -34,14 +38,14 @@ export function Frame({ session, children }: { session: SessionView; children: R
             Kiver
           </span>
           {session.role !== 'GROWER' && (
-            <nav aria-label="Main" className="flex gap-1">
+            <nav aria-label="Main" className="-mx-4 flex max-w-[100vw] overflow-x-auto px-2 sm:mx-0 sm:gap-1 sm:px-0">
               {PLACES.filter((place) => !place.role || place.role === session.role).map((place) => (
                 <NavLink
                   key={place.to}
                   to={place.to}
                   end={place.to === '/'}
                   className={({ isActive }) =>
-                    `flex min-h-11 items-center border-b-3 px-2 font-semibold sm:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+                    `flex min-h-11 items-center border-b-3 px-2 font-semibold lg:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
                   }
                 >
                   {place.name}
@@ -52,6 +56,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
           <div className="ml-auto flex flex-wrap items-center gap-x-3 text-sm">
             <span className="hidden text-pencil md:inline">{session.nursery}</span>
             <span className="hidden font-semibold sm:inline">{longDay(session.today)}</span>
+            {session.role === 'PROPAGATOR' && <PromiseSheet />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
             <button className="trail min-h-11 px-2" onClick={signOut}>

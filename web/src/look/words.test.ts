@@ -51,7 +51,7 @@ describe('words', () => {
 describe('a typed order', () => {
   const typed = {
     growerId: '', siteId: '', varietyId: '3', plants: '120', leavesFrom: '4', leavesTo: '6', container: 'module-60',
-    target: '2027-06-10', seedsPerCell: '',
+    target: '2027-06-10', seedsPerCell: '', containerPath: 'STRAIGHT' as const,
   };
 
   it('is a wish once it is whole, grower or not', () => {

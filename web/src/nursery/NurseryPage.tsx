@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Choices } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChoices } from '../api/queries';
@@ -17,7 +18,16 @@ export function NurseryPage() {
   if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
   return (
     <>
-      <h1 className="mb-4">The nursery</h1>
+      <h1 className="mb-2">The nursery</h1>
+      <nav aria-label="Sheets" className="mb-5 flex flex-wrap items-center gap-x-5 text-sm">
+        <span className="text-pencil">Change, read in, take out:</span>
+        {['crops', 'containers', 'varieties', 'places', 'sites', 'lots', 'rates'].map((name) => (
+          <Link key={name} className="trail flex min-h-11 items-center" to={`/nursery/${name}`}>
+            {{ sites: 'growers and sites', lots: 'seed lots', rates: 'what things cost' }[name] ?? name}
+          </Link>
+        ))}
+        <Link className="trail flex min-h-11 items-center" to="/weather">weather station</Link>
+      </nav>
       <Places choices={choices.data} />
       <Growers choices={choices.data} />
       <Varieties choices={choices.data} />

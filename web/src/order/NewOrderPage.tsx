@@ -1,14 +1,16 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Choices, Wish } from '../api/client';
+import type { Choices, Offer, Wish } from '../api/client';
 import { answered, api } from '../api/client';
 import { newRequestId, useChange, useChoices } from '../api/queries';
 import { Field } from '../look/Field';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { addDays, counted } from '../look/words';
+import { Paths } from '../plan/Paths';
 import { PlanBeside } from '../plan/PlanBeside';
 import { usePlan } from '../plan/usePlan';
+import { SuccessionForm } from './SuccessionForm';
 import { VarietyChoice } from './VarietyChoice';
 
 /** What is typed, as typed; numbers are read from it only when it is whole. */
@@ -22,6 +24,7 @@ export interface TypedOrder {
   container: string;
   target: string;
   seedsPerCell: string;
+  containerPath: NonNullable<Wish['containerPath']>;
 }
 
 /** The wish in what was typed, or nothing while something is missing. */
@@ -38,6 +41,8 @@ export function wishIn(typed: TypedOrder): Wish | undefined {
     container: typed.container,
     target: typed.target,
     ...(typed.seedsPerCell ? { seedsPerCell: Number(typed.seedsPerCell) } : {}),
+    ...(typed.siteId ? { siteId: Number(typed.siteId) } : {}),
+    ...(typed.containerPath !== 'STRAIGHT' ? { containerPath: typed.containerPath } : {}),
   };
 }
 
@@ -53,7 +58,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const [requestId] = useState(newRequestId);
   const [typed, setTyped] = useState<TypedOrder>({
     growerId: '', siteId: '', varietyId: '', plants: '', leavesFrom: '4', leavesTo: '6',
-    container: choices.containers[2]?.code ?? choices.containers[0]?.code ?? '', target: addDays(today, 56), seedsPerCell: '',
+    container: choices.containers[2]?.code ?? choices.containers[0]?.code ?? '', target: addDays(today, 56), seedsPerCell: '', containerPath: 'STRAIGHT',
   });
   const set = (change: Partial<TypedOrder>) => setTyped({ ...typed, ...change });
   const wish = wishIn(typed);
@@ -68,6 +73,10 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     const own = choices.sites.filter((site) => String(site.growerId) === growerId);
     set({ growerId, siteId: own.length === 1 ? String(own[0]!.id) : '' });
   };
+  const takeOffer = (offer: Offer) =>
+    set({
+      target: offer.target, plants: String(offer.plants), container: offer.container, ...(offer.site ? { siteId: offer.site } : {}),
+    });
   const number = (field: 'plants' | 'leavesFrom' | 'leavesTo', name: string) => (
     <Field name={name} problem={problem(field)}>
       <Input
@@ -119,8 +128,8 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             {number('leavesTo', 'to')}
           </div>
           <Field name="Container" problem={problem('container')}>
-            <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value, seedsPerCell: '' })}>
-              {choices.containers.map((each) => (
+            <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value, seedsPerCell: '', containerPath: 'STRAIGHT' })}>
+              {choices.containers.filter((each) => each.kind !== 'OPEN').map((each) => (
                 <option key={each.code} value={each.code}>{each.name}</option>
               ))}
             </Select>
@@ -141,7 +150,14 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
           {wish && plan.isError && <Refusal message={plan.error.message} />}
           {wish && plan.isPending && !plan.isError && <p className="text-pencil">Counting back…</p>}
           {wish && !plan.isError && plan.data && (
-            <PlanBeside plan={plan.data} today={today} container={container} choose={(seeds) => set({ seedsPerCell: String(seeds) })} />
+            <div className="flex flex-col gap-4">
+              <PlanBeside plan={plan.data} today={today} container={container} choose={(seeds) => set({ seedsPerCell: String(seeds) })} takeOffer={takeOffer} />
+              <Paths wish={wish} choose={(containerPath) => set({ containerPath, seedsPerCell: '' })} />
+              <details>
+                <summary className="trail min-h-11 content-center text-sm">Little and often: spread it over a period</summary>
+                <SuccessionForm wish={wish} growerId={typed.growerId} siteId={typed.siteId} />
+              </details>
+            </div>
           )}
         </section>
       </div>

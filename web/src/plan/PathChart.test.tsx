@@ -9,6 +9,7 @@ const spread = (early: string, middle: string, late: string) => ({ early, middle
 const ready = spread('2027-05-30', '2027-06-03', '2027-06-08');
 
 const plan: PlanView = {
+  answer: 'YES', conditions: [], reasons: [], offers: [], stays: [], path: 'Straight: module tray of 60',
   possible: true, plantsToAimFor: 155, chance: 0.93, obstacles: [], windowOpen: true, emergencePlace: 'Warm room',
   growingPlace: 'Cool house', hardeningPlace: 'Hardening ground', hardeningDays: 5, slots: 3, target: '2027-06-10',
   options: [
@@ -16,7 +17,7 @@ const plan: PlanView = {
     { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
   ],
   chosen: { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
-  window: { earliest: '2027-05-02', best: '2027-05-05', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.95, open: true },
+  window: { earliest: '2027-05-02', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.95, open: true },
   emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'), stageReached: ready, ready,
   pastLimit: spread('2027-06-13', '2027-06-18', '2027-06-26'),
 };
@@ -39,7 +40,7 @@ describe('the plan beside an order', () => {
     render(<PlanBeside plan={plan} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Sow 175 cells on Wed 5 May' })).toBeTruthy();
     expect(screen.getByText('19 times in 20')).toBeTruthy();
-    expect(screen.getByText('2 May – 6 May, best 5 May')).toBeTruthy();
+    expect(screen.getByText('2 May – 6 May, best 5 May; earlier too many leaves, later too late; even odds 9 May')).toBeTruthy();
   });
 
   it('offers the other numbers of seeds and passes the choice on', () => {

@@ -1,17 +1,36 @@
-import type { PlanView } from '../api/client';
+import type { Offer, PlanView } from '../api/client';
 import { chanceWords, counted, dayWords, shortDay } from '../look/words';
 import { Obstacles } from './Obstacles';
+import { Outdoors } from './Outdoors';
 import { PathChart, type PathRow } from './PathChart';
 
 /** The plan beside the order that is being typed. */
 export function PlanBeside({
-  plan, today, container, choose,
-}: { plan: PlanView; today: string; container: string; choose: (seedsPerCell: number) => void }) {
+  plan, today, container, choose, takeOffer,
+}: {
+  plan: PlanView; today: string; container: string; choose: (seedsPerCell: number) => void; takeOffer?: (offer: Offer) => void;
+}) {
   return (
     <div className="flex flex-col gap-4">
       <Answer plan={plan} container={container} />
       <Obstacles obstacles={plan.obstacles} />
+      {plan.conditions.filter((words) => plan.obstacles.every((obstacle) => obstacle.message !== words)).map((words) => (
+        <p key={words} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">{words}</p>
+      ))}
+      {takeOffer && plan.offers.length > 0 && (
+        <section aria-label="What would be a yes">
+          <h3 className="mb-1">What would be a yes</h3>
+          <ul className="flex flex-wrap gap-2">
+            {plan.offers.map((offer) => (
+              <li key={offer.change + offer.words}>
+                <button type="button" className="act" disabled={offer.change === 'SITE' && !offer.site} onClick={() => takeOffer(offer)}>{offer.words}</button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {plan.possible && <PathChart rows={rows(plan)} target={plan.target} today={today} />}
+      <Outdoors plan={plan} />
       {plan.options.length > 0 && <Options plan={plan} choose={choose} />}
       {plan.possible && (
         <p className="text-sm text-pencil">
@@ -53,6 +72,11 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
   );
 }
 
+/** What would be wrong with sowing earlier. */
+const LIMITS: Record<NonNullable<PlanView['window']>['earliestBecause'], string> = {
+  TODAY: 'from today', LEAVES: 'earlier too many leaves', DAYS_IN_CELL: 'earlier too long in the cell',
+};
+
 function rows(plan: PlanView): PathRow[] {
   const window = plan.window!;
   const open = plan.windowOpen;
@@ -63,12 +87,13 @@ function rows(plan: PlanView): PathRow[] {
       window: true,
       spread: open ? { early: window.earliest, middle: window.best, late: window.latest, certain: false } : { early: window.best, middle: window.best, late: window.best, certain: true },
       words: open
-        ? `${shortDay(window.earliest)} – ${shortDay(window.latest)}, best ${shortDay(window.best)}`
+        ? `${shortDay(window.earliest)} – ${shortDay(window.latest)}, best ${shortDay(window.best)}; ${LIMITS[window.earliestBecause]}, later too late; even odds ${shortDay(window.evenOdds)}`
         : `${shortDay(window.best)}; no day is safe on both sides`,
     },
     { name: 'Up', stage: 'EMERGING', spread: plan.emerged },
     { name: 'Leaves enough', stage: 'GROWING_ON', spread: plan.stageReached },
     { name: 'Ready', stage: 'READY', spread: plan.ready },
+    ...(plan.outdoors ? [{ name: 'May go out', stage: 'RELEASED' as const, window: true, spread: { early: plan.outdoors.from, middle: plan.outdoors.from, late: plan.outdoors.until ?? plan.outdoors.from, certain: false }, words: `from ${shortDay(plan.outdoors.from)}${plan.outdoors.until ? ` until ${shortDay(plan.outdoors.until)}` : ''}` }] : []),
     { name: 'Past its best', stage: 'PAST_BEST', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: 'not this season' }) },
   ];
 }

@@ -1,12 +1,15 @@
-import { useRound } from '../api/queries';
+import { Link } from 'react-router';
+import { useForecastChanges, useRound } from '../api/queries';
 import { Loading, Trouble } from '../look/States';
 import { counted, dayWords } from '../look/words';
+import { MovedGroups } from '../weather/MovedGroups';
 import { ForecastStrip } from './ForecastStrip';
 import { Stop } from './Stop';
 
 /** The round: one walk through the nursery, stop by stop, with the work at each. */
 export function TodayPage() {
   const round = useRound();
+  const moved = useForecastChanges();
   if (round.isPending) return <Loading what="the round" />;
   if (round.isError) return <Trouble error={round.error} retry={() => round.refetch()} />;
   const tasks = round.data.stops.flatMap((stop) => stop.work.flatMap((work) => work.tasks));
@@ -28,6 +31,12 @@ export function TodayPage() {
         </div>
         <ForecastStrip days={round.data.forecast} />
       </div>
+      {moved.data && moved.data.length > 0 && (
+        <section aria-label="What has moved" className="mb-5 border-l-4 border-ochre pl-3">
+          <p className="flex flex-wrap items-baseline gap-x-3"><strong>What has moved</strong> <Link className="trail text-sm" to="/weather">Weather</Link></p>
+          <MovedGroups groups={moved.data.slice(0, 3)} />
+        </section>
+      )}
       <ol className="relative ml-3 border-l-2 border-dusk pl-6 sm:ml-4">
         {round.data.stops.map((stop) => (
           <Stop key={stop.placeId} stop={stop} />

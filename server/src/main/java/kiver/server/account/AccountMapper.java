@@ -13,6 +13,9 @@ public interface AccountMapper {
     @Select("select id, email, name, password_hash, role, grower_id from account where email = lower(#{email})")
     Optional<Account> byEmail(@Param("email") String email);
 
+    @Select("select id, email, name, password_hash, role, grower_id from account where id = #{id}")
+    Optional<Account> byId(@Param("id") long id);
+
     @Select("select exists (select from account)")
     boolean any();
 

@@ -30,10 +30,16 @@ class SecurityConfiguration {
                         .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/setup", "/actuator/health/**").permitAll()
                         .requestMatchers("/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**").hasRole(PROPAGATOR)
+                        .requestMatchers("/calendar/*").permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/season/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
+                                "/api/weather/**").hasAnyRole(PROPAGATOR, BENCH_HAND)
+                        .requestMatchers("/api/season/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
+                                "/api/weather/**", "/api/reschedule/**").hasRole(PROPAGATOR)
                         .requestMatchers(
                                 HttpMethod.POST, "/api/orders", "/api/releases", "/api/people", "/api/places",
                                 "/api/varieties", "/api/lots", "/api/growers").hasRole(PROPAGATOR)
                         .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf").authenticated()
+                        .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine").authenticated()
                         .requestMatchers("/api/**", "/v3/**").hasAnyRole(PROPAGATOR, BENCH_HAND)
                         .anyRequest().permitAll())
                 .csrf(csrf -> csrf.spa())

@@ -106,6 +106,14 @@ public class BatchBook {
         return number;
     }
 
+    /** Gives each of two batches to the other's order. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void swapOrders(int number, int other) {
+        if (mapper.swapOrders(number, other) != 2) {
+            throw new NotFound("pair of batches " + number + " and " + other);
+        }
+    }
+
     /** Sets cells aside for a batch. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void layOut(int number, List<CellRun> runs) {

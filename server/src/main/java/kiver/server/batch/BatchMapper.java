@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** The tables of batches, their cells and their changes. */
 @Mapper
@@ -66,6 +67,13 @@ interface BatchMapper {
 
     @Select("select batch_id, tray_id, first_cell, last_cell from batch_run where batch_id = #{batchId} order by tray_id")
     List<RunRow> runs(@Param("batchId") long batchId);
+
+    @Update("""
+            update batch set order_id = other.order_id from batch other
+            where (batch.number = #{number} and other.number = #{other})
+               or (batch.number = #{other} and other.number = #{number})
+            """)
+    int swapOrders(@Param("number") int number, @Param("other") int other);
 
     @Insert("""
             insert into batch_run (batch_id, tray_id, first_cell, last_cell)

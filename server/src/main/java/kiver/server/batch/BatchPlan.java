@@ -63,11 +63,16 @@ public record BatchPlan(
 
     /** The batch as it would be with this plan. */
     public Batch applied(Batch batch) {
+        return applied(batch, batch.target());
+    }
+
+    /** The batch as it would be with this plan, wanted on another day. */
+    public Batch applied(Batch batch, LocalDate target) {
         return new Batch(
                 batch.id(), batch.number(), batch.lotId(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
                 sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, batch.hardeningProgramme(),
                 containerPath, containers, pinned, batch.orderId(), batch.orderNumber(),
                 batch.growerId(), batch.grower(), batch.variety(), batch.crop(), lastContainer(), batch.plants(),
-                batch.leavesFrom(), batch.leavesTo(), batch.target());
+                batch.leavesFrom(), batch.leavesTo(), target);
     }
 }

@@ -2,6 +2,7 @@ package kiver.server.crop;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -21,4 +22,10 @@ interface VarietyMapper {
             on conflict (name) do nothing returning id
             """, affectData = true)
     Long insert(@Param("crop") String crop, @Param("name") String name);
+
+    @Insert("""
+            insert into variety (crop, name) values (#{crop}, #{name})
+            on conflict (name) do update set crop = excluded.crop
+            """)
+    void put(@Param("crop") String crop, @Param("name") String name);
 }

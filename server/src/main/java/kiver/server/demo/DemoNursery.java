@@ -2,13 +2,8 @@ package kiver.server.demo;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import kiver.server.account.AccountMapper;
-import kiver.server.account.Role;
-import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -16,18 +11,14 @@ import kiver.server.growth.SeasonService;
 import kiver.server.order.Grower;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
-import kiver.server.place.PlaceBook;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
-import kiver.server.seed.SeedLot;
-import kiver.server.seed.SeedStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -41,21 +32,15 @@ class DemoNursery implements ApplicationRunner {
     static final LocalDate FIRST_DAY = LocalDate.of(2027, 1, 11);
     static final LocalDate OPENING_DAY = LocalDate.of(2027, 4, 15);
 
-    /** Known to everybody who reads the start command's output; the demonstration listens on this machine only. */
-    private static final String PASSWORD = "demo-seedlings";
-
-    private static final int MOST_WEEKS_LATER = 6;
+    private static final int MOST_WEEKS_LATER = 12;
     private static final int PAST_YEARS_WHILE_BUILDING = 5;
     private static final Logger LOG = LoggerFactory.getLogger(DemoNursery.class);
 
     private final boolean wanted;
+    private final DemoFounding founding;
     private final NurseryClock clock;
-    private final PlaceBook places;
     private final CropBook crops;
-    private final SeedStore seeds;
     private final OrderBook orders;
-    private final AccountMapper accounts;
-    private final PasswordEncoder encoder;
     private final PromiseService promises;
     private final DemoHands hands;
     private final SeasonService seasons;
@@ -63,25 +48,19 @@ class DemoNursery implements ApplicationRunner {
 
     DemoNursery(
             @Value("${kiver.demo}") boolean wanted,
+            DemoFounding founding,
             NurseryClock clock,
-            PlaceBook places,
             CropBook crops,
-            SeedStore seeds,
             OrderBook orders,
-            AccountMapper accounts,
-            PasswordEncoder encoder,
             PromiseService promises,
             DemoHands hands,
             SeasonService seasons,
             TransactionTemplate transaction) {
         this.wanted = wanted;
+        this.founding = founding;
         this.clock = clock;
-        this.places = places;
         this.crops = crops;
-        this.seeds = seeds;
         this.orders = orders;
-        this.accounts = accounts;
-        this.encoder = encoder;
         this.promises = promises;
         this.hands = hands;
         this.seasons = seasons;
@@ -94,7 +73,7 @@ class DemoNursery implements ApplicationRunner {
             return;
         }
         if (clock.nursery().isEmpty()) {
-            transaction.executeWithoutResult(status -> found());
+            transaction.executeWithoutResult(status -> founding.found());
         }
         if (!clock.nursery().orElseThrow().demo()) {
             throw new IllegalStateException("This database holds a real nursery; the demonstration needs its own.");
@@ -130,7 +109,7 @@ class DemoNursery implements ApplicationRunner {
         }
     }
 
-    /** On the telephone: when the day asked for cannot be met, a week later is tried, up to six weeks. */
+    /** On the telephone: when the day asked for cannot be met, a week later is tried, up to twelve weeks. */
     private void takeOrder(UUID request, DemoOrders.Wished wished, LocalDate today) {
         DemoStock.VarietyEntry entry = DemoStock.varieties().get(wished.variety());
         String growerName = DemoStock.growers().get(wished.grower()).name();
@@ -157,26 +136,5 @@ class DemoNursery implements ApplicationRunner {
                 LOG.debug("{} for {} refused: {}", variety.name(), wish.target(), refused.getMessage());
             }
         }
-    }
-
-    private void found() {
-        clock.open(new Nursery(DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, FIRST_DAY));
-        DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
-        Map<String, Long> varieties = new HashMap<>();
-        DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
-        DemoStock.lots(OPENING_DAY).forEach(entry -> seeds.add(new SeedLot(
-                0, entry.code(), varieties.get(entry.variety()), entry.supplier(), entry.label(), entry.tested(),
-                entry.testedOn(), entry.seeds(), entry.seeds())));
-        long firstGrower = 0;
-        for (DemoStock.GrowerEntry entry : DemoStock.growers()) {
-            long grower = orders.addGrower(entry.name());
-            orders.addSite(new Site(0, grower, entry.site(), entry.altitude(), entry.protection(), null));
-            firstGrower = firstGrower == 0 ? grower : firstGrower;
-        }
-        String hash = encoder.encode(PASSWORD);
-        accounts.insert("propagator@quillmere.example", "Maro Tindle", hash, Role.PROPAGATOR, null);
-        accounts.insert("hand@quillmere.example", "Pell Oskway", hash, Role.BENCH_HAND, null);
-        accounts.insert("grower@lowermead.example", "Ansa Brell", hash, Role.GROWER, firstGrower);
-        accounts.insert("grower@fennick.example", "Tove Garrin", hash, Role.GROWER, firstGrower + 1);
     }
 }

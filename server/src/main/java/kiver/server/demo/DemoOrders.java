@@ -9,7 +9,7 @@ import java.util.SplittableRandom;
 /** The wishes that reach the invented nursery through its winter and spring, from a seed. */
 final class DemoOrders {
 
-    private static final int ORDERS = 62;
+    private static final int ORDERS = 168;
 
     /** One wish, by positions in the stock's lists. */
     record Wished(LocalDate placedOn, int grower, int variety, int plants, int weeksAhead) {}
@@ -24,7 +24,7 @@ final class DemoOrders {
         for (int index = 0; index < ORDERS; index++) {
             int variety = index % varieties.size();
             LocalDate placedOn = first.plusDays((long) index * days / ORDERS + random.nextInt(3));
-            int plants = 10 * (3 + random.nextInt(index % 5 == 0 ? 36 : 17));
+            int plants = 10 * (3 + random.nextInt(index % 6 == 0 ? 30 : 15));
             int weeks = varieties.get(variety).weeksAhead() + random.nextInt(3);
             wishes.add(new Wished(
                     placedOn.isAfter(opening) ? opening : placedOn,

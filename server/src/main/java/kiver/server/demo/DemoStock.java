@@ -39,16 +39,20 @@ final class DemoStock {
 
     static List<PlaceEntry> places() {
         return List.of(
-                heated(1, "Heat mat", 6, 26, 23, 0.3, 4, ELECTRIC, PlaceUse.EMERGENCE),
-                heated(2, "Warm room", 26, 21, 19, 0.1, 3, ELECTRIC, PlaceUse.EMERGENCE),
-                heated(3, "Lit shelf", 12, 21, 17, 0.1, 13, ELECTRIC, PlaceUse.GROWING_ON),
-                heated(4, "Cool cellar", 10, 16, 14, 0.05, 2, "", PlaceUse.EMERGENCE),
-                heated(5, "North house", 40, 20, 16, 0.7, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
-                heated(6, "South house", 44, 23, 18, 0.75, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
-                heated(7, "Cool house", 60, 16, 10, 0.75, 0, "", PlaceUse.EMERGENCE, PlaceUse.GROWING_ON),
-                open(8, "Long tunnel", 80, 2, 7, NO_FLOOR, 0.8, PlaceUse.GROWING_ON),
-                open(9, "Frames", 40, 2, 4, -2, 0.85, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF),
-                open(10, "Hardening ground", 70, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF));
+                heated(1, "Heat mat", 8, 26, 23, 0.3, 4, ELECTRIC, PlaceUse.EMERGENCE),
+                heated(2, "Propagating bench", 16, 23, 20, 0.3, 6, ELECTRIC, PlaceUse.EMERGENCE),
+                heated(3, "Warm room", 36, 21, 19, 0.1, 3, ELECTRIC, PlaceUse.EMERGENCE),
+                heated(4, "Lit shelf", 18, 21, 17, 0.1, 13, ELECTRIC, PlaceUse.GROWING_ON),
+                heated(5, "Upper lit shelf", 18, 18, 14, 0.1, 13, ELECTRIC, PlaceUse.GROWING_ON),
+                heated(6, "Cool cellar", 14, 16, 14, 0.05, 2, "", PlaceUse.EMERGENCE),
+                heated(7, "North house", 60, 20, 16, 0.7, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
+                heated(8, "South house", 64, 23, 18, 0.75, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
+                heated(9, "Cool house", 90, 16, 10, 0.75, 0, "", PlaceUse.EMERGENCE, PlaceUse.GROWING_ON),
+                open(10, "Long tunnel", 110, 2, 7, NO_FLOOR, 0.8, PlaceUse.GROWING_ON),
+                open(11, "East tunnel", 70, 2, 6, NO_FLOOR, 0.8, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF),
+                open(12, "Frames", 50, 2, 4, -2, 0.85, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF),
+                open(13, "Hardening ground", 110, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF),
+                open(14, "Lower ground", 60, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF));
     }
 
     private static PlaceEntry heated(
@@ -113,16 +117,46 @@ final class DemoStock {
                 new VarietyEntry("snapdragon", "Tall Rosewick", "plug-150", 5, 7, 9),
                 new VarietyEntry("cosmos", "White Skein", "module-60", 4, 6, 6),
                 new VarietyEntry("zinnia", "Bright Tally", "module-60", 3, 5, 6),
-                new VarietyEntry("sunflower", "Tawny Clock", "module-40", 3, 4, 5));
+                new VarietyEntry("sunflower", "Tawny Clock", "module-40", 3, 4, 5),
+                new VarietyEntry("broad-bean", "Grey Sergeant", "module-40", 2, 3, 6),
+                new VarietyEntry("runner-bean", "Scarlet Ladder", "module-40", 2, 3, 6),
+                new VarietyEntry("brussels-sprouts", "Tight Button", "module-60", 4, 5, 8),
+                new VarietyEntry("broccoli", "Green Anvil", "module-60", 4, 5, 8),
+                new VarietyEntry("kohlrabi", "Lilac Globe", "module-60", 3, 4, 7),
+                new VarietyEntry("pak-choi", "White Ladle", "module-60", 3, 5, 6),
+                new VarietyEntry("swede", "Amber Cellar", "module-60", 3, 4, 7),
+                new VarietyEntry("rocket", "Tooth Leaf", "module-104", 3, 5, 6),
+                new VarietyEntry("mizuna", "Feathered Ribbon", "module-104", 4, 5, 6),
+                new VarietyEntry("endive", "Curled Ruffle", "module-60", 4, 5, 8),
+                new VarietyEntry("fennel", "Swollen Lantern", "module-60", 3, 4, 8),
+                new VarietyEntry("courgette", "Striped Oar", "pot-9", 2, 4, 6),
+                new VarietyEntry("pumpkin", "Barn Moon", "pot-9", 2, 4, 7),
+                new VarietyEntry("celeriac", "Rough Fist", "module-104", 4, 6, 12),
+                new VarietyEntry("coriander", "Slow Bolt", "module-60", 3, 5, 8),
+                new VarietyEntry("dill", "Tall Feather", "module-60", 3, 5, 8),
+                new VarietyEntry("chives", "Fine Rush", "module-60", 2, 4, 10),
+                new VarietyEntry("sage", "Broad Silver", "module-60", 4, 6, 10),
+                new VarietyEntry("oregano", "Hill Carpet", "plug-150", 5, 8, 11),
+                new VarietyEntry("sweet-pea", "Paper Wing", "module-40", 3, 5, 9),
+                new VarietyEntry("stock", "Evening Spire", "module-104", 4, 5, 9),
+                new VarietyEntry("statice", "Dry Harbour", "module-60", 4, 6, 9),
+                new VarietyEntry("calendula", "Copper Penny", "module-60", 4, 5, 7),
+                new VarietyEntry("marigold", "Low Ember", "module-60", 4, 6, 8),
+                new VarietyEntry("strawflower", "Parchment", "module-60", 4, 6, 9),
+                new VarietyEntry("scabious", "Blue Pincushion", "module-60", 4, 6, 10),
+                new VarietyEntry("china-aster", "Autumn Tuft", "module-60", 4, 5, 8),
+                new VarietyEntry("foxglove", "Speckled Bell", "plug-150", 4, 6, 10),
+                new VarietyEntry("tomato", "Long Vesper", "pot-9", 5, 7, 9),
+                new VarietyEntry("lettuce", "Oak Hollow", "module-104", 4, 5, 6));
     }
 
-    /** A lot for each variety and a second, older one for ten of them. */
+    /** A lot for each variety and a second, older one for twenty of them. */
     static List<LotEntry> lots(LocalDate opening) {
         List<LotEntry> lots = new ArrayList<>();
-        String[] suppliers = {"Harth Seeds", "Oddmoor Seed Co-operative", "Valley Seed Library"};
+        String[] suppliers = {"Harth Seeds", "Oddmoor Seed Co-operative", "Valley Seed Library", "Pennet and Rowe"};
         SplittableRandom random = new SplittableRandom(77);
         List<VarietyEntry> varieties = varieties();
-        for (int index = 0; index < varieties.size() + 10; index++) {
+        for (int index = 0; index < varieties.size() + 20; index++) {
             boolean old = index >= varieties.size();
             VarietyEntry variety = varieties.get(index % varieties.size());
             double label = Math.round((old ? 0.72 + 0.12 * random.nextDouble() : 0.84 + 0.12 * random.nextDouble()) * 100) / 100.0;

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.TreeSet;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.RecordedChange;
+import kiver.core.batch.CellCondition;
 import kiver.core.emerge.ExpectedShare;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
@@ -43,6 +45,9 @@ public class BatchViews {
     /** A run of cells of one tray. */
     public record RunView(int tray, int firstCell, int lastCell) {}
 
+    /** Living plants in a tray. */
+    public record TrayPlants(int tray, int plants) {}
+
     /** One point of the emergence expected, in cells. */
     public record CurvePoint(LocalDate day, double low, double middle, double high) {}
 
@@ -58,7 +63,8 @@ public class BatchViews {
 
     /** A batch with everything the screens show of it. */
     public record BatchView(
-            BatchSummary summary, List<RunView> runs, int leavesFrom, int leavesTo, String container, String lot, long lotId,
+            BatchSummary summary, List<RunView> runs, int leavesFrom, int leavesTo, String container, List<String> containers,
+            List<TrayPlants> living, String lot, long lotId,
             String supplier, int seedsPerCell, int cells, int cellsNeeded, double seedDepth, boolean needsLight,
             String caution, LocalDate plannedSowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId,
             long growingPlaceId, long hardeningPlaceId, @Nullable Long placeId, String emergencePlace, String growingPlace,
@@ -81,7 +87,7 @@ public class BatchViews {
         SeedLot lot = seeds.lot(state.sowings().keySet().stream().findFirst().map(s -> s.lot()).orElse(batch.lotId()));
         return new BatchView(
                 summary(analysis), runs(analysis), batch.leavesFrom(), batch.leavesTo(), analysis.container().name(),
-                lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
+                batch.containerCodes(), living(state), lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
                 analysis.crop().seed().depth(), analysis.crop().seed().needsLight(),
                 analysis.crop().planting().caution(), batch.sowDay(), batch.latestSowDay(), batch.emergencePlaceId(),
                 batch.growingPlaceId(), batch.hardeningPlaceId(), state.place().map(PlaceId::number).orElse(null),
@@ -110,10 +116,25 @@ public class BatchViews {
         return List.copyOf(numbers);
     }
 
+    /** The cells it was sown in, then those it was potted on into. */
     private List<RunView> runs(BatchAnalysis batch) {
-        List<CellRun> sown = batch.file().state().sowings().keySet().stream().map(each -> each.run()).toList();
-        return (sown.isEmpty() ? batch.file().runs() : sown).stream()
+        BatchState state = batch.file().state();
+        List<CellRun> runs = new ArrayList<>(state.sowings().keySet().stream().map(each -> each.run()).toList());
+        state.changes().stream()
+                .filter(change -> !state.isCorrected(change.sequence()))
+                .map(RecordedChange::change)
+                .filter(BatchChange.PottedOn.class::isInstance)
+                .forEach(change -> runs.add(((BatchChange.PottedOn) change).into()));
+        runs.removeIf(run -> !state.trays().contains(run.tray()));
+        return (state.sownOn().isEmpty() ? batch.file().runs() : runs).stream()
                 .map(run -> new RunView(number(run.tray()), run.first(), run.last()))
+                .toList();
+    }
+
+    private List<TrayPlants> living(BatchState state) {
+        return state.trays().stream()
+                .map(tray -> new TrayPlants(number(tray), state.cellsIn(tray, CellCondition.ALIVE).size()))
+                .filter(tray -> tray.plants() > 0)
                 .toList();
     }
 

@@ -53,6 +53,11 @@ public class OrderBook {
         mapper.moveTarget(number, target);
     }
 
+    /** Leaves an order with fewer plants; the rest is ordered anew. */
+    public void reduce(int number, int plants) {
+        mapper.setPlants(number, plants);
+    }
+
     /**
      * Takes an order and answers its number.
      *

@@ -56,6 +56,9 @@ interface OrderMapper {
     @Update("update grower_order set target = #{target} where number = #{number}")
     void moveTarget(@Param("number") int number, @Param("target") LocalDate target);
 
+    @Update("update grower_order set plants = #{plants} where number = #{number}")
+    void setPlants(@Param("number") int number, @Param("plants") int plants);
+
     @Select("select id, name from grower order by name")
     List<Grower> growers();
 

@@ -41,9 +41,24 @@ public class PlaceBook {
 
     /** Adds a place; its number in {@code place} is not used. */
     public void add(Place place, String caution) {
+        mapper.insert(row(place, caution));
+    }
+
+    /** Adds a place or changes the one of its name. */
+    public void put(Place place, String caution) {
+        if (mapper.orderTaken(place.walkingOrder(), place.name())) {
+            throw new IllegalArgumentException(
+                    "walking_order is " + place.walkingOrder() + "; another place has that position on the round.");
+        }
+        if (mapper.update(row(place, caution)) == 0) {
+            mapper.insert(row(place, caution));
+        }
+    }
+
+    private static PlaceMapper.PlaceRow row(Place place, String caution) {
         PlaceClimate.SetPoints heated = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
         PlaceClimate.FollowsWeather open = place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
-        mapper.insert(new PlaceMapper.PlaceRow(
+        return new PlaceMapper.PlaceRow(
                 0, place.name(), place.walkingOrder(), place.slots(),
                 heated == null ? null : heated.day(),
                 heated == null ? null : heated.night(),
@@ -54,7 +69,7 @@ public class PlaceBook {
                 place.suits(PlaceUse.EMERGENCE),
                 place.suits(PlaceUse.GROWING_ON),
                 place.suits(PlaceUse.HARDENING_OFF),
-                caution));
+                caution);
     }
 
     /** Reads the thermometers for days that are over, in a transaction of its own. */

@@ -6,6 +6,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** The tables of places and of readings taken there. */
 @Mapper
@@ -36,6 +37,20 @@ interface PlaceMapper {
                     #{caution})
             """)
     void insert(PlaceRow place);
+
+    @Update("""
+            update place set walking_order = #{walkingOrder}, slots = #{slots}, day_set_point = #{daySetPoint},
+                   night_set_point = #{nightSetPoint}, gain_by_day = #{gainByDay}, gain_by_night = #{gainByNight},
+                   floor = #{floor}, daylight_share = #{daylightShare}, lamp_light = #{lampLight},
+                   for_emergence = #{forEmergence}, for_growing_on = #{forGrowingOn},
+                   for_hardening_off = #{forHardeningOff}, caution = #{caution}
+            where name = #{name}
+            """)
+    int update(PlaceRow place);
+
+    /** Whether another place has that position on the round. */
+    @Select("select exists (select from place where walking_order = #{order} and name <> #{name})")
+    boolean orderTaken(@Param("order") int order, @Param("name") String name);
 
     @Select("select place_id, day, minimum, maximum from place_reading where day >= #{from}")
     List<Reading> readings(@Param("from") LocalDate from);

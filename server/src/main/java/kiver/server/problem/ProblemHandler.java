@@ -2,6 +2,7 @@ package kiver.server.problem;
 
 import java.util.List;
 import kiver.core.batch.ChangeRefused;
+import kiver.core.sheet.FaultySheetException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -30,6 +31,18 @@ class ProblemHandler {
     @ExceptionHandler
     ProblemDetail changeRefused(ChangeRefused refusal) {
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), refusal.getMessage())));
+    }
+
+    /** A file with faults: each is told at its line. */
+    @ExceptionHandler
+    ProblemDetail faultySheet(FaultySheetException faulty) {
+        return problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                faulty.faults().stream()
+                        .map(fault -> new FieldProblem(
+                                fault.line() == 0 ? "file" : "line " + fault.line(),
+                                fault.line() == 0 ? fault.problem() : "Line " + fault.line() + ": " + fault.problem()))
+                        .toList());
     }
 
     @ExceptionHandler

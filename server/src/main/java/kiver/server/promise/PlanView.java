@@ -57,14 +57,14 @@ record PlanView(
         boolean windowOpen, @Nullable DateSpread emerged, @Nullable DateSpread stageReached,
         @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance, List<Obstacle> obstacles,
         @Nullable LotView lot, String emergencePlace, String growingPlace, String hardeningPlace, int hardeningDays,
-        double slots, List<StayView> stays, @Nullable Outlay outlay, String path, @Nullable OutdoorView outdoors,
+        double slots, List<PlannedStay> stays, @Nullable Outlay outlay, String path, @Nullable OutdoorView outdoors,
         LocalDate target) {
 
     /** The lot and what is known of it. */
     record LotView(long id, String code, String supplier, double germination, int seedsLeft) {}
 
     /** Trays at a place for a while; both days inclusive. */
-    record StayView(String place, LocalDate from, LocalDate to, double slots) {}
+    record PlannedStay(String place, LocalDate from, LocalDate to, double slots) {}
 
     /** When a crop may stand at a site, beside the rules of thumb. */
     record OutdoorView(
@@ -117,7 +117,7 @@ record PlanView(
                 prepared.programme().days(),
                 chosen == null ? 0 : chosen.trays() * request.sownIn().slots(),
                 promise.stays().stream()
-                        .map(stay -> new StayView(
+                        .map(stay -> new PlannedStay(
                                 name(season, stay.place()), stay.from(), stay.until().minusDays(1), stay.slots()))
                         .toList(),
                 outlay.orElse(null),

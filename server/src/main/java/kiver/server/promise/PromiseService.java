@@ -1,5 +1,6 @@
 package kiver.server.promise;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -13,6 +14,7 @@ import kiver.core.promise.Promise;
 import kiver.core.promise.PromiseCheck;
 import kiver.core.promise.SiteChoice;
 import kiver.server.crop.CropBook;
+import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OutdoorsBook;
 import kiver.server.order.Site;
@@ -26,6 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Checks promises against seed, space and weather, and turns an accepted one into an order with a batch. */
 @Service
 public class PromiseService {
+
+    private static final int MOST_WEEKS_LATER = 16;
 
     private final PlanRequests plans;
     private final SpaceBook space;
@@ -83,6 +87,21 @@ public class PromiseService {
                 .toList();
     }
 
+    /** The first day after one on which so many plants like those of an order can be had. */
+    @Transactional(readOnly = true)
+    public LocalDate firstDayFor(Order order, int plants, LocalDate after) {
+        for (int weeks = 1; weeks <= MOST_WEEKS_LATER; weeks++) {
+            LocalDate day = after.plusWeeks(weeks);
+            Wish wish = new Wish(
+                    order.varietyId(), order.container(), plants, order.leavesFrom(), order.leavesTo(), day, null, null,
+                    order.siteId(), null);
+            if (check(wish, false).promise().plan().isPossible()) {
+                return day;
+            }
+        }
+        throw new Refusal("target", "No day within " + MOST_WEEKS_LATER + " weeks can be met with new plants.");
+    }
+
     /** The site under better cover, and the grower's other sites. */
     private List<SiteChoice> sites(Crop crop, Wish wish) {
         Site site = orders.site(wish.siteId());
@@ -117,7 +136,7 @@ public class PromiseService {
     }
 
     /** Takes one order of however many a request holds; must run inside the request. */
-    int take(long growerId, Wish wish, Integer succession) {
+    public int take(long growerId, Wish wish, Integer succession) {
         Checked checked = check(wish, false);
         checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
             throw new Refusal("target", obstacle.message());

@@ -45,4 +45,12 @@ interface SeedLotMapper {
             on conflict (code) do nothing
             """)
     int insert(SeedLot lot);
+
+    @Insert("""
+            insert into seed_lot (code, variety_id, supplier, germination_label, tested_seeds, tested_on, seeds_bought)
+            values (#{code}, #{varietyId}, #{supplier}, #{germinationLabel}, #{testedSeeds}, #{testedOn}, #{seedsBought})
+            on conflict (code) do update set supplier = excluded.supplier, germination_label = excluded.germination_label,
+                tested_seeds = excluded.tested_seeds, tested_on = excluded.tested_on, seeds_bought = excluded.seeds_bought
+            """)
+    void put(SeedLot lot);
 }

@@ -39,7 +39,7 @@ class ChoicesController {
     record VarietyChoice(long id, String name, String crop) {}
 
     /** A container. */
-    record ContainerChoice(String code, String name, int cells) {}
+    record ContainerChoice(String code, String name, int cells, Container.Kind kind, double cellVolume) {}
 
     /** A seed lot. */
     record LotChoice(long id, String code, long varietyId, String supplier, double germinationLabel, int seedsLeft) {}
@@ -80,7 +80,8 @@ class ChoicesController {
     }
 
     private static ContainerChoice choice(Container container) {
-        return new ContainerChoice(container.code(), container.name(), container.cells());
+        return new ContainerChoice(
+                container.code(), container.name(), container.cells(), container.kind(), container.cellVolume());
     }
 
     private static PlaceChoice choice(Place place) {

@@ -3,6 +3,7 @@ package kiver.server.weather;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import org.springframework.stereotype.Component;
@@ -50,6 +51,20 @@ public class WeatherBook {
         mapper.forgetForecast();
         mapper.insertForecast(ahead);
         return days;
+    }
+
+    /** Puts measured days in the place of those that are there. */
+    @Transactional
+    public void put(Map<LocalDate, DailyRange> days) {
+        List<WeatherMapper.StationDay> rows = days.entrySet().stream().map(day -> row(day.getKey(), day.getValue())).toList();
+        for (int from = 0; from < rows.size(); from += ROWS_AT_ONCE) {
+            mapper.put(rows.subList(from, Math.min(from + ROWS_AT_ONCE, rows.size())));
+        }
+    }
+
+    /** How many days of the record were read in from files. */
+    public int daysFromFile() {
+        return mapper.daysFromFile();
     }
 
     /** Everything measured so far. */

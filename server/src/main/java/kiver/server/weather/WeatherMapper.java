@@ -30,6 +30,18 @@ interface WeatherMapper {
             """)
     void insert(@Param("days") List<StationDay> days);
 
+    @Insert("""
+            <script>
+            insert into station_day (day, minimum, maximum, source) values
+            <foreach collection="days" item="each" separator=",">(#{each.day}, #{each.minimum}, #{each.maximum}, 'FILE')</foreach>
+            on conflict (day) do update set minimum = excluded.minimum, maximum = excluded.maximum, source = 'FILE'
+            </script>
+            """)
+    void put(@Param("days") List<StationDay> days);
+
+    @Select("select count(*) from station_day where source = 'FILE'")
+    int daysFromFile();
+
     @Delete("delete from station_forecast")
     void forgetForecast();
 

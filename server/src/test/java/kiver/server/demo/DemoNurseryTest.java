@@ -44,13 +44,13 @@ class DemoNurseryTest {
     @Order(1)
     void isTheNurseryThatWasPromised() {
         assertThat(clock.today()).isEqualTo(DemoNursery.OPENING_DAY);
-        assertThat(places.places()).hasSize(10);
-        assertThat(orders.growers()).hasSize(6);
+        assertThat(places.places()).hasSize(14);
+        assertThat(orders.growers()).hasSize(12);
         assertThat(orders.sites()).extracting(Site::altitude).anyMatch(metres -> metres < 600)
                 .anyMatch(metres -> metres > 600 && metres < 900).anyMatch(metres -> metres > 900);
-        assertThat(crops.varieties()).hasSizeGreaterThanOrEqualTo(30);
-        assertThat(seeds.lots()).hasSize(40).allMatch(lot -> lot.seedsLeft() >= 0);
-        assertThat(batches.files()).hasSizeGreaterThanOrEqualTo(60);
+        assertThat(crops.varieties()).hasSizeGreaterThanOrEqualTo(60);
+        assertThat(seeds.lots()).hasSize(80).allMatch(lot -> lot.seedsLeft() >= 0);
+        assertThat(batches.files()).hasSizeGreaterThanOrEqualTo(150);
     }
 
     @Test
@@ -95,7 +95,7 @@ class DemoNurseryTest {
         assertThat(up).isBetween(80, 98);
         assertThat(DemoOrders.between(DemoNursery.FIRST_DAY, DemoNursery.OPENING_DAY))
                 .isEqualTo(DemoOrders.between(DemoNursery.FIRST_DAY, DemoNursery.OPENING_DAY))
-                .hasSize(62);
+                .hasSize(168);
     }
 
     @Test

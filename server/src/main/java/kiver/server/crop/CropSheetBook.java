@@ -1,0 +1,49 @@
+package kiver.server.crop;
+
+import java.util.List;
+import kiver.core.crop.Crop;
+import kiver.core.crop.CropSheet;
+import kiver.core.sheet.Column;
+import kiver.core.sheet.SheetRow;
+import kiver.server.sheet.SheetBook;
+import org.springframework.stereotype.Component;
+
+/** The crops as a sheet. */
+@Component
+class CropSheetBook implements SheetBook {
+
+    private final LibraryBook library;
+
+    CropSheetBook(LibraryBook library) {
+        this.library = library;
+    }
+
+    @Override
+    public String name() {
+        return "crops";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return CropSheet.COLUMNS;
+    }
+
+    @Override
+    public int keys() {
+        return 1;
+    }
+
+    @Override
+    public List<SheetRow> rows() {
+        return library.library().crops().stream().map(CropSheet::write).toList();
+    }
+
+    @Override
+    public void put(SheetRow row) {
+        Crop crop = CropSheet.read(row);
+        if (!crop.code().matches("[a-z0-9-]{1,40}")) {
+            throw new IllegalArgumentException("code is \"" + crop.code() + "\"; use small letters, digits and hyphens.");
+        }
+        library.put(crop);
+    }
+}

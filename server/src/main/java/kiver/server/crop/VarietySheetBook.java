@@ -1,0 +1,53 @@
+package kiver.server.crop;
+
+import java.util.List;
+import kiver.core.sheet.Column;
+import kiver.core.sheet.SheetRow;
+import kiver.core.sheet.SheetText;
+import kiver.server.sheet.SheetBook;
+import org.springframework.stereotype.Component;
+
+/** The varieties as a sheet. */
+@Component
+class VarietySheetBook implements SheetBook {
+
+    private static final List<Column> COLUMNS =
+            List.of(Column.of("name", "Name", ""), Column.of("crop", "Crop", "code of the crop, for example curly-kale"));
+
+    private final VarietyMapper varieties;
+    private final CropBook crops;
+
+    VarietySheetBook(VarietyMapper varieties, CropBook crops) {
+        this.varieties = varieties;
+        this.crops = crops;
+    }
+
+    @Override
+    public String name() {
+        return "varieties";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return COLUMNS;
+    }
+
+    @Override
+    public int keys() {
+        return 1;
+    }
+
+    @Override
+    public List<SheetRow> rows() {
+        return varieties.all().stream().map(variety -> SheetText.row(names(), variety.name(), variety.crop())).toList();
+    }
+
+    @Override
+    public void put(SheetRow row) {
+        String crop = row.words("crop");
+        if (crops.crops().stream().noneMatch(each -> each.code().equals(crop))) {
+            throw new IllegalArgumentException("crop is \"" + crop + "\"; it is not in the library. Add the crop first.");
+        }
+        varieties.put(crop, row.words("name"));
+    }
+}

@@ -1,0 +1,70 @@
+package kiver.server.demo;
+
+import java.util.HashMap;
+import java.util.Map;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Role;
+import kiver.server.clock.Nursery;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
+import kiver.server.place.PlaceBook;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+
+/** Founds the invented nursery: its places, seed, growers and people. */
+@Component
+class DemoFounding {
+
+    /** Known to everybody who reads the start command's output; the demonstration listens on this machine only. */
+    private static final String PASSWORD = "demo-seedlings";
+
+    private final NurseryClock clock;
+    private final PlaceBook places;
+    private final CropBook crops;
+    private final SeedStore seeds;
+    private final OrderBook orders;
+    private final AccountMapper accounts;
+    private final PasswordEncoder encoder;
+
+    DemoFounding(
+            NurseryClock clock,
+            PlaceBook places,
+            CropBook crops,
+            SeedStore seeds,
+            OrderBook orders,
+            AccountMapper accounts,
+            PasswordEncoder encoder) {
+        this.clock = clock;
+        this.places = places;
+        this.crops = crops;
+        this.seeds = seeds;
+        this.orders = orders;
+        this.accounts = accounts;
+        this.encoder = encoder;
+    }
+
+    void found() {
+        clock.open(new Nursery(DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, DemoNursery.FIRST_DAY));
+        DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
+        Map<String, Long> varieties = new HashMap<>();
+        DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
+        DemoStock.lots(DemoNursery.OPENING_DAY).forEach(entry -> seeds.add(new SeedLot(
+                0, entry.code(), varieties.get(entry.variety()), entry.supplier(), entry.label(), entry.tested(),
+                entry.testedOn(), entry.seeds(), entry.seeds())));
+        long firstGrower = 0;
+        for (DemoStock.GrowerEntry entry : DemoStock.growers()) {
+            long grower = orders.addGrower(entry.name());
+            orders.addSite(new Site(0, grower, entry.site(), entry.altitude(), entry.protection(), null));
+            firstGrower = firstGrower == 0 ? grower : firstGrower;
+        }
+        String hash = encoder.encode(PASSWORD);
+        accounts.insert("propagator@quillmere.example", "Maro Tindle", hash, Role.PROPAGATOR, null);
+        accounts.insert("hand@quillmere.example", "Pell Oskway", hash, Role.BENCH_HAND, null);
+        accounts.insert("grower@lowermead.example", "Ansa Brell", hash, Role.GROWER, firstGrower);
+        accounts.insert("grower@fennick.example", "Tove Garrin", hash, Role.GROWER, firstGrower + 1);
+    }
+}

@@ -1,0 +1,154 @@
+package kiver.server.growth;
+
+import jakarta.annotation.Nullable;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import kiver.core.sheet.SheetFault;
+import kiver.core.sheet.SheetRow;
+import kiver.core.sheet.SheetText;
+import kiver.core.weather.DailyRange;
+import kiver.core.weather.StationRecord;
+import kiver.core.weather.StationSheet;
+import kiver.server.clock.NurseryClock;
+import kiver.server.problem.Refusal;
+import kiver.server.weather.WeatherBook;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The station's record: looked at, read in from files, written out. */
+@RestController
+class WeatherController {
+
+    /** More bad lines than this are counted, not listed. */
+    private static final int FAULTS_LISTED = 60;
+
+    /** Days outside the record's span can only carry it on without a hole. */
+    private final WeatherBook weather;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+
+    WeatherController(WeatherBook weather, SeasonService seasons, NurseryClock clock) {
+        this.weather = weather;
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /** A day of the forecast or of the last weeks. */
+    record WeatherDay(LocalDate day, double minimum, double maximum) {}
+
+    /** The record at a glance: the last weeks, the forecast, and what past years had on the same days. */
+    record WeatherView(
+            LocalDate firstDay, LocalDate lastDay, int days, int daysFromFile, int years, List<WeatherDay> lately,
+            List<WeatherDay> forecast, List<WeatherDay> usual) {}
+
+    /** A line that cannot be used. */
+    record FaultView(long line, String problem) {}
+
+    /** Days that the file lacks; both inclusive. */
+    record GapView(LocalDate from, LocalDate to, long days) {}
+
+    /** What a file holds; {@code taken} says whether it was read in. */
+    record FileReport(
+            int days, @Nullable LocalDate firstDay, @Nullable LocalDate lastDay, int faults, List<FaultView> faultsListed,
+            List<GapView> gaps, boolean taken) {}
+
+    @GetMapping("/api/weather")
+    WeatherView weather() {
+        LocalDate today = clock.today();
+        StationRecord record = seasons.record();
+        List<WeatherDay> lately = new ArrayList<>();
+        for (LocalDate day = today.minusDays(28); day.isBefore(today); day = day.plusDays(1)) {
+            lately.add(day(day, record.on(day)));
+        }
+        List<WeatherDay> forecast = new ArrayList<>();
+        for (DailyRange range : weather.forecast(today)) {
+            forecast.add(day(today.plusDays(forecast.size()), range));
+        }
+        List<WeatherDay> usual = new ArrayList<>();
+        for (LocalDate day = today.minusDays(28); day.isBefore(today.plusDays(14)); day = day.plusDays(1)) {
+            usual.add(usual(record, day));
+        }
+        int years = (int) ((record.lastDay().toEpochDay() - record.firstDay().toEpochDay()) / 365.25);
+        return new WeatherView(
+                record.firstDay(), record.lastDay(), record.days().size(), weather.daysFromFile(), years, lately, forecast,
+                usual);
+    }
+
+    @GetMapping("/api/weather/file")
+    ResponseEntity<byte[]> file() {
+        StationRecord record = seasons.record();
+        List<SheetRow> rows = new ArrayList<>();
+        for (int index = 0; index < record.days().size(); index++) {
+            DailyRange range = record.days().get(index);
+            rows.add(SheetText.row(
+                    StationSheet.COLUMNS, record.firstDay().plusDays(index), range.minimum(), range.maximum()));
+        }
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"station.csv\"")
+                .body(SheetText.written(StationSheet.COLUMNS, rows).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * Looks a file over; with {@code take} its good days are put into the record as well.
+     *
+     * @param file name
+     * @param take whether to read it in
+     * @param bytes of the file
+     */
+    @PostMapping(value = "/api/weather/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    FileReport readIn(@RequestParam String file, @RequestParam boolean take, @RequestBody byte[] bytes) {
+        StationSheet sheet = StationSheet.read(file, bytes, clock.today());
+        if (take) {
+            StationRecord record = seasons.record();
+            if (sheet.days().isEmpty()) {
+                throw new Refusal("file", "No day of this file can be used.");
+            }
+            LocalDate first = sheet.days().keySet().iterator().next();
+            boolean wholeBefore = !first.isBefore(record.firstDay())
+                    || sheet.days().keySet().stream().filter(day -> day.isBefore(record.firstDay())).count()
+                            == record.firstDay().toEpochDay() - first.toEpochDay();
+            if (!wholeBefore) {
+                throw new Refusal("file", "Days before " + record.firstDay()
+                        + ", where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.");
+            }
+            weather.put(sheet.days());
+            seasons.forget();
+        }
+        List<LocalDate> days = List.copyOf(sheet.days().keySet());
+        return new FileReport(
+                days.size(), days.isEmpty() ? null : days.get(0), days.isEmpty() ? null : days.get(days.size() - 1),
+                sheet.faults().size(),
+                sheet.faults().stream().limit(FAULTS_LISTED).map(WeatherController::view).toList(),
+                sheet.gaps().stream().map(gap -> new GapView(gap.from(), gap.to(), gap.days())).toList(), take);
+    }
+
+    private static FaultView view(SheetFault fault) {
+        return new FaultView(fault.line(), fault.problem());
+    }
+
+    private static WeatherDay day(LocalDate day, DailyRange range) {
+        return new WeatherDay(day, range.minimum(), range.maximum());
+    }
+
+    /** The mean of past years on the same day of the calendar. */
+    private static WeatherDay usual(StationRecord record, LocalDate day) {
+        double minimum = 0;
+        double maximum = 0;
+        int years = 0;
+        for (int back = 1; record.covers(day.minusYears(back)); back++) {
+            minimum += record.on(day.minusYears(back)).minimum();
+            maximum += record.on(day.minusYears(back)).maximum();
+            years++;
+        }
+        return new WeatherDay(day, years == 0 ? 0 : minimum / years, years == 0 ? 0 : maximum / years);
+    }
+}

@@ -1,0 +1,80 @@
+package kiver.server.order;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import kiver.core.order.Protection;
+import kiver.core.sheet.Column;
+import kiver.core.sheet.SheetRow;
+import kiver.core.sheet.SheetText;
+import kiver.server.sheet.SheetBook;
+import org.springframework.stereotype.Component;
+
+/** The growers and their sites as a sheet. */
+@Component
+class SiteSheetBook implements SheetBook {
+
+    private static final List<String> PROTECTIONS = List.of("open ground", "low cover", "unheated tunnel");
+
+    private static final List<Column> COLUMNS = List.of(
+            Column.of("grower", "Grower", "one you have, or a new one"),
+            Column.of("site", "Site", ""),
+            Column.of("altitude", "Altitude, m", "above the sea"),
+            Column.choice("protection", "Plants stand under", "open ground", "low cover", "unheated tunnel"),
+            Column.of("temperature_offset", "Warmer than the station, K", "empty: worked out from the altitude"));
+
+    private final OrderBook orders;
+
+    SiteSheetBook(OrderBook orders) {
+        this.orders = orders;
+    }
+
+    @Override
+    public String name() {
+        return "sites";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return COLUMNS;
+    }
+
+    @Override
+    public int keys() {
+        return 2;
+    }
+
+    @Override
+    public List<SheetRow> rows() {
+        Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
+        return orders.sites().stream()
+                .map(site -> SheetText.row(
+                        names(), growers.get(site.growerId()), site.name(), site.altitude(),
+                        site.protection().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                        site.temperatureOffset() == null ? "" : site.temperatureOffset()))
+                .toList();
+    }
+
+    @Override
+    public void put(SheetRow row) {
+        String name = row.words("grower");
+        int altitude = row.wholeNumber("altitude");
+        if (altitude < -400 || altitude > 5000) {
+            throw new IllegalArgumentException("altitude is " + altitude + "; enter −400 to 5,000 m.");
+        }
+        Protection protection = Protection.valueOf(
+                row.oneOf("protection", PROTECTIONS).toUpperCase(Locale.ROOT).replace(' ', '_'));
+        Double offset = row.text("temperature_offset").isEmpty() ? null : row.number("temperature_offset");
+        if (offset != null && Math.abs(offset) > 25) {
+            throw new IllegalArgumentException("temperature_offset is " + offset + "; enter −25 to 25 K.");
+        }
+        String site = row.words("site");
+        long grower = orders.growers().stream()
+                .filter(each -> each.name().equalsIgnoreCase(name))
+                .map(Grower::id)
+                .findFirst()
+                .orElseGet(() -> orders.addGrower(name));
+        orders.putSite(new Site(0, grower, site, altitude, protection, offset));
+    }
+}

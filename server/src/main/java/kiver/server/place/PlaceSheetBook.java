@@ -1,0 +1,107 @@
+package kiver.server.place;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.sheet.Column;
+import kiver.core.sheet.SheetRow;
+import kiver.core.sheet.SheetText;
+import kiver.server.sheet.SheetBook;
+import org.springframework.stereotype.Component;
+
+/** The places as a sheet. */
+@Component
+class PlaceSheetBook implements SheetBook {
+
+    private static final int NO_FLOOR = -60;
+
+    private static final List<Column> COLUMNS = List.of(
+            Column.of("name", "Name", ""),
+            Column.of("walking_order", "Stop on the round", "1 first"),
+            Column.of("slots", "Trays it holds", "of 540 × 280 mm"),
+            Column.of("day_set_point", "Set point by day, °C", "empty when unheated"),
+            Column.of("night_set_point", "Set point by night, °C", "empty when unheated"),
+            Column.of("gain_by_day", "Warmer than outdoors by day, K", "empty when heated"),
+            Column.of("gain_by_night", "Warmer than outdoors by night, K", "empty when heated"),
+            Column.of("floor", "Never below, °C", "empty when nothing protects it"),
+            Column.of("daylight_share", "Daylight that reaches it, 0 to 1", ""),
+            Column.of("lamp_light", "Light from lamps, mol per m² and day", "0 for none"),
+            Column.choice("for_emergence", "For coming up", "yes", "no"),
+            Column.choice("for_growing_on", "For growing on", "yes", "no"),
+            Column.choice("for_hardening_off", "For hardening off", "yes", "no"),
+            Column.of("caution", "Caution", "what must be said there"));
+
+    private final PlaceBook places;
+
+    PlaceSheetBook(PlaceBook places) {
+        this.places = places;
+    }
+
+    @Override
+    public String name() {
+        return "places";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return COLUMNS;
+    }
+
+    @Override
+    public int keys() {
+        return 1;
+    }
+
+    @Override
+    public List<SheetRow> rows() {
+        return places.placesWithCautions().stream().map(this::row).toList();
+    }
+
+    private SheetRow row(NamedPlace named) {
+        Place place = named.place();
+        PlaceClimate.SetPoints heated = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
+        PlaceClimate.FollowsWeather open = place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
+        return SheetText.row(
+                names(), place.name(), place.walkingOrder(), place.slots(),
+                heated == null ? "" : heated.day(), heated == null ? "" : heated.night(),
+                open == null ? "" : open.gainByDay(), open == null ? "" : open.gainByNight(),
+                open == null || open.floor() <= NO_FLOOR ? "" : open.floor(),
+                place.daylightShare(), place.lampLight(), yes(place, PlaceUse.EMERGENCE),
+                yes(place, PlaceUse.GROWING_ON), yes(place, PlaceUse.HARDENING_OFF), named.caution());
+    }
+
+    private static String yes(Place place, PlaceUse use) {
+        return place.suits(use) ? "yes" : "no";
+    }
+
+    @Override
+    public void put(SheetRow row) {
+        Set<PlaceUse> uses = EnumSet.noneOf(PlaceUse.class);
+        if (row.yes("for_emergence")) {
+            uses.add(PlaceUse.EMERGENCE);
+        }
+        if (row.yes("for_growing_on")) {
+            uses.add(PlaceUse.GROWING_ON);
+        }
+        if (row.yes("for_hardening_off")) {
+            uses.add(PlaceUse.HARDENING_OFF);
+        }
+        boolean heated = !row.text("day_set_point").isEmpty() || !row.text("night_set_point").isEmpty();
+        PlaceClimate climate = heated
+                ? new PlaceClimate.SetPoints(row.number("day_set_point"), row.number("night_set_point"))
+                : new PlaceClimate.FollowsWeather(
+                        row.number("gain_by_night"), row.number("gain_by_day"), row.numberOr("floor", NO_FLOOR));
+        int slots = row.wholeNumber("slots");
+        if (slots < 1) {
+            throw new IllegalArgumentException("slots is " + slots + "; a place holds at least one tray.");
+        }
+        places.put(
+                new Place(new PlaceId(0), row.words("name"), row.wholeNumber("walking_order"), slots, climate,
+                        row.number("daylight_share"), row.number("lamp_light"), uses),
+                row.text("caution"));
+    }
+}

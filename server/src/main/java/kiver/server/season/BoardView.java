@@ -1,0 +1,81 @@
+package kiver.server.season;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import kiver.core.batch.BatchStage;
+import kiver.core.growth.DateSpread;
+import kiver.core.plan.SowWindow;
+import kiver.core.space.Occupancy;
+import kiver.core.space.Stay;
+import kiver.server.batch.Batch;
+import kiver.server.grow.BatchAnalysis;
+
+/**
+ * The season as the board shows it.
+ *
+ * @param today the nursery's day
+ * @param batches that are not over, by target
+ * @param places in walking order
+ * @param overflows of places
+ * @param undo what the last change was that can be undone
+ * @param drafts that are open
+ */
+record BoardView(
+        LocalDate today, List<BoardBatch> batches, List<BoardPlace> places, List<OverflowView> overflows,
+        @Nullable String undo, List<DraftName> drafts) {
+
+    /** A draft by name. */
+    record DraftName(long id, String name) {}
+
+    /** A place. */
+    record BoardPlace(
+            long id, String name, int slots, boolean forEmergence, boolean forGrowingOn, boolean forHardeningOff) {}
+
+    /** Days on end on which a place is over-full; both inclusive. */
+    record OverflowView(long placeId, String place, LocalDate from, LocalDate to, double over, List<Integer> batches) {}
+
+    /** Trays at a place for a while; both days inclusive. */
+    record BoardStay(long placeId, LocalDate from, LocalDate to, double slots) {}
+
+    /** A batch on the board. */
+    record BoardBatch(
+            int number, String variety, String crop, String grower, int order, int plants, String container,
+            BatchStage stage, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
+            @Nullable DateSpread emerged, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
+            @Nullable DateSpread pastLimit, double chance, LocalDate target, List<BoardStay> stays,
+            long emergencePlaceId, long growingPlaceId, long hardeningPlaceId) {}
+
+    static BoardBatch batch(BatchAnalysis analysis, @Nullable SowWindow window) {
+        Batch batch = analysis.file().batch();
+        var state = analysis.file().state();
+        DateSpread ready = state.hardenedOn()
+                .map(day -> new DateSpread(day, day, day))
+                .orElse(analysis.forecast().ready().orElse(null));
+        return new BoardBatch(
+                batch.number(), batch.variety(), analysis.crop().name(), batch.grower(), batch.orderNumber(),
+                batch.plants(), analysis.container().name(), analysis.stage(), state.sownOn().isPresent(), batch.pinned(),
+                state.sownOn().orElse(batch.sowDay()), window, analysis.forecast().emerged().orElse(null),
+                analysis.forecast().stageReached().orElse(null), ready, analysis.forecast().pastLimit().orElse(null),
+                analysis.chance(), batch.target(), analysis.stays().stream().map(BoardView::stay).toList(),
+                analysis.way().emergence().number(), analysis.way().growingOn().number(),
+                analysis.way().hardening().number());
+    }
+
+    static List<OverflowView> overflows(Occupancy occupancy) {
+        return occupancy.overflows().stream()
+                .map(each -> new OverflowView(
+                        each.place().id().number(), each.place().name(), each.from(), each.until().minusDays(1),
+                        each.mostOver(), each.batches()))
+                .toList();
+    }
+
+    private static BoardStay stay(Stay stay) {
+        return new BoardStay(stay.place().number(), stay.from(), stay.until().minusDays(1), stay.slots());
+    }
+
+    static String name(Map<Long, String> names, long place) {
+        return names.getOrDefault(place, "");
+    }
+}

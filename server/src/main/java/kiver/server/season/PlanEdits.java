@@ -1,0 +1,91 @@
+package kiver.server.season;
+
+import jakarta.annotation.Nullable;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.plan.ContainerPath;
+import kiver.server.batch.BatchPlan;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.growth.SeasonService;
+import kiver.server.problem.Refusal;
+import org.springframework.stereotype.Component;
+
+/** Turns what was dragged into a plan, and refuses what cannot be. */
+@Component
+class PlanEdits {
+
+    private final NurseryClock clock;
+    private final SeasonService seasons;
+    private final CropBook crops;
+
+    PlanEdits(NurseryClock clock, SeasonService seasons, CropBook crops) {
+        this.clock = clock;
+        this.seasons = seasons;
+        this.crops = crops;
+    }
+
+    /**
+     * A change to a batch's plan; what is missing stays as it is.
+     *
+     * @param batch number
+     * @param sowDay to sow on
+     * @param emergencePlaceId where the seed is to lie
+     * @param growingPlaceId where seedlings are to grow on
+     * @param hardeningPlaceId where they are to harden
+     * @param container code of the container they are handed over in, sown straight into it
+     * @param containerPath kind of path into that container
+     */
+    record Edit(
+            @NotNull Integer batch, @Nullable LocalDate sowDay, @Nullable Long emergencePlaceId,
+            @Nullable Long growingPlaceId, @Nullable Long hardeningPlaceId, @Nullable String container,
+            @Nullable ContainerPath.Kind containerPath) {}
+
+    /** The plan after an edit of the plan before. */
+    BatchPlan edited(BatchAnalysis batch, BatchPlan before, Edit edit) {
+        boolean sown = batch.file().state().sownOn().isPresent();
+        if (sown && (edit.sowDay() != null || edit.emergencePlaceId() != null || edit.container() != null
+                || edit.containerPath() != null)) {
+            throw new Refusal("batch", "Batch " + edit.batch() + " is sown; only the places to come can be changed.");
+        }
+        if (edit.sowDay() != null && edit.sowDay().isBefore(clock.today())) {
+            throw new Refusal("sowDay", "That day has passed; the first day to sow is today, " + clock.today() + ".");
+        }
+        BatchPlan plan = before;
+        if (edit.sowDay() != null) {
+            plan = plan.sownOn(edit.sowDay());
+        }
+        boolean placed = edit.emergencePlaceId() != null || edit.growingPlaceId() != null || edit.hardeningPlaceId() != null;
+        plan = new BatchPlan(
+                plan.sowDay(), plan.latestSowDay(),
+                place(edit.emergencePlaceId(), PlaceUse.EMERGENCE, "emergencePlaceId", plan.emergencePlaceId()),
+                place(edit.growingPlaceId(), PlaceUse.GROWING_ON, "growingPlaceId", plan.growingPlaceId()),
+                place(edit.hardeningPlaceId(), PlaceUse.HARDENING_OFF, "hardeningPlaceId", plan.hardeningPlaceId()),
+                plan.pinned() || placed, plan.containerPath(), plan.containers());
+        if (edit.container() != null || edit.containerPath() != null) {
+            String last = edit.container() == null ? plan.lastContainer() : edit.container();
+            ContainerPath.Kind kind = edit.containerPath() == null ? ContainerPath.Kind.STRAIGHT : edit.containerPath();
+            plan = plan.in(ContainerPath.of(kind, crops.container(last), batch.crop(), crops.containers())
+                    .orElseThrow(() -> new Refusal("containerPath", "The nursery has no containers for this path.")));
+        }
+        return plan;
+    }
+
+    private long place(@Nullable Long wanted, PlaceUse use, String field, long before) {
+        if (wanted == null) {
+            return before;
+        }
+        Place place = seasons.season().places().stream()
+                .filter(each -> each.id().equals(new PlaceId(wanted)))
+                .findFirst()
+                .orElseThrow(() -> new Refusal(field, "This place does not exist."));
+        if (!place.suits(use)) {
+            throw new Refusal(field, place.name() + " is not used for that.");
+        }
+        return wanted;
+    }
+}

@@ -1,0 +1,267 @@
+package kiver.server.season;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
+import kiver.core.grow.BatchForecast;
+import kiver.core.grow.Rescheduling;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.Way;
+import kiver.core.place.PlaceId;
+import kiver.server.batch.Batch;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchPlan;
+import kiver.server.batch.PlanChanges;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.growth.SeasonService;
+import kiver.server.order.Order;
+import kiver.server.order.OrderBook;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
+import kiver.server.problem.Requests;
+import kiver.server.promise.PromiseService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds what can be done for a batch whose day moves or that will not keep it, and does it. */
+@Service
+class Rescheduler {
+
+    private static final double SURE_ENOUGH = 0.8;
+    private static final int MOST_PLACES = 2;
+    private static final int MOST_SWAPS = 2;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+
+    private final SeasonBoard board;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+    private final PlanChanges plans;
+    private final BatchBook batches;
+    private final OrderBook orders;
+    private final PromiseService promises;
+    private final Requests requests;
+
+    Rescheduler(
+            SeasonBoard board,
+            SeasonService seasons,
+            NurseryClock clock,
+            PlanChanges plans,
+            BatchBook batches,
+            OrderBook orders,
+            PromiseService promises,
+            Requests requests) {
+        this.board = board;
+        this.seasons = seasons;
+        this.clock = clock;
+        this.plans = plans;
+        this.batches = batches;
+        this.orders = orders;
+        this.promises = promises;
+        this.requests = requests;
+    }
+
+    /** What can be done. */
+    enum RescheduleKind {
+        /** Leave it as it is, for the day that is wanted now. */
+        KEEP,
+        /** Stand it cooler, so that it waits. */
+        HOLD,
+        /** Stand it warmer, so that it hurries. */
+        BRING_ON,
+        /** Sow it on another day; for what is not sown yet. */
+        SOW_AGAIN_TIMED,
+        /** Give this batch to another order and take that order's. */
+        SWAP,
+        /** Hand over a part on the day and grow the rest anew for later. */
+        SPLIT,
+        /** Agree on another day. */
+        OTHER_DAY
+    }
+
+    /** One thing that can be done. */
+    record RescheduleOption(
+            RescheduleKind kind, String words, LocalDate target, double chance, @Nullable Long placeId, @Nullable Integer otherBatch,
+            @Nullable Integer plants) {}
+
+    /** A batch with its options, the most likely to work first. */
+    record BatchChoices(
+            int batch, String variety, String grower, int order, int plants, BatchStage stage, LocalDate targetBefore,
+            LocalDate target, double chanceBefore, @Nullable DateSpread ready, @Nullable DateSpread pastLimit,
+            List<RescheduleOption> options) {}
+
+    /** The options for a batch whose day moves by so many days. */
+    BatchChoices choices(int number, int days) {
+        BatchAnalysis batch = board.batch(number);
+        Batch planned = batch.file().batch();
+        LocalDate today = clock.today();
+        LocalDate target = planned.target().plusDays(days);
+        if (target.isBefore(today)) {
+            throw new Refusal("days", "Batch " + number + " would be wanted on " + target + ", which has passed.");
+        }
+        double enough = batch.chance() == 0 ? 0 : Math.min(1, batch.chanceEnough());
+        Rescheduling rescheduling = new Rescheduling(
+                seasons.season(today), batch.crop(), batch.path(), batch.standing(), batch.way(), batch.pace());
+        BatchForecast asItIs = rescheduling.asItIs(target);
+        List<RescheduleOption> options = new ArrayList<>();
+        options.add(new RescheduleOption(RescheduleKind.KEEP, "Leave it as it is for " + DAY.format(target) + ".", target,
+                asItIs.chanceOnTarget() * enough, null, null, null));
+        if (batch.file().state().sownOn().isEmpty()) {
+            timedAnew(batch, target, today).ifPresent(options::add);
+        } else {
+            places(rescheduling, target, today, enough, options);
+        }
+        swaps(batch, target, enough, options);
+        split(batch, target, asItIs.chanceOnTarget(), options);
+        LocalDate better = rescheduling.bestDayNear(target, today, SURE_ENOUGH);
+        if (!better.equals(target)) {
+            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, "Agree with " + planned.grower() + " on " + DAY.format(better) + ".", better,
+                    rescheduling.asItIs(better).chanceOnTarget() * enough, null, null, null));
+        }
+        options.sort((one, other) -> Double.compare(other.chance(), one.chance()));
+        return new BatchChoices(
+                number, planned.variety(), planned.grower(), planned.orderNumber(), planned.plants(), batch.stage(),
+                planned.target(), target, batch.chance(), asItIs.ready().orElse(null), asItIs.pastLimit().orElse(null),
+                options);
+    }
+
+    private java.util.Optional<RescheduleOption> timedAnew(BatchAnalysis batch, LocalDate target, LocalDate today) {
+        Batch moved = withTarget(batch.file().batch(), target);
+        BatchAnalysis there = board.tried(batch, BatchPlan.of(moved), target);
+        return board.windowFor(there, target, today).map(window -> new RescheduleOption(
+                RescheduleKind.SOW_AGAIN_TIMED, "Sow it on " + DAY.format(window.best()) + " instead of "
+                        + DAY.format(moved.sowDay()) + ".", target, window.chance() * batch.chanceEnough(), null, null, null));
+    }
+
+    private void places(
+            Rescheduling rescheduling, LocalDate target, LocalDate today, double enough, List<RescheduleOption> options) {
+        rescheduling.elsewhere(target, today).stream().limit(MOST_PLACES).forEach(each -> {
+            String place = seasons.season(today).place(each.way().growingOn()).name().toLowerCase(Locale.ROOT);
+            boolean hold = each.warmer() < 0;
+            options.add(new RescheduleOption(
+                    hold ? RescheduleKind.HOLD : RescheduleKind.BRING_ON,
+                    (hold ? "Hold it in the " : "Bring it on in the ") + place + ", "
+                            + Math.round(Math.abs(each.warmer())) + " K " + (hold ? "cooler" : "warmer")
+                            + each.ready().map(ready -> "; ready about " + DAY.format(ready.middle())).orElse("") + ".",
+                    target, each.chance() * enough, each.way().growingOn().number(), null, null));
+        });
+    }
+
+    /** Batches of the same variety in the same container, for other orders, that would suit this day better. */
+    private void swaps(BatchAnalysis batch, LocalDate target, double enough, List<RescheduleOption> options) {
+        Batch own = batch.file().batch();
+        board.under(Map.of()).stream()
+                .filter(other -> other.file().batch().number() != own.number()
+                        && other.file().batch().variety().equals(own.variety())
+                        && other.file().batch().container().equals(own.container())
+                        && other.file().state().balance().released() == 0
+                        && batch.file().state().balance().released() == 0
+                        && alive(other) >= own.plants() && alive(batch) >= other.file().batch().plants())
+                .map(other -> {
+                    Rescheduling theirs = new Rescheduling(
+                            seasons.season(), other.crop(), other.path(), other.standing(), other.way(), other.pace());
+                    Rescheduling ours = new Rescheduling(
+                            seasons.season(), batch.crop(), batch.path(), batch.standing(), batch.way(), batch.pace());
+                    double both = Math.min(
+                            theirs.asItIs(target).chanceOnTarget(),
+                            ours.asItIs(other.file().batch().target()).chanceOnTarget());
+                    return new RescheduleOption(RescheduleKind.SWAP, "Swap with batch " + other.file().batch().number() + " of order "
+                            + other.file().batch().orderNumber() + " for " + other.file().batch().grower() + ", wanted on "
+                            + DAY.format(other.file().batch().target()) + ".",
+                            target, both * enough, null, other.file().batch().number(), null);
+                })
+                .filter(option -> option.chance() > 0)
+                .sorted((one, other) -> Double.compare(other.chance(), one.chance()))
+                .limit(MOST_SWAPS)
+                .forEach(options::add);
+    }
+
+    private static int alive(BatchAnalysis batch) {
+        return batch.file().state().sownOn().isEmpty()
+                ? batch.file().batch().plants()
+                : batch.file().state().balance().alive();
+    }
+
+    /** Where fewer plants are alive than ordered, those there are on the day and the rest later. */
+    private void split(BatchAnalysis batch, LocalDate target, double inTime, List<RescheduleOption> options) {
+        int plants = batch.file().batch().plants();
+        int alive = batch.file().state().balance().alive();
+        if (batch.file().state().isCompletelyCounted() && alive > 0 && alive < plants) {
+            options.add(new RescheduleOption(RescheduleKind.SPLIT, "Hand over " + alive + " on the day and sow " + (plants - alive)
+                    + " anew for later.", target, inTime, null, null, alive));
+        }
+    }
+
+    /** Does what was chosen. */
+    @Transactional
+    public void take(
+            UUID requestId, int number, RescheduleKind kind, LocalDate target, @Nullable Long placeId, @Nullable Integer otherBatch,
+            @Nullable Integer plants, long by) {
+        requests.once(requestId, () -> {
+            BatchAnalysis batch = board.batch(number);
+            Batch planned = batch.file().batch();
+            switch (kind) {
+                case KEEP, OTHER_DAY -> { }
+                case HOLD, BRING_ON -> moveTo(batch, required(placeId, "placeId"), by);
+                case SOW_AGAIN_TIMED -> sowAgainTimed(batch, target, by);
+                case SWAP -> batches.swapOrders(number, required(otherBatch, "otherBatch"));
+                case SPLIT -> splitOff(planned, target, required(plants, "plants"));
+            }
+            if (kind != RescheduleKind.SWAP && !target.equals(planned.target())) {
+                orders.moveTarget(planned.orderNumber(), target);
+            }
+            return number;
+        });
+    }
+
+    private void moveTo(BatchAnalysis batch, long placeId, long by) {
+        Batch planned = batch.file().batch();
+        PlaceId place = new PlaceId(placeId);
+        Way way = new Way(planned.way().emergence(), place, planned.way().hardening());
+        plans.change(by, "Grow batch " + planned.number() + " on elsewhere",
+                Map.of(planned.number(), BatchPlan.of(planned).along(way, true)));
+        if (batch.stage() == BatchStage.GROWING_ON) {
+            batches.record(planned.number(), clock.today(), List.of(new BatchChange.Moved(place)), by);
+        }
+    }
+
+    private void sowAgainTimed(BatchAnalysis batch, LocalDate target, long by) {
+        Batch planned = batch.file().batch();
+        LocalDate day = board.windowFor(board.tried(batch, BatchPlan.of(planned), target), target, clock.today())
+                .orElseThrow(() -> new Refusal("target", "It is too late to sow for this day."))
+                .best();
+        plans.change(by, "Sow batch " + planned.number() + " for another day",
+                Map.of(planned.number(), BatchPlan.of(planned).sownOn(day)));
+    }
+
+    private void splitOff(Batch planned, LocalDate target, int plants) {
+        int rest = planned.plants() - plants;
+        if (plants < 1 || rest < 1) {
+            throw new Refusal("plants", "Hand over from 1 to " + (planned.plants() - 1) + " plants on the day.");
+        }
+        Order order = orders.order(planned.orderNumber());
+        orders.reduce(planned.orderNumber(), plants);
+        Wish wish = new Wish(
+                order.varietyId(), order.container(), rest, order.leavesFrom(), order.leavesTo(),
+                promises.firstDayFor(order, rest, target), null, null, order.siteId(), null);
+        promises.take(order.growerId(), wish, order.succession());
+    }
+
+    private static <T> T required(@Nullable T value, String field) {
+        if (value == null) {
+            throw new Refusal(field, "This choice is not whole; look at the options again.");
+        }
+        return value;
+    }
+
+    private static Batch withTarget(Batch batch, LocalDate target) {
+        return BatchPlan.of(batch).applied(batch, target);
+    }
+}

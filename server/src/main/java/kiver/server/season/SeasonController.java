@@ -1,0 +1,206 @@
+package kiver.server.season;
+
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kiver.core.batch.BatchStage;
+import kiver.core.place.PlaceUse;
+import kiver.core.space.Occupancy;
+import kiver.server.account.Person;
+import kiver.server.batch.BatchPlan;
+import kiver.server.batch.PlanChanges;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.growth.SeasonService;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The season on its board: trying, changing, undoing, and drafts. */
+@RestController
+class SeasonController {
+
+    private final SeasonBoard board;
+    private final PlanEdits edits;
+    private final PlanChanges plans;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+
+    SeasonController(SeasonBoard board, PlanEdits edits, PlanChanges plans, SeasonService seasons, NurseryClock clock) {
+        this.board = board;
+        this.edits = edits;
+        this.plans = plans;
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /** A change that is tried, or made, in a draft or in the plan itself. */
+    record EditEntry(@NotNull @Valid PlanEdits.Edit edit, @Nullable Long draft) {}
+
+    /** What a change would do: the batch then, places over-full then, and neighbours that would share their room. */
+    record TrialView(
+            BoardView.BoardBatch batch, double chanceBefore, List<BoardView.OverflowView> overflows,
+            List<Integer> neighbours) {}
+
+    /** What was undone. */
+    record Undone(String words) {}
+
+    /** A draft to be begun. */
+    record DraftEntry(
+            @NotBlank(message = "Give the draft a name.") @Size(max = 60, message = "Use at most 60 letters.") String name) {}
+
+    /** A draft begun. */
+    record DraftBegun(long id) {}
+
+    /** A batch as it stands and as the draft would have it. */
+    record DraftLine(
+            int batch, String variety, LocalDate target, LocalDate sowDayBefore, LocalDate sowDay, String placesBefore,
+            String places, double chanceBefore, double chance) {}
+
+    /** A draft beside the plan. */
+    record DraftView(
+            List<DraftLine> lines, double chanceBefore, double chance, double overflowBefore, double overflow,
+            int atRiskBefore, int atRisk) {}
+
+    @GetMapping("/api/season")
+    BoardView season(@RequestParam(required = false) @Nullable Long draft) {
+        List<BatchAnalysis> batches = board.under(plansOf(draft));
+        List<BoardView.BoardBatch> lines = batches.stream()
+                .filter(batch -> batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
+                .sorted(Comparator.comparing((BatchAnalysis batch) -> batch.file().batch().target())
+                        .thenComparing(batch -> batch.file().batch().number()))
+                .map(batch -> BoardView.batch(batch, board.window(batch).orElse(null)))
+                .toList();
+        return new BoardView(
+                clock.today(), lines,
+                seasons.season().places().stream()
+                        .map(place -> new BoardView.BoardPlace(
+                                place.id().number(), place.name(), place.slots(), place.suits(PlaceUse.EMERGENCE),
+                                place.suits(PlaceUse.GROWING_ON), place.suits(PlaceUse.HARDENING_OFF)))
+                        .toList(),
+                BoardView.overflows(board.occupancy(batches)),
+                plans.lastWords().orElse(null),
+                plans.drafts().stream().map(each -> new BoardView.DraftName(each.id(), each.name())).toList());
+    }
+
+    @PostMapping("/api/season/trials")
+    TrialView tryOut(@Valid @RequestBody EditEntry entry) {
+        Map<Integer, BatchPlan> base = plansOf(entry.draft());
+        List<BatchAnalysis> batches = board.under(base);
+        int number = entry.edit().batch();
+        BatchAnalysis standing = board.batch(number);
+        BatchPlan before = base.getOrDefault(number, BatchPlan.of(standing.file().batch()));
+        BatchAnalysis was = base.containsKey(number) ? board.tried(standing, before) : standing;
+        BatchAnalysis tried = board.tried(standing, edits.edited(standing, before, entry.edit()));
+        Occupancy then = board.occupancy(batches).with(number, tried.stays());
+        List<BoardView.OverflowView> overflows = BoardView.overflows(then);
+        return new TrialView(
+                BoardView.batch(tried, null), was.chance(), overflows,
+                overflows.stream()
+                        .filter(each -> each.batches().contains(number))
+                        .flatMap(each -> each.batches().stream())
+                        .filter(each -> each != number)
+                        .distinct()
+                        .sorted()
+                        .toList());
+    }
+
+    @PostMapping("/api/season/changes")
+    @Transactional
+    public void change(@Valid @RequestBody EditEntry entry, @AuthenticationPrincipal Person person) {
+        int number = entry.edit().batch();
+        BatchAnalysis standing = board.batch(number);
+        BatchPlan stands = BatchPlan.of(standing.file().batch());
+        if (entry.draft() == null) {
+            BatchPlan after = edits.edited(standing, stands, entry.edit());
+            plans.change(person.id(), "Change the plan of batch " + number, Map.of(number, after));
+        } else {
+            BatchPlan before = plansOf(entry.draft()).getOrDefault(number, stands);
+            plans.put(entry.draft(), number, edits.edited(standing, before, entry.edit()));
+        }
+    }
+
+    @PostMapping("/api/season/undo")
+    @Transactional
+    public Undone undo() {
+        return new Undone(plans.undo());
+    }
+
+    @PostMapping("/api/drafts")
+    @Transactional
+    public DraftBegun begin(@Valid @RequestBody DraftEntry entry) {
+        return new DraftBegun(plans.begin(entry.name().strip(), clock.today()));
+    }
+
+    @GetMapping("/api/drafts/{draft}")
+    DraftView compare(@PathVariable long draft) {
+        Map<Integer, BatchPlan> drafted = plansOf(draft);
+        List<BatchAnalysis> now = board.under(Map.of());
+        List<BatchAnalysis> then = board.under(drafted);
+        Map<Long, String> names = board.placeNames();
+        Map<Integer, BatchAnalysis> nowByNumber = new HashMap<>();
+        now.forEach(batch -> nowByNumber.put(batch.file().batch().number(), batch));
+        List<DraftLine> lines = then.stream()
+                .filter(batch -> drafted.containsKey(batch.file().batch().number()))
+                .map(batch -> line(nowByNumber.get(batch.file().batch().number()), batch, names))
+                .toList();
+        return new DraftView(
+                lines, meanChance(now), meanChance(then), SeasonBoard.overflow(board.occupancy(now)),
+                SeasonBoard.overflow(board.occupancy(then)), atRisk(now), atRisk(then));
+    }
+
+    @PostMapping("/api/drafts/{draft}/taking")
+    @Transactional
+    public void take(@PathVariable long draft, @AuthenticationPrincipal Person person) {
+        plans.take(draft, person.id());
+    }
+
+    @DeleteMapping("/api/drafts/{draft}")
+    @Transactional
+    public void drop(@PathVariable long draft) {
+        plans.drop(draft);
+    }
+
+    private Map<Integer, BatchPlan> plansOf(@Nullable Long draft) {
+        return draft == null ? Map.of() : plans.plansOf(draft);
+    }
+
+    private static DraftLine line(BatchAnalysis before, BatchAnalysis after, Map<Long, String> names) {
+        var was = before.file().batch();
+        var is = after.file().batch();
+        return new DraftLine(
+                is.number(), is.variety(), is.target(), was.sowDay(), is.sowDay(), places(BatchPlan.of(was), names),
+                places(BatchPlan.of(is), names), before.chance(), after.chance());
+    }
+
+    private static String places(BatchPlan plan, Map<Long, String> names) {
+        return BoardView.name(names, plan.emergencePlaceId()) + ", " + BoardView.name(names, plan.growingPlaceId()) + ", "
+                + BoardView.name(names, plan.hardeningPlaceId()) + " · " + plan.lastContainer();
+    }
+
+    /** Over the batches that are still under way. */
+    private static double meanChance(List<BatchAnalysis> batches) {
+        return batches.stream().filter(SeasonController::underWay).mapToDouble(BatchAnalysis::chance).average().orElse(1);
+    }
+
+    private static int atRisk(List<BatchAnalysis> batches) {
+        return (int) batches.stream().filter(SeasonController::underWay).filter(batch -> batch.chance() < 0.5).count();
+    }
+
+    private static boolean underWay(BatchAnalysis batch) {
+        return batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED;
+    }
+}

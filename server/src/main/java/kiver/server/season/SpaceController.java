@@ -1,0 +1,151 @@
+package kiver.server.season;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceUse;
+import kiver.core.space.Occupancy;
+import kiver.server.account.Person;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.growth.SeasonService;
+import kiver.server.space.AssignmentService;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Places and how full they are through time; what can be done about it; placing all at once. */
+@RestController
+class SpaceController {
+
+    private final SeasonBoard board;
+    private final SeasonService seasons;
+    private final Suggestions suggestions;
+    private final AssignmentService assignment;
+
+    SpaceController(
+            SeasonBoard board, SeasonService seasons, Suggestions suggestions, AssignmentService assignment) {
+        this.board = board;
+        this.seasons = seasons;
+        this.suggestions = suggestions;
+        this.assignment = assignment;
+    }
+
+    /** A place with what it uses day by day, from the first day shown. */
+    record PlaceInTime(
+            long id, String name, int walkingOrder, int slots, @Nullable Double day, @Nullable Double night,
+            double lampLight, List<PlaceUse> uses, List<Double> used, List<Double> mean) {}
+
+    /** Room through time. */
+    record SpaceView(LocalDate firstDay, List<PlaceInTime> places, List<BoardView.OverflowView> overflows) {}
+
+    /** A placing in names. */
+    record PlacingView(
+            int batch, String variety, String from, String to, LocalDate sowDayBefore, LocalDate sowDay, String reason) {}
+
+    /** How far placing all is. */
+    record AssignmentView(
+            boolean started, boolean running, double progress, @Nullable OutcomeView outcome, @Nullable String failure) {}
+
+    /** What placing all found. */
+    record OutcomeView(
+            List<PlacingView> changed, List<PlacingView> unchanged, int pinned, double overflowBefore,
+            double overflowAfter, double gap, boolean stopped) {}
+
+    /** How many batches were changed. */
+    record Taken(int batches) {}
+
+    @GetMapping("/api/space")
+    SpaceView space() {
+        Occupancy occupancy = board.occupancy(board.under(Map.of()));
+        var season = seasons.season();
+        return new SpaceView(
+                occupancy.firstDay(),
+                season.places().stream()
+                        .map(place -> view(place, occupancy, weeks(place, occupancy)))
+                        .toList(),
+                BoardView.overflows(occupancy));
+    }
+
+    /** Mean temperature by week, so that one sees what it suits. */
+    private List<Double> weeks(Place place, Occupancy occupancy) {
+        var season = seasons.season();
+        return java.util.stream.IntStream.range(0, occupancy.days() / 7)
+                .mapToObj(week -> Math.round(10 * season.meanTemperature(
+                        place.id(), occupancy.firstDay().plusWeeks(week), 7)) / 10.0)
+                .toList();
+    }
+
+    private static PlaceInTime view(Place place, Occupancy occupancy, List<Double> mean) {
+        PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
+        return new PlaceInTime(
+                place.id().number(), place.name(), place.walkingOrder(), place.slots(), set == null ? null : set.day(),
+                set == null ? null : set.night(), place.lampLight(), place.suits().stream().sorted().toList(),
+                Arrays.stream(occupancy.used(place.id())).map(slots -> Math.round(100 * slots) / 100.0).boxed().toList(),
+                mean);
+    }
+
+    @GetMapping("/api/space/suggestions")
+    List<Suggestions.Suggestion> suggestions(
+            @RequestParam long place, @RequestParam LocalDate from, @RequestParam LocalDate to) {
+        return suggestions.forOverflow(place, from, to);
+    }
+
+    @PostMapping("/api/space/assignment")
+    AssignmentView start() {
+        return view(assignment.start());
+    }
+
+    @GetMapping("/api/space/assignment")
+    AssignmentView standing() {
+        return view(assignment.standing());
+    }
+
+    @DeleteMapping("/api/space/assignment")
+    AssignmentView stop() {
+        return view(assignment.stop());
+    }
+
+    @PostMapping("/api/space/assignment/taking")
+    Taken take(@AuthenticationPrincipal Person person) {
+        return new Taken(assignment.take(person.id()));
+    }
+
+    private AssignmentView view(AssignmentService.Standing standing) {
+        return new AssignmentView(
+                standing.started(), standing.running(), standing.progress(),
+                standing.outcome().map(this::view).orElse(null), standing.failure().orElse(null));
+    }
+
+    private OutcomeView view(AssignmentService.Outcome outcome) {
+        Map<Long, String> names = board.placeNames();
+        Map<Integer, String> varieties = new java.util.HashMap<>();
+        for (BatchAnalysis batch : board.under(Map.of())) {
+            varieties.put(batch.file().batch().number(), batch.file().batch().variety());
+        }
+        return new OutcomeView(
+                placings(outcome, true, names, varieties), placings(outcome, false, names, varieties), outcome.pinned(),
+                outcome.overflowBefore(), outcome.overflowAfter(), outcome.gap(), outcome.stopped());
+    }
+
+    private static List<PlacingView> placings(
+            AssignmentService.Outcome outcome, boolean changed, Map<Long, String> names, Map<Integer, String> varieties) {
+        return outcome.placings().stream()
+                .filter(each -> each.changes() == changed)
+                .map(each -> new PlacingView(
+                        each.batch(), varieties.getOrDefault(each.batch(), ""), words(each.from(), names),
+                        words(each.to(), names), each.sowDayBefore(), each.sowDay(), each.reason()))
+                .toList();
+    }
+
+    private static String words(kiver.core.growth.Way way, Map<Long, String> names) {
+        return BoardView.name(names, way.emergence().number()) + ", " + BoardView.name(names, way.growingOn().number())
+                + ", " + BoardView.name(names, way.hardening().number());
+    }
+}

@@ -1,0 +1,171 @@
+package kiver.server.season;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import kiver.core.growth.Way;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.plan.ContainerPath;
+import kiver.core.space.Occupancy;
+import kiver.server.batch.BatchPlan;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.growth.SeasonService;
+import org.springframework.stereotype.Component;
+
+/** What could be done about a place that is over-full, each with what it costs in chance. */
+@Component
+class Suggestions {
+
+    private static final int MOST_BATCHES = 8;
+    private static final int MOST_SUGGESTIONS = 8;
+    private static final int[] DAYS_LATER = {4, 8, 12};
+    private static final double COOLER = -2;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+
+    private final SeasonBoard board;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+
+    Suggestions(SeasonBoard board, SeasonService seasons, NurseryClock clock) {
+        this.board = board;
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /** Kinds of suggestion. */
+    enum SuggestionKind { OTHER_PLACE, HOLD_COOLER, SOW_LATER, POT_LATER, REFUSE }
+
+    /**
+     * A suggestion.
+     *
+     * @param kind of it
+     * @param batch number
+     * @param words what to do
+     * @param chanceBefore of the batch's order as it stands
+     * @param chance of it then
+     * @param relief tray places it frees where they are lacking, on the worst day
+     * @param edit that does it; missing where it is for people to settle
+     */
+    record Suggestion(
+            SuggestionKind kind, int batch, String words, double chanceBefore, double chance, double relief,
+            @Nullable PlanEdits.Edit edit) {}
+
+    /** Suggestions for days on which a place is over-full, the least costly first. */
+    List<Suggestion> forOverflow(long placeId, LocalDate from, LocalDate to) {
+        PlaceId place = new PlaceId(placeId);
+        List<BatchAnalysis> all = board.under(Map.of());
+        Occupancy occupancy = board.occupancy(all);
+        List<Suggestion> found = new ArrayList<>();
+        occupancy.batchesAt(place, from, to.plusDays(1)).stream()
+                .map(board::batch)
+                .sorted(Comparator.comparingDouble(BatchAnalysis::chance).reversed())
+                .limit(MOST_BATCHES)
+                .forEach(batch -> consider(batch, place, from, to, occupancy, found));
+        found.removeIf(each -> each.relief() <= 0);
+        found.sort(Comparator.comparing((Suggestion each) -> each.kind() == SuggestionKind.REFUSE)
+                .thenComparingDouble(each -> each.chanceBefore() - each.chance()));
+        return found.stream().limit(MOST_SUGGESTIONS).toList();
+    }
+
+    private void consider(
+            BatchAnalysis batch, PlaceId place, LocalDate from, LocalDate to, Occupancy occupancy, List<Suggestion> found) {
+        BatchPlan plan = BatchPlan.of(batch.file().batch());
+        int number = batch.file().batch().number();
+        boolean sown = batch.file().state().sownOn().isPresent();
+        elsewhere(batch, plan, place).forEach(other -> {
+            boolean cooler = seasons.season().meanTemperature(other.way().growingOn(), from, 14)
+                    < seasons.season().meanTemperature(batch.way().growingOn(), from, 14) + COOLER;
+            String where = seasons.season().place(differing(batch.way(), other.way())).name();
+            add(found, cooler ? SuggestionKind.HOLD_COOLER : SuggestionKind.OTHER_PLACE, batch, other, place, from, to, occupancy,
+                    (cooler ? "Hold batch " + number + " cooler, in the " : "Put batch " + number + " in the ")
+                            + where.toLowerCase(Locale.ROOT) + " instead.",
+                    new PlanEdits.Edit(number, null, sown ? null : other.emergencePlaceId(), other.growingPlaceId(),
+                            other.hardeningPlaceId(), null, null));
+        });
+        if (!sown) {
+            for (int days : DAYS_LATER) {
+                LocalDate day = plan.sowDay().isBefore(clock.today()) ? clock.today().plusDays(days) : plan.sowDay().plusDays(days);
+                add(found, SuggestionKind.SOW_LATER, batch, plan.sownOn(day), place, from, to, occupancy,
+                        "Sow batch " + number + " " + days + " days later, on " + DAY.format(day) + ".",
+                        new PlanEdits.Edit(number, day, null, null, null, null, null));
+            }
+            if (batch.containers().kind() == ContainerPath.Kind.POTTED_ONCE || batch.containers().kind() == ContainerPath.Kind.POTTED_TWICE) {
+                found.add(new Suggestion(SuggestionKind.POT_LATER, number,
+                        "Leave batch " + number + " in its plugs some days longer and watch its roots.",
+                        batch.chance(), batch.chance(), relief(batch, List.of(), place, from, to), null));
+            }
+            found.add(new Suggestion(SuggestionKind.REFUSE, number,
+                    "Tell " + batch.file().batch().grower() + " that order " + batch.file().batch().orderNumber() + " of "
+                            + batch.file().batch().plants() + " plants cannot be met, or move its day.",
+                    batch.chance(), 0, relief(batch, List.of(), place, from, to), null));
+        }
+    }
+
+    /** The same plan with the crowded place exchanged for another of its use. */
+    private List<BatchPlan> elsewhere(BatchAnalysis batch, BatchPlan plan, PlaceId crowded) {
+        List<BatchPlan> others = new ArrayList<>();
+        boolean hardening = batch.file().state().hardeningStartedOn().isPresent();
+        boolean sown = batch.file().state().sownOn().isPresent();
+        for (Place other : seasons.season().places()) {
+            if (other.id().equals(crowded)) {
+                continue;
+            }
+            Way way = batch.way();
+            if (!sown && way.emergence().equals(crowded) && other.suits(PlaceUse.EMERGENCE)) {
+                others.add(plan.along(new Way(other.id(), way.growingOn(), way.hardening()), true));
+            }
+            if (!hardening && way.growingOn().equals(crowded) && other.suits(PlaceUse.GROWING_ON)) {
+                others.add(plan.along(new Way(way.emergence(), other.id(), way.hardening()), true));
+            }
+            if (!hardening && way.hardening().equals(crowded) && other.suits(PlaceUse.HARDENING_OFF)) {
+                others.add(plan.along(new Way(way.emergence(), way.growingOn(), other.id()), true));
+            }
+        }
+        return others;
+    }
+
+    private static PlaceId differing(Way from, Way to) {
+        return !from.emergence().equals(to.emergence())
+                ? to.emergence()
+                : !from.growingOn().equals(to.growingOn()) ? to.growingOn() : to.hardening();
+    }
+
+    private void add(
+            List<Suggestion> found, SuggestionKind kind, BatchAnalysis batch, BatchPlan plan, PlaceId place, LocalDate from,
+            LocalDate to, Occupancy occupancy, String words, PlanEdits.Edit edit) {
+        BatchAnalysis tried = board.tried(batch, plan);
+        int number = batch.file().batch().number();
+        Occupancy without = occupancy.with(number, List.of());
+        boolean fitsWhereItGoes = tried.stays().stream()
+                .filter(stay -> !stay.place().equals(place))
+                .allMatch(stay -> without.lackFor(List.of(stay)).isEmpty());
+        if (fitsWhereItGoes) {
+            found.add(new Suggestion(
+                    kind, number, words, batch.chance(), tried.chance(), relief(batch, tried.stays(), place, from, to), edit));
+        }
+    }
+
+    private static double relief(
+            BatchAnalysis batch, List<kiver.core.space.Stay> then, PlaceId place, LocalDate from, LocalDate to) {
+        double relief = 0;
+        for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(1)) {
+            relief = Math.max(relief, slots(batch.stays(), place, day) - slots(then, place, day));
+        }
+        return relief;
+    }
+
+    private static double slots(List<kiver.core.space.Stay> stays, PlaceId place, LocalDate day) {
+        return stays.stream()
+                .filter(stay -> stay.place().equals(place) && stay.covers(day))
+                .mapToDouble(kiver.core.space.Stay::slots)
+                .sum();
+    }
+}

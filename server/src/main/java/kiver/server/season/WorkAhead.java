@@ -1,0 +1,114 @@
+package kiver.server.season;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import kiver.core.batch.BatchStage;
+import kiver.core.growth.DateSpread;
+import kiver.core.place.PlaceId;
+import kiver.core.space.Stay;
+import kiver.server.batch.Batch;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import org.springframework.stereotype.Component;
+
+/** The work that is coming, day by day, as forecasts stand; for sheets on the wall and for calendars. */
+@Component
+class WorkAhead {
+
+    private final SeasonBoard board;
+    private final NurseryClock clock;
+
+    WorkAhead(SeasonBoard board, NurseryClock clock) {
+        this.board = board;
+        this.clock = clock;
+    }
+
+    /** Kinds of work. */
+    enum WorkKind { SOW, COUNT, MOVE, POT_ON, HARDEN, RELEASE }
+
+    /**
+     * One piece of work on a day.
+     *
+     * @param day on which it most likely falls
+     * @param kind of it
+     * @param batch number
+     * @param words what is to be done, in one line
+     * @param place where, by name
+     * @param placeId where
+     * @param growerId whose plants they are
+     * @param spread of days, in words; empty for a fixed day
+     */
+    record Work(
+            LocalDate day, WorkKind kind, int batch, String words, String place, long placeId, long growerId, String spread) {}
+
+    /** The work between two days, both inclusive, by day and then in walking order. */
+    List<Work> between(LocalDate from, LocalDate to) {
+        List<Work> works = new ArrayList<>();
+        Map<Long, String> names = board.placeNames();
+        for (BatchAnalysis batch : board.under(Map.of())) {
+            if (!Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
+                add(batch, names, works);
+            }
+        }
+        works.removeIf(work -> work.day().isBefore(from) || work.day().isAfter(to));
+        works.sort(Comparator.comparing(Work::day).thenComparing(Work::kind).thenComparing(Work::placeId).thenComparing(Work::batch));
+        return works;
+    }
+
+    private void add(BatchAnalysis batch, Map<Long, String> names, List<Work> works) {
+        Batch planned = batch.file().batch();
+        LocalDate today = clock.today();
+        String plants = planned.variety() + " (" + batch.crop().name().toLowerCase(java.util.Locale.ROOT) + ")";
+        var way = batch.way();
+        boolean sown = batch.file().state().sownOn().isPresent();
+        if (!sown) {
+            LocalDate day = planned.sowDay().isBefore(today) ? today : planned.sowDay();
+            works.add(work(day, WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), "Sow " + planned.cells() + " cells of "
+                    + plants + ", " + planned.seedsPerCell() + " a cell"));
+        }
+        if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0) {
+            batch.forecast().emerged().ifPresent(spread -> {
+                works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), "Count " + plants));
+                if (!way.emergence().equals(way.growingOn())) {
+                    works.add(work(spread.middle().plusDays(2), WorkKind.MOVE, batch, way.growingOn(), names, Optional.of(spread),
+                            "Move " + plants + " to grow on"));
+                }
+            });
+        }
+        pottings(batch).forEach(stay -> works.add(work(stay.from(), WorkKind.POT_ON, batch, stay.place(), names, Optional.empty(),
+                "Pot on " + plants + ", " + Math.round(stay.slots()) + " trays")));
+        if (batch.stage().compareTo(BatchStage.HARDENING_OFF) < 0) {
+            batch.forecast().stageReached().ifPresent(spread -> works.add(work(spread.middle(), WorkKind.HARDEN, batch,
+                    way.hardening(), names, Optional.of(spread), "Harden off " + plants + ", "
+                            + planned.hardeningProgramme().days() + " days")));
+        }
+        works.add(work(planned.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
+                "Release " + planned.plants() + " " + plants + " to " + planned.grower()));
+    }
+
+    /** Stays that begin with more trays at the place where the plants stood before. */
+    private static List<Stay> pottings(BatchAnalysis batch) {
+        List<Stay> found = new ArrayList<>();
+        List<Stay> stays = batch.stays();
+        for (int index = 1; index < stays.size(); index++) {
+            if (stays.get(index).place().equals(stays.get(index - 1).place())) {
+                found.add(stays.get(index));
+            }
+        }
+        return found;
+    }
+
+    private static Work work(
+            LocalDate day, WorkKind kind, BatchAnalysis batch, PlaceId place, Map<Long, String> names,
+            Optional<DateSpread> spread, String words) {
+        return new Work(
+                day, kind, batch.file().batch().number(), words, BoardView.name(names, place.number()), place.number(),
+                batch.file().batch().growerId(),
+                spread.filter(each -> !each.isCertain()).map(each -> each.early() + "/" + each.late()).orElse(""));
+    }
+}

@@ -1,0 +1,55 @@
+package kiver.server.space;
+
+import java.util.List;
+import kiver.core.sheet.Column;
+import kiver.core.sheet.SheetRow;
+import kiver.core.sheet.SheetText;
+import kiver.server.sheet.SheetBook;
+import org.springframework.stereotype.Component;
+
+/** What things cost, as a sheet. */
+@Component
+class RateSheetBook implements SheetBook {
+
+    private static final List<Column> COLUMNS = List.of(
+            Column.of("code", "Code", "one of those that are there"),
+            Column.of("words", "What", ""),
+            Column.of("value", "Cost", "in your own money; seconds where it says so"));
+
+    private final RateBook rates;
+
+    RateSheetBook(RateBook rates) {
+        this.rates = rates;
+    }
+
+    @Override
+    public String name() {
+        return "rates";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return COLUMNS;
+    }
+
+    @Override
+    public int keys() {
+        return 1;
+    }
+
+    @Override
+    public List<SheetRow> rows() {
+        return rates.all().stream().map(rate -> SheetText.row(names(), rate.code(), rate.words(), rate.value())).toList();
+    }
+
+    @Override
+    public void put(SheetRow row) {
+        double value = row.number("value");
+        if (value < 0) {
+            throw new IllegalArgumentException("value is " + value + "; a cost cannot be negative.");
+        }
+        if (!rates.set(row.words("code"), value)) {
+            throw new IllegalArgumentException("code is \"" + row.text("code") + "\"; there is no such cost.");
+        }
+    }
+}

@@ -1,0 +1,59 @@
+import { useState } from 'react';
+import type { BatchView } from '../api/client';
+import { answered, api } from '../api/client';
+import { newRequestId, useChange, useChoices } from '../api/queries';
+import { Field } from '../look/Field';
+import { Sheet } from '../look/Sheet';
+import { Caution, Refusal } from '../look/States';
+import { counted } from '../look/words';
+
+/** Potting on: so many plants of a tray into larger containers, whose trays are numbered as they are filled. */
+export function PotWork({ batch, alive }: { batch: BatchView; alive: { tray: number; plants: number }[] }) {
+  const [open, setOpen] = useState(false);
+  const choices = useChoices();
+  const [requestId, setRequestId] = useState(newRequestId);
+  const [tray, setTray] = useState('');
+  const [container, setContainer] = useState('');
+  const [plants, setPlants] = useState('');
+  const from = alive.find((each) => String(each.tray) === (tray || String(alive[0]?.tray)));
+  const pot = useChange(() =>
+    answered(api.POST('/api/batches/{number}/pottings', {
+      params: { path: { number: batch.summary.number } },
+      body: { requestId, tray: from?.tray ?? 0, container: container || (larger[0]?.code ?? ''), plants: Number(plants || from?.plants) },
+    })),
+  );
+  const larger = (choices.data?.containers ?? []).filter((each) => each.kind !== 'OPEN').sort((one, other) => one.cellVolume - other.cellVolume)
+    .filter((each) => each.cellVolume > (choices.data?.containers.find((known) => known.name === batch.container)?.cellVolume ?? 0) || batch.containers.includes(each.code));
+  const into = larger.find((each) => each.code === (container || larger[0]?.code));
+  if (!from) return null;
+  const count = Number(plants || from.plants);
+  return (
+    <>
+      <button className="act" onClick={() => { setRequestId(newRequestId()); setOpen(true); }}>Pot on</button>
+      <Sheet title="Pot on into larger containers" open={open} close={() => setOpen(false)}>
+        <div className="flex flex-col gap-3">
+          {batch.summary.stage === 'EMERGING' && <p>Prick out by the leaf, never by the stem.</p>}
+          <Field name="From tray">
+            <select className="entry" value={tray} onChange={(event) => setTray(event.target.value)}>
+              {alive.map((each) => <option key={each.tray} value={each.tray}>T{each.tray}, {counted(each.plants, 'plant')}</option>)}
+            </select>
+          </Field>
+          <Field name="Into" problem={pot.error?.problemAt('container')}>
+            <select className="entry" value={container || larger[0]?.code} onChange={(event) => setContainer(event.target.value)}>
+              {larger.map((each) => <option key={each.code} value={each.code}>{each.name}</option>)}
+            </select>
+          </Field>
+          <Field name="Plants" problem={pot.error?.problemAt('plants')}>
+            <input className="entry" inputMode="numeric" value={plants || from.plants} onChange={(event) => setPlants(event.target.value)} />
+          </Field>
+          <p className="text-sm text-pencil">About a thumb of new mix all round and below; plant in the middle, firm lightly, leave a watering gap. One variety at a time, and a label on each.</p>
+          <Caution>Dust of dry mix: damp it down and wear a mask. Bagged compost: open it away from the face, wear gloves, wash hands.</Caution>
+          <Refusal message={pot.error && !pot.error.problemAt('plants') && !pot.error.problemAt('container') ? pot.error.message : undefined} />
+          <button className="act act-main" disabled={pot.isPending || !into} onClick={() => pot.mutate(undefined, { onSuccess: () => setOpen(false) })}>
+            Pot {counted(count, 'plant')} into {counted(into ? Math.ceil(count / into.cells) : 0, 'tray')}
+          </button>
+        </div>
+      </Sheet>
+    </>
+  );
+}

@@ -1,0 +1,77 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Refused, Wish } from '../api/client';
+import { answered, api } from '../api/client';
+import { Refusal } from '../look/States';
+import { chanceWords, nameWords, shortDay, spreadWords } from '../look/words';
+
+type Kind = NonNullable<Wish['containerPath']>;
+
+const MOST_BESIDE = 3;
+
+/** Paths through containers side by side: dates, room, mix, seeds, labels, cost and chance. */
+export function Paths({ wish, choose }: { wish: Wish; choose: (kind: Kind) => void }) {
+  const [open, setOpen] = useState(false);
+  const [beside, setBeside] = useState<Kind[]>([]);
+  const paths = useQuery<Awaited<ReturnType<typeof fetchPaths>>, Refused>({
+    queryKey: ['paths', wish],
+    enabled: open,
+    queryFn: () => fetchPaths(wish),
+  });
+  const kinds = paths.data?.map((path) => path.kind) ?? [];
+  const shown = beside.length > 0 ? beside.filter((kind) => kinds.includes(kind)) : kinds.slice(0, MOST_BESIDE);
+  const columns = paths.data?.filter((path) => shown.includes(path.kind)) ?? [];
+  const toggle = (kind: Kind) => setBeside(shown.includes(kind) ? shown.filter((each) => each !== kind) : [...shown, kind].slice(-MOST_BESIDE));
+  const row = (name: string, of: (path: (typeof columns)[number]) => React.ReactNode) => (
+    <tr className="border-t border-rule">
+      <th scope="row" className="py-1 pr-2 font-normal text-pencil">{name}</th>
+      {columns.map((path) => <td key={path.kind} className="py-1 pr-2 align-top">{of(path)}</td>)}
+    </tr>
+  );
+  return (
+    <details className="text-sm" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="trail min-h-11 content-center">Compare paths through containers</summary>
+      {paths.isPending && <p role="status">Following each path…</p>}
+      <Refusal message={paths.error?.message} />
+      {paths.data && (
+        <>
+          {kinds.length > MOST_BESIDE && (
+            <p className="mb-2 flex flex-wrap gap-x-4">
+              {kinds.map((kind) => (
+                <label key={kind} className="flex min-h-11 items-center gap-2">
+                  <input type="checkbox" className="size-5" checked={shown.includes(kind)} onChange={() => toggle(kind)} />{nameWords(kind)}
+                </label>
+              ))}
+            </p>
+          )}
+          <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Paths compared">
+            <table className="w-full text-left">
+              <thead>
+                <tr><th />{columns.map((path) => <th key={path.kind} className="pr-2 pb-1 align-top">{nameWords(path.kind)}<span className="block font-normal text-pencil">{path.plan.path.split(': ')[1]}</span></th>)}</tr>
+              </thead>
+              <tbody>
+                {row('In time', (path) => <strong>{path.plan.possible ? chanceWords(path.plan.chance) : 'no'}</strong>)}
+                {row('Sow', (path) => (path.plan.window ? shortDay(path.plan.window.best) : '–'))}
+                {row('Ready', (path) => spreadWords(path.plan.ready))}
+                {row('Room, trays × days', (path) => (path.plan.outlay ? `${Math.round(path.plan.outlay.slotDays)}, at most ${path.plan.outlay.mostSlots}` : '–'))}
+                {row('Seeds', (path) => path.plan.outlay?.seeds ?? '–')}
+                {row('Mix', (path) => (path.plan.outlay ? `${Math.ceil(path.plan.outlay.mix)} L` : '–'))}
+                {row('Labels', (path) => path.plan.outlay?.labels ?? '–')}
+                {row('Work', (path) => (path.plan.outlay ? `${path.plan.outlay.hours.toFixed(1)} h` : '–'))}
+                {row('Cost', (path) => (path.plan.outlay ? path.plan.outlay.cost.toFixed(0) : '–'))}
+                {row('Mind', (path) => [...path.plan.reasons, ...path.plan.conditions, ...path.plan.obstacles.filter((each) => each.kind === 'POT_TOO_LARGE').map((each) => each.message)].join(' ') || '–')}
+                {row('', (path) => (
+                  path.kind === (wish.containerPath ?? 'STRAIGHT')
+                    ? <span className="py-2">chosen</span>
+                    : <button type="button" className="trail min-h-11" disabled={!path.plan.possible} onClick={() => choose(path.kind)}>Take this path</button>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </>
+      )}
+    </details>
+  );
+}
+
+const fetchPaths = (wish: Wish) => answered(api.POST('/api/paths', { body: wish }));

@@ -1,0 +1,140 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Offer, Refused, Understood } from '../api/client';
+import { answered, api } from '../api/client';
+import { newRequestId, useChange, useChoices } from '../api/queries';
+import { Field } from '../look/Field';
+import { Sheet } from '../look/Sheet';
+import { Refusal } from '../look/States';
+import { useKey } from '../look/useKey';
+import { dayWords } from '../look/words';
+import { PromiseAnswer } from './PromiseAnswer';
+
+const TYPING_PAUSE = 150;
+
+/** A question put as it comes over the telephone, from any page with one key, answered while it is typed. */
+export function PromiseSheet() {
+  const [open, setOpen] = useState(false);
+  const show = useCallback(() => setOpen(true), []);
+  useKey('p', show);
+  return (
+    <>
+      <button className="act min-h-11 px-3" onClick={show}>
+        Can we? <kbd className="hidden font-normal sm:inline">p</kbd>
+      </button>
+      <Sheet title="Can we promise it?" wide open={open} close={() => setOpen(false)}>
+        <Asking done={() => setOpen(false)} />
+      </Sheet>
+    </>
+  );
+}
+
+function Asking({ done }: { done: () => void }) {
+  const [text, setText] = useState('');
+  const [settled, setSettled] = useState('');
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(text.trim()), TYPING_PAUSE);
+    return () => clearTimeout(timer);
+  }, [text]);
+  const answer = useQuery<Understood, Refused>({
+    queryKey: ['promise', settled],
+    enabled: settled.length > 3,
+    retry: false,
+    placeholderData: (before) => before,
+    queryFn: () => answered(api.POST('/api/promises', { body: { text: settled } })),
+  });
+  const problem = settled.length > 3 ? answer.error?.problemAt('text') : undefined;
+  const understood = settled.length > 3 && !answer.isError ? answer.data : undefined;
+  return (
+    <div className="flex flex-col gap-4">
+      <Field name="Asked on the telephone" problem={problem} hint="How many of what, for which day; where and in what, if it was said">
+        <input
+          className="entry text-lg" autoFocus value={text} autoComplete="off" spellCheck={false}
+          placeholder="400 curly kale, 12 May, Upper terrace, standard module"
+          onChange={(event) => setText(event.target.value)}
+        />
+      </Field>
+      {answer.isError && !problem && settled.length > 3 && <Refusal message={answer.error.message} />}
+      <div aria-live="polite" className={`flex flex-col gap-4 ${answer.isPlaceholderData ? 'opacity-60' : ''}`}>
+        {understood && <Read understood={understood} />}
+        {understood?.plan && (
+          <>
+            <PromiseAnswer plan={understood.plan} choose={(offer) => setText(reworded(understood, offer))} />
+            <Taking understood={understood} done={done} />
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** How the question was read, so that a wrong reading is seen at once. */
+function Read({ understood }: { understood: Understood }) {
+  const words = understood.words;
+  return (
+    <div className="text-sm">
+      {words && (
+        <p>
+          <span className="text-pencil">Read as </span>
+          <strong>
+            {words.plants.toLocaleString('en-GB')} {words.variety}
+          </strong>{' '}
+          ({words.crop.toLowerCase()}), {dayWords(words.target)}, {words.container.toLowerCase()}, {words.stage}
+          {words.site ? `, for ${words.site} (${words.grower})` : ', no site named: frost is not looked at'}.
+        </p>
+      )}
+      {understood.missing.length > 0 && <p>Still to say: {understood.missing.join(', ')}.</p>}
+      {understood.notUnderstood.length > 0 && (
+        <p className="text-ochre">Not understood: {understood.notUnderstood.map((word) => `“${word}”`).join(', ')}. Check the spelling, or pick it under Orders.</p>
+      )}
+    </div>
+  );
+}
+
+/** The question with one thing changed, in the words in which it could have been asked. */
+export function reworded(understood: Understood, offer: Offer): string {
+  const words = understood.words!;
+  const container = offer.change === 'CONTAINER' ? offer.words.replace(/^in the /, '') : words.container.toLowerCase();
+  const cover = /tunnel/.test(offer.words) ? ', tunnel' : '';
+  const site = offer.change === 'SITE' && offer.site ? offer.words.replace(/^at | instead$/g, '') : words.site;
+  return `${offer.plants} ${words.variety}, ${offer.target}${site ? `, ${site}` : ''}${cover}, ${container}, ${words.stage.replace(' true', '')}`;
+}
+
+function Taking({ understood, done }: { understood: Understood; done: () => void }) {
+  const navigate = useNavigate();
+  const choices = useChoices();
+  const [requestId] = useState(newRequestId);
+  const [chosen, setChosen] = useState('');
+  const siteId = understood.wish?.siteId ?? (chosen ? Number(chosen) : undefined);
+  const site = choices.data?.sites.find((each) => each.id === siteId);
+  const take = useChange(() =>
+    answered(api.POST('/api/orders', {
+      body: { requestId, growerId: site!.growerId, siteId: site!.id, wish: understood.wish! },
+    })),
+  );
+  if (understood.plan?.answer === 'NO' || !understood.plan?.possible) return null;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      {!understood.wish?.siteId && (
+        <Field name="For whom">
+          <select className="entry" value={chosen} onChange={(event) => setChosen(event.target.value)}>
+            <option value="">Choose the site…</option>
+            {choices.data?.sites.map((each) => (
+              <option key={each.id} value={each.id}>
+                {choices.data.growers.find((grower) => grower.id === each.growerId)?.name}: {each.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+      )}
+      <button
+        className="act act-main" disabled={!site || take.isPending}
+        onClick={() => take.mutate(undefined, { onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); } })}
+      >
+        {understood.plan.answer === 'YES' ? 'Promise it: take the order' : 'Take the order on these terms'}
+      </button>
+      <Refusal message={take.error?.message} />
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+import { useEffect, useRef, useState } from 'react';
+import type { BoardBatch } from '../api/client';
+import { shortDay } from '../look/words';
+import { BoardRow, type RowActs } from './BoardRow';
+import type { BoardScale } from './boardScale';
+
+const DESK_ROW = 46;
+const PHONE_ROW = 84;
+const SPARE_ROWS = 6;
+
+/** All batches under one another. Only the rows in sight are drawn, so that hundreds stay light. */
+export function Board({
+  batches, tried, scale, today, chosen, neighbours, mayChange, acts,
+}: {
+  batches: BoardBatch[]; tried: BoardBatch | undefined; scale: BoardScale; today: string; chosen: number | undefined;
+  neighbours: Set<number>; mayChange: boolean; acts: RowActs;
+}) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  const [height, setHeight] = useState(480);
+  const [row, setRow] = useState(DESK_ROW);
+  useEffect(() => {
+    const measure = () => {
+      setHeight(frame.current?.clientHeight ?? 480);
+      setRow(window.innerWidth < 640 ? PHONE_ROW : DESK_ROW);
+    };
+    measure();
+    window.addEventListener('resize', measure);
+    return () => window.removeEventListener('resize', measure);
+  }, []);
+  const first = Math.max(0, Math.floor(top / row) - SPARE_ROWS);
+  const last = Math.min(batches.length, Math.ceil((top + height) / row) + SPARE_ROWS);
+  const every = Math.ceil(scale.mondays.length / 9);
+  return (
+    <div className="board overflow-hidden">
+      <div className="grid grid-cols-1 border-b border-ink text-xs text-pencil sm:grid-cols-[17rem_1fr]" aria-hidden>
+        <span className="hidden px-2 py-1 sm:block">Batch, and its chance</span>
+        <span className="relative h-6">
+          {scale.mondays.filter((_, index) => index % every === 0).map((monday) => (
+            <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(scale.at(monday), 93)}%` }}>{shortDay(monday)}</span>
+          ))}
+        </span>
+      </div>
+      <div
+        ref={frame} className="relative h-[26rem] overflow-y-auto sm:h-[calc(100dvh-23rem)] sm:min-h-72" role="group" tabIndex={0}
+        aria-label="Season board" onScroll={(event) => setTop(event.currentTarget.scrollTop)}
+      >
+        <div className="relative" style={{ height: batches.length * row }}>
+          <Weeks scale={scale} today={today} />
+          {batches.slice(first, last).map((batch, index) => (
+            <div key={batch.number} className="absolute inset-x-0" style={{ top: (first + index) * row, height: row }}>
+              <BoardRow
+                batch={batch} tried={tried?.number === batch.number ? tried : undefined} scale={scale}
+                chosen={chosen === batch.number} neighbour={neighbours.has(batch.number)} mayChange={mayChange} acts={acts}
+              />
+            </div>
+          ))}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** The weeks behind the rows, and today. */
+function Weeks({ scale, today }: { scale: BoardScale; today: string }) {
+  return (
+    <div className="pointer-events-none absolute inset-y-0 right-0 left-0 sm:left-[17rem]" aria-hidden>
+      {scale.mondays.map((monday) => (
+        <span key={monday} className="absolute inset-y-0 border-l border-rule/60" style={{ left: `${scale.at(monday)}%` }} />
+      ))}
+      <span className="absolute inset-y-0 border-l-2 border-dotted border-pencil" style={{ left: `${scale.at(today)}%` }} />
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { BoardView } from '../api/client';
+import { answered, api } from '../api/client';
+import { useChange } from '../api/queries';
+import { Refusal } from '../look/States';
+import { Sheet } from '../look/Sheet';
+import { chanceWords, counted, shortDay } from '../look/words';
+
+/** Whether changes go into the plan itself or are tried together in a draft beside it. */
+export function DraftBar({
+  season, draft, setDraft,
+}: { season: BoardView; draft: number | undefined; setDraft: (draft: number | undefined) => void }) {
+  const [comparing, setComparing] = useState(false);
+  const begin = useChange((name: string) => answered(api.POST('/api/drafts', { body: { name } })));
+  const drop = useChange((id: number) => answered(api.DELETE('/api/drafts/{draft}', { params: { path: { draft: id } } })));
+  const take = useChange((id: number) => answered(api.POST('/api/drafts/{draft}/taking', { params: { path: { draft: id } } })));
+  const number = season.drafts.reduce((most, each) => Math.max(most, each.id), 0) + 1;
+  const present = season.drafts.find((each) => each.id === draft);
+  return (
+    <div className={`mb-2 flex flex-wrap items-center gap-2 ${present ? 'border-l-4 border-ochre bg-ochre-wash p-2' : ''}`}>
+      <label className="flex items-center gap-2 text-sm">
+        <span className="font-semibold">Changes go into</span>
+        <select className="entry w-auto" value={draft ?? ''} onChange={(event) => setDraft(event.target.value ? Number(event.target.value) : undefined)}>
+          <option value="">the plan itself</option>
+          {season.drafts.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
+        </select>
+      </label>
+      {!present && (
+        <button className="trail min-h-11 px-2" disabled={begin.isPending} onClick={() => begin.mutate(`Draft ${number}`, { onSuccess: (begun) => setDraft(begun.id) })}>
+          Begin a draft
+        </button>
+      )}
+      {present && (
+        <>
+          <button className="act" onClick={() => setComparing(true)}>Compare with the plan</button>
+          <button className="act act-main" disabled={take.isPending} onClick={() => take.mutate(present.id, { onSuccess: () => setDraft(undefined) })}>Make it the plan</button>
+          <button className="trail min-h-11 px-2" disabled={drop.isPending} onClick={() => drop.mutate(present.id, { onSuccess: () => setDraft(undefined) })}>Throw it away</button>
+          <Sheet title={`${present.name} beside the plan`} wide open={comparing} close={() => setComparing(false)}>
+            <Comparison draft={present.id} />
+          </Sheet>
+        </>
+      )}
+      <Refusal message={(begin.error ?? drop.error ?? take.error)?.message} />
+    </div>
+  );
+}
+
+function Comparison({ draft }: { draft: number }) {
+  const compared = useQuery({
+    queryKey: ['drafts', draft],
+    queryFn: () => answered(api.GET('/api/drafts/{draft}', { params: { path: { draft } } })),
+  });
+  if (!compared.data) return <p role="status">Comparing…</p>;
+  const { lines, ...sums } = compared.data;
+  return (
+    <div className="text-sm">
+      <table className="mb-4 w-full text-left">
+        <thead className="text-pencil"><tr><th className="font-normal" /><th className="font-normal">Plan</th><th className="font-normal">Draft</th></tr></thead>
+        <tbody>
+          <tr className="border-t border-rule"><th className="py-1 font-normal">Chance of an order, mean</th><td>{Math.round(sums.chanceBefore * 100)} %</td><td><strong>{Math.round(sums.chance * 100)} %</strong></td></tr>
+          <tr className="border-t border-rule"><th className="py-1 font-normal">Batches at risk</th><td>{sums.atRiskBefore}</td><td><strong>{sums.atRisk}</strong></td></tr>
+          <tr className="border-t border-rule"><th className="py-1 font-normal">Lack of room, trays × days</th><td>{Math.round(sums.overflowBefore)}</td><td><strong>{Math.round(sums.overflow)}</strong></td></tr>
+        </tbody>
+      </table>
+      {lines.length === 0 && <p className="text-pencil">Nothing is changed in it yet. Drag a sowing while the draft is chosen.</p>}
+      <ul>
+        {lines.map((line) => (
+          <li key={line.batch} className="border-t border-rule py-1.5">
+            <strong>{line.batch} {line.variety}</strong>, wanted {shortDay(line.target)}
+            {line.sowDay !== line.sowDayBefore && <>; sown {shortDay(line.sowDay)} instead of {shortDay(line.sowDayBefore)}</>}
+            {line.places !== line.placesBefore && <>; {line.places} instead of {line.placesBefore}</>}
+            ; in time <strong>{chanceWords(line.chance)}</strong>, was {chanceWords(line.chanceBefore)}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-pencil">{counted(lines.length, 'batch', 'batches')} changed.</p>
+    </div>
+  );
+}

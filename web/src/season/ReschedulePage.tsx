@@ -1,0 +1,109 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { BatchChoices, BoardBatch } from '../api/client';
+import { answered, api } from '../api/client';
+import { newRequestId, useChange, useSeason } from '../api/queries';
+import { Field } from '../look/Field';
+import { StageMark } from '../look/StageMark';
+import { Loading, Nothing, Refusal, Trouble } from '../look/States';
+import { chanceWords, counted, dayWords, shortDay, spreadWords } from '../look/words';
+
+/** A day moves, the ground is frozen, a batch is late: pick the batches, see what can be done, do it. */
+export function ReschedulePage() {
+  const season = useSeason(undefined);
+  const [search, setSearch] = useState('');
+  const [picked, setPicked] = useState<Set<number>>(new Set());
+  const [days, setDays] = useState('7');
+  const look = useChange(() =>
+    answered(api.POST('/api/reschedule/options', { body: { batches: [...picked], days: Number(days) } })),
+  );
+  if (season.isPending) return <Loading what="the season" />;
+  if (season.isError) return <Trouble error={season.error} retry={() => season.refetch()} />;
+  const words = search.toLowerCase().split(' ').filter(Boolean);
+  const shown = season.data.batches.filter((batch) =>
+    words.every((word) => `${batch.number} ${batch.variety} ${batch.crop} ${batch.grower} ${batch.chance < 0.5 ? 'at risk' : ''}`.toLowerCase().includes(word)),
+  );
+  const toggle = (batch: BoardBatch) => {
+    const next = new Set(picked);
+    if (!next.delete(batch.number)) next.add(batch.number);
+    setPicked(next);
+  };
+  return (
+    <>
+      <p><Link className="trail" to="/season">Season</Link></p>
+      <h1 className="mb-3">Reschedule</h1>
+      <div className="grid gap-5 lg:grid-cols-[24rem_1fr]">
+        <section aria-label="Which batches" className="board h-fit p-4">
+          <h2 className="mb-2">Which batches</h2>
+          <input className="entry mb-2" type="search" aria-label="Find batches" placeholder="a grower, kale, at risk…" value={search} onChange={(event) => setSearch(event.target.value)} />
+          <p className="mb-1 flex gap-3 text-sm">
+            <button className="trail min-h-11" onClick={() => setPicked(new Set(shown.slice(0, 60).map((batch) => batch.number)))}>Pick these {Math.min(60, shown.length)}</button>
+            {picked.size > 0 && <button className="trail min-h-11" onClick={() => setPicked(new Set())}>Pick none</button>}
+          </p>
+          <ul className="max-h-80 overflow-y-auto text-sm" tabIndex={0} aria-label="Batches">
+            {shown.map((batch) => (
+              <li key={batch.number} className="border-t border-rule">
+                <label className="flex min-h-11 items-center gap-2">
+                  <input type="checkbox" className="size-5 shrink-0" checked={picked.has(batch.number)} onChange={() => toggle(batch)} />
+                  <StageMark stage={batch.stage} size={20} />
+                  <span>{batch.number} {batch.variety}, {batch.grower}, <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.target)}</span></span>
+                </label>
+              </li>
+            ))}
+          </ul>
+          <div className="mt-3 flex items-end gap-3">
+            <Field name="The day moves by" problem={look.error?.problemAt('days')} hint="days; 0 where the batch is late">
+              <input className="entry" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
+            </Field>
+          </div>
+          <button className="act act-main mt-3 w-full" disabled={picked.size === 0 || look.isPending || !/^-?\d+$/.test(days)} onClick={() => look.mutate(undefined)}>
+            {look.isPending ? 'Working it out…' : `What can be done for ${counted(picked.size, 'batch', 'batches')}`}
+          </button>
+          <Refusal message={look.error && !look.error.problemAt('days') ? look.error.message : undefined} />
+        </section>
+        <section aria-label="What can be done" aria-live="polite" className="flex flex-col gap-4">
+          {!look.data && <Nothing>Pick batches and say by how many days their day moves; each then has its choices here, the surest first.</Nothing>}
+          {look.data?.map((choices) => <Choices key={choices.batch} choices={choices} />)}
+        </section>
+      </div>
+    </>
+  );
+}
+
+function Choices({ choices }: { choices: BatchChoices }) {
+  const [requestId] = useState(newRequestId);
+  const take = useChange((option: BatchChoices['options'][number]) =>
+    answered(api.POST('/api/reschedule', {
+      body: {
+        requestId, batch: choices.batch, kind: option.kind, target: option.target,
+        ...(option.placeId ? { placeId: option.placeId } : {}), ...(option.otherBatch ? { otherBatch: option.otherBatch } : {}),
+        ...(option.plants ? { plants: option.plants } : {}),
+      },
+    })),
+  );
+  return (
+    <article className="board p-4 text-sm" aria-label={`Batch ${choices.batch}`}>
+      <h3>
+        <Link className="trail" to={`/batches/${choices.batch}`}>{choices.batch} {choices.variety}</Link>, {choices.plants} for {choices.grower}
+      </h3>
+      <p className="text-pencil">
+        {choices.target === choices.targetBefore ? `Wanted ${dayWords(choices.target)}` : `Wanted ${dayWords(choices.target)} instead of ${dayWords(choices.targetBefore)}`}; ready{' '}
+        {spreadWords(choices.ready)}{choices.pastLimit && `, past its best about ${shortDay(choices.pastLimit.middle)}`}.
+      </p>
+      {take.isSuccess ? (
+        <p role="status" className="mt-2 font-semibold">Done.</p>
+      ) : (
+        <ul className="mt-1">
+          {choices.options.map((option) => (
+            <li key={option.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1">
+              <span className="grow">{option.words}</span>
+              <span className={option.chance < 0.5 ? 'text-brick' : 'text-pencil'}>{chanceWords(option.chance)}</span>
+              <button className="act" disabled={take.isPending} onClick={() => take.mutate(option)}>Take this</button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Refusal message={take.error?.message} />
+    </article>
+  );
+}

@@ -1,0 +1,128 @@
+import { Link } from 'react-router';
+import type { BoardBatch, BoardView, Choices, Edit } from '../api/client';
+import { chanceWords, counted, dayWords, shortDay, spreadWords } from '../look/words';
+import type { Trial } from './useTrial';
+
+/** The batch in hand: what the change that is tried would do, and where else it could stand. */
+export function TrialPanel({
+  season, batch, trial, containers, mayChange, problem, saving, ask, take, forget,
+}: {
+  season: BoardView; batch: BoardBatch | undefined; trial: Trial | undefined; containers: Choices['containers'];
+  mayChange: boolean; problem: string | undefined; saving: boolean; ask: (edit: Edit) => void; take: () => void; forget: () => void;
+}) {
+  if (!batch) {
+    return (
+      <p className="mt-3 text-sm text-pencil">
+        {mayChange
+          ? 'Drag a sowing along its row, or take a batch by its name and drop it on a place below. Choose one to see more.'
+          : 'Choose a batch to see more.'}
+      </p>
+    );
+  }
+  const then = trial?.view?.batch;
+  return (
+    <section aria-label={`Batch ${batch.number}`} className="board mt-3 grid gap-4 p-4 lg:grid-cols-[1fr_1.4fr]">
+      <div className="text-sm" aria-live="polite">
+        <h2>
+          <Link className="trail" to={`/batches/${batch.number}`}>{batch.number} {batch.variety}</Link>
+          {trial && <span className="font-normal text-pencil"> if so:</span>}
+        </h2>
+        <dl className="grid grid-cols-[5.500rem_1fr] gap-x-2">
+          <Then name={batch.sown ? 'Sown' : 'Sow'} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
+          <Then name="Ready" before={spreadWords(batch.ready)} then={then && spreadWords(then.ready)} />
+          <Then name="In time" before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
+          <Then name="In" before={batch.container} then={then?.container} />
+          <dt className="text-pencil">Wanted</dt>
+          <dd>{dayWords(batch.target)}, order <Link className="trail" to={`/orders/${batch.order}`}>{batch.order}</Link></dd>
+        </dl>
+        {!batch.sown && batch.window?.open && (
+          <p className="mt-1 text-pencil">
+            May be sown {shortDay(batch.window.earliest)} to {shortDay(batch.window.latest)}
+            {batch.window.earliestBecause === 'LEAVES' && '; earlier it would have too many leaves'}
+            {batch.window.earliestBecause === 'DAYS_IN_CELL' && '; earlier its roots would circle'}; later it would be late more than one year in ten.
+          </p>
+        )}
+        {trial?.view && trial.view.overflows.filter((each) => each.batches.includes(batch.number)).map((each) => (
+          <p key={each.placeId + each.from} className="mt-1 text-ochre">
+            {each.place} would lack {counted(Math.ceil(each.over), 'tray place')} {shortDay(each.from)} – {shortDay(each.to)}.
+          </p>
+        ))}
+        {problem && <p role="alert" className="mt-1 font-semibold text-brick">{problem}</p>}
+        {trial && mayChange && (
+          <p className="mt-2 flex gap-2">
+            <button className="act act-main" disabled={saving || !trial.view} onClick={take}>Change it so</button>
+            <button className="act" onClick={forget}>Leave it</button>
+          </p>
+        )}
+      </div>
+      {mayChange && <Elsewhere season={season} batch={batch} containers={containers} ask={ask} trial={trial} />}
+    </section>
+  );
+}
+
+function Then({ name, before, then }: { name: string; before: string; then: string | undefined }) {
+  return (
+    <>
+      <dt className="text-pencil">{name}</dt>
+      <dd>
+        {then && then !== before ? (
+          <>
+            <strong>{then}</strong> <span className="text-pencil">instead of {before}</span>
+          </>
+        ) : before}
+      </dd>
+    </>
+  );
+}
+
+/** Places and containers to drop a batch on, or to press. */
+function Elsewhere({
+  season, batch, containers, ask, trial,
+}: { season: BoardView; batch: BoardBatch; containers: Choices['containers']; ask: (edit: Edit) => void; trial: Trial | undefined }) {
+  const target = (edit: Omit<Edit, 'batch'>, name: string, here: boolean) => {
+    const tried = trial && JSON.stringify({ batch: batch.number, ...edit }) === JSON.stringify(trial.edit);
+    return (
+      <button
+        key={name} type="button" data-drop={JSON.stringify(edit)} aria-pressed={here} disabled={here}
+        className={`min-h-11 rounded-[3px] border px-2 py-1 text-sm ${here ? 'border-dusk bg-wash font-semibold' : tried ? 'border-2 border-dusk' : 'border-rule'}`}
+        onClick={() => ask({ batch: batch.number, ...edit })}
+      >
+        {name}
+      </button>
+    );
+  };
+  const growing = batch.stage !== 'HARDENING_OFF' && batch.stage !== 'READY';
+  return (
+    <div className="flex flex-col gap-2">
+      {!batch.sown && (
+        <Row name="Comes up in">
+          {season.places.filter((place) => place.forEmergence).map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.emergencePlaceId))}
+        </Row>
+      )}
+      {growing && (
+        <Row name="Grows on in">
+          {season.places.filter((place) => place.forGrowingOn).map((place) => target({ growingPlaceId: place.id }, place.name, place.id === batch.growingPlaceId))}
+        </Row>
+      )}
+      {growing && (
+        <Row name="Hardens in">
+          {season.places.filter((place) => place.forHardeningOff).map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.hardeningPlaceId))}
+        </Row>
+      )}
+      {!batch.sown && (
+        <Row name="Container">
+          {containers.filter((container) => container.kind !== 'OPEN').map((container) => target({ container: container.code }, container.name, container.name === batch.container))}
+        </Row>
+      )}
+    </div>
+  );
+}
+
+function Row({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div role="group" aria-label={name}>
+      <p className="text-xs text-pencil">{name}</p>
+      <div className="flex flex-wrap gap-1.5">{children}</div>
+    </div>
+  );
+}

@@ -1,0 +1,129 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Work } from '../api/client';
+import { answered, api } from '../api/client';
+import { useChange, useChoices } from '../api/queries';
+import { type Mark, StageMark } from '../look/StageMark';
+import { Loading, Trouble } from '../look/States';
+import { addDays, dayWords, longDay, shortDay, toDate } from '../look/words';
+
+const MARKS: Record<Work['kind'], Mark> = {
+  SOW: 'PLANNED', COUNT: 'EMERGING', MOVE: 'GROWING_ON', POT_ON: 'GROWING_ON', HARDEN: 'HARDENING_OFF', RELEASE: 'RELEASED',
+};
+
+const monday = (day: string) => addDays(day, -((toDate(day).getUTCDay() + 6) % 7));
+
+/** Sheets for the wall: a week with its work day by day, or a month at a glance; and feeds for calendars. */
+export function WallPage({ today }: { today: string }) {
+  const [month, setMonth] = useState(false);
+  const [start, setStart] = useState(monday(today));
+  const first = month ? monday(`${start.slice(0, 8)}01`) : start;
+  const weeks = month ? 5 : 1;
+  const work = useQuery({
+    queryKey: ['work', first, weeks],
+    queryFn: () => answered(api.GET('/api/season/work', { params: { query: { from: first, to: addDays(first, 7 * weeks - 1) } } })),
+  });
+  const step = (by: number) => setStart(month ? monday(addDays(`${start.slice(0, 8)}15`, by * 30)) : addDays(start, by * 7));
+  const days = [...Array(7 * weeks).keys()].map((day) => addDays(first, day));
+  return (
+    <>
+      <div className="no-print mb-3 flex flex-wrap items-center gap-2">
+        <button className="act" onClick={() => step(-1)} aria-label="Earlier">‹</button>
+        <button className="act" onClick={() => step(1)} aria-label="Later">›</button>
+        <label className={`act ${month ? '' : 'act-main'}`}><input type="radio" name="span" className="sr-only" checked={!month} onChange={() => setMonth(false)} />Week</label>
+        <label className={`act ${month ? 'act-main' : ''}`}><input type="radio" name="span" className="sr-only" checked={month} onChange={() => setMonth(true)} />Month</label>
+        <button className="act act-main ml-auto" onClick={() => window.print()}>Print</button>
+      </div>
+      <h1 className="mb-2">{month ? longDay(addDays(first, 14)).split(' ').slice(2).join(' ') : `Week from ${longDay(first)}`}</h1>
+      {work.isPending && <Loading what="the work ahead" />}
+      {work.isError && <Trouble error={work.error} retry={() => work.refetch()} />}
+      {work.data && (month ? <MonthSheet days={days} work={work.data} today={today} /> : <WeekSheet days={days} work={work.data} today={today} />)}
+      <Feeds />
+    </>
+  );
+}
+
+function WeekSheet({ days, work, today }: { days: string[]; work: Work[]; today: string }) {
+  return (
+    <ol className="wall-sheet board divide-y divide-rule">
+      {days.map((day) => {
+        const here = work.filter((each) => each.day === day);
+        return (
+          <li key={day} className="grid break-inside-avoid gap-x-4 p-3 sm:grid-cols-[8rem_1fr]">
+            <h2 className={day === today ? 'underline decoration-dusk decoration-3 underline-offset-4' : ''}>{dayWords(day)}</h2>
+            {here.length === 0 && <p className="text-sm text-pencil">–</p>}
+            <ul className="text-sm">
+              {here.map((each) => (
+                <li key={`${each.batch}${each.kind}`} className="grid grid-cols-[1.500rem_1fr] items-start gap-x-2 py-0.5 sm:grid-cols-[1.500rem_1fr_9rem_1.500rem]">
+                  <StageMark stage={MARKS[each.kind]} size={20} />
+                  <span>{each.words} <span className="text-pencil">({each.batch})</span></span>
+                  <span className="col-start-2 text-pencil sm:col-start-auto">{each.place}</span>
+                  <span aria-hidden className="hidden size-5 border border-ink print:block" />
+                </li>
+              ))}
+            </ul>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** Only what has a fixed place in the day: sowings, pottings and releases; the rest is counted. */
+function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today: string }) {
+  return (
+    <div className="wall-sheet board overflow-x-auto" tabIndex={0} role="group" aria-label="Month">
+      <table className="w-full min-w-3xl table-fixed border-collapse text-xs">
+        <thead><tr>{days.slice(0, 7).map((day) => <th key={day} className="border border-rule p-1 font-semibold">{dayWords(day).slice(0, 3)}</th>)}</tr></thead>
+        <tbody>
+          {[...Array(days.length / 7).keys()].map((week) => (
+            <tr key={week} className="break-inside-avoid">
+              {days.slice(week * 7, week * 7 + 7).map((day) => {
+                const here = work.filter((each) => each.day === day);
+                const named = here.filter((each) => each.kind === 'SOW' || each.kind === 'RELEASE' || each.kind === 'POT_ON');
+                const rest = here.length - Math.min(named.length, 4);
+                return (
+                  <td key={day} className={`h-24 border border-rule p-1 align-top ${day === today ? 'bg-wash' : ''}`}>
+                    <span className="font-semibold">{shortDay(day)}</span>
+                    <ul>
+                      {named.slice(0, 4).map((each) => (
+                        <li key={`${each.batch}${each.kind}`} className="flex gap-1"><StageMark stage={MARKS[each.kind]} size={14} /><span className="truncate" title={each.words}>{each.words}</span></li>
+                      ))}
+                      {rest > 0 && <li className="text-pencil">and {rest} more</li>}
+                    </ul>
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Addresses that a calendar program fetches. */
+function Feeds() {
+  const choices = useChoices();
+  const [place, setPlace] = useState('');
+  const make = useChange((id: number | undefined) =>
+    id
+      ? answered(api.POST('/api/calendar-feeds/places/{place}', { params: { path: { place: id } } }))
+      : answered(api.POST('/api/calendar-feeds/mine')),
+  );
+  const address = make.data && `${window.location.origin}${make.data.path}`;
+  return (
+    <section aria-label="In a calendar" className="no-print board mt-5 p-4 text-sm">
+      <h2 className="mb-1">In a calendar</h2>
+      <p className="mb-2 text-pencil">A calendar program can fetch this work (iCalendar). Whoever has the address can read it.</p>
+      <div className="flex flex-wrap items-center gap-2">
+        <select className="entry w-auto" aria-label="Whose calendar" value={place} onChange={(event) => setPlace(event.target.value)}>
+          <option value="">All my work</option>
+          {choices.data?.places.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
+        </select>
+        <button className="act" disabled={make.isPending} onClick={() => make.mutate(place ? Number(place) : undefined)}>Show its address</button>
+      </div>
+      {address && <p className="mt-2 break-all"><a className="trail" href={address}>{address}</a></p>}
+    </section>
+  );
+}

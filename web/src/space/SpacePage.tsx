@@ -1,0 +1,135 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { SpaceView } from '../api/client';
+import { answered, api } from '../api/client';
+import { useChange, useSpace } from '../api/queries';
+import { Loading, Nothing, Refusal, Trouble } from '../look/States';
+import { addDays, chanceWords, counted, shortDay, toDate } from '../look/words';
+import { AssignAll } from './AssignAll';
+
+type PlaceInTime = SpaceView['places'][number];
+type Overflow = SpaceView['overflows'][number];
+
+const DAYS_SHOWN = 140;
+
+/** Room on the benches through the season. */
+export function SpacePage({ mayChange }: { mayChange: boolean }) {
+  const space = useSpace();
+  const [chosen, setChosen] = useState<Overflow>();
+  if (space.isPending) return <Loading what="the places" />;
+  if (space.isError) return <Trouble error={space.error} retry={() => space.refetch()} />;
+  const overflows = space.data.overflows.filter((each) => each.from < addDays(space.data.firstDay, DAYS_SHOWN));
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
+        <h1>Space through time</h1>
+        <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
+          {overflows.length > 0 ? `${counted(new Set(overflows.map((each) => each.placeId)).size, 'place')} over-full at some time` : 'Everything has room.'}
+        </p>
+      </div>
+      {mayChange && <AssignAll />}
+      <ol className="board">
+        {space.data.places.map((place) => (
+          <PlaceLane key={place.id} place={place} firstDay={space.data.firstDay} overflows={overflows.filter((each) => each.placeId === place.id)} chosen={chosen} choose={setChosen} />
+        ))}
+        <li className="grid grid-cols-1 sm:grid-cols-[15rem_1fr]">
+          <span className="hidden p-2 text-xs text-pencil sm:block">bar: tray places used; line: what it holds</span>
+          <Axis firstDay={space.data.firstDay} />
+        </li>
+      </ol>
+      {chosen && <Help overflow={chosen} mayChange={mayChange} />}
+      {!chosen && overflows.length > 0 && <p className="mt-3 text-sm text-pencil">Press a time that lacks room to see what could be done.</p>}
+    </>
+  );
+}
+
+function PlaceLane({
+  place, firstDay, overflows, chosen, choose,
+}: { place: PlaceInTime; firstDay: string; overflows: Overflow[]; chosen: Overflow | undefined; choose: (overflow: Overflow) => void }) {
+  const used = place.used.slice(0, DAYS_SHOWN);
+  const most = Math.max(place.slots * 1.15, ...used);
+  const at = (day: string) => ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100;
+  const fullest = Math.max(...used);
+  const points = used.flatMap((slots, day) => [`${day},${100 - (slots / most) * 100}`, `${day + 1},${100 - (slots / most) * 100}`]);
+  return (
+    <li className="grid grid-cols-1 border-b border-rule sm:grid-cols-[15rem_1fr]">
+      <div className="p-2 text-sm">
+        <p className="font-semibold">{place.walkingOrder}. {place.name}</p>
+        <p className="text-xs text-pencil">
+          {place.day !== undefined && place.day !== null ? `${place.day} / ${place.night} °C` : `${place.mean[0]} °C now, ${place.mean[8]} in 8 weeks`}
+          {place.lampLight > 0 && ', lamps'}; holds {place.slots}, fullest {Math.round(fullest)}
+        </p>
+      </div>
+      <div className="relative h-16 sm:border-l sm:border-rule">
+        <svg
+          className="absolute inset-0 h-full w-full" viewBox={`0 0 ${DAYS_SHOWN} 100`} preserveAspectRatio="none" role="img"
+          aria-label={`${place.name}: holds ${place.slots} trays, at most ${Math.round(fullest)} used`}
+        >
+          <polygon points={`0,100 ${points.join(' ')} ${DAYS_SHOWN},100`} className="fill-dusk/30" />
+          <line x1="0" x2={DAYS_SHOWN} y1={100 - (place.slots / most) * 100} y2={100 - (place.slots / most) * 100} className="stroke-ink" strokeWidth="1.500" vectorEffect="non-scaling-stroke" />
+        </svg>
+        {overflows.map((overflow) => (
+          <button
+            key={overflow.from} type="button" aria-pressed={chosen === overflow}
+            className={`absolute inset-y-0 min-w-4 border-x-2 border-brick bg-brick/25 ${chosen === overflow ? 'outline-3 outline-brick' : ''}`}
+            style={{ left: `${at(overflow.from)}%`, width: `${at(addDays(overflow.to, 1)) - at(overflow.from)}%` }}
+            aria-label={`${place.name} lacks ${Math.ceil(overflow.over)} tray places from ${shortDay(overflow.from)} to ${shortDay(overflow.to)}`}
+            title={`${shortDay(overflow.from)} – ${shortDay(overflow.to)}: ${Math.ceil(overflow.over)} too many`}
+            onClick={() => choose(overflow)}
+          />
+        ))}
+      </div>
+    </li>
+  );
+}
+
+function Axis({ firstDay }: { firstDay: string }) {
+  const days = [...Array(DAYS_SHOWN).keys()].map((day) => addDays(firstDay, day)).filter((day) => toDate(day).getUTCDay() === 1);
+  return (
+    <div className="relative h-6 text-xs text-pencil" aria-hidden>
+      {days.filter((_, index) => index % 3 === 0).map((day) => (
+        <span key={day} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(93, ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100)}%` }}>{shortDay(day)}</span>
+      ))}
+    </div>
+  );
+}
+
+/** What could be done about days that lack room, the least costly first. */
+function Help({ overflow, mayChange }: { overflow: Overflow; mayChange: boolean }) {
+  const query = { place: overflow.placeId, from: overflow.from, to: overflow.to };
+  const suggestions = useQuery({
+    queryKey: ['suggestions', query],
+    queryFn: () => answered(api.GET('/api/space/suggestions', { params: { query } })),
+  });
+  const change = useChange((edit: NonNullable<NonNullable<typeof suggestions.data>[number]['edit']>) =>
+    answered(api.POST('/api/season/changes', { body: { edit } })),
+  );
+  return (
+    <section aria-label="What could be done" className="board mt-3 p-4">
+      <h2>
+        {overflow.place} lacks {counted(Math.ceil(overflow.over), 'tray place')}, {shortDay(overflow.from)} – {shortDay(overflow.to)}
+      </h2>
+      <p className="mb-2 text-sm text-pencil">
+        Batches there:{' '}
+        {overflow.batches.map((batch, index) => (
+          <span key={batch}>{index > 0 && ', '}<Link className="trail" to={`/batches/${batch}`}>{batch}</Link></span>
+        ))}
+      </p>
+      {suggestions.isPending && <p role="status">Looking for room…</p>}
+      {suggestions.data?.length === 0 && <Nothing>No single change would help here. Place all anew, or talk to a grower.</Nothing>}
+      <ul>
+        {suggestions.data?.map((each) => (
+          <li key={each.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1.5 text-sm">
+            <span className="grow font-semibold">{each.words}</span>
+            <span className="text-pencil">frees {counted(Math.round(each.relief), 'place')}; in time {chanceWords(each.chance)}{Math.round(each.chance * 20) !== Math.round(each.chanceBefore * 20) && `, was ${chanceWords(each.chanceBefore)}`}</span>
+            {each.edit && mayChange && (
+              <button className="act" disabled={change.isPending} onClick={() => change.mutate(each.edit!)}>Do it</button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Refusal message={change.error?.message} />
+    </section>
+  );
+}
