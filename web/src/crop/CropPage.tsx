@@ -1,3 +1,4 @@
+import { Input, Select } from '@headlessui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -54,11 +55,11 @@ export function CropPage({ today }: { today: string }) {
       <section aria-label="Its stages" className="board mt-5 p-4">
         <h2 className="mb-2">Its stages, if sown</h2>
         <div className="mb-3 flex flex-wrap gap-3">
-          <Field name="on"><input className="entry" type="date" value={sown} onChange={(event) => event.target.value && setSown(event.target.value)} /></Field>
+          <Field name="on"><Input className="entry" type="date" value={sown} onChange={(event) => event.target.value && setSown(event.target.value)} /></Field>
           <Field name="in">
-            <select className="entry" value={place || String(view.placeId)} onChange={(event) => setPlace(event.target.value)}>
+            <Select className="entry" value={place || String(view.placeId)} onChange={(event) => setPlace(event.target.value)}>
               {choices.data?.places.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
-            </select>
+            </Select>
           </Field>
           <p className="self-end pb-2 text-pencil">about {view.meanTemperature.toFixed(0)} °C in the first three weeks</p>
         </div>

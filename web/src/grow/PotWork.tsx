@@ -1,3 +1,4 @@
+import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView } from '../api/client';
 import { answered, api } from '../api/client';
@@ -34,17 +35,17 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: { tray: num
         <div className="flex flex-col gap-3">
           {batch.summary.stage === 'EMERGING' && <p>Prick out by the leaf, never by the stem.</p>}
           <Field name="From tray">
-            <select className="entry" value={tray} onChange={(event) => setTray(event.target.value)}>
+            <Select className="entry" value={tray} onChange={(event) => setTray(event.target.value)}>
               {alive.map((each) => <option key={each.tray} value={each.tray}>T{each.tray}, {counted(each.plants, 'plant')}</option>)}
-            </select>
+            </Select>
           </Field>
           <Field name="Into" problem={pot.error?.problemAt('container')}>
-            <select className="entry" value={container || larger[0]?.code} onChange={(event) => setContainer(event.target.value)}>
+            <Select className="entry" value={container || larger[0]?.code} onChange={(event) => setContainer(event.target.value)}>
               {larger.map((each) => <option key={each.code} value={each.code}>{each.name}</option>)}
-            </select>
+            </Select>
           </Field>
           <Field name="Plants" problem={pot.error?.problemAt('plants')}>
-            <input className="entry" inputMode="numeric" value={plants || from.plants} onChange={(event) => setPlants(event.target.value)} />
+            <Input className="entry" inputMode="numeric" value={plants || from.plants} onChange={(event) => setPlants(event.target.value)} />
           </Field>
           <p className="text-sm text-pencil">About a thumb of new mix all round and below; plant in the middle, firm lightly, leave a watering gap. One variety at a time, and a label on each.</p>
           <Caution>Dust of dry mix: damp it down and wear a mask. Bagged compost: open it away from the face, wear gloves, wash hands.</Caution>

@@ -7,7 +7,7 @@ import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../emerge/OutboxNotice';
 import { PromiseSheet } from '../promise/PromiseSheet';
 import { Legend } from './Legend';
-import { longDay } from './words';
+import { dayWords, longDay } from './words';
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/', name: 'Today' },
@@ -32,7 +32,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
         Skip to the page
       </a>
       <header className="border-b border-rule bg-board">
-        <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-3 gap-y-1 px-4 sm:gap-x-5 py-2">
+        <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1.5 lg:gap-x-4">
           <span className="flex items-center gap-2 font-display text-lg font-bold">
             <img src="/mark.svg" alt="" width="28" height="28" />
             Kiver
@@ -53,9 +53,9 @@ export function Frame({ session, children }: { session: SessionView; children: R
               ))}
             </nav>
           )}
-          <div className="ml-auto flex flex-wrap items-center gap-x-3 text-sm">
-            <span className="hidden text-pencil md:inline">{session.nursery}</span>
-            <span className="hidden font-semibold sm:inline">{longDay(session.today)}</span>
+          <div className="ml-auto flex flex-wrap items-center gap-x-2 text-sm">
+            <span className="hidden text-pencil 2xl:inline">{session.nursery}</span>
+            <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>{dayWords(session.today)}</span>
             {session.role === 'PROPAGATOR' && <PromiseSheet />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />

@@ -3,7 +3,8 @@ import { area, line } from 'd3-shape';
 
 export interface Point { x: number; y: number }
 export interface Band { x: number; low: number; high: number }
-export interface Series { name: string; points: Point[]; dashed?: boolean }
+/** A line; one without a name goes with the named one of its stroke. */
+export interface Series { name: string; points: Point[]; dashed?: boolean; unnamed?: boolean }
 
 const WIDTH = 640;
 const HEIGHT = 250;
@@ -54,7 +55,7 @@ export function LineChart({
       </svg>
       {series.length > 1 && (
         <p className="flex flex-wrap gap-x-5 text-xs text-pencil">
-          {series.map((each) => (
+          {series.filter((each) => !each.unnamed).map((each) => (
             <span key={each.name} className="flex items-center gap-2">
               <svg width="28" height="8" aria-hidden><line x1="0" x2="28" y1="4" y2="4" className="stroke-dusk" strokeWidth="2.500" {...(each.dashed ? { strokeDasharray: '6 5' } : {})} /></svg>
               {each.name}

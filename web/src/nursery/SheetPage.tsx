@@ -1,3 +1,4 @@
+import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { SheetView } from '../api/client';
@@ -128,11 +129,11 @@ function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: 
         return (
           <Field key={column.name} name={column.words} problem={problem} {...(column.hint ? { hint: column.hint } : {})}>
             {column.choices.length > 0 ? (
-              <select {...shared}>
+              <Select {...shared}>
                 <option value="">Choose…</option>
                 {column.choices.map((choice) => <option key={choice} value={choice}>{choice}</option>)}
-              </select>
-            ) : <input {...shared} autoComplete="off" readOnly={known && index < sheet.keys} />}
+              </Select>
+            ) : <Input {...shared} autoComplete="off" readOnly={known && index < sheet.keys} />}
           </Field>
         );
       })}

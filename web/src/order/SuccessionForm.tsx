@@ -1,3 +1,4 @@
+import { Input } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -40,10 +41,10 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
         <Field name={standing ? 'Every how many days' : 'Into how many sowings'} problem={problem(standing ? 'every' : 'count')}>
-          <input className="entry" inputMode="numeric" value={number} onChange={(event) => setNumber(event.target.value)} />
+          <Input className="entry" inputMode="numeric" value={number} onChange={(event) => setNumber(event.target.value)} />
         </Field>
         <Field name="Last day" problem={problem('until')}>
-          <input className="entry" type="date" value={until} onChange={(event) => event.target.value && setUntil(event.target.value)} />
+          <Input className="entry" type="date" value={until} onChange={(event) => event.target.value && setUntil(event.target.value)} />
         </Field>
       </div>
       {parts.isError && <Refusal message={parts.error.message} />}

@@ -1,3 +1,4 @@
+import { Input, Select } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -49,7 +50,7 @@ function Asking({ done }: { done: () => void }) {
   return (
     <div className="flex flex-col gap-4">
       <Field name="Asked on the telephone" problem={problem} hint="How many of what, for which day; where and in what, if it was said">
-        <input
+        <Input
           className="entry text-lg" autoFocus value={text} autoComplete="off" spellCheck={false}
           placeholder="400 curly kale, 12 May, Upper terrace, standard module"
           onChange={(event) => setText(event.target.value)}
@@ -118,14 +119,14 @@ function Taking({ understood, done }: { understood: Understood; done: () => void
     <div className="flex flex-wrap items-end gap-3">
       {!understood.wish?.siteId && (
         <Field name="For whom">
-          <select className="entry" value={chosen} onChange={(event) => setChosen(event.target.value)}>
+          <Select className="entry" value={chosen} onChange={(event) => setChosen(event.target.value)}>
             <option value="">Choose the site…</option>
             {choices.data?.sites.map((each) => (
               <option key={each.id} value={each.id}>
                 {choices.data.growers.find((grower) => grower.id === each.growerId)?.name}: {each.name}
               </option>
             ))}
-          </select>
+          </Select>
         </Field>
       )}
       <button

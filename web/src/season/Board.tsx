@@ -42,7 +42,7 @@ export function Board({
         </span>
       </div>
       <div
-        ref={frame} className="relative h-[26rem] overflow-y-auto sm:h-[calc(100dvh-23rem)] sm:min-h-72" role="group" tabIndex={0}
+        ref={frame} className="relative h-[26rem] overflow-y-auto sm:h-[calc(100dvh-19rem)] sm:min-h-72" role="group" tabIndex={0}
         aria-label="Season board" onScroll={(event) => setTop(event.currentTarget.scrollTop)}
       >
         <div className="relative" style={{ height: batches.length * row }}>

@@ -18,7 +18,7 @@ export function DraftBar({
   const number = season.drafts.reduce((most, each) => Math.max(most, each.id), 0) + 1;
   const present = season.drafts.find((each) => each.id === draft);
   return (
-    <div className={`mb-2 flex flex-wrap items-center gap-2 ${present ? 'border-l-4 border-ochre bg-ochre-wash p-2' : ''}`}>
+    <div className={`flex flex-wrap items-center gap-2 ${present ? 'w-full border-l-4 border-ochre bg-ochre-wash p-2' : ''}`}>
       <label className="flex items-center gap-2 text-sm">
         <span className="font-semibold">Changes go into</span>
         <select className="entry w-auto" value={draft ?? ''} onChange={(event) => setDraft(event.target.value ? Number(event.target.value) : undefined)}>

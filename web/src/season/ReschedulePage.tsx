@@ -1,3 +1,4 @@
+import { Input } from '@headlessui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BatchChoices, BoardBatch } from '../api/client';
@@ -53,7 +54,7 @@ export function ReschedulePage() {
           </ul>
           <div className="mt-3 flex items-end gap-3">
             <Field name="The day moves by" problem={look.error?.problemAt('days')} hint="days; 0 where the batch is late">
-              <input className="entry" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
+              <Input className="entry" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
             </Field>
           </div>
           <button className="act act-main mt-3 w-full" disabled={picked.size === 0 || look.isPending || !/^-?\d+$/.test(days)} onClick={() => look.mutate(undefined)}>

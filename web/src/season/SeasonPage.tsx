@@ -80,8 +80,10 @@ function SeasonOnBoard({
         </span>
       </div>
       <Refusal message={undo.error?.message} />
-      {mayChange && <DraftBar season={season} draft={draft} setDraft={(id) => { forget(); setDraft(id); }} />}
-      <Filters season={season} filter={filter} setFilter={setFilter} shown={shown.length} />
+      <div className="mb-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <Filters season={season} filter={filter} setFilter={setFilter} shown={shown.length} />
+        {mayChange && <DraftBar season={season} draft={draft} setDraft={(id) => { forget(); setDraft(id); }} />}
+      </div>
       {shown.length === 0 ? (
         <Nothing>{season.batches.length === 0 ? 'Nothing is planned yet. Take an order, or ask “Can we?” with the key p.' : 'No batch fits this choice.'}</Nothing>
       ) : (
@@ -151,14 +153,14 @@ function Filters({
 }: { season: BoardView; filter: BoardFilter; setFilter: (filter: BoardFilter) => void; shown: number }) {
   const distinct = (of: (batch: BoardBatch) => string) => [...new Set(season.batches.map(of))].sort();
   const select = (key: keyof BoardFilter, name: string, options: { value: string; name: string }[]) => (
-    <select className="entry w-auto grow sm:max-w-44 sm:grow-0" aria-label={name} value={filter[key]} onChange={(event) => setFilter({ ...filter, [key]: event.target.value })}>
+    <select className="entry w-auto grow sm:max-w-36 sm:grow-0" aria-label={name} value={filter[key]} onChange={(event) => setFilter({ ...filter, [key]: event.target.value })}>
       <option value="">{name}</option>
       {options.map((option) => <option key={option.value} value={option.value}>{option.name}</option>)}
     </select>
   );
   const plain = (values: string[]) => values.map((value) => ({ value, name: value }));
   return (
-    <div className="mb-2 flex flex-wrap items-center gap-2" role="search" aria-label="Show only">
+    <div className="flex flex-wrap items-center gap-2" role="search" aria-label="Show only">
       {select('grower', 'All growers', plain(distinct((batch) => batch.grower)))}
       {select('crop', 'All crops', plain(distinct((batch) => batch.crop)))}
       {select('place', 'All places', season.places.map((place) => ({ value: String(place.id), name: place.name })))}

@@ -85,7 +85,7 @@ function Crops({ crops }: { crops: SiteView['crops'] }) {
                 <th className="p-2 font-semibold">{crop.crop} <span className="font-normal text-pencil">{crop.hardiness}</span></th>
                 <td>{dayWords(crop.from)}</td>
                 <td className="text-pencil">{{ FROST: 'frost', SOIL: 'cold soil', NOTHING: 'nothing' }[crop.because]}</td>
-                <td>{crop.until ? dayWords(crop.until) : '–'}</td>
+                <td>{!crop.until ? '–' : crop.until < crop.from ? <span className="text-brick">no time left for it here</span> : dayWords(crop.until)}</td>
                 <td className="text-pencil">{crop.ruleForSowing ? `${shortDay(crop.ruleForSowing)}, ${shortDay(crop.ruleForPlanting!)}` : 'no frost here'}</td>
               </tr>
             ))}

@@ -26,8 +26,8 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
             series={[
               { name: 'measured', points: lately.map((day) => ({ x: at(day.day), y: day.minimum })) },
               { name: 'forecast', dashed: true, points: forecast.map((day) => ({ x: at(day.day), y: day.minimum })) },
-              { name: 'measured, highest', points: lately.map((day) => ({ x: at(day.day), y: day.maximum })) },
-              { name: 'forecast, highest', dashed: true, points: forecast.map((day) => ({ x: at(day.day), y: day.maximum })) },
+              { name: 'measured, highest', unnamed: true, points: lately.map((day) => ({ x: at(day.day), y: day.maximum })) },
+              { name: 'forecast, highest', dashed: true, unnamed: true, points: forecast.map((day) => ({ x: at(day.day), y: day.maximum })) },
             ]}
             bands={usual.map((day) => ({ x: at(day.day), low: day.minimum, high: day.maximum }))}
             xTicks={[0, 7, 14, 21, 28, 35]} xWords={(day) => shortDay(addDays(first, day))}

@@ -29,6 +29,21 @@ public final class TakePictures {
             new View("my-plants", "/", Nursery.GROWER, false),
             new View("my-plants-phone", "/", Nursery.GROWER, true),
             new View("nursery", "/nursery", Nursery.PROPAGATOR, false),
+            new View("season", "/season", Nursery.PROPAGATOR, false),
+            new View("season-phone", "/season", Nursery.PROPAGATOR, true),
+            new View("promise", "ASK", Nursery.PROPAGATOR, false),
+            new View("promise-phone", "ASK", Nursery.PROPAGATOR, true),
+            new View("space", "/space", Nursery.PROPAGATOR, false),
+            new View("space-phone", "/space", Nursery.PROPAGATOR, true),
+            new View("seed", "/seed", Nursery.PROPAGATOR, false),
+            new View("seed-phone", "/seed", Nursery.PROPAGATOR, true),
+            new View("weather", "/weather", Nursery.PROPAGATOR, false),
+            new View("weather-phone", "/weather", Nursery.PROPAGATOR, true),
+            new View("site", "/sites/5", Nursery.PROPAGATOR, false),
+            new View("crop", "/crops/tomato", Nursery.PROPAGATOR, false),
+            new View("reschedule", "/season/reschedule", Nursery.PROPAGATOR, false),
+            new View("week-sheet", "/season/wall", Nursery.PROPAGATOR, false),
+            new View("sheet", "/nursery/places", Nursery.PROPAGATOR, false),
             new View("sign-in", "", "", false));
 
     private TakePictures() {}
@@ -52,14 +67,24 @@ public final class TakePictures {
                 page.navigate("/");
             } else {
                 screen.signIn(view.email());
-                page.navigate(view.path().startsWith("/") ? view.path() : trayIn(page, view.path()));
+                page.navigate(view.path().startsWith("/") ? view.path() : view.path().equals("ASK") ? "/" : trayIn(page, view.path()));
             }
             page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
             if (view.path().equals("/orders/new")) {
                 Screen.typeOrder(page, "Lowermead Market Garden", "Blue Lantern", "150", "2027-06-10");
                 page.getByText("Seeds per cell compared").waitFor();
             }
-            page.waitForTimeout(400);
+            if (view.path().equals("ASK")) {
+                page.keyboard().press("p");
+                page.getByLabel("Asked on the telephone").fill("400 curly kale, 12 June, Upper terrace, standard module");
+                page.getByText("What it takes").or(page.getByText("What would be a yes")).first().waitFor();
+            }
+            if (view.path().equals("/season/reschedule")) {
+                page.getByRole(com.microsoft.playwright.options.AriaRole.CHECKBOX).first().check();
+                page.getByText("What can be done for 1 batch").click();
+                page.getByText("Take this").first().waitFor();
+            }
+            page.waitForTimeout(600);
             page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(view.name() + ".png")));
         }
     }

@@ -100,3 +100,7 @@ insert into rate (code, words, value) values
     ('hour', 'Work, an hour', 21),
     ('seconds_to_sow', 'Sowing a cell, seconds', 4),
     ('seconds_to_pot', 'Potting a plant, seconds', 22);
+
+-- What is left of a lot follows from these; without them every look at the store reads the whole record.
+create index batch_change_sown on batch_change (batch_id) where kind = 'Sown';
+create index batch_change_corrected on batch_change (batch_id) where kind = 'Corrected';

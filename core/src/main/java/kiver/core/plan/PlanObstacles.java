@@ -20,6 +20,9 @@ final class PlanObstacles {
     /** Below this chance the plan carries a caution. */
     private static final double LOW_CHANCE = 0.8;
 
+    /** Seed that has to be bought needs so many days to arrive. */
+    private static final int DAYS_TO_BUY_SEED = 14;
+
     private static final double FROST_MORE_LIKELY_THAN_NOT = 0.5;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
@@ -33,7 +36,7 @@ final class PlanObstacles {
     /** Everything in the way, worst first. */
     List<Obstacle> all(Optional<SowWindow> window, Optional<SowingOption> chosen, MilestoneSpreads spreads) {
         inTheNursery(window, spreads);
-        seed(chosen);
+        seed(chosen, window);
         atTheSite();
         containers();
         found.sort((one, other) -> Boolean.compare(other.prevents(), one.prevents()));
@@ -78,14 +81,17 @@ final class PlanObstacles {
         add(Obstacle.Kind.TOO_LATE_TO_SOW, true, "It is too late to sow for %s. %s", day(request.line().target()), ready);
     }
 
-    private void seed(Optional<SowingOption> chosen) {
+    private void seed(Optional<SowingOption> chosen, Optional<SowWindow> window) {
         if (chosen.isEmpty()) {
             add(Obstacle.Kind.NO_SEED, true,
                     "There is no seed of this variety in the store. Buy a lot in, or choose another variety.");
         } else if (chosen.get().seeds() > request.seedsInStock()) {
-            add(Obstacle.Kind.TOO_LITTLE_SEED, true,
-                    "%d seeds are needed and %d are left in the lot. Choose fewer seeds per cell, another lot, or buy seed.",
-                    chosen.get().seeds(), request.seedsInStock());
+            LocalDate lastToBuy = request.today().plusDays(DAYS_TO_BUY_SEED);
+            boolean tooLateToBuy = window.map(days -> days.best().isBefore(lastToBuy)).orElse(true);
+            add(Obstacle.Kind.TOO_LITTLE_SEED, tooLateToBuy,
+                    "%d seeds are needed and %d are left in the lot. Choose fewer seeds per cell, another lot, or buy seed%s.",
+                    chosen.get().seeds(), request.seedsInStock(),
+                    tooLateToBuy ? "" : " by " + day(window.get().best()));
         }
         Container first = request.sownIn();
         if (request.crop().seed().depth() > first.cellDepth() / 2) {

@@ -28,7 +28,7 @@ public final class WayFinder {
 
     private static final int MOST_EMERGENCE = 3;
     private static final int MOST_GROWING = 4;
-    private static final int MOST_HARDENING = 2;
+    private static final int MOST_HARDENING = 3;
 
     private WayFinder() {}
 
@@ -45,7 +45,7 @@ public final class WayFinder {
     }
 
     /**
-     * Ways worth thinking of, the best of each kind of place first; at most 24.
+     * Ways worth thinking of, the best of each kind of place first; at most 36.
      *
      * @param season to look into
      * @param crop to be grown

@@ -36,9 +36,6 @@ public final class PromiseCheck {
     /** A yes is right in at least four cases of five. */
     public static final double SURE_ENOUGH = 0.8;
 
-    /** Seed that has to be bought needs so many days to arrive. */
-    private static final int DAYS_TO_BUY_SEED = 14;
-
     /** A way that costs so much more than the best is not taken only for its room; see {@link Suitability}. */
     private static final double MUCH_WORSE = 25;
 
@@ -110,13 +107,8 @@ public final class PromiseCheck {
     private static void sortOut(
             PlanRequest request, Plan plan, Optional<Occupancy.Overflow> lack, List<String> conditions,
             List<String> reasons) {
-        boolean timeToBuy = plan.sowDay()
-                .map(day -> !day.isBefore(request.today().plusDays(DAYS_TO_BUY_SEED)))
-                .orElse(false);
         for (Obstacle obstacle : plan.obstacles()) {
-            if (SEED.contains(obstacle.kind())) {
-                (timeToBuy ? conditions : reasons).add(obstacle.message());
-            } else if (obstacle.prevents()) {
+            if (obstacle.prevents()) {
                 reasons.add(obstacle.message());
             } else if (!ADVICE.contains(obstacle.kind())) {
                 conditions.add(obstacle.message());

@@ -9,6 +9,7 @@ import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.problem.NotFound;
+import kiver.server.season.ForecastLedger;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -20,11 +21,13 @@ class DemoController {
     private final DemoNursery demo;
     private final NurseryClock clock;
     private final SeasonService seasons;
+    private final ForecastLedger forecasts;
 
-    DemoController(DemoNursery demo, NurseryClock clock, SeasonService seasons) {
+    DemoController(DemoNursery demo, NurseryClock clock, SeasonService seasons, ForecastLedger forecasts) {
         this.demo = demo;
         this.clock = clock;
         this.seasons = seasons;
+        this.forecasts = forecasts;
     }
 
     /** How many days, and whether the nursery's hands do the round on them. */
@@ -44,6 +47,7 @@ class DemoController {
             demo.liveThroughToday(entry.handsWork());
         }
         seasons.season();
+        forecasts.compare();
         return new DayShown(clock.today());
     }
 }

@@ -14,6 +14,7 @@ import kiver.server.order.Site;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
+import kiver.server.season.ForecastLedger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -34,6 +35,9 @@ class DemoNursery implements ApplicationRunner {
 
     private static final int MOST_WEEKS_LATER = 12;
     private static final int PAST_YEARS_WHILE_BUILDING = 5;
+
+    /** The last days are lived with all past years, so that it is seen on opening what has moved in them. */
+    private static final int DAYS_SEEN_WHOLE = 4;
     private static final Logger LOG = LoggerFactory.getLogger(DemoNursery.class);
 
     private final boolean wanted;
@@ -44,6 +48,7 @@ class DemoNursery implements ApplicationRunner {
     private final PromiseService promises;
     private final DemoHands hands;
     private final SeasonService seasons;
+    private final ForecastLedger forecasts;
     private final TransactionTemplate transaction;
 
     DemoNursery(
@@ -55,6 +60,7 @@ class DemoNursery implements ApplicationRunner {
             PromiseService promises,
             DemoHands hands,
             SeasonService seasons,
+            ForecastLedger forecasts,
             TransactionTemplate transaction) {
         this.wanted = wanted;
         this.founding = founding;
@@ -64,6 +70,7 @@ class DemoNursery implements ApplicationRunner {
         this.promises = promises;
         this.hands = hands;
         this.seasons = seasons;
+        this.forecasts = forecasts;
         this.transaction = transaction;
     }
 
@@ -83,10 +90,15 @@ class DemoNursery implements ApplicationRunner {
             if (clock.today().getDayOfMonth() == 1) {
                 LOG.info("Living through the demonstration's winter: {}", clock.today());
             }
+            if (clock.today().equals(OPENING_DAY.minusDays(DAYS_SEEN_WHOLE))) {
+                seasons.lookBackOn(Integer.MAX_VALUE);
+                forecasts.compare();
+            }
             liveThroughToday(true);
         }
-        takeOrders();
         seasons.lookBackOn(Integer.MAX_VALUE);
+        takeOrders();
+        forecasts.compare();
     }
 
     /** Ends the demonstration's day and begins the next. */

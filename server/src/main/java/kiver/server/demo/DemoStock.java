@@ -162,7 +162,7 @@ final class DemoStock {
             double label = Math.round((old ? 0.72 + 0.12 * random.nextDouble() : 0.84 + 0.12 * random.nextDouble()) * 100) / 100.0;
             LocalDate tested = opening.minusDays(old ? 900 + random.nextInt(500) : 120 + random.nextInt(240));
             String code = String.format("%s%02d-%03d", old ? "K" : "M", tested.getYear() % 100, 100 + index * 7);
-            int seeds = old ? 400 + 100 * random.nextInt(6) : 2000 + 500 * random.nextInt(9);
+            int seeds = old ? 300 + 100 * random.nextInt(6) : 900 + 300 * random.nextInt(9);
             lots.add(new LotEntry(code, variety.name(), suppliers[index % suppliers.length], label,
                     old ? 50 : 100, tested, seeds));
         }

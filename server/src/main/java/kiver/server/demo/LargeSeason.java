@@ -1,7 +1,6 @@
 package kiver.server.demo;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import kiver.core.crop.Container;

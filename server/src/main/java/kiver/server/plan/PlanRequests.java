@@ -33,6 +33,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class PlanRequests {
 
+    /** More than this a plant rarely takes; a lot with so much is enough. */
+    private static final double SEEDS_TO_A_PLANT = 2.5;
+
     private final NurseryClock clock;
     private final SeasonService seasons;
     private final CropBook crops;
@@ -101,7 +104,7 @@ public class PlanRequests {
                         + last.name() + ", or " + crop.name().toLowerCase(java.util.Locale.ROOT) + " is not grown so."));
     }
 
-    /** The lot asked for; else of those with any seed free, the one that germinates best. */
+    /** The lot asked for; else of those with seed free, enough of it if may be, the one that germinates best. */
     private Optional<SeedLot> chooseLot(Wish wish, Variety variety, List<BatchFile> files, LocalDate today) {
         if (wish.lotId() != null) {
             SeedLot asked = seeds.lot(wish.lotId());
@@ -112,7 +115,8 @@ public class PlanRequests {
         }
         return seeds.lotsOf(variety.id()).stream()
                 .filter(lot -> seedsFree(lot, files) > 0)
-                .max(Comparator.comparingDouble(lot -> lots.germination(lot, today, files, 0).mean()));
+                .max(Comparator.comparing((SeedLot lot) -> seedsFree(lot, files) >= SEEDS_TO_A_PLANT * wish.plants())
+                        .thenComparingDouble(lot -> lots.germination(lot, today, files, 0).mean()));
     }
 
     /** Seeds left in the lot that no planned batch is waiting for. */

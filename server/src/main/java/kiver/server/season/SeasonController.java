@@ -79,7 +79,7 @@ class SeasonController {
     BoardView season(@RequestParam(required = false) @Nullable Long draft) {
         List<BatchAnalysis> batches = board.under(plansOf(draft));
         List<BoardView.BoardBatch> lines = batches.stream()
-                .filter(batch -> batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
+                .filter(SeasonController::underWay)
                 .sorted(Comparator.comparing((BatchAnalysis batch) -> batch.file().batch().target())
                         .thenComparing(batch -> batch.file().batch().number()))
                 .map(batch -> BoardView.batch(batch, board.window(batch).orElse(null)))
@@ -200,7 +200,9 @@ class SeasonController {
         return (int) batches.stream().filter(SeasonController::underWay).filter(batch -> batch.chance() < 0.5).count();
     }
 
+    /** Neither over nor kept as spares of an order that was met. */
     private static boolean underWay(BatchAnalysis batch) {
-        return batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED;
+        return batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED
+                && batch.file().state().balance().released() < batch.file().batch().plants();
     }
 }

@@ -13,17 +13,19 @@ interface SeedLotMapper {
 
     String LOTS = """
             select lot.id, lot.code, lot.variety_id, lot.supplier, lot.germination_label, lot.tested_seeds,
-                   lot.tested_on, lot.seeds_bought,
-                   lot.seeds_bought - coalesce((
-                       select sum((((sown.detail -> 'run' ->> 'last')::int - (sown.detail -> 'run' ->> 'first')::int) + 1)
-                                  * (sown.detail ->> 'seedsPerCell')::int)
-                       from batch_change sown
-                       where sown.kind = 'Sown' and (sown.detail ->> 'lot')::bigint = lot.id
-                         and not exists (
-                             select from batch_change correction
-                             where correction.batch_id = sown.batch_id and correction.kind = 'Corrected'
-                               and (correction.detail ->> 'sequence')::int = sown.sequence)), 0)::int as seeds_left
+                   lot.tested_on, lot.seeds_bought, lot.seeds_bought - coalesce(taken.seeds, 0)::int as seeds_left
             from seed_lot lot
+            left join (
+                select (sown.detail ->> 'lot')::bigint as lot_id,
+                       sum((((sown.detail -> 'run' ->> 'last')::int - (sown.detail -> 'run' ->> 'first')::int) + 1)
+                           * (sown.detail ->> 'seedsPerCell')::int) as seeds
+                from batch_change sown
+                where sown.kind = 'Sown'
+                  and not exists (
+                      select from batch_change correction
+                      where correction.batch_id = sown.batch_id and correction.kind = 'Corrected'
+                        and (correction.detail ->> 'sequence')::int = sown.sequence)
+                group by lot_id) taken on taken.lot_id = lot.id
             """;
 
     @Select(LOTS + " order by lot.code")
