@@ -72,8 +72,9 @@ function Window({ batch, scale }: { batch: BoardBatch; scale: BoardScale }) {
 /** From sowing to ready: under the surface, growing leaves, hardening; then the spread of the ready day. */
 function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; faint: boolean }) {
   const up = batch.emerged?.middle ?? batch.target;
-  const stage = batch.stageReached?.middle ?? batch.target;
-  const ready = batch.ready?.middle ?? stage;
+  const reached = batch.stageReached?.middle ?? batch.target;
+  const ready = batch.ready?.middle ?? reached;
+  const stage = reached < ready ? reached : ready;
   const part = (from: string, to: string, look: string) => {
     const left = scale.at(from);
     const width = scale.at(to) - left;

@@ -42,7 +42,7 @@ public record ContainerPath(Kind kind, List<Container> containers) {
     private static final double LARGEST_STEP = 5;
 
     /** Less than this is not worth the work. */
-    private static final double SMALLEST_STEP = 2.5;
+    private static final double SMALLEST_STEP = 2;
 
     public ContainerPath {
         containers = List.copyOf(containers);

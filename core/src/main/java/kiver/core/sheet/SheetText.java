@@ -112,9 +112,9 @@ public final class SheetText {
         StringBuilder text = new StringBuilder();
         CSVFormat format = CSVFormat.RFC4180.builder().setRecordSeparator('\n').get();
         try {
-            format.printRecord(text, columns);
+            format.printRecord(text, columns.toArray());
             for (SheetRow row : rows) {
-                format.printRecord(text, columns.stream().map(row::text).toList());
+                format.printRecord(text, columns.stream().map(row::text).toArray());
             }
         } catch (IOException cannotBe) {
             throw new UncheckedIOException(cannotBe);

@@ -4,6 +4,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import kiver.core.promise.Answer;
+import kiver.core.promise.Offer;
+import kiver.core.promise.Promise;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -12,7 +15,6 @@ import kiver.server.order.Grower;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.plan.Wish;
-import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
 import kiver.server.season.ForecastLedger;
 import org.slf4j.Logger;
@@ -33,7 +35,7 @@ class DemoNursery implements ApplicationRunner {
     static final LocalDate FIRST_DAY = LocalDate.of(2027, 1, 11);
     static final LocalDate OPENING_DAY = LocalDate.of(2027, 4, 15);
 
-    private static final int MOST_WEEKS_LATER = 12;
+    private static final int MOST_TRIES = 4;
     private static final int PAST_YEARS_WHILE_BUILDING = 5;
 
     /** The last days are lived with all past years, so that it is seen on opening what has moved in them. */
@@ -121,7 +123,7 @@ class DemoNursery implements ApplicationRunner {
         }
     }
 
-    /** On the telephone: when the day asked for cannot be met, a week later is tried, up to twelve weeks. */
+    /** On the telephone: when the day asked for is not a plain yes, the next that is offered is taken; some insist. */
     private void takeOrder(UUID request, DemoOrders.Wished wished, LocalDate today) {
         DemoStock.VarietyEntry entry = DemoStock.varieties().get(wished.variety());
         String growerName = DemoStock.growers().get(wished.grower()).name();
@@ -137,16 +139,27 @@ class DemoNursery implements ApplicationRunner {
                 .filter(each -> each.growerId() == grower.id())
                 .findFirst()
                 .orElseThrow();
-        for (int later = 0; later <= MOST_WEEKS_LATER; later++) {
-            Wish wish = new Wish(
-                    variety.id(), entry.container(), wished.plants(), entry.leavesFrom(), entry.leavesTo(),
-                    today.plusWeeks(wished.weeksAhead() + (long) later), null, null);
-            try {
-                promises.accept(request, grower.id(), wish.at(site.id()), null);
+        Wish wish = new Wish(
+                        variety.id(), entry.container(), wished.plants(), entry.leavesFrom(), entry.leavesTo(),
+                        today.plusWeeks(wished.weeksAhead()), null, null)
+                .at(site.id());
+        for (int tries = 0; tries < MOST_TRIES; tries++) {
+            Promise promise = promises.check(wish, true).promise();
+            boolean eager = wished.plants() % 30 == 0 || tries == MOST_TRIES - 1;
+            if (promise.answer() == Answer.YES || eager && promise.plan().isPossible()) {
+                promises.accept(request, grower.id(), wish, null);
                 return;
-            } catch (Refusal refused) {
-                LOG.debug("{} for {} refused: {}", variety.name(), wish.target(), refused.getMessage());
             }
+            wish = wish.with(wished.plants(), later(promise, wish.target()));
         }
+    }
+
+    /** The later day that was offered, or else a fortnight later. */
+    private static LocalDate later(Promise promise, LocalDate target) {
+        return promise.offers().stream()
+                .filter(offer -> offer.change() == Offer.Change.DAY && offer.target().isAfter(target))
+                .map(Offer::target)
+                .findFirst()
+                .orElse(target.plusWeeks(2));
     }
 }

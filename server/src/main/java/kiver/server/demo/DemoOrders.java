@@ -9,7 +9,7 @@ import java.util.SplittableRandom;
 /** The wishes that reach the invented nursery through its winter and spring, from a seed. */
 final class DemoOrders {
 
-    private static final int ORDERS = 168;
+    private static final int ORDERS = 180;
 
     /** One wish, by positions in the stock's lists. */
     record Wished(LocalDate placedOn, int grower, int variety, int plants, int weeksAhead) {}

@@ -80,7 +80,8 @@ class SeasonController {
         List<BatchAnalysis> batches = board.under(plansOf(draft));
         List<BoardView.BoardBatch> lines = batches.stream()
                 .filter(SeasonController::underWay)
-                .sorted(Comparator.comparing((BatchAnalysis batch) -> batch.file().batch().target())
+                .sorted(Comparator.comparing((BatchAnalysis batch) -> batch.stage() == BatchStage.READY)
+                        .thenComparing(batch -> batch.file().batch().target())
                         .thenComparing(batch -> batch.file().batch().number()))
                 .map(batch -> BoardView.batch(batch, board.window(batch).orElse(null)))
                 .toList();

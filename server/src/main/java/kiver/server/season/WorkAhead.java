@@ -51,7 +51,8 @@ class WorkAhead {
         List<Work> works = new ArrayList<>();
         Map<Long, String> names = board.placeNames();
         for (BatchAnalysis batch : board.under(Map.of())) {
-            if (!Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
+            boolean met = batch.file().state().balance().released() >= batch.file().batch().plants();
+            if (!met && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 add(batch, names, works);
             }
         }
