@@ -42,6 +42,17 @@ public class BatchBook {
                 BatchState.after(mapper.changes(batch.id()).stream().map(this::change).toList()));
     }
 
+    /** A mark that differs whenever anything has changed from which the state of batches follows. */
+    public String mark() {
+        return mapper.mark();
+    }
+
+    /** Whether this transaction may write, so that what it sees may yet be taken back. */
+    public static boolean writing() {
+        return TransactionSynchronizationManager.isActualTransactionActive()
+                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
+    }
+
     /** All batches by number. */
     public List<BatchFile> files() {
         Map<Long, List<BatchMapper.RunRow>> runs =
@@ -80,11 +91,6 @@ public class BatchBook {
         }
         reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));
         return states;
-    }
-
-    private static boolean writing() {
-        return TransactionSynchronizationManager.isActualTransactionActive()
-                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
     }
 
     /** The batches that lie in a tray or are planned into it. */

@@ -56,6 +56,24 @@ interface BatchMapper {
             """, affectData = true)
     int insert(NewBatch batch);
 
+    /**
+     * A mark that differs whenever anything has changed from which the state of batches follows: each row's last
+     * writing transaction, summed up, and how many rows there are.
+     */
+    @Select("""
+            select concat_ws('/',
+                (select count(*) from batch_change),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from batch),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from batch_run),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower_order),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from seed_lot),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from variety),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from library_entry),
+                (select count(*) from tray))
+            """)
+    String mark();
+
     /** How far each record has come. */
     record Reach(long batchId, int sequence) {}
 

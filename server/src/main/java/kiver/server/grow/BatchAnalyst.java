@@ -74,6 +74,11 @@ public class BatchAnalyst implements BatchesInSpace {
         }
     }
 
+    /** All analyses, with the mark of what they rest on. */
+    private record KeptAll(String mark, Season season, List<BatchAnalysis> analyses) {}
+
+    private volatile KeptAll keptAll;
+
     BatchAnalyst(
             BatchBook batches,
             SeasonService seasons,
@@ -91,10 +96,23 @@ public class BatchAnalyst implements BatchesInSpace {
         this.trays = trays;
     }
 
-    /** All batches as they stand today. */
+    /** All batches as they stand today; worked out anew only when something has changed. */
     public List<BatchAnalysis> all() {
         LocalDate today = clock.today();
         Season season = seasons.season(today);
+        String mark = batches.mark();
+        KeptAll present = keptAll;
+        if (present != null && present.season() == season && present.mark().equals(mark)) {
+            return present.analyses();
+        }
+        List<BatchAnalysis> analyses = analyseAll(season, today);
+        if (!BatchBook.writing()) {
+            keptAll = new KeptAll(mark, season, analyses);
+        }
+        return analyses;
+    }
+
+    private List<BatchAnalysis> analyseAll(Season season, LocalDate today) {
         List<BatchFile> files = batches.files();
         Map<Long, SeedLot> lotsById = seeds.lots().stream()
                 .collect(Collectors.toMap(SeedLot::id, lot -> lot));
