@@ -1,4 +1,4 @@
-import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answered, api, Refused } from './client';
 
 export const queryClient = new QueryClient({
@@ -45,6 +45,7 @@ export const useChoices = () =>
 export const useSeason = (draft: number | undefined) =>
   useQuery({
     queryKey: ['season', draft ?? 0],
+    placeholderData: keepPreviousData,
     queryFn: () => answered(api.GET('/api/season', { params: { query: draft ? { draft } : {} } })),
   });
 

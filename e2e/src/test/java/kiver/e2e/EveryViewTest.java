@@ -39,6 +39,16 @@ class EveryViewTest {
                 new View(Nursery.HAND, "/batches/242"),
                 new View(Nursery.HAND, "/batches/262"),
                 new View(Nursery.HAND, "/trays/1001"),
+                new View(Nursery.HAND, "/season"),
+                new View(Nursery.PROPAGATOR, "/space"),
+                new View(Nursery.HAND, "/seed"),
+                new View(Nursery.PROPAGATOR, "/weather"),
+                new View(Nursery.HAND, "/sites/3"),
+                new View(Nursery.HAND, "/crops/lettuce"),
+                new View(Nursery.HAND, "/season/wall"),
+                new View(Nursery.PROPAGATOR, "/season/reschedule"),
+                new View(Nursery.PROPAGATOR, "/nursery"),
+                new View(Nursery.PROPAGATOR, "/nursery/crops"),
                 new View(Nursery.GROWER, "/"));
         List<DynamicTest> tests = new ArrayList<>();
         for (View view : views) {

@@ -113,14 +113,24 @@ public record ContainerPath(Kind kind, List<Container> containers) {
         return containers.get(containers.size() - 1);
     }
 
-    /** When plants of a crop are moved on, one entry for each container after the first. */
-    public List<Potting> pottings(Crop crop) {
+    /**
+     * When plants of a crop are moved on: before they fill what they stand in, and so early that their last container
+     * still has its share of the leaves wanted.
+     *
+     * @param crop of the plants
+     * @param leavesWanted true leaves at which hardening begins
+     * @return one entry for each container after the first
+     */
+    public List<Potting> pottings(Crop crop, double leavesWanted) {
         List<Potting> pottings = new ArrayList<>();
-        for (int index = 0; index + 1 < containers.size(); index++) {
+        int moves = containers.size() - 1;
+        for (int index = 0; index < moves; index++) {
             boolean pricked = containers.get(index).kind() == Container.Kind.OPEN;
+            double share = leavesWanted * (index + 1) / (moves + 1);
             pottings.add(pricked
-                    ? new Potting(1, 2 * CHECK_AFTER_POTTING)
-                    : new Potting(POTTED_AT * crop.leafLimitIn(containers.get(index)), CHECK_AFTER_POTTING));
+                    ? new Potting(Math.min(1, share), 2 * CHECK_AFTER_POTTING)
+                    : new Potting(
+                            Math.min(share, POTTED_AT * crop.leafLimitIn(containers.get(index))), CHECK_AFTER_POTTING));
         }
         return List.copyOf(pottings);
     }

@@ -57,7 +57,7 @@ public record PlanRequest(
         Container last = containers.last();
         double limit = Math.min(line.stage().to() + 1.0, crop.leafLimitIn(last));
         return new Path(
-                containers.pottings(crop), line.stage().from(), limit, crop.dayLimitIn(last), hardeningDays);
+                containers.pottings(crop, line.stage().from()), line.stage().from(), limit, crop.dayLimitIn(last), hardeningDays);
     }
 
     /** The same for another wish. */

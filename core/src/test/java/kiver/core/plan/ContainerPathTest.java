@@ -50,6 +50,17 @@ class ContainerPathTest {
     }
 
     @Test
+    void pottingsComeInTheirOrderAndBeforeTheLeavesWanted() {
+        ContainerPath twice = new ContainerPath(Kind.POTTED_TWICE, List.of(PLUGS, POTS, LARGE));
+        assertThat(twice.pottings(kale(7), 6)).extracting(Potting::atLeaves).containsExactly(2.0, 4.0);
+        assertThat(new ContainerPath(Kind.PRICKED_OUT, List.of(OPEN, POTS)).pottings(kale(7), 6))
+                .extracting(Potting::atLeaves).containsExactly(1.0);
+        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS)).pottings(kale(3), 12).get(0).atLeaves())
+                .isLessThan(3);
+        assertThat(ContainerPath.straight(POTS).pottings(kale(7), 6)).isEmpty();
+    }
+
+    @Test
     void pottingCostsACheckAndBringsRoom() {
         Path straight = new Path(4, 7, 3);
         Path potted = new Path(List.of(new Potting(2, 3)), 4, 12, Double.POSITIVE_INFINITY, 3);
