@@ -33,7 +33,9 @@ public final class PlainWords {
     private static final Pattern WEEK = Pattern.compile("\\bweek (\\d{1,2})\\b");
     private static final Pattern LEAVES =
             Pattern.compile("\\b(\\d{1,2})(?: ?(?:-|–|to) ?(\\d{1,2}))? (?:true )?(?:leaf|leaves)\\b");
-    private static final Pattern COUNT = Pattern.compile("\\b(\\d{1,3}(?:[ ,.]\\d{3})+|\\d+)\\b");
+    /** A number of plants; not one that sizes a container, as in "module 60" or "9 cm". */
+    private static final Pattern COUNT = Pattern.compile("(?<!module )(?<!modules )(?<!tray )(?<!trays )(?<!tray of )"
+            + "(?<!plug )(?<!pot )(?<!pots of )\\b(\\d{1,3}(?:[ ,.]\\d{3})+|\\d+)\\b(?! cm)");
     private static final Set<String> EMPTY_WORDS = Set.of(
             "for", "of", "on", "by", "at", "in", "to", "the", "a", "an", "and", "could", "you", "do", "we", "have",
             "can", "please", "plants", "plant", "under", "standard", "usual", "with", "i", "need", "want", "about");
@@ -63,10 +65,10 @@ public final class PlainWords {
         Optional<LocalDate> day = day();
         Optional<LeafStage> stage = stage();
         Optional<Protection> protection = protection();
+        OptionalInt plants = plants();
         List<String> containers = named(vocabulary.containers(), true);
         List<String> sites = named(vocabulary.sites(), true);
         List<String> varieties = named(vocabulary.varieties(), false);
-        OptionalInt plants = plants();
         List<String> left = Arrays.stream(rest.replace(',', ' ').replace('.', ' ').strip().split(" "))
                 .filter(word -> !word.isBlank() && !EMPTY_WORDS.contains(word))
                 .toList();

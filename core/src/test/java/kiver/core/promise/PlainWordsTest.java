@@ -47,6 +47,17 @@ class PlainWordsTest {
         assertThat(asked.notUnderstood()).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "'60 kale, 12 may, module', 60, module-60", "'150 kale 12 may module 60', 150, module-60",
+        "'module 60, 9 kale 12 may', 9, module-60", "'18 tomato 12 may 9 cm pots', 18, pot-9", "'9 tomato in pot 9 12 may', 9, pot-9"
+    })
+    void aNumberThatSizesAContainerIsNotOneOfPlants(String words, int plants, String container) {
+        assertThat(read(words).plants()).hasValue(plants);
+        assertThat(read(words).container()).contains(container);
+        assertThat(read(words).notUnderstood()).isEmpty();
+    }
+
     @Test
     void aVarietyNamedWholeIsMeantAlone() {
         assertThat(read("90 blue lantern 12 may").varieties()).containsExactly("2");
