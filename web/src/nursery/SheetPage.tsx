@@ -45,7 +45,7 @@ function Rows({ sheet }: { sheet: SheetView }) {
       </div>
       <Files sheet={sheet} />
       {shown.length === 0 && <Nothing>Nothing fits.</Nothing>}
-      <div className="board overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
+      <div className="board relative overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
         <table className="w-full text-left text-sm">
           <thead className="text-pencil">
             <tr>{columns.map((column) => <th key={column.name} className="p-2 font-normal">{column.words}</th>)}<th className="p-2"><span className="sr-only">Change</span></th></tr>

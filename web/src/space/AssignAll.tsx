@@ -49,8 +49,8 @@ function Outcome({ view, taking, take }: { view: AssignmentView; taking: boolean
       <p>
         {outcome.stopped && <strong>Stopped before it was done. </strong>}
         {counted(outcome.changed.length, 'batch', 'batches')} would stand elsewhere or be sown on another day. Lack of room{' '}
-        <strong>{Math.round(outcome.overflowAfter)}</strong> instead of {Math.round(outcome.overflowBefore)} trays × days; at most{' '}
-        {(outcome.gap * 100).toFixed(1)} % from the best there is. {outcome.pinned > 0 && `${counted(outcome.pinned, 'batch', 'batches')} placed by hand stay.`}
+        <strong>{Math.round(outcome.overflowAfter)}</strong> instead of {Math.round(outcome.overflowBefore)} trays × days;
+        {outcome.gap < 0.2 && ` at most ${(outcome.gap * 100).toFixed(1)} % from the best there can be.`} {outcome.pinned > 0 && `${counted(outcome.pinned, 'batch', 'batches')} placed by hand stay.`}
       </p>
       {outcome.changed.length > 0 && (
         <button className="act act-main my-2" disabled={taking} onClick={take}>Place {counted(outcome.changed.length, 'batch', 'batches')} so</button>

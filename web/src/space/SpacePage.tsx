@@ -60,8 +60,21 @@ function PlaceLane({
           {place.day !== undefined && place.day !== null ? `${place.day} / ${place.night} °C` : `${place.mean[0]} °C now, ${place.mean[8]} in 8 weeks`}
           {place.lampLight > 0 && ', lamps'}; holds {place.slots}, fullest {Math.round(fullest)}
         </p>
+        <ul className="flex flex-wrap gap-x-3">
+          {overflows.map((overflow) => (
+            <li key={overflow.from}>
+              <button
+                type="button" aria-pressed={chosen === overflow} className="min-h-8 text-left text-xs font-semibold text-brick underline underline-offset-2"
+                aria-label={`${place.name} lacks ${Math.ceil(overflow.over)} tray places from ${shortDay(overflow.from)} to ${shortDay(overflow.to)}`}
+                onClick={() => choose(overflow)}
+              >
+                lacks {Math.ceil(overflow.over)}, {shortDay(overflow.from)}{overflow.to !== overflow.from && ` – ${shortDay(overflow.to)}`}
+              </button>
+            </li>
+          ))}
+        </ul>
       </div>
-      <div className="relative h-16 sm:border-l sm:border-rule">
+      <div className="relative h-16 sm:h-full sm:min-h-16 sm:border-l sm:border-rule">
         <svg
           className="absolute inset-0 h-full w-full" viewBox={`0 0 ${DAYS_SHOWN} 100`} preserveAspectRatio="none" role="img"
           aria-label={`${place.name}: holds ${place.slots} trays, at most ${Math.round(fullest)} used`}
@@ -70,13 +83,9 @@ function PlaceLane({
           <line x1="0" x2={DAYS_SHOWN} y1={100 - (place.slots / most) * 100} y2={100 - (place.slots / most) * 100} className="stroke-ink" strokeWidth="1.500" vectorEffect="non-scaling-stroke" />
         </svg>
         {overflows.map((overflow) => (
-          <button
-            key={overflow.from} type="button" aria-pressed={chosen === overflow}
-            className={`absolute inset-y-0 min-w-4 border-x-2 border-brick bg-brick/25 ${chosen === overflow ? 'outline-3 outline-brick' : ''}`}
+          <span
+            key={overflow.from} aria-hidden className={`absolute inset-y-0 min-w-1 border-x-2 border-brick bg-brick/25 ${chosen === overflow ? 'outline-3 outline-brick' : ''}`}
             style={{ left: `${at(overflow.from)}%`, width: `${at(addDays(overflow.to, 1)) - at(overflow.from)}%` }}
-            aria-label={`${place.name} lacks ${Math.ceil(overflow.over)} tray places from ${shortDay(overflow.from)} to ${shortDay(overflow.to)}`}
-            title={`${shortDay(overflow.from)} – ${shortDay(overflow.to)}: ${Math.ceil(overflow.over)} too many`}
-            onClick={() => choose(overflow)}
           />
         ))}
       </div>

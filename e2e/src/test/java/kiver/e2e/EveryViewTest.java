@@ -4,7 +4,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
@@ -12,6 +14,8 @@ import org.junit.jupiter.api.TestFactory;
 
 /** Every view of the demonstration as it opens: accessible and no wider than the screen, at the desk and on a phone. */
 class EveryViewTest {
+
+    private static final Map<String, Screen> SCREENS = new HashMap<>();
 
     private static Nursery nursery;
 
@@ -24,6 +28,7 @@ class EveryViewTest {
 
     @AfterAll
     static void stop() throws IOException, InterruptedException {
+        SCREENS.values().forEach(Screen::close);
         nursery.close();
     }
 
@@ -52,22 +57,25 @@ class EveryViewTest {
                 new View(Nursery.GROWER, "/"));
         List<DynamicTest> tests = new ArrayList<>();
         for (View view : views) {
-            tests.add(DynamicTest.dynamicTest("desk " + view, () -> look(Screen.desk(nursery), view)));
-            tests.add(DynamicTest.dynamicTest("phone " + view, () -> look(Screen.phone(nursery), view)));
+            tests.add(DynamicTest.dynamicTest("desk " + view, () -> look(screen(view.email(), false), view)));
+            tests.add(DynamicTest.dynamicTest("phone " + view, () -> look(screen(view.email(), true), view)));
         }
         return tests;
     }
 
+    /** Each person signs in once at each width. */
+    private static Screen screen(String email, boolean phone) {
+        return SCREENS.computeIfAbsent(email + phone, each -> {
+            Screen screen = phone ? Screen.phone(nursery) : Screen.desk(nursery);
+            return email.isEmpty() ? screen : screen.signIn(email);
+        });
+    }
+
     private static void look(Screen screen, View view) {
-        try (screen) {
-            Page page = screen.page();
-            if (!view.email().isEmpty()) {
-                screen.signIn(view.email());
-            }
-            page.navigate(view.path());
-            page.waitForLoadState(LoadState.NETWORKIDLE);
-            screen.requireAccessible();
-            screen.requireNoSidewaysScroll();
-        }
+        Page page = screen.page();
+        page.navigate(view.path());
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        screen.requireAccessible();
+        screen.requireNoSidewaysScroll();
     }
 }

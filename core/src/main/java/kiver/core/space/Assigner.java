@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
@@ -18,14 +19,27 @@ import kiver.core.place.PlaceId;
  * <p>Choosing one candidate for each batch under capacities by place and day is a multiple-choice knapsack. Prices on
  * the room of every place and day are raised where more is wanted than there is; with them each batch can choose for
  * itself, which also proves how good any assignment could be. Every few rounds batches are set down one after another
- * at these prices, and the best of these is improved by moving single batches and by making room for one that would
- * like to move. Reference: Lagrangian relaxation with subgradient prices, Fisher (1981), Management Science 27.
+ * at these prices, and the best of these is improved by moving single batches and by lifting neighbours together and
+ * setting them down again. Reference: Lagrangian relaxation with subgradient prices, Fisher (1981), Management Science
+ * 27.
  */
 public final class Assigner {
 
     private static final int ROUNDS = 240;
     private static final int SETTLE_EVERY = 12;
     private static final int MOST_PASSES = 30;
+
+    /** Small seasons are tried long enough to come near the best; large ones are cut off. */
+    private static final int LIFTS_PER_BATCH = 1_000;
+
+    private static final int FEWEST_LIFTS = 20_000;
+    private static final int MOST_LIFTS = 60_000;
+    private static final int LARGEST_LIFT = 9;
+    private static final int FURTHEST_LOOK = 400;
+    private static final int OVERLOOKED_ONE_IN = 12;
+
+    /** So much worse than the best, as a share of it, is walked through at first. */
+    private static final double WALKED_THROUGH = 0.04;
 
     private final int days;
     private final long firstDay;
@@ -66,15 +80,17 @@ public final class Assigner {
      *
      * @param places of the nursery, with their capacities
      * @param batches to be placed
+     * @param random the seeded source of chance; the same seed gives the same assignment
      * @param progress is told the share done, 0 to 1
      * @param stop is asked between rounds; the best found so far is answered then
      */
     public static Assignment assign(
-            List<Place> places, List<ToPlace> batches, DoubleConsumer progress, BooleanSupplier stop) {
-        return new Assigner(places, batches).solve(progress, stop);
+            List<Place> places, List<ToPlace> batches, RandomGenerator random, DoubleConsumer progress,
+            BooleanSupplier stop) {
+        return new Assigner(places, batches).solve(random, progress, stop);
     }
 
-    private Assignment solve(DoubleConsumer progress, BooleanSupplier stop) {
+    private Assignment solve(RandomGenerator random, DoubleConsumer progress, BooleanSupplier stop) {
         int[] best = setDown(orderByRoom());
         double bestTotal = total(best);
         double bound = Double.NEGATIVE_INFINITY;
@@ -107,7 +123,7 @@ public final class Assigner {
         if (!stopped) {
             fill(best);
             bestTotal = improve(best, MOST_PASSES);
-            makeRoom(best, stop);
+            liftAndSetDown(best, random, stop);
         }
         fill(best);
         progress.accept(1);
@@ -231,54 +247,92 @@ public final class Assigner {
         return moved;
     }
 
-    /** Lets a batch have what it would rather have and sends those in its way elsewhere, where all gain by it. */
-    private void makeRoom(int[] chosen, BooleanSupplier stop) {
-        for (int batch = 0; batch < options.length && !stop.getAsBoolean(); batch++) {
-            for (int index = 0; index < options[batch].length; index++) {
-                Option wanted = options[batch][index];
-                Option present = options[batch][chosen[batch]];
-                boolean crowded = crowdedNow(present);
-                if (index == chosen[batch] || (!crowded && wanted.cost() >= present.cost() - 1e-9)) {
-                    continue;
+    /**
+     * Lifts a batch with some that stand where it stands or would stand, and sets them down again in another order.
+     * What is a little worse than the best so far is walked through, ever less of it; the best is kept. Reference:
+     * ruin and recreate with record-to-record travel, Schrimpf et al. (2000), Journal of Computational Physics 159.
+     */
+    private void liftAndSetDown(int[] best, RandomGenerator random, BooleanSupplier stop) {
+        int rounds = Math.min(MOST_LIFTS, Math.max(FEWEST_LIFTS, LIFTS_PER_BATCH * options.length));
+        int[] chosen = best.clone();
+        double bestTotal = total(chosen);
+        double present = bestTotal;
+        for (int round = 0; round < rounds; round++) {
+            if (round % 64 == 0 && stop.getAsBoolean()) {
+                break;
+            }
+            List<Integer> lifted = neighbourhood(chosen, random);
+            int[] before = lifted.stream().mapToInt(batch -> chosen[batch]).toArray();
+            double costBefore = lift(lifted, chosen);
+            double costAfter = setDownAgain(new ArrayList<>(lifted), chosen, random);
+            double allowed = WALKED_THROUGH * bestTotal * (1 - round / (double) rounds);
+            if (present + costAfter - costBefore > bestTotal + allowed + 1e-9) {
+                lifted.forEach(batch -> put(options[batch][chosen[batch]], -1));
+                for (int index = 0; index < lifted.size(); index++) {
+                    chosen[lifted.get(index)] = before[index];
+                    put(options[lifted.get(index)][before[index]], 1);
                 }
-                tryFor(batch, index, chosen);
+            } else {
+                present += costAfter - costBefore;
+                if (present < bestTotal - 1e-9) {
+                    bestTotal = present;
+                    System.arraycopy(chosen, 0, best, 0, best.length);
+                }
             }
         }
     }
 
-    private void tryFor(int batch, int wanted, int[] chosen) {
-        int[] before = chosen.clone();
-        double change = 0;
-        put(options[batch][chosen[batch]], -1);
-        change -= options[batch][chosen[batch]].cost()
-                + Assignment.OVERFLOW_COST * added(options[batch][chosen[batch]]);
-        change += options[batch][wanted].cost() + Assignment.OVERFLOW_COST * added(options[batch][wanted]);
-        put(options[batch][wanted], 1);
-        chosen[batch] = wanted;
-        List<Integer> moved = new ArrayList<>(List.of(batch));
-        for (int other = 0; other < options.length && change > -1e-9; other++) {
-            Option standing = options[other][chosen[other]];
-            if (other != batch && options[other].length > 1 && meet(standing, options[batch][wanted])
-                    && crowdedNow(standing)) {
-                put(standing, -1);
-                double costBefore = standing.cost() + Assignment.OVERFLOW_COST * added(standing);
-                put(standing, 1);
-                if (moveToBest(other, chosen)) {
-                    Option now = options[other][chosen[other]];
-                    put(now, -1);
-                    change += now.cost() + Assignment.OVERFLOW_COST * added(now) - costBefore;
-                    put(now, 1);
-                    moved.add(other);
+    /** A batch and some that meet one of its candidates or the one it has. */
+    private List<Integer> neighbourhood(int[] chosen, RandomGenerator random) {
+        int count = options.length;
+        int first = random.nextInt(count);
+        int size = Math.min(count, 2 + random.nextInt(LARGEST_LIFT - 1));
+        Option wanted = options[first][random.nextInt(options[first].length)];
+        List<Integer> found = new ArrayList<>(List.of(first));
+        int looked = Math.min(count, FURTHEST_LOOK);
+        int from = random.nextInt(count);
+        for (int step = 0; step < looked && found.size() < size; step++) {
+            int other = (from + step) % count;
+            if (other != first && options[other].length > 1
+                    && (meet(options[other][chosen[other]], wanted) || meet(options[other][chosen[other]], options[first][chosen[first]]))) {
+                found.add(other);
+            }
+        }
+        return found;
+    }
+
+    /** Takes batches up; answers what they cost where they stood, overflow included. */
+    private double lift(List<Integer> batches, int[] chosen) {
+        double cost = 0;
+        for (int batch : batches) {
+            Option option = options[batch][chosen[batch]];
+            put(option, -1);
+            cost += option.cost() + Assignment.OVERFLOW_COST * added(option);
+        }
+        return cost;
+    }
+
+    /** Sets batches down in an order of chance, each where it does best but for a candidate overlooked now and then. */
+    private double setDownAgain(List<Integer> waiting, int[] chosen, RandomGenerator random) {
+        double cost = 0;
+        while (!waiting.isEmpty()) {
+            int batch = waiting.remove(random.nextInt(waiting.size()));
+            double least = Double.POSITIVE_INFINITY;
+            for (int each = 0; each < options[batch].length; each++) {
+                Option option = options[batch][each];
+                boolean overlooked = random.nextInt(OVERLOOKED_ONE_IN) == 0 && least < Double.POSITIVE_INFINITY;
+                if (option.cost() < least && !overlooked) {
+                    double whole = option.cost() + Assignment.OVERFLOW_COST * added(option);
+                    if (whole < least) {
+                        least = whole;
+                        chosen[batch] = each;
+                    }
                 }
             }
+            put(options[batch][chosen[batch]], 1);
+            cost += least;
         }
-        if (change > -1e-9) {
-            for (int other : moved) {
-                put(options[other][chosen[other]], -1);
-                chosen[other] = before[other];
-                put(options[other][chosen[other]], 1);
-            }
-        }
+        return cost;
     }
 
     private static boolean meet(Option one, Option other) {
@@ -286,18 +340,6 @@ public final class Assigner {
             for (int against = 0; against < other.place().length; against++) {
                 if (one.place()[stay] == other.place()[against] && one.from()[stay] < other.until()[against]
                         && other.from()[against] < one.until()[stay]) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    private boolean crowdedNow(Option option) {
-        for (int stay = 0; stay < option.place().length; stay++) {
-            int row = option.place()[stay] * days;
-            for (int day = option.from()[stay]; day < option.until()[stay]; day++) {
-                if (load[row + day] > capacity[option.place()[stay]] + 1e-9) {
                     return true;
                 }
             }

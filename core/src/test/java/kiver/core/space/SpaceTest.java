@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.SplittableRandom;
 import kiver.core.Samples;
 import kiver.core.growth.Path;
 import kiver.core.growth.Potting;
@@ -83,7 +84,7 @@ class SpaceTest {
         List<Double> told = new java.util.ArrayList<>();
         Assignment stopped = Assigner.assign(
                 List.of(BENCH, FRAME), List.of(wants(201, 4, 0, 10), wants(202, 4, 0, 10), wants(203, 4, 0, 10)),
-                told::add, () -> true);
+                new SplittableRandom(1), told::add, () -> true);
         assertThat(stopped.stopped()).isTrue();
         assertThat(stopped.chosen()).hasSize(3);
         assertThat(told).isNotEmpty().last().isEqualTo(1.0);
@@ -107,7 +108,7 @@ class SpaceTest {
     }
 
     private static Assignment assign(List<ToPlace> batches) {
-        return Assigner.assign(List.of(BENCH, FRAME), batches, share -> { }, () -> false);
+        return Assigner.assign(List.of(BENCH, FRAME), batches, new SplittableRandom(1), share -> { }, () -> false);
     }
 
     /** The bench suits it at a cost of 1, the frame at 5. */

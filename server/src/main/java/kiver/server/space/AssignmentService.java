@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import kiver.core.growth.Season;
@@ -33,6 +34,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class AssignmentService {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
+
+    /** The same season is placed the same way each time. */
+    private static final long SEED = 1;
 
     /** Choosing takes this share of the work; weighing candidates the rest. */
     private static final double WEIGHING = 0.7;
@@ -131,7 +135,7 @@ public class AssignmentService {
                 present.progress = WEIGHING * toPlace.size() / all.size();
             }
             Assignment assignment = Assigner.assign(
-                    season.places(), toPlace, share -> present.progress = WEIGHING + (1 - WEIGHING) * share,
+                    season.places(), toPlace, new SplittableRandom(SEED), share -> present.progress = WEIGHING + (1 - WEIGHING) * share,
                     present.stop::get);
             present.outcome = outcome(all, toPlace, assignment, season, today);
         } catch (RuntimeException failure) {
