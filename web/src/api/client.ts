@@ -71,7 +71,8 @@ export function xsrfToken(): string {
   return entry ? decodeURIComponent(entry.slice('XSRF-TOKEN='.length)) : '';
 }
 
-export const api = createClient<paths>({ baseUrl: '/' });
+/** The present fetch is looked up at each call, so that a test can put its own in its place. */
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => globalThis.fetch(request) });
 api.use({
   onRequest({ request }) {
     request.headers.set('X-XSRF-TOKEN', xsrfToken());

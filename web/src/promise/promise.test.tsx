@@ -1,0 +1,96 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Offer, PlanView, Understood } from '../api/client';
+import { fakeServer, show, Status } from '../api/faked';
+import { sampleChoices } from '../season/samples';
+import { PromiseAnswer } from './PromiseAnswer';
+import { PromiseSheet, reworded } from './PromiseSheet';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const plan: PlanView = {
+  answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true,
+  chosen: { seedsPerCell: 2, cells: 449, trays: 8, seeds: 898, chance: 0.95 },
+  window: { earliest: '2027-05-01', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
+  chance: 0.9, obstacles: [], emergencePlace: 'Warm room', growingPlace: 'Cool house', hardeningPlace: 'Frames', hardeningDays: 5, slots: 8,
+  stays: [{ place: 'Warm room', from: '2027-05-05', to: '2027-05-10', slots: 8 }],
+  outlay: { slotDays: 300, mostSlots: 8, mix: 23.5, seeds: 898, labels: 8, hours: 0.5, cost: 60 },
+  lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 }, path: 'Straight: module tray of 60', target: '2027-06-12',
+};
+const offer: Offer = { change: 'DAY', words: 'on Sat 12 Jun instead', target: '2027-06-12', plants: 400, container: 'module-60', site: '', chance: 0.85 };
+const understood: Understood = {
+  wish: { varietyId: 1, container: 'module-60', plants: 400, leavesFrom: 4, leavesTo: 5, target: '2027-06-12', siteId: 7 },
+  growerId: 1, missing: [], notUnderstood: ['maybe'], plan,
+  words: { plants: 400, variety: 'Blue Lantern', crop: 'Curly kale', container: 'Module tray of 60', stage: '4 to 5 true leaves', target: '2027-06-12', site: 'Near', grower: 'Field one' },
+};
+
+describe('the answer', () => {
+  it('is a plain yes with its chance, its last day and what it takes', () => {
+    show(<PromiseAnswer plan={plan} choose={() => undefined} />);
+    expect(screen.getByRole('heading', { name: 'Yes' })).toBeTruthy();
+    expect(screen.getByText('9 times in 10')).toBeTruthy();
+    expect(screen.getByText('Sat 8 May')).toBeTruthy();
+    expect(screen.getByText(/898 seeds of lot M26-1, 24 L of mix, 8 labels/)).toBeTruthy();
+    expect(screen.getByText('8 tray places')).toBeTruthy();
+  });
+
+  it('is a no with its reason, nothing of what it would take, and offers', () => {
+    const chosen = vi.fn();
+    show(<PromiseAnswer plan={{ ...plan, answer: 'NO', reasons: ['It is too late to sow.'], offers: [offer] }} choose={chosen} />);
+    expect(screen.getByRole('heading', { name: 'No' })).toBeTruthy();
+    expect(screen.getByText('It is too late to sow.')).toBeTruthy();
+    expect(screen.queryByText('What it takes')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /on Sat 12 Jun instead/ }));
+    expect(chosen).toHaveBeenCalledWith(offer);
+  });
+
+  it('is a yes if with every condition', () => {
+    show(<PromiseAnswer plan={{ ...plan, answer: 'YES_IF', conditions: ['Room must be found.', 'Seed must be bought.'] }} choose={() => undefined} />);
+    expect(screen.getByText('Room must be found.')).toBeTruthy();
+    expect(screen.getByText('Seed must be bought.')).toBeTruthy();
+  });
+});
+
+describe('an offer taken', () => {
+  it.each<[Partial<Offer>, string]>([
+    [{ target: '2027-06-20' }, '400 Blue Lantern, 2027-06-20, Near, module tray of 60, 4 to 5 leaves'],
+    [{ change: 'QUANTITY', plants: 250 }, '250 Blue Lantern, 2027-06-12, Near, module tray of 60, 4 to 5 leaves'],
+    [{ change: 'CONTAINER', words: 'in the carrier of 28 pots' }, '400 Blue Lantern, 2027-06-12, Near, carrier of 28 pots, 4 to 5 leaves'],
+    [{ change: 'SITE', words: 'at Far instead', site: '9' }, '400 Blue Lantern, 2027-06-12, Far, module tray of 60, 4 to 5 leaves'],
+  ])('%o is put in the words in which it could have been asked', (more, words) => {
+    expect(reworded(understood, { ...offer, ...more })).toBe(words);
+  });
+});
+
+describe('the question', () => {
+  it('is opened with a key, read back, answered and turned into an order', async () => {
+    const calls = fakeServer({ 'POST /api/promises': understood, 'GET /api/choices': sampleChoices, 'POST /api/orders': { number: 321 } });
+    show(<PromiseSheet />);
+    fireEvent.keyDown(window, { key: 'p' });
+    fireEvent.change(await screen.findByLabelText('Asked on the telephone'), { target: { value: '400 blue lantern 12 june near' } });
+    expect(await screen.findByText(/400 Blue Lantern/)).toBeTruthy();
+    expect(screen.getByText(/Not understood: “maybe”/)).toBeTruthy();
+    await waitFor(() => expect((screen.getByRole('button', { name: 'Promise it: take the order' }) as HTMLButtonElement).disabled).toBe(false));
+    fireEvent.click(screen.getByRole('button', { name: 'Promise it: take the order' }));
+    await waitFor(() => expect(calls.at(-1)?.path === '/api/orders' || calls.some((call) => call.path === '/api/orders')).toBe(true));
+    expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({ growerId: 1, siteId: 7, wish: understood.wish });
+  });
+
+  it('says what is still missing, and what cannot be', async () => {
+    fakeServer({
+      'GET /api/choices': sampleChoices,
+      'POST /api/promises': ({ body }: { body: unknown }) => (JSON.stringify(body).includes('many')
+        ? new Status(422, { detail: 'x', errors: [{ field: 'text', message: 'Ask for 1 to 100000 plants.' }] })
+        : { missing: ['for which day'], notUnderstood: [] }),
+    });
+    show(<PromiseSheet />);
+    fireEvent.click(screen.getByRole('button', { name: /Can we/ }));
+    fireEvent.change(await screen.findByLabelText('Asked on the telephone'), { target: { value: '400 kale' } });
+    expect(await screen.findByText('Still to say: for which day.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Asked on the telephone'), { target: { value: 'far too many kale' } });
+    expect(await screen.findByText('Ask for 1 to 100000 plants.')).toBeTruthy();
+  });
+});
