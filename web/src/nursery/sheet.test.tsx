@@ -1,0 +1,105 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { SheetView } from '../api/client';
+import { fakeServer, show, Status } from '../api/faked';
+import { StationFile } from '../weather/StationFile';
+import { SheetPage } from './SheetPage';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const sheet: SheetView = {
+  name: 'places', keys: 1,
+  columns: [
+    { name: 'name', words: 'Name', hint: '', choices: [] }, { name: 'slots', words: 'Trays it holds', hint: 'of 540 × 280 mm', choices: [] },
+    { name: 'for_emergence', words: 'For coming up', hint: '', choices: ['yes', 'no'] },
+  ],
+  rows: [['Frames', '50', 'no'], ['Heat mat', '8', 'yes']],
+};
+const file = (text: string) => new File([text], 'places.csv', { type: 'text/csv' });
+
+describe('a sheet', () => {
+  it('is looked through and changed row by row; what is wrong is told at its column', async () => {
+    let refuse = true;
+    const calls = fakeServer({
+      'GET /api/sheets/places': sheet,
+      'PUT /api/sheets/places/rows': () => (refuse ? new Status(422, { detail: 'x', errors: [{ field: 'slots', message: 'slots is 0; a place holds at least one tray.' }] }) : {}),
+    });
+    show(<SheetPage />, '/nursery/places', '/nursery/:name');
+    fireEvent.change(await screen.findByLabelText('Find a place'), { target: { value: 'fram' } });
+    expect(screen.queryByText('Heat mat')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Change Frames' }));
+    const slots = await screen.findByLabelText('Trays it holds');
+    expect((screen.getByLabelText('Name') as HTMLInputElement).readOnly).toBe(true);
+    fireEvent.change(slots, { target: { value: '0' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText('slots is 0; a place holds at least one tray.')).toBeTruthy();
+    expect((slots as HTMLInputElement).value).toBe('0');
+    refuse = false;
+    fireEvent.change(slots, { target: { value: '52' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'Save' })).toBeNull());
+    expect(calls.filter((call) => call.method === 'PUT').at(-1)?.body).toEqual({ entries: { name: 'Frames', slots: '52', for_emergence: 'no' } });
+  });
+
+  it('adds a row from an empty form', async () => {
+    const calls = fakeServer({ 'GET /api/sheets/places': sheet, 'PUT /api/sheets/places/rows': {} });
+    show(<SheetPage />, '/nursery/places', '/nursery/:name');
+    fireEvent.click(await screen.findByRole('button', { name: 'Add a place' }));
+    fireEvent.change(await screen.findByLabelText('Name'), { target: { value: 'New frame' } });
+    fireEvent.change(screen.getByLabelText('For coming up'), { target: { value: 'yes' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(calls.some((call) => call.method === 'PUT')).toBe(true));
+    expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ entries: { name: 'New frame', slots: '', for_emergence: 'yes' } });
+  });
+
+  it('reads a file in, or tells every fault of it by its line', async () => {
+    let faulty = true;
+    fakeServer({
+      'GET /api/sheets/places': sheet,
+      'POST /api/sheets/places/file': () => (faulty
+        ? new Status(422, { detail: 'x', errors: [{ field: 'line 3', message: 'Line 3: slots is empty.' }, { field: 'line 5', message: 'Line 5: name is empty.' }] })
+        : { rows: 2 }),
+    });
+    show(<SheetPage />, '/nursery/places', '/nursery/:name');
+    const input = await screen.findByLabelText('Read a file in');
+    fireEvent.change(input, { target: { files: [file('name\n')] } });
+    expect(await screen.findByText('Nothing was read in.')).toBeTruthy();
+    expect(screen.getByText('Line 3: slots is empty.')).toBeTruthy();
+    expect(screen.getByText('Line 5: name is empty.')).toBeTruthy();
+    faulty = false;
+    fireEvent.change(input, { target: { files: [file('name\n')] } });
+    expect(await screen.findByText('2 rows read in.')).toBeTruthy();
+  });
+});
+
+describe("a station's file", () => {
+  it('is looked over first, its bad lines and gaps are told, and read in when that is wanted', async () => {
+    const report = {
+      days: 2, firstDay: '2027-01-01', lastDay: '2027-01-04', faults: 70, gaps: [{ from: '2027-01-02', to: '2027-01-03', days: 2 }],
+      faultsListed: [{ line: 3, problem: 'The minimum 9.0 °C is above the maximum 2.0 °C: are they swapped?' }],
+    };
+    const calls = fakeServer({
+      'POST /api/weather/file?take=false&file=places.csv': { ...report, taken: false },
+      'POST /api/weather/file?take=true&file=places.csv': { ...report, taken: true },
+    });
+    show(<StationFile />);
+    fireEvent.change(screen.getByLabelText('Station file'), { target: { files: [file('day\n')] } });
+    expect(await screen.findByText(/Line 3: The minimum/)).toBeTruthy();
+    expect(screen.getByText('… and 69 more')).toBeTruthy();
+    expect(screen.getByText(/1 gap, the longest 2 days/)).toBeTruthy();
+    expect(calls).toHaveLength(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Read 2 good days in' }));
+    expect(await screen.findByText('Read in. Every forecast now rests on it.')).toBeTruthy();
+  });
+
+  it('that cannot be read at all is refused with what to do', async () => {
+    fakeServer({ 'POST /api/weather/file': new Status(422, { detail: 'The columns are separated by semicolons. Save the file separated by commas.', errors: [] }) });
+    show(<StationFile />);
+    fireEvent.change(screen.getByLabelText('Station file'), { target: { files: [file('day;\n')] } });
+    expect(await screen.findByText(/separated by semicolons/)).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
