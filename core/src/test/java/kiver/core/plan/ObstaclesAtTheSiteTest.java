@@ -1,0 +1,117 @@
+package kiver.core.plan;
+
+import static kiver.core.Samples.LOT;
+import static kiver.core.Samples.MODULES;
+import static kiver.core.Samples.PLUGS;
+import static kiver.core.Samples.POTS;
+import static kiver.core.Samples.RECORD;
+import static kiver.core.Samples.SEASON;
+import static kiver.core.Samples.TODAY;
+import static kiver.core.Samples.at;
+import static kiver.core.Samples.kale;
+import static kiver.core.Samples.request;
+import static kiver.core.Samples.scenarios;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import kiver.core.Samples;
+import kiver.core.crop.CellHabits;
+import kiver.core.crop.Crop;
+import kiver.core.crop.Hardiness;
+import kiver.core.crop.OutdoorNeeds;
+import kiver.core.growth.CardinalTemperatures;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.order.Protection;
+import kiver.core.order.SiteClimate;
+import org.junit.jupiter.api.Test;
+
+class ObstaclesAtTheSiteTest {
+
+    private static final CardinalTemperatures WARM = CardinalTemperatures.of(8, 28, 40);
+
+    @Test
+    void frostThatIsMoreLikelyThanNotPreventsAndARarerOneCautions() {
+        Crop squash = tender(0, 60);
+        Obstacle early = found(squash, LocalDate.of(2027, 4, 20), Obstacle.Kind.FROST_AT_SITE).orElseThrow();
+        assertThat(early.prevents()).isTrue();
+        assertThat(early.message()).contains("Squash is harmed at 1 °C").contains("may go out from");
+        LocalDate safe = season(squash, LocalDate.of(2027, 4, 20)).from();
+        assertThat(found(squash, safe, Obstacle.Kind.FROST_AT_SITE)).isEmpty();
+        Obstacle nearly = found(squash, safe.minusDays(3), Obstacle.Kind.FROST_AT_SITE).orElseThrow();
+        assertThat(nearly.prevents()).isFalse();
+    }
+
+    @Test
+    void coldSoilIsSaidWithTheDayItIsMostLikelyOver() {
+        Crop squash = tender(18, 60);
+        Obstacle cold = found(squash, LocalDate.of(2027, 5, 10), Obstacle.Kind.COLD_SOIL).orElseThrow();
+        assertThat(cold.prevents()).isFalse();
+        assertThat(cold.message()).contains("18 °C").contains("most likely on");
+        Obstacle never = found(tender(29, 60), LocalDate.of(2027, 6, 10), Obstacle.Kind.COLD_SOIL).orElseThrow();
+        assertThat(never.message()).contains("fewer than half of the years");
+    }
+
+    @Test
+    void whatNoLongerFitsBeforeFrostAndDarkIsRefusedWithTheLastDay() {
+        Obstacle late = found(tender(0, 120), LocalDate.of(2027, 8, 20), Obstacle.Kind.TOO_LATE_FOR_AUTUMN).orElseThrow();
+        assertThat(late.prevents()).isTrue();
+        assertThat(late.message()).contains("120 days").contains("at the latest");
+        assertThat(found(tender(0, 0), LocalDate.of(2027, 8, 20), Obstacle.Kind.TOO_LATE_FOR_AUTUMN)).isEmpty();
+    }
+
+    @Test
+    void withoutASiteNothingIsSaidOfIt() {
+        Plan plan = Planner.plan(request(tender(18, 60), MODULES, 60, TODAY.plusDays(60), 1000, LOT), scenarios(tender(18, 60)), SEASON.firstDay());
+        assertThat(plan.obstacles()).extracting(Obstacle::kind)
+                .doesNotContain(Obstacle.Kind.FROST_AT_SITE, Obstacle.Kind.COLD_SOIL, Obstacle.Kind.TOO_LATE_FOR_AUTUMN);
+    }
+
+    @Test
+    void aCropThatHatesCellsIsBetterSownInPlace() {
+        Crop carrot = with(kale(60), new CellHabits(400, CellHabits.Habit.POORLY, 0, 1));
+        Plan plan = Planner.plan(request(carrot, MODULES, 60, TODAY.plusDays(70), 1000, LOT), scenarios(carrot), SEASON.firstDay());
+        assertThat(plan.obstacles()).extracting(Obstacle::kind).contains(Obstacle.Kind.BETTER_SOWN_IN_PLACE);
+        assertThat(plan.isPossible()).isTrue();
+    }
+
+    @Test
+    void aStepIntoFarTooLargeAPotIsCautioned() {
+        PlanRequest request = request(kale(60), POTS, 60, TODAY.plusDays(75), 1000, LOT)
+                .in(new ContainerPath(ContainerPath.Kind.POTTED_ONCE, List.of(PLUGS, POTS)));
+        Plan plan = Planner.plan(request, scenarios(kale(60)), SEASON.firstDay());
+        assertThat(plan.obstacles()).extracting(Obstacle::kind).contains(Obstacle.Kind.POT_TOO_LARGE);
+    }
+
+    @Test
+    void clumpsTakeFewerCellsAndPrickingOutOneSeedEach() {
+        PlanRequest straight = request(kale(60), MODULES, 200, TODAY.plusDays(75), 5000, LOT);
+        PlanRequest clumps = straight.in(new ContainerPath(ContainerPath.Kind.CLUMPS, List.of(MODULES)));
+        Plan inClumps = Planner.plan(clumps, scenarios(kale(60)), SEASON.firstDay());
+        Plan singly = Planner.plan(straight, scenarios(kale(60)), SEASON.firstDay());
+        assertThat(inClumps.chosen().orElseThrow().seedsPerCell()).isEqualTo(4);
+        assertThat(inClumps.chosen().orElseThrow().cells()).isLessThan(singly.chosen().orElseThrow().cells() / 2);
+        assertThat(inClumps.options()).hasSize(1);
+    }
+
+    private static Optional<Obstacle> found(Crop crop, LocalDate target, Obstacle.Kind kind) {
+        PlanRequest request = at(season(crop, target), request(crop, MODULES, 60, target, 1000, LOT));
+        return Planner.plan(request, scenarios(crop), SEASON.firstDay()).obstacles().stream()
+                .filter(obstacle -> obstacle.kind() == kind)
+                .findFirst();
+    }
+
+    private static OutdoorSeason season(Crop crop, LocalDate day) {
+        return OutdoorSeason.of(crop, new SiteClimate(0, Protection.OPEN_GROUND), RECORD, 46, day);
+    }
+
+    private static Crop tender(double soilWait, int maturityDays) {
+        return Samples.crop("Squash", Hardiness.TENDER, 60, 20, WARM, new OutdoorNeeds(soilWait, -1.5, 1.5, maturityDays));
+    }
+
+    private static Crop with(Crop crop, CellHabits habits) {
+        return new Crop(crop.code(), crop.name(), crop.hardiness(), crop.emergence(), crop.leaves(), crop.growAt(),
+                crop.leafLimit(), habits, crop.seed(), crop.outdoors(), crop.planting(), crop.sources());
+    }
+}
