@@ -10,7 +10,9 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 
 /** Kiver itself, started by its own command with data of its own, as anybody would start it. */
 final class Nursery implements AutoCloseable {
@@ -46,8 +48,19 @@ final class Nursery implements AutoCloseable {
     static Nursery empty(String name) throws IOException, InterruptedException {
         Nursery nursery = new Nursery(name, "start");
         nursery.kiver("stop");
+        nursery.forget();
         nursery.start();
         return nursery;
+    }
+
+    /** Throws away what an earlier run left. */
+    private void forget() throws IOException {
+        try (Stream<Path> left = Files.walk(home)) {
+            for (Path path : left.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(path);
+            }
+        }
+        Files.createDirectories(home);
     }
 
     /** Where it answers. */
