@@ -60,6 +60,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     growerId: '', siteId: '', varietyId: '', plants: '', leavesFrom: '4', leavesTo: '6',
     container: choices.containers[2]?.code ?? choices.containers[0]?.code ?? '', target: addDays(today, 56), seedsPerCell: '', containerPath: 'STRAIGHT',
   });
+  const [often, setOften] = useState(false);
   const set = (change: Partial<TypedOrder>) => setTyped({ ...typed, ...change });
   const wish = wishIn(typed);
   const plan = usePlan(wish);
@@ -153,9 +154,9 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             <div className="flex flex-col gap-4">
               <PlanBeside plan={plan.data} today={today} container={container} choose={(seeds) => set({ seedsPerCell: String(seeds) })} takeOffer={takeOffer} />
               <Paths wish={wish} choose={(containerPath) => set({ containerPath, seedsPerCell: '' })} />
-              <details>
+              <details onToggle={(event) => setOften(event.currentTarget.open)}>
                 <summary className="trail min-h-11 content-center text-sm">Little and often: spread it over a period</summary>
-                <SuccessionForm wish={wish} growerId={typed.growerId} siteId={typed.siteId} />
+                {often && <SuccessionForm wish={wish} growerId={typed.growerId} siteId={typed.siteId} />}
               </details>
             </div>
           )}
