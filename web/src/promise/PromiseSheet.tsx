@@ -62,7 +62,7 @@ function Asking({ done }: { done: () => void }) {
         {understood?.plan && (
           <>
             <PromiseAnswer plan={understood.plan} choose={(offer) => setText(reworded(understood, offer))} />
-            <Taking understood={understood} done={done} />
+            <Taking understood={understood} current={settled === text.trim() && !answer.isPlaceholderData} done={done} />
           </>
         )}
       </div>
@@ -102,7 +102,8 @@ export function reworded(understood: Understood, offer: Offer): string {
   return `${offer.plants} ${words.variety}, ${offer.target}${site ? `, ${site}` : ''}${cover}, ${container}, ${words.stage.replace(' true', '')}`;
 }
 
-function Taking({ understood, done }: { understood: Understood; done: () => void }) {
+/** Only the answer to what stands there now can be taken, never one to an earlier wording. */
+function Taking({ understood, current, done }: { understood: Understood; current: boolean; done: () => void }) {
   const navigate = useNavigate();
   const choices = useChoices();
   const [requestId] = useState(newRequestId);
@@ -130,7 +131,7 @@ function Taking({ understood, done }: { understood: Understood; done: () => void
         </Field>
       )}
       <button
-        className="act act-main" disabled={!site || take.isPending}
+        className="act act-main" disabled={!site || !current || take.isPending}
         onClick={() => take.mutate(undefined, { onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); } })}
       >
         {understood.plan.answer === 'YES' ? 'Promise it: take the order' : 'Take the order on these terms'}
