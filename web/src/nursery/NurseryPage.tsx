@@ -127,9 +127,10 @@ function Growers({ choices }: { choices: Choices }) {
           { key: 'grower', name: 'Grower', hint: 'one you have, or a new one' },
           { key: 'site', name: 'Site' },
           { key: 'altitude', name: 'Altitude, m', type: 'number' },
+          { key: 'temperatureOffset', name: 'Warmer than the station, K', type: 'number', hint: 'empty: from the altitude' },
         ]}
         add={(typed) => answered(api.POST('/api/growers', {
-          body: { grower: typed.grower ?? '', site: typed.site ?? '', altitude: number(typed.altitude) },
+          body: { grower: typed.grower ?? '', site: typed.site ?? '', altitude: number(typed.altitude), ...(typed.temperatureOffset ? { temperatureOffset: number(typed.temperatureOffset) } : {}) },
         }))}
       />
     </Part>
