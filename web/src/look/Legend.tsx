@@ -7,6 +7,7 @@ const MEANING: Record<Mark, string> = {
   SOWN: 'seed lies below the surface',
   EMERGING: 'the first hooks show; count',
   GROWING_ON: 'all counted; leaves unfold',
+  POTTED_ON: 'goes on into a larger container',
   HARDENING_OFF: 'out in the wind, a little longer each day',
   READY: 'hardened, plug holds, fit to go',
   RELEASED: 'gone to the grower',

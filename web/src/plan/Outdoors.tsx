@@ -18,6 +18,13 @@ export function Outdoors({ plan }: { plan: PlanView }) {
         {outdoors.lastFrost && <Line name="Last that harms">{spreadWords(outdoors.lastFrost)}</Line>}
         {outdoors.soil && <Line name="Soil warm enough">{spreadWords(outdoors.soil)}</Line>}
         {outdoors.until && <Line name="Out until"><strong>{dayWords(outdoors.until)}</strong>: counted back from frost and dark, with what shortening days add</Line>}
+        {(outdoors.sowFrom || outdoors.sowUntil) && (
+          <Line name="Counted back">
+            {outdoors.sowFrom && <>sow from <strong>{dayWords(outdoors.sowFrom)}</strong>; earlier, they would wait past their best to go out</>}
+            {outdoors.sowFrom && outdoors.sowUntil && '. '}
+            {outdoors.sowUntil && <>{outdoors.sowFrom ? 'Until' : 'sow until'} <strong>{dayWords(outdoors.sowUntil)}</strong>; later, frost and dark come before harvest</>}.
+          </Line>
+        )}
         {outdoors.ruleForSowing && outdoors.averageLastFrost && (
           <Line name="Rule of thumb">
             start from the average last frost, {shortDay(outdoors.averageLastFrost)}: sow {shortDay(outdoors.ruleForSowing)}, plant {shortDay(outdoors.ruleForPlanting!)}

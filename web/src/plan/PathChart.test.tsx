@@ -18,7 +18,7 @@ const plan: PlanView = {
   ],
   chosen: { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
   window: { earliest: '2027-05-02', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.95, open: true },
-  emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'), stageReached: ready, ready,
+  pottings: [], emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'), stageReached: ready, ready,
   pastLimit: spread('2027-06-13', '2027-06-18', '2027-06-26'),
 };
 

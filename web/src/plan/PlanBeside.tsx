@@ -75,6 +75,7 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
 /** What would be wrong with sowing earlier. */
 const LIMITS: Record<NonNullable<PlanView['window']>['earliestBecause'], string> = {
   TODAY: 'from today', LEAVES: 'earlier too many leaves', DAYS_IN_CELL: 'earlier too long in the cell',
+  LIGHT: 'earlier too little light',
 };
 
 function rows(plan: PlanView): PathRow[] {
@@ -91,6 +92,7 @@ function rows(plan: PlanView): PathRow[] {
         : `${shortDay(window.best)}; no day is safe on both sides`,
     },
     { name: 'Up', stage: 'EMERGING', spread: plan.emerged },
+    ...plan.pottings.map((potting, index) => ({ name: plan.pottings.length > 1 ? `Pot on, ${index === 0 ? 'first' : 'again'}` : 'Pot on', stage: 'POTTED_ON' as const, spread: potting })),
     { name: 'Leaves enough', stage: 'GROWING_ON', spread: plan.stageReached },
     { name: 'Ready', stage: 'READY', spread: plan.ready },
     ...(plan.outdoors ? [{ name: 'May go out', stage: 'RELEASED' as const, window: true, spread: { early: plan.outdoors.from, middle: plan.outdoors.from, late: plan.outdoors.until ?? plan.outdoors.from, certain: false }, words: `from ${shortDay(plan.outdoors.from)}${plan.outdoors.until ? ` until ${shortDay(plan.outdoors.until)}` : ''}` }] : []),

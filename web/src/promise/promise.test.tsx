@@ -12,7 +12,7 @@ afterEach(() => {
 });
 
 const plan: PlanView = {
-  answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true,
+  answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true, pottings: [],
   chosen: { seedsPerCell: 2, cells: 449, trays: 8, seeds: 898, chance: 0.95 },
   window: { earliest: '2027-05-01', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
   chance: 0.9, obstacles: [], emergencePlace: 'Warm room', growingPlace: 'Cool house', hardeningPlace: 'Frames', hardeningDays: 5, slots: 8,

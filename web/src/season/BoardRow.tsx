@@ -89,6 +89,7 @@ function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; f
       {!faint && (
         <>
           {batch.emerged && up > batch.sowDay && <At day={up} stage="EMERGING" scale={scale} />}
+          {batch.pottings.map((potting, index) => <At key={index} day={potting.middle} stage="POTTED_ON" scale={scale} />)}
           {batch.stageReached && stage < ready && <At day={stage} stage="HARDENING_OFF" scale={scale} />}
           {batch.ready && <At day={ready} stage="READY" scale={scale} />}
           {batch.pastLimit && <At day={batch.pastLimit.middle} stage="PAST_BEST" scale={scale} />}

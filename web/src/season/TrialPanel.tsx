@@ -29,6 +29,7 @@ export function TrialPanel({
         </h2>
         <dl className="grid grid-cols-[5.500rem_1fr] gap-x-2">
           <Then name={batch.sown ? 'Sown' : 'Sow'} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
+          {batch.pottings.length > 0 && <Then name="Pot on" before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />}
           <Then name="Ready" before={spreadWords(batch.ready)} then={then && spreadWords(then.ready)} />
           <Then name="In time" before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
           <Then name="In" before={batch.container} then={then?.container} />
@@ -39,7 +40,8 @@ export function TrialPanel({
           <p className="mt-1 text-pencil">
             May be sown {shortDay(batch.window.earliest)} to {shortDay(batch.window.latest)}
             {batch.window.earliestBecause === 'LEAVES' && '; earlier it would have too many leaves'}
-            {batch.window.earliestBecause === 'DAYS_IN_CELL' && '; earlier its roots would circle'}; later it would be late more than one year in ten.
+            {batch.window.earliestBecause === 'DAYS_IN_CELL' && '; earlier its roots would circle'}
+            {batch.window.earliestBecause === 'LIGHT' && '; earlier it would stretch for want of light'}; later it would be late more than one year in ten.
           </p>
         )}
         {trial?.view && trial.view.overflows.filter((each) => each.batches.includes(batch.number)).map((each) => (
@@ -107,6 +109,12 @@ function Elsewhere({
       {growing && (
         <Row name="Hardens in">
           {season.places.filter((place) => place.forHardeningOff).map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.hardeningPlaceId))}
+        </Row>
+      )}
+      {batch.pottings.length > 0 && (
+        <Row name="Potted on">
+          {target({ pottedLate: false }, 'At the usual time', !batch.pottedLate)}
+          {target({ pottedLate: true }, 'As late as roots allow', batch.pottedLate)}
         </Row>
       )}
       {!batch.sown && (

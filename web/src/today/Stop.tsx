@@ -8,6 +8,7 @@ const TASK_WORDS: Record<TaskKind, string> = {
   COUNT: 'Count',
   DECIDE_ON_FAILING: 'Decide',
   MOVE_TO_GROW_ON: 'Move to grow on',
+  POT_ON: 'Pot on',
   START_HARDENING: 'Begin hardening',
   HARDEN: 'Harden',
   END_HARDENING: 'End hardening',

@@ -26,6 +26,8 @@ public record MadeUpSeason(List<Place> places, List<ToPlace> batches) {
     private static final LocalDate FIRST = LocalDate.of(2027, 1, 10);
     private static final int CANDIDATES = 8;
 
+    private static final int FEWEST_CROPS = 6;
+
     /**
      * A season.
      *
@@ -63,7 +65,7 @@ public record MadeUpSeason(List<Place> places, List<ToPlace> batches) {
                         new Stay(warm, from, up, slots), new Stay(bench, up, stage, slots),
                         new Stay(out, stage, stage.plusDays(4 + random.nextInt(8)), slots))));
             }
-            wanted.add(new ToPlace(batch, candidates));
+            wanted.add(new ToPlace(batch, "crop " + batch % Math.max(FEWEST_CROPS, batches / 80), candidates));
         }
         return new MadeUpSeason(rooms, wanted);
     }

@@ -16,6 +16,7 @@ import kiver.core.growth.Standing;
  * When a batch will pass the marks on its path, as far as is known today.
  *
  * @param emerged the median seedling is up
+ * @param pottings still to come, in order; one that is not reached in half of the scenarios ends the list
  * @param stageReached enough leaves to begin hardening
  * @param ready fit for release
  * @param pastLimit past its best
@@ -23,10 +24,15 @@ import kiver.core.growth.Standing;
  */
 public record BatchForecast(
         Optional<DateSpread> emerged,
+        List<DateSpread> pottings,
         Optional<DateSpread> stageReached,
         Optional<DateSpread> ready,
         Optional<DateSpread> pastLimit,
         double chanceOnTarget) {
+
+    public BatchForecast {
+        pottings = List.copyOf(pottings);
+    }
 
     /**
      * Looks ahead from where a batch stands.
@@ -46,6 +52,7 @@ public record BatchForecast(
         MilestoneSpreads spreads = new MilestoneSpreads(firstDay, lastDay, milestones);
         return new BatchForecast(
                 spreads.of(Milestones::emerged),
+                path.pottingSpreads(standing, scenarios),
                 spreads.of(Milestones::stageReached),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),

@@ -33,6 +33,11 @@ public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayA
 
     /** Whether seedlings stretch in that light, mol m⁻² d⁻¹. */
     public boolean isLeggyIn(double light) {
-        return light < LEGGY_BELOW * lightNeed;
+        return light < leggyBelow();
+    }
+
+    /** The light below which seedlings stretch, mol m⁻² d⁻¹. */
+    public double leggyBelow() {
+        return LEGGY_BELOW * lightNeed;
     }
 }

@@ -1,6 +1,9 @@
 package kiver.core.growth;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What lies between sowing and release.
@@ -98,6 +101,32 @@ public record Path(
             from = times[index] + potting.checkDays();
         }
         return times;
+    }
+
+    /**
+     * When the pottings still to come most likely fall, over equally likely scenarios.
+     *
+     * @return in their order; one that half of the scenarios do not reach ends the list
+     */
+    public List<DateSpread> pottingSpreads(Standing standing, List<Scenario> scenarios) {
+        if (standing.hardeningStarted() || standing.pottingsDone() >= pottings.size()) {
+            return List.of();
+        }
+        double[][] times =
+                scenarios.stream().map(scenario -> pottingTimes(standing, scenario)).toArray(double[][]::new);
+        ProgressSeries series = scenarios.get(0).growingOn();
+        List<DateSpread> spreads = new ArrayList<>();
+        for (int index = 0; index < times[0].length; index++) {
+            int potting = index;
+            Optional<DateSpread> spread = DateSpread.of(
+                    series.firstDay(), series.firstDay().plusDays((long) series.end() - 1),
+                    Arrays.stream(times).mapToDouble(each -> each[potting]).toArray());
+            if (spread.isEmpty()) {
+                break;
+            }
+            spreads.add(spread.get());
+        }
+        return List.copyOf(spreads);
     }
 
     private static double reached(ProgressSeries series, double from, double progress) {

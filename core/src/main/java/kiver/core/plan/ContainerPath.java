@@ -38,6 +38,9 @@ public record ContainerPath(Kind kind, List<Container> containers) {
     /** A plug is potted when it has this share of the leaves it can carry: before roots circle. */
     private static final double POTTED_AT = 0.75;
 
+    /** Later than at this share roots circle. */
+    private static final double POTTED_AT_THE_LATEST = 0.95;
+
     /** A pot more than about five times its plug stays wet and sour. */
     private static final double LARGEST_STEP = 5;
 
@@ -113,24 +116,33 @@ public record ContainerPath(Kind kind, List<Container> containers) {
         return containers.get(containers.size() - 1);
     }
 
+    /** When plants of a crop are usually moved on; see {@link #pottings(Crop, double, boolean)}. */
+    public List<Potting> pottings(Crop crop, double leavesWanted) {
+        return pottings(crop, leavesWanted, false);
+    }
+
     /**
      * When plants of a crop are moved on: before they fill what they stand in, and so early that their last container
      * still has its share of the leaves wanted.
      *
      * @param crop of the plants
      * @param leavesWanted true leaves at which hardening begins
+     * @param late whether they stay as long as their roots allow, though at most until the last leaf but one in each
+     *     container to come
      * @return one entry for each container after the first
      */
-    public List<Potting> pottings(Crop crop, double leavesWanted) {
+    public List<Potting> pottings(Crop crop, double leavesWanted, boolean late) {
         List<Potting> pottings = new ArrayList<>();
         int moves = containers.size() - 1;
         for (int index = 0; index < moves; index++) {
             boolean pricked = containers.get(index).kind() == Container.Kind.OPEN;
             double share = leavesWanted * (index + 1) / (moves + 1);
+            double limit = crop.leafLimitIn(containers.get(index));
+            double usual = Math.min(share, POTTED_AT * limit);
+            double latest = Math.min(leavesWanted - (moves - index), POTTED_AT_THE_LATEST * limit);
             pottings.add(pricked
                     ? new Potting(Math.min(1, share), 2 * CHECK_AFTER_POTTING)
-                    : new Potting(
-                            Math.min(share, POTTED_AT * crop.leafLimitIn(containers.get(index))), CHECK_AFTER_POTTING));
+                    : new Potting(late ? Math.max(usual, latest) : usual, CHECK_AFTER_POTTING));
         }
         return List.copyOf(pottings);
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import kiver.core.growth.DateSpread;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
@@ -26,19 +27,26 @@ public final class CountBack {
     private final Path path;
     private final List<Scenario> scenarios;
     private final LocalDate firstDay;
+    private final SeedlingLight light;
     private final Map<LocalDate, Milestones[]> bySowDay = new ConcurrentHashMap<>();
 
     /**
-     * A count back.
+     * A count back where light does not count.
      *
      * @param path from sowing to release
      * @param scenarios ways the season may go, equally likely; not empty
      * @param firstDay of the scenarios
      */
     public CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay) {
+        this(path, scenarios, firstDay, SeedlingLight.AMPLE);
+    }
+
+    /** A count back for seedlings that have that light where they grow on. */
+    public CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay, SeedlingLight light) {
         this.path = path;
         this.scenarios = List.copyOf(scenarios);
         this.firstDay = firstDay;
+        this.light = light;
         if (scenarios.isEmpty()) {
             throw new IllegalArgumentException("Counting back needs at least one scenario.");
         }
@@ -76,6 +84,10 @@ public final class CountBack {
             return Optional.empty();
         }
         boolean open = earliest != null && latest != null && !earliest.isAfter(latest);
+        Optional<LocalDate> lit = open ? firstLit(earliest, latest) : Optional.empty();
+        if (lit.isPresent() && lit.get().isAfter(earliest)) {
+            return windowFor(target, lit.get()).map(window -> window.because(SowWindow.Limit.LIGHT));
+        }
         LocalDate best = open ? bestBetween(earliest, latest, target) : bestBetween(notBefore, target, target);
         return Optional.of(new SowWindow(
                 earliest == null ? target : earliest,
@@ -84,6 +96,15 @@ public final class CountBack {
                 latest == null ? notBefore.minusDays(1) : latest,
                 evenOdds == null ? notBefore.minusDays(1) : evenOdds,
                 chance(best, target)));
+    }
+
+    private Optional<LocalDate> firstLit(LocalDate earliest, LocalDate latest) {
+        return earliest.datesUntil(latest.plusDays(1)).filter(light::isEnough).findFirst();
+    }
+
+    /** The light that seedlings have. */
+    SeedlingLight light() {
+        return light;
     }
 
     /** What ends the stay of a batch sown on that day in most scenarios: leaves or days. */
@@ -143,6 +164,11 @@ public final class CountBack {
             Standing sown = Standing.sownAt(time(day));
             return scenarios.stream().map(scenario -> path.from(sown, scenario)).toArray(Milestones[]::new);
         });
+    }
+
+    /** When a batch sown on that day would be potted on, in order; empty for one that stays where it was sown. */
+    public List<DateSpread> pottings(LocalDate sowDay) {
+        return path.pottingSpreads(Standing.sownAt(time(sowDay)), scenarios);
     }
 
     /** The share of scenarios in which a batch sown on that day is fit for release on the target day. */

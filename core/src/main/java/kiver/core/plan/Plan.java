@@ -14,6 +14,7 @@ import kiver.core.sow.SowingOption;
  * @param chosen the option used, empty without a lot
  * @param window of sow days, empty when there is none
  * @param emerged when the median seedling shows, if sown on the best day
+ * @param pottings when plants are potted on, in order
  * @param stageReached when there are enough leaves
  * @param ready when hardened
  * @param pastLimit when past its best
@@ -26,6 +27,7 @@ public record Plan(
         Optional<SowingOption> chosen,
         Optional<SowWindow> window,
         Optional<DateSpread> emerged,
+        List<DateSpread> pottings,
         Optional<DateSpread> stageReached,
         Optional<DateSpread> ready,
         Optional<DateSpread> pastLimit,
@@ -34,6 +36,7 @@ public record Plan(
 
     public Plan {
         options = List.copyOf(options);
+        pottings = List.copyOf(pottings);
         obstacles = List.copyOf(obstacles);
     }
 

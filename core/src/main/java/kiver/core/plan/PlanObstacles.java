@@ -34,8 +34,9 @@ final class PlanObstacles {
     }
 
     /** Everything in the way, worst first. */
-    List<Obstacle> all(Optional<SowWindow> window, Optional<SowingOption> chosen, MilestoneSpreads spreads) {
+    List<Obstacle> all(Optional<SowWindow> window, Optional<SowingOption> chosen, MilestoneSpreads spreads, SeedlingLight light) {
         inTheNursery(window, spreads);
+        window.map(SowWindow::best).filter(sowDay -> !light.isEnough(sowDay)).ifPresent(sowDay -> tooDark(sowDay, light));
         seed(chosen, window);
         atTheSite();
         containers();
@@ -71,6 +72,13 @@ final class PlanObstacles {
                     "Even sown on the best day, plants are ready and not past their best on %s in only %.0f %% of the years looked at.",
                     day(request.line().target()), 100 * chance);
         }
+    }
+
+    private void tooDark(LocalDate sowDay, SeedlingLight light) {
+        add(Obstacle.Kind.LEGGY, false,
+                "Sown on %s, seedlings have about %.1f mol of light a day and stretch below %.1f. "
+                        + "Lamps over them, or a later date, would keep them sturdy.",
+                day(sowDay), light.meanAfter(sowDay), light.needed());
     }
 
     private void tooLateToSow(MilestoneSpreads spreads) {

@@ -59,11 +59,12 @@ public final class Planner {
                 chosen,
                 window,
                 spreads.of(Milestones::emerged),
+                countBack.pottings(sowDay),
                 spreads.of(Milestones::stageReached),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
                 chanceInTime * chosen.map(SowingOption::chance).orElse(0.0),
-                new PlanObstacles(request).all(window, chosen, spreads));
+                new PlanObstacles(request).all(window, chosen, spreads, countBack.light()));
     }
 
     private static List<SowingOption> options(PlanRequest request, int aim) {

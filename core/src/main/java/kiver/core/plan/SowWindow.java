@@ -5,7 +5,8 @@ import java.time.LocalDate;
 /**
  * When to sow for a target date.
  *
- * @param earliest sown from here on, plants are not past their best on the target date in nine scenarios of ten
+ * @param earliest sown from here on, plants are not past their best on the target date in nine scenarios of ten, and
+ *     have light enough where some day of the window gives it
  * @param earliestBecause what would be wrong with an earlier day
  * @param best of those days, or of all where none is safe on both sides, the one with the best chance of plants that
  *     are ready and not past their best on the target date
@@ -24,7 +25,14 @@ public record SowWindow(
         /** Plants would have more leaves than were ordered or than the cell allows. */
         LEAVES,
         /** Roots would circle: too many days in the cell. */
-        DAYS_IN_CELL
+        DAYS_IN_CELL,
+        /** Seedlings would stretch: too little light where they grow on. */
+        LIGHT
+    }
+
+    /** The same window, begun where it is for another reason. */
+    SowWindow because(Limit limit) {
+        return new SowWindow(earliest, limit, best, latest, evenOdds, chance);
     }
 
     /** Whether there are days that are neither too early nor too late. */

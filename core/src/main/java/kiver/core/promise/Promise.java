@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import kiver.core.growth.Way;
 import kiver.core.plan.Plan;
+import kiver.core.plan.SowingSeason;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
 
@@ -18,6 +19,7 @@ import kiver.core.space.Stay;
  * @param conditions under which it is a yes; empty for a plain yes
  * @param reasons why it is a no; empty otherwise
  * @param offers that would be a yes, nearest first; empty for a plain yes
+ * @param sowingSeason when the crop can be sown for the site at all; empty while no site is chosen
  */
 public record Promise(
         Answer answer,
@@ -27,7 +29,8 @@ public record Promise(
         Optional<Occupancy.Overflow> lack,
         List<String> conditions,
         List<String> reasons,
-        List<Offer> offers) {
+        List<Offer> offers,
+        Optional<SowingSeason> sowingSeason) {
 
     public Promise {
         stays = List.copyOf(stays);

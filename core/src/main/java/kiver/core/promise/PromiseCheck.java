@@ -23,7 +23,9 @@ import kiver.core.plan.Obstacle;
 import kiver.core.plan.Plan;
 import kiver.core.plan.PlanRequest;
 import kiver.core.plan.Planner;
+import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.SowWindow;
+import kiver.core.plan.SowingSeason;
 import kiver.core.space.Candidate;
 import kiver.core.space.Footprint;
 import kiver.core.space.Occupancy;
@@ -100,7 +102,9 @@ public final class PromiseCheck {
         sortOut(request, plan, lack, conditions, reasons);
         Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
         List<Offer> offers = answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
-        return new Promise(answer, plan, way, stays, lack, conditions, reasons, offers);
+        return new Promise(
+                answer, plan, way, stays, lack, conditions, reasons, offers,
+                request.outdoors().map(outdoors -> SowingSeason.of(outdoors, countBack, request.today())));
     }
 
     /** What stands in the way, as conditions that can be met or as reasons that cannot. */
@@ -244,7 +248,9 @@ public final class PromiseCheck {
     }
 
     private CountBack countBack(Path path, PlanRequest request, Way way) {
-        return new CountBack(path, scenarios(request, way), season.firstDay());
+        return new CountBack(
+                path, scenarios(request, way), season.firstDay(),
+                SeedlingLight.at(season, way.growingOn(), request.crop().leaves()));
     }
 
     private List<Scenario> scenarios(PlanRequest request, Way way) {

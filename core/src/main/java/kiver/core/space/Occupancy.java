@@ -144,6 +144,17 @@ public final class Occupancy {
         return List.copyOf(found);
     }
 
+    /** How much lacks in all: tray places over capacity on each day, summed over places and days. */
+    public double overfullness() {
+        double over = 0;
+        for (Place place : places) {
+            for (double slots : used.get(place.id())) {
+                over += Math.max(0, slots - place.slots());
+            }
+        }
+        return over < CROWDED ? 0 : over;
+    }
+
     /** The batches that stand at a place on any of some days, by number. */
     public List<Integer> batchesAt(PlaceId place, LocalDate from, LocalDate until) {
         return stays.entrySet().stream()

@@ -12,6 +12,7 @@ import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
 import kiver.core.plan.CountBack;
+import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.WayFinder;
 
 /**
@@ -101,12 +102,12 @@ public final class Suitability {
                 .mapToInt(Stay::days)
                 .findFirst()
                 .orElse(0);
-        double light = season.meanLight(way.growingOn(), sowDay.plusDays(7), DAYS_LOOKED_AT);
+        boolean dark = !SeedlingLight.at(season, way.growingOn(), crop.leaves()).isEnough(sowDay);
         int moves = (way.emergence().equals(way.growingOn()) ? 0 : 1) + (way.growingOn().equals(way.hardening()) ? 0 : 1);
         return CHANCE * (1 - chance)
                 + KELVIN_OFF * Math.max(0, off - KELVIN_FREE)
                 + DAY_OF_EMERGENCE * lying
-                + (crop.leaves().isLeggyIn(light) ? TOO_DARK : 0)
+                + (dark ? TOO_DARK : 0)
                 + MOVE * moves;
     }
 }

@@ -20,6 +20,7 @@ import kiver.core.harden.DayOutside;
  * @param verdict on its emergence
  * @param cellsNeeded that must come up for the order
  * @param atEmergencePlace whether it still stands where it was put to come up
+ * @param nextContainer that its plants go on into, by name; empty when they stand in their last
  * @param forecast as far as is known today
  * @param outside whether plants in hardening may go out today
  * @param programmeDays that its hardening takes
@@ -35,6 +36,7 @@ public record BatchSituation(
         EmergenceVerdict verdict,
         int cellsNeeded,
         boolean atEmergencePlace,
+        Optional<String> nextContainer,
         BatchForecast forecast,
         DayOutside outside,
         int programmeDays) {}

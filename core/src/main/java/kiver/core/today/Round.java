@@ -38,9 +38,11 @@ public final class Round {
             case SOWN, EMERGING -> {
                 counting(batch, today).ifPresent(tasks::add);
                 moving(batch).ifPresent(tasks::add);
+                potting(batch, today).ifPresent(tasks::add);
             }
             case GROWING_ON -> {
                 moving(batch).ifPresent(tasks::add);
+                potting(batch, today).ifPresent(tasks::add);
                 startOfHardening(batch, today).ifPresent(tasks::add);
             }
             case HARDENING_OFF -> hardening(batch, today).ifPresent(tasks::add);
@@ -102,6 +104,18 @@ public final class Round {
         return Optional.of(new RoundTask(TaskKind.MOVE_TO_GROW_ON, Urgency.TODAY,
                 "Up: " + batch.state().emerged() + " of " + batch.state().balance().sown()
                         + " cells. Needs light and cooler air before it stretches."));
+    }
+
+    private static Optional<RoundTask> potting(BatchSituation batch, LocalDate today) {
+        Optional<LocalDate> due = batch.forecast().pottings().stream().findFirst().map(DateSpread::middle);
+        if (batch.nextContainer().isEmpty() || batch.state().balance().alive() == 0 || due.isEmpty()
+                || due.get().isAfter(today)) {
+            return Optional.empty();
+        }
+        return Optional.of(new RoundTask(TaskKind.POT_ON, Urgency.TODAY,
+                "Has the leaves for it: " + batch.state().balance().alive() + " plants into the "
+                        + batch.nextContainer().get().toLowerCase(Locale.ROOT)
+                        + ", before their roots circle. Look at the roots of a few first."));
     }
 
     private static Optional<RoundTask> startOfHardening(BatchSituation batch, LocalDate today) {

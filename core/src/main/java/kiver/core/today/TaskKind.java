@@ -6,6 +6,7 @@ public enum TaskKind {
     COUNT,
     DECIDE_ON_FAILING,
     MOVE_TO_GROW_ON,
+    POT_ON,
     START_HARDENING,
     HARDEN,
     END_HARDENING,

@@ -16,6 +16,7 @@ import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
+import kiver.core.growth.Potting;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
@@ -87,6 +88,20 @@ class BatchCourseTest {
         assertThat(cool.ready().orElseThrow().middle()).isAfter(warm.ready().orElseThrow().middle());
         assertThat(warm.ready().orElseThrow().early()).isBefore(warm.ready().orElseThrow().late());
         assertThat(warm.chanceOnTarget()).isBetween(0.0, 1.0);
+    }
+
+    @Test
+    void pottingsStillToComeAreForecastInTheirOrder() {
+        LocalDate today = SOWN.plusDays(14);
+        BatchState up = sown().after(SOWN.plusDays(9), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1, 3, 1), true));
+        Standing standing = course(up).standing(up, today, 1);
+        Path path = new Path(List.of(new Potting(2, 2), new Potting(4, 2)), 6, 12, Double.POSITIVE_INFINITY, 5);
+        BatchForecast forecast = BatchForecast.of(path, standing, scenarios(WARM), today.plusDays(60));
+        assertThat(forecast.pottings()).hasSize(2);
+        assertThat(forecast.pottings().get(0).middle()).isBefore(forecast.pottings().get(1).middle());
+        assertThat(forecast.pottings().get(1).middle()).isBefore(forecast.stageReached().orElseThrow().middle());
+        assertThat(BatchForecast.of(path, standing.potted(1), scenarios(WARM), today.plusDays(60)).pottings()).hasSize(1);
+        assertThat(BatchForecast.of(path, standing.potted(2), scenarios(WARM), today.plusDays(60)).pottings()).isEmpty();
     }
 
     @Test

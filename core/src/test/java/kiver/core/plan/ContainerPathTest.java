@@ -50,6 +50,17 @@ class ContainerPathTest {
     }
 
     @Test
+    void pottedLateIsLaterThanUsualButNotPastWhatRootsAllow() {
+        ContainerPath once = new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS));
+        double limit = kale(7).leafLimitIn(PLUGS);
+        assertThat(once.pottings(kale(7), 12, true).get(0).atLeaves()).isEqualTo(0.95 * limit);
+        assertThat(once.pottings(kale(7), 4, true).get(0).atLeaves()).as("one leaf is left for the pot").isEqualTo(3);
+        assertThat(once.pottings(kale(7), 4).get(0).atLeaves()).isEqualTo(2);
+        assertThat(new ContainerPath(Kind.PRICKED_OUT, List.of(OPEN, POTS)).pottings(kale(7), 6, true))
+                .as("pricking out does not wait").extracting(Potting::atLeaves).containsExactly(1.0);
+    }
+
+    @Test
     void pottingsComeInTheirOrderAndBeforeTheLeavesWanted() {
         ContainerPath twice = new ContainerPath(Kind.POTTED_TWICE, List.of(PLUGS, POTS, LARGE));
         assertThat(twice.pottings(kale(7), 6)).extracting(Potting::atLeaves).containsExactly(2.0, 4.0);

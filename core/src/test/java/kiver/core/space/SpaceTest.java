@@ -15,6 +15,7 @@ import kiver.core.Samples;
 import kiver.core.growth.Path;
 import kiver.core.growth.Potting;
 import kiver.core.growth.Standing;
+import kiver.core.growth.Way;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
@@ -51,6 +52,7 @@ class SpaceTest {
         Occupancy occupancy = Occupancy.of(List.of(BENCH, FRAME), stays, TODAY, 40);
         assertThat(occupancy.overflows()).containsExactly(new Occupancy.Overflow(
                 BENCH, TODAY.plusDays(5), TODAY.plusDays(10), 2, List.of(201, 202)));
+        assertThat(occupancy.overfullness()).isEqualTo(5 * 2);
         assertThat(occupancy.free(BENCH.id(), TODAY, TODAY.plusDays(5))).isEqualTo(1);
         assertThat(occupancy.used(FRAME.id())[29]).isEqualTo(5);
         assertThat(occupancy.used(FRAME.id())[30]).isZero();
@@ -59,6 +61,14 @@ class SpaceTest {
         Occupancy moved = occupancy.with(202, List.of(stay(1, 10, 20, 3)));
         assertThat(moved.overflows()).isEmpty();
         assertThat(occupancy.overflows()).hasSize(1);
+    }
+
+    @Test
+    void overfullnessCountsEachDayByItself() {
+        Occupancy uneven = Occupancy.of(List.of(BENCH, FRAME), Map.of(
+                201, List.of(stay(1, 0, 10, 6)), 202, List.of(stay(1, 4, 6, 3)), 203, List.of(stay(2, 0, 40, 5))), TODAY, 40);
+        assertThat(uneven.overflows()).hasSize(1);
+        assertThat(uneven.overfullness()).as("8 days of one too many, 2 of four").isEqualTo(8 * 1 + 2 * 4);
     }
 
     @Test
@@ -71,6 +81,34 @@ class SpaceTest {
         assertThat(assignment.cost()).isCloseTo(4 * 1 + 4, within(1e-9));
         assertThat(assignment.bound()).isLessThanOrEqualTo(assignment.total() + 1e-9);
         assertThat(assignment.stopped()).isFalse();
+    }
+
+    @Test
+    void kinGrowOnTogetherWhereThatCostsNextToNothing() {
+        Way frame = new Way(WAY.emergence(), FRAME.id(), WAY.hardening());
+        Way bench = new Way(WAY.emergence(), BENCH.id(), WAY.hardening());
+        assertThat(assign(List.of(
+                        eitherWay(201, "kale", 1, bench, 5, frame), eitherWay(202, "kale", 2.5, bench, 2, frame),
+                        eitherWay(203, "leek", 5, bench, 2, frame))).chosen())
+                .as("202 gives half a point to stand beside 201; the leek has no kin").containsExactly(0, 0, 1);
+        assertThat(assign(List.of(
+                        eitherWay(201, "kale", 1, bench, 5, frame), eitherWay(202, "kale", 4, bench, 2, frame))).chosen())
+                .as("two points are too many for company").containsExactly(0, 1);
+        assertThat(assign(List.of(
+                        eitherWay(201, "", 1, bench, 5, frame), eitherWay(202, "", 2.5, bench, 2, frame))).chosen())
+                .as("no kin").containsExactly(0, 1);
+    }
+
+    @Test
+    void companyIsNotKeptWhereThereIsNoRoom() {
+        Way frame = new Way(WAY.emergence(), FRAME.id(), WAY.hardening());
+        Way bench = new Way(WAY.emergence(), BENCH.id(), WAY.hardening());
+        List<ToPlace> batches = List.of(
+                eitherWay(201, "kale", 1, bench, 9, frame), eitherWay(202, "kale", 2.5, bench, 2, frame),
+                eitherWay(203, "leek", 1, bench, 9, frame));
+        Assignment assignment = assign(batches);
+        assertThat(assignment.overflow()).isZero();
+        assertThat(assignment.chosen()).as("the bench of 5 holds two of 2").containsExactly(0, 1, 0);
     }
 
     @Test
@@ -104,7 +142,7 @@ class SpaceTest {
     void aStayNeedsADayAndRoom() {
         assertThatThrownBy(() -> stay(1, 5, 5, 2)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> stay(1, 5, 6, 0)).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new ToPlace(1, List.of())).hasMessageContaining("no way");
+        assertThatThrownBy(() -> new ToPlace(1, "", List.of())).hasMessageContaining("no way");
     }
 
     private static Assignment assign(List<ToPlace> batches) {
@@ -113,9 +151,16 @@ class SpaceTest {
 
     /** The bench suits it at a cost of 1, the frame at 5. */
     private static ToPlace wants(int batch, double slots, int from, int until) {
-        return new ToPlace(batch, List.of(
+        return new ToPlace(batch, "", List.of(
                 new Candidate(WAY, 1, List.of(stay(1, from, until, slots))),
                 new Candidate(WAY, 5, List.of(stay(2, from, until, slots)))));
+    }
+
+    /** Two trays for ten days on the bench or in the frame, each at a cost; the cheaper is named first. */
+    private static ToPlace eitherWay(int batch, String kin, double onBench, Way bench, double inFrame, Way frame) {
+        return new ToPlace(batch, kin, List.of(
+                new Candidate(bench, onBench, List.of(stay(BENCH.id().number(), 0, 10, 2))),
+                new Candidate(frame, inFrame, List.of(stay(FRAME.id().number(), 0, 10, 2)))));
     }
 
     private static Stay stay(long place, int from, int until, double slots) {

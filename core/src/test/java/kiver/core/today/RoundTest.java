@@ -51,6 +51,18 @@ class RoundTest {
     }
 
     @Test
+    void plantsArePottedOnWhenTheyHaveTheirLeavesAndThereIsALargerContainerToCome() {
+        Situation growing = new Situation(counted(TODAY.minusDays(3), 9, true));
+        assertThat(tasks(growing)).isEmpty();
+        assertThat(tasks(growing.pottingOn(TODAY.plusDays(1)))).isEmpty();
+        RoundTask potting = only(growing.pottingOn(TODAY));
+        assertThat(potting.kind()).isEqualTo(TaskKind.POT_ON);
+        assertThat(potting.reason()).contains("9 plants into the carrier of 28 pots");
+        assertThat(tasks(new Situation(sown(TODAY.minusDays(3))).expected(0).pottingOn(TODAY)))
+                .as("nothing is up that could be potted").isEmpty();
+    }
+
+    @Test
     void lateAndFailingBatchesAreAtRisk() {
         Situation counted = new Situation(counted(TODAY.minusDays(2), 2, false)).expected(8);
         assertThat(only(counted.verdict(EmergenceVerdict.LATE)).urgency()).isEqualTo(Urgency.AT_RISK);
@@ -155,19 +167,20 @@ class RoundTest {
     private record Situation(
             BatchState state, LocalDate planned, LocalDate latest, LocalDate target, int wanted, LocalDate released,
             double expected, EmergenceVerdict verdict, boolean atEmergencePlace, LocalDate stage, LocalDate past,
-            double chance, DayOutside outside, int programme) {
+            double chance, DayOutside outside, int programme, LocalDate potting) {
 
         Situation(BatchState state) {
             this(state, TODAY, TODAY.plusDays(3), TODAY.plusDays(20), 8, null, 5, EmergenceVerdict.ON_COURSE, false,
-                    TODAY.plusDays(9), TODAY.plusDays(40), 0.9, DayOutside.OUT, 5);
+                    TODAY.plusDays(9), TODAY.plusDays(40), 0.9, DayOutside.OUT, 5, null);
         }
 
         BatchSituation build() {
             DateSpread ready = day(stage.plusDays(programme));
             BatchForecast forecast = new BatchForecast(
-                    Optional.of(day(TODAY)), Optional.of(day(stage)), Optional.of(ready), Optional.of(day(past)), chance);
+                    Optional.of(day(TODAY)), potting == null ? List.of() : List.of(day(potting)), Optional.of(day(stage)), Optional.of(ready), Optional.of(day(past)), chance);
             return new BatchSituation(state, planned, Optional.of(latest), target, wanted,
-                    Optional.ofNullable(released), expected, verdict, 9, atEmergencePlace, forecast, outside, programme);
+                    Optional.ofNullable(released), expected, verdict, 9, atEmergencePlace,
+                    Optional.ofNullable(potting).map(due -> "Carrier of 28 pots"), forecast, outside, programme);
         }
 
         private static DateSpread day(LocalDate day) {
@@ -175,55 +188,59 @@ class RoundTest {
         }
 
         Situation plannedFor(LocalDate day) {
-            return new Situation(state, day, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, day, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation latestSowDay(LocalDate day) {
-            return new Situation(state, planned, day, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, planned, day, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation target(LocalDate day) {
-            return new Situation(state, planned, latest, day, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, planned, latest, day, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation wanted(int plants) {
-            return new Situation(state, planned, latest, target, plants, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, planned, latest, target, plants, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation releasedOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, day, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, day, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation expected(double cells) {
-            return new Situation(state, planned, latest, target, wanted, released, cells, verdict, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, released, cells, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation verdict(EmergenceVerdict changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, changed, atEmergencePlace, stage, past, chance, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, released, expected, changed, atEmergencePlace, stage, past, chance, outside, programme, potting);
         }
 
         Situation atEmergencePlace(boolean there) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, there, stage, past, chance, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, there, stage, past, chance, outside, programme, potting);
         }
 
         Situation stageOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, day, past, chance, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, day, past, chance, outside, programme, potting);
         }
 
         Situation pastLimit(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, day, chance, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, day, chance, outside, programme, potting);
         }
 
         Situation chance(double changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, changed, outside, programme);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, changed, outside, programme, potting);
         }
 
         Situation outside(DayOutside changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, changed, programme);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, changed, programme, potting);
+        }
+
+        Situation pottingOn(LocalDate day) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, day);
         }
 
         Situation programme(int days) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, days);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, days, potting);
         }
     }
 }

@@ -25,6 +25,7 @@ import kiver.core.plan.ContainerPath;
  * @param hardeningProgramme chosen
  * @param containerPath kind of path through its containers
  * @param containers codes of the containers it passes, in order, separated by spaces
+ * @param pottedLate whether it stays in each container as long as its roots allow
  * @param pinned whether its places were chosen by hand
  * @param orderId in the database
  * @param orderNumber as written, from 101
@@ -41,8 +42,9 @@ import kiver.core.plan.ContainerPath;
 public record Batch(
         long id, int number, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
         LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId, long hardeningPlaceId,
-        HardeningProgramme hardeningProgramme, ContainerPath.Kind containerPath, String containers, boolean pinned, long orderId, int orderNumber, long growerId, String grower,
-        String variety, String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target) {
+        HardeningProgramme hardeningProgramme, ContainerPath.Kind containerPath, String containers, boolean pottedLate,
+        boolean pinned, long orderId, int orderNumber, long growerId, String grower, String variety,
+        String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target) {
 
     /** The places it is planned to pass through. */
     public Way way() {

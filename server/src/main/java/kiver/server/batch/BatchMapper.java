@@ -17,7 +17,7 @@ interface BatchMapper {
             select batch.id, batch.number, batch.lot_id, batch.seeds_per_cell, batch.cells, batch.cells_needed,
                    batch.sow_day, batch.latest_sow_day, batch.emergence_place_id, batch.growing_place_id,
                    batch.hardening_place_id, batch.hardening_programme, batch.container_path, batch.containers,
-                   batch.pinned, batch.order_id,
+                   batch.potted_late, batch.pinned, batch.order_id,
                    ordered.number as order_number, ordered.grower_id, grower.name as grower, variety.name as variety,
                    variety.crop, ordered.container, ordered.plants, ordered.leaves_from, ordered.leaves_to,
                    ordered.target

@@ -19,36 +19,45 @@ import kiver.core.plan.ContainerPath;
  * @param pinned whether the places were chosen by hand
  * @param containerPath kind of path through its containers
  * @param containers codes of the containers it passes, in order, separated by spaces
+ * @param pottedLate whether it stays in each of them as long as its roots allow
  */
 public record BatchPlan(
         LocalDate sowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId,
-        long hardeningPlaceId, boolean pinned, ContainerPath.Kind containerPath, String containers) {
+        long hardeningPlaceId, boolean pinned, ContainerPath.Kind containerPath, String containers,
+        boolean pottedLate) {
 
     /** The plan of a batch as it stands. */
     public static BatchPlan of(Batch batch) {
         return new BatchPlan(
                 batch.sowDay(), batch.latestSowDay(), batch.emergencePlaceId(), batch.growingPlaceId(),
-                batch.hardeningPlaceId(), batch.pinned(), batch.containerPath(), batch.containers());
+                batch.hardeningPlaceId(), batch.pinned(), batch.containerPath(), batch.containers(), batch.pottedLate());
     }
 
     /** The same along another way. */
     public BatchPlan along(Way way, boolean byHand) {
         return new BatchPlan(
                 sowDay, latestSowDay, way.emergence().number(), way.growingOn().number(), way.hardening().number(),
-                byHand, containerPath, containers);
+                byHand, containerPath, containers, pottedLate);
     }
 
     /** The same sown on another day. */
     public BatchPlan sownOn(LocalDate day) {
         return new BatchPlan(day, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned,
-                containerPath, containers);
+                containerPath, containers, pottedLate);
+    }
+
+    /** The same potted at the usual time, or as late as its roots allow. */
+    public BatchPlan pottedLate(boolean late) {
+        return new BatchPlan(sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned,
+                containerPath, containers, late);
     }
 
     /** The same in other containers. */
     public BatchPlan in(ContainerPath path) {
         return new BatchPlan(
                 sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned, path.kind(),
-                path.containers().stream().map(Container::code).collect(Collectors.joining(" ")));
+                path.containers().stream().map(Container::code).collect(Collectors.joining(" ")),
+                pottedLate);
     }
 
     /** The container its plants are handed over in. */
@@ -71,7 +80,7 @@ public record BatchPlan(
         return new Batch(
                 batch.id(), batch.number(), batch.lotId(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
                 sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, batch.hardeningProgramme(),
-                containerPath, containers, pinned, batch.orderId(), batch.orderNumber(),
+                containerPath, containers, pottedLate, pinned, batch.orderId(), batch.orderNumber(),
                 batch.growerId(), batch.grower(), batch.variety(), batch.crop(), lastContainer(), batch.plants(),
                 batch.leavesFrom(), batch.leavesTo(), target);
     }

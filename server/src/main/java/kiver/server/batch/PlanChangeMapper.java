@@ -27,7 +27,8 @@ interface PlanChangeMapper {
             update batch set sow_day = #{plan.sowDay}, latest_sow_day = #{plan.latestSowDay},
                    emergence_place_id = #{plan.emergencePlaceId}, growing_place_id = #{plan.growingPlaceId},
                    hardening_place_id = #{plan.hardeningPlaceId}, pinned = #{plan.pinned},
-                   container_path = #{plan.containerPath}, containers = #{plan.containers}
+                   container_path = #{plan.containerPath}, containers = #{plan.containers},
+                   potted_late = #{plan.pottedLate}
             where number = #{number}
             """)
     int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);

@@ -22,6 +22,7 @@ import kiver.server.batch.Batch;
 import kiver.server.batch.RecordingService;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.PottingService;
 import kiver.server.release.ReleaseService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -41,6 +42,7 @@ class DemoHands {
 
     private final RoundService round;
     private final RecordingService recording;
+    private final PottingService pottings;
     private final ReleaseService releases;
     private final SeedStore seeds;
     private final NurseryClock clock;
@@ -48,11 +50,13 @@ class DemoHands {
     DemoHands(
             RoundService round,
             RecordingService recording,
+            PottingService pottings,
             ReleaseService releases,
             SeedStore seeds,
             NurseryClock clock) {
         this.round = round;
         this.recording = recording;
+        this.pottings = pottings;
         this.releases = releases;
         this.seeds = seeds;
         this.clock = clock;
@@ -93,6 +97,7 @@ class DemoHands {
             case COUNT, DECIDE_ON_FAILING -> record(batch.number(), today, purpose, counts(analysis, today));
             case MOVE_TO_GROW_ON -> record(batch.number(), today, purpose,
                     List.of(new BatchChange.Moved(new PlaceId(batch.growingPlaceId()))));
+            case POT_ON -> potOn(analysis, today);
             case START_HARDENING -> {
                 HardeningProgramme programme = batch.hardeningProgramme();
                 List<BatchChange> changes = new ArrayList<>();
@@ -134,6 +139,20 @@ class DemoHands {
             }
         }
         return changes;
+    }
+
+    /** All that live go on into the next container of their path, tray by tray. */
+    private void potOn(BatchAnalysis analysis, LocalDate today) {
+        int number = analysis.file().batch().number();
+        BatchState state = analysis.file().state();
+        String into = analysis.containers().containers().get(analysis.standing().pottingsDone() + 1).code();
+        for (TrayId tray : state.trays()) {
+            int alive = state.cellsIn(tray, CellCondition.ALIVE).size();
+            if (alive > 0) {
+                pottings.pot(id(number, today, "POT_ON " + tray.number()), number, today,
+                        new PottingService.Potted(tray, into, alive), null);
+            }
+        }
     }
 
     private List<BatchChange> counts(BatchAnalysis analysis, LocalDate today) {

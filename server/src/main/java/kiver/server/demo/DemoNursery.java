@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import kiver.core.plan.ContainerPath;
 import kiver.core.promise.Answer;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Promise;
@@ -142,7 +143,8 @@ class DemoNursery implements ApplicationRunner {
         Wish wish = new Wish(
                         variety.id(), entry.container(), wished.plants(), entry.leavesFrom(), entry.leavesTo(),
                         today.plusWeeks(wished.weeksAhead()), null, null)
-                .at(site.id());
+                .at(site.id())
+                .along(DemoStock.isPottedUp(entry.crop()) ? ContainerPath.Kind.POTTED_ONCE : null);
         for (int tries = 0; tries < MOST_TRIES; tries++) {
             Promise promise = promises.check(wish, true).promise();
             boolean eager = wished.plants() % 30 == 0 || tries == MOST_TRIES - 1;

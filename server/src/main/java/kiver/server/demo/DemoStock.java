@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.SplittableRandom;
 import kiver.core.order.Protection;
 import kiver.core.place.Place;
@@ -36,6 +37,11 @@ final class DemoStock {
     record LotEntry(String code, String variety, String supplier, double label, int tested, LocalDate testedOn, int seeds) {}
 
     private DemoStock() {}
+
+    /** Whether the nursery sows the crop into plugs first and pots it on. */
+    static boolean isPottedUp(String crop) {
+        return Set.of("tomato", "pepper", "aubergine").contains(crop);
+    }
 
     static List<PlaceEntry> places() {
         return List.of(

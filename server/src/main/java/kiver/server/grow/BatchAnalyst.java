@@ -209,7 +209,7 @@ public class BatchAnalyst implements BatchesInSpace {
         int hardeningDays = state.hardenedOn().isPresent() ? state.hardeningDays()
                 : state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days();
         Path path = new Path(
-                containers.pottings(crop, batch.leavesFrom()), batch.leavesFrom(), Math.max(limit, batch.leavesFrom()),
+                containers.pottings(crop, batch.leavesFrom(), batch.pottedLate()), batch.leavesFrom(), Math.max(limit, batch.leavesFrom()),
                 crop.dayLimitIn(container), hardeningDays);
         List<Scenario> scenarios = season.scenarios(way, crop.emergence(), crop.leaves(), pace);
         BatchForecast forecast = BatchForecast.of(path, standing, scenarios, batch.target());

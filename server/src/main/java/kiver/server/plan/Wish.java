@@ -60,7 +60,6 @@ public record Wish(
         return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, site, containerPath);
     }
 
-
     /** As the core knows it. */
     public OrderLine line(LocalDate today) {
         if (leavesTo < leavesFrom) {

@@ -14,6 +14,7 @@ import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.Plan;
 import kiver.core.plan.SowWindow;
+import kiver.core.plan.SowingSeason;
 import kiver.core.promise.Answer;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Promise;
@@ -35,6 +36,7 @@ import kiver.core.space.Rates;
  * @param window of sow days
  * @param windowOpen whether some day is safe on both sides
  * @param emerged when the median seedling shows
+ * @param pottings when plants are potted on, in order
  * @param stageReached when there are leaves enough
  * @param ready when hardened
  * @param pastLimit when past its best
@@ -54,7 +56,7 @@ import kiver.core.space.Rates;
 record PlanView(
         Answer answer, List<String> conditions, List<String> reasons, List<Offer> offers, boolean possible,
         int plantsToAimFor, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
-        boolean windowOpen, @Nullable DateSpread emerged, @Nullable DateSpread stageReached,
+        boolean windowOpen, @Nullable DateSpread emerged, List<DateSpread> pottings, @Nullable DateSpread stageReached,
         @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance, List<Obstacle> obstacles,
         @Nullable LotView lot, String emergencePlace, String growingPlace, String hardeningPlace, int hardeningDays,
         double slots, List<PlannedStay> stays, @Nullable Outlay outlay, String path, @Nullable OutdoorView outdoors,
@@ -72,15 +74,16 @@ record PlanView(
             @Nullable DateSpread firstFrost, @Nullable DateSpread soil, double soilWait, @Nullable LocalDate until,
             double chanceOfHarm, @Nullable LocalDate averageLastFrost, @Nullable LocalDate averageFirstFrost,
             @Nullable LocalDate ruleForSowing, @Nullable LocalDate ruleForPlanting,
-            @Nullable LocalDate ruleForLastPlanting) {
+            @Nullable LocalDate ruleForLastPlanting, @Nullable LocalDate sowFrom, @Nullable LocalDate sowUntil) {
 
-        static OutdoorView of(OutdoorSeason season, Crop crop, LocalDate target) {
+        static OutdoorView of(OutdoorSeason season, SowingSeason sowing, Crop crop, LocalDate target) {
             return new OutdoorView(
                     season.from(), season.fromBecause(), season.threshold(), season.lastFrost().orElse(null),
                     season.firstFrost().orElse(null), season.soil().orElse(null), crop.outdoors().soilWait(),
                     season.until().orElse(null), season.chanceOfHarm(target), season.averageLastFrost().orElse(null),
                     season.averageFirstFrost().orElse(null), season.ruleForSowing(crop).orElse(null),
-                    season.ruleForPlanting(crop).orElse(null), season.ruleForLastPlanting(crop).orElse(null));
+                    season.ruleForPlanting(crop).orElse(null), season.ruleForLastPlanting(crop).orElse(null),
+                    sowing.from().orElse(null), sowing.until().orElse(null));
         }
     }
 
@@ -102,6 +105,7 @@ record PlanView(
                 plan.window().orElse(null),
                 plan.window().map(SowWindow::isOpen).orElse(false),
                 plan.emerged().orElse(null),
+                plan.pottings(),
                 plan.stageReached().orElse(null),
                 plan.ready().orElse(null),
                 plan.pastLimit().orElse(null),
@@ -122,7 +126,10 @@ record PlanView(
                         .toList(),
                 outlay.orElse(null),
                 words(request.containers()),
-                request.outdoors().map(outdoors -> OutdoorView.of(outdoors, request.crop(), target)).orElse(null),
+                request.outdoors()
+                        .map(outdoors -> OutdoorView.of(
+                                outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
+                        .orElse(null),
                 target);
     }
 

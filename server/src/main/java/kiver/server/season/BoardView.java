@@ -43,7 +43,7 @@ record BoardView(
     record BoardBatch(
             int number, String variety, String crop, String grower, int order, int plants, String container,
             BatchStage stage, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
-            @Nullable DateSpread emerged, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
+            @Nullable DateSpread emerged, List<DateSpread> pottings, boolean pottedLate, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
             @Nullable DateSpread pastLimit, double chance, LocalDate target, List<BoardStay> stays,
             long emergencePlaceId, long growingPlaceId, long hardeningPlaceId) {}
 
@@ -57,6 +57,7 @@ record BoardView(
                 batch.number(), batch.variety(), analysis.crop().name(), batch.grower(), batch.orderNumber(),
                 batch.plants(), analysis.container().name(), analysis.stage(), state.sownOn().isPresent(), batch.pinned(),
                 state.sownOn().orElse(batch.sowDay()), window, analysis.forecast().emerged().orElse(null),
+                analysis.forecast().pottings(), batch.pottedLate(),
                 analysis.forecast().stageReached().orElse(null), ready, analysis.forecast().pastLimit().orElse(null),
                 analysis.chance(), batch.target(), analysis.stays().stream().map(BoardView::stay).toList(),
                 analysis.way().emergence().number(), analysis.way().growingOn().number(),

@@ -39,11 +39,12 @@ class PlanEdits {
      * @param hardeningPlaceId where they are to harden
      * @param container code of the container they are handed over in, sown straight into it
      * @param containerPath kind of path into that container
+     * @param pottedLate whether it is to stay in each container as long as its roots allow
      */
     record Edit(
             @NotNull Integer batch, @Nullable LocalDate sowDay, @Nullable Long emergencePlaceId,
             @Nullable Long growingPlaceId, @Nullable Long hardeningPlaceId, @Nullable String container,
-            @Nullable ContainerPath.Kind containerPath) {}
+            @Nullable ContainerPath.Kind containerPath, @Nullable Boolean pottedLate) {}
 
     /** The plan after an edit of the plan before. */
     BatchPlan edited(BatchAnalysis batch, BatchPlan before, Edit edit) {
@@ -65,7 +66,8 @@ class PlanEdits {
                 place(edit.emergencePlaceId(), PlaceUse.EMERGENCE, "emergencePlaceId", plan.emergencePlaceId()),
                 place(edit.growingPlaceId(), PlaceUse.GROWING_ON, "growingPlaceId", plan.growingPlaceId()),
                 place(edit.hardeningPlaceId(), PlaceUse.HARDENING_OFF, "hardeningPlaceId", plan.hardeningPlaceId()),
-                plan.pinned() || placed, plan.containerPath(), plan.containers());
+                plan.pinned() || placed, plan.containerPath(), plan.containers(),
+                edit.pottedLate() == null ? plan.pottedLate() : edit.pottedLate());
         if (edit.container() != null || edit.containerPath() != null) {
             String last = edit.container() == null ? plan.lastContainer() : edit.container();
             ContainerPath.Kind kind = edit.containerPath() == null ? ContainerPath.Kind.STRAIGHT : edit.containerPath();

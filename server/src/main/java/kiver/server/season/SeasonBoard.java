@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Season;
 import kiver.core.plan.CountBack;
+import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.SowWindow;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
@@ -64,7 +65,7 @@ public class SeasonBoard {
         return new CountBack(
                 batch.path(),
                 season.scenarios(batch.way(), batch.crop().emergence(), batch.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.firstDay());
+                season.firstDay(), SeedlingLight.at(season, batch.way().growingOn(), batch.crop().leaves()));
     }
 
     /** The batch of that number. */
@@ -98,13 +99,6 @@ public class SeasonBoard {
         Optional<SowWindow> window = windowFor(batch, batch.file().batch().target(), today);
         windows.put(number(batch), new KeptWindow(batch, window));
         return window;
-    }
-
-    /** Slots over capacity, summed over runs of days at their fullest. */
-    static double overflow(Occupancy occupancy) {
-        return occupancy.overflows().stream()
-                .mapToDouble(each -> each.mostOver() * (each.until().toEpochDay() - each.from().toEpochDay()))
-                .sum();
     }
 
     /** The names of places. */

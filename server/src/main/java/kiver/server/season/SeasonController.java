@@ -159,8 +159,8 @@ class SeasonController {
                 .map(batch -> line(nowByNumber.get(batch.file().batch().number()), batch, names))
                 .toList();
         return new DraftView(
-                lines, meanChance(now), meanChance(then), SeasonBoard.overflow(board.occupancy(now)),
-                SeasonBoard.overflow(board.occupancy(then)), atRisk(now), atRisk(then));
+                lines, meanChance(now), meanChance(then), board.occupancy(now).overfullness(),
+                board.occupancy(then).overfullness(), atRisk(now), atRisk(then));
     }
 
     @PostMapping("/api/drafts/{draft}/taking")

@@ -12,8 +12,8 @@ import kiver.core.growth.Way;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
-import kiver.core.plan.ContainerPath;
 import kiver.core.space.Occupancy;
+import kiver.core.space.Stay;
 import kiver.server.batch.BatchPlan;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
@@ -88,19 +88,19 @@ class Suggestions {
                     (cooler ? "Hold batch " + number + " cooler, in the " : "Put batch " + number + " in the ")
                             + where.toLowerCase(Locale.ROOT) + " instead.",
                     new PlanEdits.Edit(number, null, sown ? null : other.emergencePlaceId(), other.growingPlaceId(),
-                            other.hardeningPlaceId(), null, null));
+                            other.hardeningPlaceId(), null, null, null));
         });
+        if (!batch.forecast().pottings().isEmpty() && !plan.pottedLate()) {
+            add(found, SuggestionKind.POT_LATER, batch, plan.pottedLate(true), place, from, to, occupancy,
+                    "Pot batch " + number + " on as late as its roots allow; look at them every other day.",
+                    new PlanEdits.Edit(number, null, null, null, null, null, null, true));
+        }
         if (!sown) {
             for (int days : DAYS_LATER) {
                 LocalDate day = plan.sowDay().isBefore(clock.today()) ? clock.today().plusDays(days) : plan.sowDay().plusDays(days);
                 add(found, SuggestionKind.SOW_LATER, batch, plan.sownOn(day), place, from, to, occupancy,
                         "Sow batch " + number + " " + days + " days later, on " + DAY.format(day) + ".",
-                        new PlanEdits.Edit(number, day, null, null, null, null, null));
-            }
-            if (batch.containers().kind() == ContainerPath.Kind.POTTED_ONCE || batch.containers().kind() == ContainerPath.Kind.POTTED_TWICE) {
-                found.add(new Suggestion(SuggestionKind.POT_LATER, number,
-                        "Leave batch " + number + " in its plugs some days longer and watch its roots.",
-                        batch.chance(), batch.chance(), relief(batch, List.of(), place, from, to), null));
+                        new PlanEdits.Edit(number, day, null, null, null, null, null, null));
             }
             found.add(new Suggestion(SuggestionKind.REFUSE, number,
                     "Tell " + batch.file().batch().grower() + " that order " + batch.file().batch().orderNumber() + " of "
@@ -154,7 +154,7 @@ class Suggestions {
     }
 
     private static double relief(
-            BatchAnalysis batch, List<kiver.core.space.Stay> then, PlaceId place, LocalDate from, LocalDate to) {
+            BatchAnalysis batch, List<Stay> then, PlaceId place, LocalDate from, LocalDate to) {
         double relief = 0;
         for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(1)) {
             relief = Math.max(relief, slots(batch.stays(), place, day) - slots(then, place, day));
@@ -162,10 +162,10 @@ class Suggestions {
         return relief;
     }
 
-    private static double slots(List<kiver.core.space.Stay> stays, PlaceId place, LocalDate day) {
+    private static double slots(List<Stay> stays, PlaceId place, LocalDate day) {
         return stays.stream()
                 .filter(stay -> stay.place().equals(place) && stay.covers(day))
-                .mapToDouble(kiver.core.space.Stay::slots)
+                .mapToDouble(Stay::slots)
                 .sum();
     }
 }

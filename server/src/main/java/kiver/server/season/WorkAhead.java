@@ -4,13 +4,14 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kiver.core.batch.BatchStage;
+import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
 import kiver.core.place.PlaceId;
-import kiver.core.space.Stay;
 import kiver.server.batch.Batch;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
@@ -64,7 +65,7 @@ class WorkAhead {
     private void add(BatchAnalysis batch, Map<Long, String> names, List<Work> works) {
         Batch planned = batch.file().batch();
         LocalDate today = clock.today();
-        String plants = planned.variety() + " (" + batch.crop().name().toLowerCase(java.util.Locale.ROOT) + ")";
+        String plants = planned.variety() + " (" + batch.crop().name().toLowerCase(Locale.ROOT) + ")";
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
@@ -81,8 +82,13 @@ class WorkAhead {
                 }
             });
         }
-        pottings(batch).forEach(stay -> works.add(work(stay.from(), WorkKind.POT_ON, batch, stay.place(), names, Optional.empty(),
-                "Pot on " + plants + ", " + Math.round(stay.slots()) + " trays")));
+        List<Container> containers = batch.containers().containers();
+        for (int index = 0; index < batch.forecast().pottings().size(); index++) {
+            DateSpread spread = batch.forecast().pottings().get(index);
+            Container into = containers.get(batch.standing().pottingsDone() + index + 1);
+            works.add(work(spread.middle(), WorkKind.POT_ON, batch, way.growingOn(), names, Optional.of(spread),
+                    "Pot on " + plants + " into " + into.name().toLowerCase(Locale.ROOT)));
+        }
         if (batch.stage().compareTo(BatchStage.HARDENING_OFF) < 0) {
             batch.forecast().stageReached().ifPresent(spread -> works.add(work(spread.middle(), WorkKind.HARDEN, batch,
                     way.hardening(), names, Optional.of(spread), "Harden off " + plants + ", "
@@ -90,18 +96,6 @@ class WorkAhead {
         }
         works.add(work(planned.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
                 "Release " + planned.plants() + " " + plants + " to " + planned.grower()));
-    }
-
-    /** Stays that begin with more trays at the place where the plants stood before. */
-    private static List<Stay> pottings(BatchAnalysis batch) {
-        List<Stay> found = new ArrayList<>();
-        List<Stay> stays = batch.stays();
-        for (int index = 1; index < stays.size(); index++) {
-            if (stays.get(index).place().equals(stays.get(index - 1).place())) {
-                found.add(stays.get(index));
-            }
-        }
-        return found;
     }
 
     private static Work work(

@@ -131,7 +131,7 @@ public class AssignmentService {
         try {
             List<ToPlace> toPlace = new ArrayList<>();
             for (BatchInSpace batch : all) {
-                toPlace.add(new ToPlace(batch.number(), candidates(batch, season, today, present.stop.get())));
+                toPlace.add(new ToPlace(batch.number(), batch.crop().code(), candidates(batch, season, today, present.stop.get())));
                 present.progress = WEIGHING * toPlace.size() / all.size();
             }
             Assignment assignment = Assigner.assign(
@@ -174,25 +174,30 @@ public class AssignmentService {
             boolean changes = !chosen.way().equals(batch.way()) || !sowDay.equals(batch.sowDay());
             placings.add(new Placing(
                     batch.number(), batch.way(), chosen.way(), batch.sowDay(), sowDay, changes,
-                    reason(batch, toPlace.get(index), chosen, then, season)));
+                    reason(batch, toPlace.get(index), chosen, then, beside(all, toPlace, assignment, index))));
         }
         return new Outcome(
                 placings, (int) all.stream().filter(BatchInSpace::pinned).count(),
-                over(Occupancy.of(season.places(), before, today, days)), over(then), assignment.gap(), assignment.stopped());
+                Occupancy.of(season.places(), before, today, days).overfullness(), then.overfullness(), assignment.gap(), assignment.stopped());
     }
 
     private static Candidate chosen(List<ToPlace> toPlace, Assignment assignment, int index) {
         return toPlace.get(index).candidates().get(assignment.chosen().get(index));
     }
 
-    /** Slots over capacity, summed over places and days. */
-    private static double over(Occupancy occupancy) {
-        return occupancy.overflows().stream()
-                .mapToDouble(each -> each.mostOver() * (each.until().toEpochDay() - each.from().toEpochDay()))
-                .sum();
+    /** Whether others of its crop grow on at the same place. */
+    private static boolean beside(List<BatchInSpace> all, List<ToPlace> toPlace, Assignment assignment, int index) {
+        Candidate chosen = chosen(toPlace, assignment, index);
+        for (int other = 0; other < all.size(); other++) {
+            if (other != index && toPlace.get(other).kin().equals(toPlace.get(index).kin())
+                    && chosen(toPlace, assignment, other).growsBeside(chosen)) {
+                return true;
+            }
+        }
+        return false;
     }
 
-    private static String reason(BatchInSpace batch, ToPlace toPlace, Candidate chosen, Occupancy then, Season season) {
+    private static String reason(BatchInSpace batch, ToPlace toPlace, Candidate chosen, Occupancy then, boolean beside) {
         if (batch.sown()) {
             return "Stands there already.";
         }
@@ -207,6 +212,9 @@ public class AssignmentService {
         return lack
                 .map(over -> over.place().name() + " would suit it best but is full from " + DAY.format(over.from())
                         + " to " + DAY.format(over.until().minusDays(1)) + ".")
-                .orElse("Leaves room where others need it more.");
+                .orElse(beside
+                        ? "Suits it nearly as well as the best, and more " + batch.crop().name().toLowerCase(Locale.ROOT)
+                                + " stands there."
+                        : "Leaves room where others need it more.");
     }
 }

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.RecordedChange;
+import kiver.core.crop.Container;
 import kiver.core.growth.Season;
 import kiver.core.harden.DayOutside;
 import kiver.core.place.PlaceId;
@@ -83,6 +84,12 @@ public class RoundService {
                 .reduce((earlier, later) -> later);
     }
 
+    private static Optional<String> nextContainer(BatchAnalysis analysis) {
+        int next = analysis.standing().pottingsDone() + 1;
+        List<Container> containers = analysis.containers().containers();
+        return next < containers.size() ? Optional.of(containers.get(next).name()) : Optional.empty();
+    }
+
     private static PlaceId placeOf(BatchAnalysis batch) {
         return batch.file().state().place().orElse(batch.way().emergence());
     }
@@ -102,6 +109,7 @@ public class RoundService {
         return new BatchSituation(
                 file.state(), batch.sowDay(), Optional.ofNullable(batch.latestSowDay()), batch.target(),
                 plantsStillWanted, lastReleasedOn(file), analysis.expectedUp(), analysis.verdict(), batch.cellsNeeded(), atEmergencePlace,
+                nextContainer(analysis),
                 analysis.forecast(), advice, batch.hardeningProgramme().days());
     }
 }

@@ -1,0 +1,185 @@
+package kiver.core.space;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceId;
+
+/** What stands on the benches while batches are being placed: every place's load by day, and each batch's options. */
+final class Benches {
+
+    private final int days;
+    private final long firstDay;
+    private final double[] capacity;
+    private final double[] load;
+    private final Option[][] options;
+
+    /** A candidate in positions: stays as place, first day, end, slots; and the position of its growing place. */
+    record Option(double cost, int growing, int[] place, int[] from, int[] until, double[] slots) {
+
+        /** Room taken, in tray places times days. */
+        double room() {
+            double room = 0;
+            for (int stay = 0; stay < place.length; stay++) {
+                room += slots[stay] * (until[stay] - from[stay]);
+            }
+            return room;
+        }
+
+        /** Whether both stand at some place on the same day. */
+        boolean meets(Option other) {
+            for (int stay = 0; stay < place.length; stay++) {
+                for (int against = 0; against < other.place.length; against++) {
+                    if (place[stay] == other.place[against] && overlap(stay, other, against)) {
+                        return true;
+                    }
+                }
+            }
+            return false;
+        }
+
+        /** Whether both grow on at the same place on the same day. */
+        boolean growsBeside(Option other) {
+            if (growing != other.growing) {
+                return false;
+            }
+            for (int stay = 0; stay < place.length; stay++) {
+                for (int against = 0; against < other.place.length; against++) {
+                    if (place[stay] == growing && other.place[against] == growing && overlap(stay, other, against)) {
+                        return true;
+                    }
+                }
+            }
+            return false;
+        }
+
+        private boolean overlap(int stay, Option other, int against) {
+            return from[stay] < other.until[against] && other.from[against] < until[stay];
+        }
+    }
+
+    Benches(List<Place> places, List<ToPlace> batches) {
+        long first = batches.stream().flatMap(batch -> batch.candidates().stream())
+                .flatMap(candidate -> candidate.stays().stream())
+                .mapToLong(stay -> stay.from().toEpochDay()).min().orElse(0);
+        long last = batches.stream().flatMap(batch -> batch.candidates().stream())
+                .flatMap(candidate -> candidate.stays().stream())
+                .mapToLong(stay -> stay.until().toEpochDay()).max().orElse(1);
+        firstDay = first;
+        days = (int) (last - first) + 1;
+        Map<PlaceId, Integer> position = new HashMap<>();
+        capacity = new double[places.size()];
+        for (int index = 0; index < places.size(); index++) {
+            position.put(places.get(index).id(), index);
+            capacity[index] = places.get(index).slots();
+        }
+        options = batches.stream()
+                .map(batch -> batch.candidates().stream()
+                        .map(candidate -> option(candidate, position))
+                        .toArray(Option[]::new))
+                .toArray(Option[][]::new);
+        load = new double[capacity.length * days];
+    }
+
+    int places() {
+        return capacity.length;
+    }
+
+    int days() {
+        return days;
+    }
+
+    int batches() {
+        return options.length;
+    }
+
+    Option[] options(int batch) {
+        return options[batch];
+    }
+
+    double capacity(int place) {
+        return capacity[place];
+    }
+
+    /** Takes everything off. */
+    void clear() {
+        Arrays.fill(load, 0);
+    }
+
+    /** Slots over capacity that an option would add, summed over days. */
+    double added(Option option) {
+        double over = 0;
+        for (int stay = 0; stay < option.place().length; stay++) {
+            int place = option.place()[stay];
+            double slots = option.slots()[stay];
+            for (int index = place * days + option.from()[stay]; index < place * days + option.until()[stay]; index++) {
+                double free = capacity[place] - load[index];
+                if (slots > free) {
+                    over += Math.min(slots, slots - free);
+                }
+            }
+        }
+        return over;
+    }
+
+    /** Sets an option down, or with -1 takes it up. */
+    void put(Option option, int sign) {
+        for (int stay = 0; stay < option.place().length; stay++) {
+            int row = option.place()[stay] * days;
+            for (int index = row + option.from()[stay]; index < row + option.until()[stay]; index++) {
+                load[index] += sign * option.slots()[stay];
+            }
+        }
+    }
+
+    /** Sets down what is chosen for every batch, on empty benches. */
+    void fill(int[] chosen) {
+        clear();
+        for (int batch = 0; batch < options.length; batch++) {
+            put(options[batch][chosen[batch]], 1);
+        }
+    }
+
+    /** Cost of what is chosen, with the overflow that stands on the benches. */
+    double total(int[] chosen) {
+        double cost = 0;
+        for (int batch = 0; batch < options.length; batch++) {
+            cost += options[batch][chosen[batch]].cost();
+        }
+        return cost + Assignment.OVERFLOW_COST * overflow();
+    }
+
+    /** Slots over capacity, summed over places and days. */
+    double overflow() {
+        double over = 0;
+        for (int index = 0; index < load.length; index++) {
+            over += Math.max(0, load[index] - capacity[index / days]);
+        }
+        return over < 1e-7 ? 0 : over;
+    }
+
+    private Option option(Candidate candidate, Map<PlaceId, Integer> position) {
+        int count = candidate.stays().size();
+        int growing = position.getOrDefault(candidate.way().growingOn(), -1);
+        Option option = new Option(candidate.cost(), growing, new int[count], new int[count], new int[count], new double[count]);
+        for (int index = 0; index < count; index++) {
+            Stay stay = candidate.stays().get(index);
+            Integer place = position.get(stay.place());
+            if (place == null) {
+                throw new IllegalArgumentException("There is no place " + stay.place().number() + ".");
+            }
+            option.place()[index] = place;
+            option.from()[index] = dayOf(stay.from());
+            option.until()[index] = dayOf(stay.until());
+            option.slots()[index] = stay.slots();
+        }
+        return option;
+    }
+
+    private int dayOf(LocalDate day) {
+        return (int) (day.toEpochDay() - firstDay);
+    }
+}

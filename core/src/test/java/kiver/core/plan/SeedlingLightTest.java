@@ -1,0 +1,88 @@
+package kiver.core.plan;
+
+import static kiver.core.Samples.LOT;
+import static kiver.core.Samples.MODULES;
+import static kiver.core.Samples.TODAY;
+import static kiver.core.Samples.WAY;
+import static kiver.core.Samples.kale;
+import static kiver.core.Samples.place;
+import static kiver.core.Samples.request;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kiver.core.Samples;
+import kiver.core.crop.Crop;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
+import kiver.core.growth.Season;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceUse;
+import org.junit.jupiter.api.Test;
+
+class SeedlingLightTest {
+
+    private static final Crop KALE = kale(60);
+    private static final Path PATH = new Path(4, 7, 3);
+    private static final LocalDate TARGET = TODAY.plusDays(100);
+
+    @Test
+    void isTheDaylightOfTheFirstWeeksAfterEmergence() {
+        SeedlingLight light = SeedlingLight.at(seasonIn(0.17, 0), WAY.growingOn(), KALE.leaves());
+        assertThat(light.needed()).isEqualTo(6);
+        assertThat(light.isEnough(TODAY)).isFalse();
+        assertThat(light.isEnough(TODAY.plusDays(80))).isTrue();
+        assertThat(light.meanAfter(TODAY.plusDays(60))).isGreaterThan(light.meanAfter(TODAY));
+        assertThat(SeedlingLight.AMPLE.isEnough(TODAY)).isTrue();
+    }
+
+    @Test
+    void aWindowBeginsWhenLightIsEnough() {
+        Season dim = seasonIn(0.17, 0);
+        SowWindow byLeaves = countBack(dim, SeedlingLight.AMPLE, new Path(4, 30, 3)).windowFor(TARGET, TODAY).orElseThrow();
+        SeedlingLight light = SeedlingLight.at(dim, WAY.growingOn(), KALE.leaves());
+        SowWindow byLight = countBack(dim, light, new Path(4, 30, 3)).windowFor(TARGET, TODAY).orElseThrow();
+        assertThat(byLight.earliestBecause()).isEqualTo(SowWindow.Limit.LIGHT);
+        assertThat(byLight.earliest()).isAfter(byLeaves.earliest());
+        assertThat(light.isEnough(byLight.earliest())).isTrue();
+        assertThat(light.isEnough(byLight.earliest().minusDays(1))).isFalse();
+        assertThat(byLight.latest()).isEqualTo(byLeaves.latest());
+        assertThat(byLight.best()).isBetween(byLight.earliest(), byLight.latest());
+    }
+
+    @Test
+    void whereNoDayOfTheWindowHasLightEnoughThePlanSaysSo() {
+        Season dark = seasonIn(0.05, 0);
+        Season lamps = seasonIn(0.05, 9);
+        assertThat(obstacles(dark)).contains(Obstacle.Kind.LEGGY);
+        assertThat(obstacles(lamps)).doesNotContain(Obstacle.Kind.LEGGY);
+        SowWindow unlit = countBack(dark, SeedlingLight.at(dark, WAY.growingOn(), KALE.leaves()), PATH)
+                .windowFor(TARGET, TODAY).orElseThrow();
+        assertThat(unlit.earliestBecause()).isEqualTo(SowWindow.Limit.LEAVES);
+    }
+
+    private static List<Obstacle.Kind> obstacles(Season season) {
+        CountBack countBack = countBack(season, SeedlingLight.at(season, WAY.growingOn(), KALE.leaves()), PATH);
+        return Planner.plan(request(KALE, MODULES, 60, TARGET, 1000, LOT), countBack, season.firstDay(), season.lastDay())
+                .obstacles().stream().map(Obstacle::kind).toList();
+    }
+
+    private static CountBack countBack(Season season, SeedlingLight light, Path path) {
+        return new CountBack(
+                path, season.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.firstDay(), light);
+    }
+
+    /** A nursery whose growing place lets so much of the daylight in and has lamps of so many mol a day. */
+    private static Season seasonIn(double daylight, double lamps) {
+        Place growing = new Place(WAY.growingOn(), "Shed", 2, 10, new PlaceClimate.SetPoints(17, 13), daylight, lamps,
+                Set.of(PlaceUse.GROWING_ON));
+        return new Season(
+                List.of(place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE), growing,
+                        place(3, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF)),
+                Samples.weather(), Map.of(), 46);
+    }
+}
