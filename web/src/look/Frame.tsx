@@ -53,14 +53,14 @@ export function Frame({ session, children }: { session: SessionView; children: R
               ))}
             </nav>
           )}
-          <div className="ml-auto flex flex-wrap items-center gap-x-2 text-sm">
+          <div className="-mr-2 flex flex-wrap items-center text-sm sm:mx-0 sm:ml-auto sm:gap-x-2">
             <span className="hidden text-pencil 2xl:inline">{session.nursery}</span>
             <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>{dayWords(session.today)}</span>
             {session.role === 'PROPAGATOR' && <PromiseSheet />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
             <button className="trail min-h-11 px-2" onClick={signOut}>
-              Sign out {session.name?.split(' ')[0]}
+              Sign out<span className="hidden sm:inline"> {session.name?.split(' ')[0]}</span>
             </button>
           </div>
         </div>

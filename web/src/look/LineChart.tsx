@@ -7,11 +7,15 @@ export interface Band { x: number; low: number; high: number }
 export interface Series { name: string; points: Point[]; dashed?: boolean; unnamed?: boolean }
 
 const WIDTH = 640;
-const HEIGHT = 250;
-const LEFT = 44;
-const BOTTOM = 40;
+const HEIGHT = 270;
+const LEFT = 56;
+const TOP = 28;
+const BOTTOM = 56;
 
-/** A small chart with titled axes; series are told apart by their stroke and named beside it. */
+/** As large on a phone, where the chart is half as wide, as at the desk. */
+const WORDS = 'text-[21px] sm:text-[13px]';
+
+/** A small chart with titled axes; series are told apart by their stroke, and end where they leave the chart above. */
 export function LineChart({
   title, xTitle, yTitle, series, bands = [], dots = [], xTicks, xWords, yWords, yMost, marks = [],
 }: {
@@ -23,8 +27,8 @@ export function LineChart({
   const xs = all.map((point) => point.x);
   const ys = all.map((point) => point.y);
   const x = scaleLinear([Math.min(...xs), Math.max(...xs)], [LEFT, WIDTH - 12]);
-  const y = scaleLinear([Math.min(0, ...ys), yMost ?? Math.max(...ys)], [HEIGHT - BOTTOM, 12]).clamp(true);
-  const path = line<Point>((point) => x(point.x), (point) => y(point.y));
+  const y = scaleLinear([Math.min(0, ...ys), yMost ?? Math.max(...ys)], [HEIGHT - BOTTOM, TOP]).clamp(true);
+  const path = line<Point>((point) => x(point.x), (point) => y(point.y)).defined((point) => yMost === undefined || point.y <= yMost);
   const surface = area<Band>((band) => x(band.x), (band) => y(band.low), (band) => y(band.high));
   return (
     <figure>
@@ -33,19 +37,19 @@ export function LineChart({
         {y.ticks(5).map((tick) => (
           <g key={tick}>
             <line x1={LEFT} x2={WIDTH - 12} y1={y(tick)} y2={y(tick)} className="stroke-rule" strokeWidth="1" />
-            <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="fill-pencil text-[12px]">{yWords ? yWords(tick) : tick}</text>
+            <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className={`fill-pencil ${WORDS}`}>{yWords ? yWords(tick) : tick}</text>
           </g>
         ))}
-        {(xTicks ?? x.ticks(8)).map((tick) => (
-          <text key={tick} x={x(tick)} y={HEIGHT - BOTTOM + 16} textAnchor="middle" className="fill-pencil text-[12px]">{xWords ? xWords(tick) : tick}</text>
+        {(xTicks ?? x.ticks(6)).map((tick) => (
+          <text key={tick} x={x(tick)} y={HEIGHT - BOTTOM + 21} textAnchor="middle" className={`fill-pencil ${WORDS}`}>{xWords ? xWords(tick) : tick}</text>
         ))}
-        <text x={WIDTH - 12} y={HEIGHT - 6} textAnchor="end" className="fill-pencil text-[12px]">{xTitle}</text>
-        <text x={LEFT} y={9} className="fill-pencil text-[12px]">{yTitle}</text>
+        <text x={WIDTH - 12} y={HEIGHT - 8} textAnchor="end" className={`fill-pencil ${WORDS}`}>{xTitle}</text>
+        <text x={LEFT} y={18} className={`fill-pencil ${WORDS}`}>{yTitle}</text>
         {bands.length > 0 && <path d={surface(bands) ?? ''} className="fill-dusk/25" />}
         {marks.map((mark) => (
           <g key={mark.words}>
-            <line x1={x(mark.x)} x2={x(mark.x)} y1={12} y2={HEIGHT - BOTTOM} className="stroke-brick" strokeWidth="2" />
-            <text x={x(mark.x) + 4} y={24} className="fill-brick text-[12px] font-semibold">{mark.words}</text>
+            <line x1={x(mark.x)} x2={x(mark.x)} y1={TOP} y2={HEIGHT - BOTTOM} className="stroke-brick" strokeWidth="2" />
+            <text x={x(mark.x) + 4} y={TOP + 14} className={`fill-brick font-semibold ${WORDS}`}>{mark.words}</text>
           </g>
         ))}
         {series.map((each) => (

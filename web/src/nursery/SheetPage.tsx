@@ -55,7 +55,7 @@ function Rows({ sheet }: { sheet: SheetView }) {
               <tr key={row.slice(0, sheet.keys).join('/')} className="border-t border-rule">
                 {columns.map((column, index) => (
                   <td key={column.name} className={`px-2 ${index === 0 ? 'font-semibold' : ''}`}>
-                    {sheet.name === 'crops' && index === 1 ? <Link className="trail" to={`/crops/${row[0]}`}>{row[index]}</Link> : row[index]}
+                    {sheet.name === 'crops' && index === 1 ? <Link className="trail" to={`/crops/${row[0]}`}>{row[index]}</Link> : brief(row[index])}
                   </td>
                 ))}
                 <td className="text-right"><button className="trail min-h-11 px-2" onClick={() => setEditing(row)} aria-label={`Change ${row[0]}`}>Change</button></td>
@@ -69,6 +69,11 @@ function Rows({ sheet }: { sheet: SheetView }) {
       </Sheet>
     </>
   );
+}
+
+/** A fitted figure with so many digits as mean something; the whole is in the row's form. */
+function brief(value: string | undefined): string | undefined {
+  return value && /^-?\d{1,4}\.\d{2,}$/.test(value) && Math.abs(Number(value)) >= 1 ? Number(value).toFixed(1) : value;
 }
 
 /** Out as a file and in from one; a file with faults changes nothing, and each is told by its line. */

@@ -16,7 +16,9 @@ export function PromiseAnswer({ plan, choose }: { plan: PlanView; choose: (offer
         <h3 className="text-2xl">{answer.words}</h3>
         {plan.answer === 'YES' && plan.window && (
           <p>
-            Whole and in time <strong>{chanceWords(plan.chance)}</strong>. Sow by <strong>{dayWords(plan.window.latest < plan.window.best ? plan.window.best : plan.window.latest)}</strong>, best {dayWords(plan.window.best)}.
+            Whole and in time <strong>{chanceWords(plan.chance)}</strong>. {plan.window.latest <= plan.window.best
+              ? <>Sow on <strong>{dayWords(plan.window.best)}</strong>; later would be late.</>
+              : <>Sow by <strong>{dayWords(plan.window.latest)}</strong>, best {dayWords(plan.window.best)}.</>}
           </p>
         )}
         {[...plan.reasons, ...plan.conditions].map((reason) => (

@@ -153,14 +153,14 @@ function Filters({
 }: { season: BoardView; filter: BoardFilter; setFilter: (filter: BoardFilter) => void; shown: number }) {
   const distinct = (of: (batch: BoardBatch) => string) => [...new Set(season.batches.map(of))].sort();
   const select = (key: keyof BoardFilter, name: string, options: { value: string; name: string }[]) => (
-    <select className="entry w-auto grow sm:max-w-36 sm:grow-0" aria-label={name} value={filter[key]} onChange={(event) => setFilter({ ...filter, [key]: event.target.value })}>
+    <select className="entry w-full sm:w-auto sm:max-w-36" aria-label={name} value={filter[key]} onChange={(event) => setFilter({ ...filter, [key]: event.target.value })}>
       <option value="">{name}</option>
       {options.map((option) => <option key={option.value} value={option.value}>{option.name}</option>)}
     </select>
   );
   const plain = (values: string[]) => values.map((value) => ({ value, name: value }));
   return (
-    <div className="flex flex-wrap items-center gap-2" role="search" aria-label="Show only">
+    <div className="grid grid-cols-2 items-center gap-2 sm:flex sm:flex-wrap" role="search" aria-label="Show only">
       {select('grower', 'All growers', plain(distinct((batch) => batch.grower)))}
       {select('crop', 'All crops', plain(distinct((batch) => batch.crop)))}
       {select('place', 'All places', season.places.map((place) => ({ value: String(place.id), name: place.name })))}

@@ -8,8 +8,11 @@ import { Loading, Trouble } from '../look/States';
 import { addDays, dayWords, longDay, shortDay, toDate } from '../look/words';
 
 const MARKS: Record<Work['kind'], Mark> = {
-  SOW: 'PLANNED', COUNT: 'EMERGING', MOVE: 'GROWING_ON', POT_ON: 'GROWING_ON', HARDEN: 'HARDENING_OFF', RELEASE: 'RELEASED',
+  SOW: 'PLANNED', COUNT: 'EMERGING', MOVE: 'GROWING_ON', POT_ON: 'POTTED_ON', HARDEN: 'HARDENING_OFF', RELEASE: 'RELEASED',
 };
+
+/** More lines do not fit into a day of the month sheet. */
+const NAMED_A_DAY = 4;
 
 const monday = (day: string) => addDays(day, -((toDate(day).getUTCDay() + 6) % 7));
 
@@ -26,7 +29,7 @@ export function WallPage({ today }: { today: string }) {
   const step = (by: number) => setStart(month ? monday(addDays(`${start.slice(0, 8)}15`, by * 30)) : addDays(start, by * 7));
   const days = [...Array(7 * weeks).keys()].map((day) => addDays(first, day));
   return (
-    <>
+    <div className={month ? 'month-page' : ''}>
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
         <button className="act" onClick={() => step(-1)} aria-label="Earlier">‹</button>
         <button className="act" onClick={() => step(1)} aria-label="Later">›</button>
@@ -39,7 +42,7 @@ export function WallPage({ today }: { today: string }) {
       {work.isError && <Trouble error={work.error} retry={() => work.refetch()} />}
       {work.data && (month ? <MonthSheet days={days} work={work.data} today={today} /> : <WeekSheet days={days} work={work.data} today={today} />)}
       <Feeds />
-    </>
+    </div>
   );
 }
 
@@ -49,12 +52,12 @@ function WeekSheet({ days, work, today }: { days: string[]; work: Work[]; today:
       {days.map((day) => {
         const here = work.filter((each) => each.day === day);
         return (
-          <li key={day} className="grid break-inside-avoid gap-x-4 p-3 sm:grid-cols-[8rem_1fr]">
+          <li key={day} className="grid gap-x-4 p-3 sm:grid-cols-[8rem_1fr]">
             <h2 className={day === today ? 'underline decoration-dusk decoration-3 underline-offset-4' : ''}>{dayWords(day)}</h2>
             {here.length === 0 && <p className="text-sm text-pencil">–</p>}
             <ul className="text-sm">
               {here.map((each) => (
-                <li key={`${each.batch}${each.kind}`} className="grid grid-cols-[1.500rem_1fr] items-start gap-x-2 py-0.5 sm:grid-cols-[1.500rem_1fr_9rem_1.500rem]">
+                <li key={`${each.batch}${each.kind}`} className="grid break-inside-avoid grid-cols-[1.500rem_1fr] items-start gap-x-2 py-0.5 sm:grid-cols-[1.500rem_1fr_9rem_1.500rem]">
                   <StageMark stage={MARKS[each.kind]} size={20} />
                   <span>{each.words} <span className="text-pencil">({each.batch})</span></span>
                   <span className="col-start-2 text-pencil sm:col-start-auto">{each.place}</span>
@@ -72,8 +75,8 @@ function WeekSheet({ days, work, today }: { days: string[]; work: Work[]; today:
 /** Only what has a fixed place in the day: sowings, pottings and releases; the rest is counted. */
 function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today: string }) {
   return (
-    <div className="wall-sheet board overflow-x-auto" tabIndex={0} role="group" aria-label="Month">
-      <table className="w-full min-w-3xl table-fixed border-collapse text-xs">
+    <div className="board overflow-x-auto" tabIndex={0} role="group" aria-label="Month">
+      <table className="w-full min-w-3xl table-fixed print:min-w-0 border-collapse text-xs">
         <thead><tr>{days.slice(0, 7).map((day) => <th key={day} className="border border-rule p-1 font-semibold">{dayWords(day).slice(0, 3)}</th>)}</tr></thead>
         <tbody>
           {[...Array(days.length / 7).keys()].map((week) => (
@@ -81,15 +84,17 @@ function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today
               {days.slice(week * 7, week * 7 + 7).map((day) => {
                 const here = work.filter((each) => each.day === day);
                 const named = here.filter((each) => each.kind === 'SOW' || each.kind === 'RELEASE' || each.kind === 'POT_ON');
-                const rest = here.length - Math.min(named.length, 4);
+                const left = named.length - NAMED_A_DAY;
+                const others = here.length - named.length;
                 return (
-                  <td key={day} className={`h-24 border border-rule p-1 align-top ${day === today ? 'bg-wash' : ''}`}>
+                  <td key={day} className={`h-24 print:h-20 border border-rule p-1 align-top ${day === today ? 'bg-wash' : ''}`}>
                     <span className="font-semibold">{shortDay(day)}</span>
                     <ul>
-                      {named.slice(0, 4).map((each) => (
-                        <li key={`${each.batch}${each.kind}`} className="flex gap-1"><StageMark stage={MARKS[each.kind]} size={14} /><span className="truncate" title={each.words}>{each.words}</span></li>
+                      {named.slice(0, NAMED_A_DAY).map((each) => (
+                        <li key={`${each.batch}${each.kind}`} className="flex gap-1"><StageMark stage={MARKS[each.kind]} size={14} /><span className="truncate" title={each.words}>{each.words.split(' (')[0]?.replace('cells of ', '')}</span></li>
                       ))}
-                      {rest > 0 && <li className="text-pencil">and {rest} more</li>}
+                      {left > 0 && <li className="text-pencil">{left} more to sow, pot or release</li>}
+                      {others > 0 && <li className="text-pencil">{others} to count, move or harden</li>}
                     </ul>
                   </td>
                 );

@@ -30,13 +30,13 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
       </div>
       {mayChange && <AssignAll />}
       <ol className="board">
+        <li className="sticky top-0 z-10 grid grid-cols-1 border-b border-ink bg-board sm:grid-cols-[15rem_1fr]">
+          <span className="hidden px-2 py-1 text-xs text-pencil sm:block">grey: tray places used; line: what it holds</span>
+          <Axis firstDay={space.data.firstDay} />
+        </li>
         {space.data.places.map((place) => (
           <PlaceLane key={place.id} place={place} firstDay={space.data.firstDay} overflows={overflows.filter((each) => each.placeId === place.id)} chosen={chosen} choose={setChosen} />
         ))}
-        <li className="grid grid-cols-1 sm:grid-cols-[15rem_1fr]">
-          <span className="hidden p-2 text-xs text-pencil sm:block">bar: tray places used; line: what it holds</span>
-          <Axis firstDay={space.data.firstDay} />
-        </li>
       </ol>
       {chosen && <Help overflow={chosen} mayChange={mayChange} />}
       {!chosen && overflows.length > 0 && <p className="mt-3 text-sm text-pencil">Press a time that lacks room to see what could be done.</p>}

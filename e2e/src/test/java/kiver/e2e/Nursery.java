@@ -9,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.concurrent.TimeUnit;
@@ -26,6 +27,9 @@ final class Nursery implements AutoCloseable {
 
     private static final int MINUTES_TO_START = 6;
 
+    /** Written when a demonstration has reached its opening day. */
+    private static final String WHOLE = "whole";
+
     private final Path home;
     private final String command;
     private String address;
@@ -36,12 +40,42 @@ final class Nursery implements AutoCloseable {
         Files.createDirectories(home);
     }
 
-    /** The demonstration. */
+    /**
+     * The demonstration on its opening day. Its winter is lived through once for all tests of a build; each test works
+     * on a copy of its own.
+     */
     static Nursery demo(String name) throws IOException, InterruptedException {
+        Nursery lived = new Nursery("lived", "demo");
+        if (!lived.isOfThisBuild()) {
+            lived.kiver("stop");
+            lived.forget();
+            lived.start();
+            lived.close();
+            Files.createFile(lived.home.resolve(WHOLE));
+        }
         Nursery nursery = new Nursery(name, "demo");
         nursery.kiver("stop");
+        nursery.forget();
+        new ProcessBuilder("cp", "-a", lived.home + "/.", nursery.home.toString()).inheritIO().start().waitFor();
         nursery.start();
         return nursery;
+    }
+
+    /** Whether a demonstration was lived through to its end with what is built now. */
+    private boolean isOfThisBuild() throws IOException {
+        Path whole = home.resolve(WHOLE);
+        if (!Files.exists(whole)) {
+            return false;
+        }
+        try (Stream<Path> built = Files.list(ROOT.resolve("server/target"))) {
+            FileTime lived = Files.getLastModifiedTime(whole);
+            for (Path jar : built.filter(path -> path.toString().endsWith("-application.jar")).toList()) {
+                if (Files.getLastModifiedTime(jar).compareTo(lived) > 0) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     /** A new nursery without data. */

@@ -41,7 +41,7 @@ abstract class OrderToRelease {
 
     @BeforeAll
     void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo(phone ? "demo-phone" : "demo");
+        nursery = Nursery.demo("demo");
     }
 
     @AfterAll

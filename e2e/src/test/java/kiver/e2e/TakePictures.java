@@ -41,6 +41,12 @@ public final class TakePictures {
             new View("weather-phone", "/weather", Nursery.PROPAGATOR, true),
             new View("site", "/sites/5", Nursery.PROPAGATOR, false),
             new View("crop", "/crops/tomato", Nursery.PROPAGATOR, false),
+            new View("crop-phone", "/crops/tomato", Nursery.PROPAGATOR, true),
+            new View("site-phone", "/sites/5", Nursery.PROPAGATOR, true),
+            new View("crop-sheet", "/nursery/crops", Nursery.PROPAGATOR, false),
+            new View("month-sheet", "/season/wall", Nursery.PROPAGATOR, false),
+            new View("orders", "/orders", Nursery.PROPAGATOR, false),
+            new View("reschedule-phone", "/season/reschedule", Nursery.PROPAGATOR, true),
             new View("reschedule", "/season/reschedule", Nursery.PROPAGATOR, false),
             new View("week-sheet", "/season/wall", Nursery.PROPAGATOR, false),
             new View("sheet", "/nursery/places", Nursery.PROPAGATOR, false),
@@ -83,6 +89,9 @@ public final class TakePictures {
                 page.getByRole(com.microsoft.playwright.options.AriaRole.CHECKBOX).first().check();
                 page.getByText("What can be done for 1 batch").click();
                 page.getByText("Take this").first().waitFor();
+            }
+            if (view.name().equals("month-sheet")) {
+                page.getByText("Month", new Page.GetByTextOptions().setExact(true)).click();
             }
             page.waitForTimeout(600);
             page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(view.name() + ".png")));

@@ -49,7 +49,7 @@ class ForecastController {
         String cause = switch (first.cause()) {
             case WARM_DAYS -> "Warm days " + place;
             case COLD_DAYS -> "Cold days " + place;
-            case RECORD -> "Counted, moved or planned anew " + place;
+            case RECORD -> "After counts, moves or new plans " + place;
             case WEATHER_AHEAD -> "The weather ahead has changed " + place;
         };
         String words = cause + ": " + group.size() + (group.size() == 1 ? " batch " : " batches ")

@@ -47,7 +47,7 @@ class WorkAhead {
     record Work(
             LocalDate day, WorkKind kind, int batch, String words, String place, long placeId, long growerId, String spread) {}
 
-    /** The work between two days, both inclusive, by day and then in walking order. */
+    /** The work between two days, both inclusive, by day and then in walking order; what is overdue is for today. */
     List<Work> between(LocalDate from, LocalDate to) {
         List<Work> works = new ArrayList<>();
         Map<Long, String> names = board.placeNames();
@@ -64,13 +64,11 @@ class WorkAhead {
 
     private void add(BatchAnalysis batch, Map<Long, String> names, List<Work> works) {
         Batch planned = batch.file().batch();
-        LocalDate today = clock.today();
         String plants = planned.variety() + " (" + batch.crop().name().toLowerCase(Locale.ROOT) + ")";
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
-            LocalDate day = planned.sowDay().isBefore(today) ? today : planned.sowDay();
-            works.add(work(day, WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), "Sow " + planned.cells() + " cells of "
+            works.add(work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), "Sow " + planned.cells() + " cells of "
                     + plants + ", " + planned.seedsPerCell() + " a cell"));
         }
         if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0) {
@@ -91,18 +89,21 @@ class WorkAhead {
         }
         if (batch.stage().compareTo(BatchStage.HARDENING_OFF) < 0) {
             batch.forecast().stageReached().ifPresent(spread -> works.add(work(spread.middle(), WorkKind.HARDEN, batch,
-                    way.hardening(), names, Optional.of(spread), "Harden off " + plants + ", "
-                            + planned.hardeningProgramme().days() + " days")));
+                    way.hardening(), names, Optional.of(spread), hardening(plants, planned.hardeningProgramme().days()))));
         }
         works.add(work(planned.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
                 "Release " + planned.plants() + " " + plants + " to " + planned.grower()));
     }
 
-    private static Work work(
+    private static String hardening(String plants, int days) {
+        return days == 0 ? "Put " + plants + " out" : "Harden off " + plants + ", " + days + (days == 1 ? " day" : " days");
+    }
+
+    private Work work(
             LocalDate day, WorkKind kind, BatchAnalysis batch, PlaceId place, Map<Long, String> names,
             Optional<DateSpread> spread, String words) {
         return new Work(
-                day, kind, batch.file().batch().number(), words, BoardView.name(names, place.number()), place.number(),
+                day.isBefore(clock.today()) ? clock.today() : day, kind, batch.file().batch().number(), words, BoardView.name(names, place.number()), place.number(),
                 batch.file().batch().growerId(),
                 spread.filter(each -> !each.isCertain()).map(each -> each.early() + "/" + each.late()).orElse(""));
     }
