@@ -12,11 +12,11 @@ import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
+import kiver.server.kept.Kept;
 import kiver.server.problem.NotFound;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Keeps batches and adds to their record. */
 @Component
@@ -45,12 +45,6 @@ public class BatchBook {
     /** A mark that differs whenever anything has changed from which the state of batches follows. */
     public String mark() {
         return mapper.mark();
-    }
-
-    /** Whether this transaction may write, so that what it sees may yet be taken back. */
-    public static boolean writing() {
-        return TransactionSynchronizationManager.isActualTransactionActive()
-                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
     }
 
     /** All batches by number. */
@@ -86,7 +80,7 @@ public class BatchBook {
                     .forEach((batch, rows) ->
                             states.put(batch, BatchState.after(rows.stream().map(this::change).toList())));
         }
-        if (!writing()) {
+        if (!Kept.writing()) {
             kept.putAll(states);
         }
         reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));

@@ -15,12 +15,11 @@ import kiver.core.crop.CropLibrary;
 import kiver.core.crop.CropLibraryReader;
 import kiver.core.crop.CropSheet;
 import kiver.core.sheet.SheetRow;
+import kiver.server.kept.Kept;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -37,47 +36,33 @@ public class LibraryBook {
     private final LibraryMapper mapper;
     private final JsonMapper json;
     private final Path folder;
-    private volatile CropLibrary library;
+    private final Kept<CropLibrary> library;
 
     LibraryBook(LibraryMapper mapper, JsonMapper json, @Value("${kiver.library}") Path folder) {
         this.mapper = mapper;
         this.json = json;
         this.folder = folder;
+        library = new Kept<>(() ->
+                new CropLibrary(entries(CROP, CropSheet::read), entries(CONTAINER, ContainerSheet::read)));
     }
 
     /** Everything in the library. */
     public CropLibrary library() {
-        CropLibrary present = library;
-        if (present == null) {
-            present = new CropLibrary(entries(CROP, CropSheet::read), entries(CONTAINER, ContainerSheet::read));
-            library = present;
-        }
-        return present;
+        return library.get();
     }
 
     /** Adds a crop or puts it in the place of the one with its code. */
     @Transactional
     public void put(Crop crop) {
-        library();
         mapper.put(CROP, crop.code(), json.writeValueAsString(CropSheet.write(crop).entries()));
-        forgetWhenDone();
+        library.forget();
     }
 
     /** Adds a container or puts it in the place of the one with its code. */
     @Transactional
     public void put(Container container) {
-        library();
         mapper.put(CONTAINER, container.code(), json.writeValueAsString(ContainerSheet.write(container).entries()));
-        forgetWhenDone();
-    }
-
-    private void forgetWhenDone() {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCompletion(int status) {
-                library = null;
-            }
-        });
+        library.forget();
     }
 
     /** Reads the files in; entries that are known already are left alone. A fault in them stops the start. */
@@ -94,7 +79,7 @@ public class LibraryBook {
         } catch (IOException unreadable) {
             throw new UncheckedIOException("The library's files cannot be read in " + folder, unreadable);
         }
-        library = null;
+        library.forget();
     }
 
     private <T> List<T> entries(String kind, Function<SheetRow, T> read) {

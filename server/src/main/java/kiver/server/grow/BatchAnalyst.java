@@ -38,6 +38,7 @@ import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
+import kiver.server.kept.Kept;
 import kiver.server.problem.NotFound;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -62,10 +63,10 @@ public class BatchAnalyst implements BatchesInSpace {
     private final SeedStore seeds;
     private final LotKnowledge lots;
     private final TrayBook trays;
-    private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
+    private final Map<Integer, KeptOne> kept = new ConcurrentHashMap<>();
 
     /** An analysis with all that it rests on. */
-    private record Kept(BatchFile file, Season season, Germination germination, BatchAnalysis analysis) {
+    private record KeptOne(BatchFile file, Season season, Germination germination, BatchAnalysis analysis) {
 
         /** The same season and record are the same objects: they are only ever replaced. */
         boolean restsOn(BatchFile otherFile, Season otherSeason, Germination otherGermination) {
@@ -106,7 +107,7 @@ public class BatchAnalyst implements BatchesInSpace {
             return present.analyses();
         }
         List<BatchAnalysis> analyses = analyseAll(season, today);
-        if (!BatchBook.writing()) {
+        if (!Kept.writing()) {
             keptAll = new KeptAll(mark, season, analyses);
         }
         return analyses;
@@ -163,12 +164,12 @@ public class BatchAnalyst implements BatchesInSpace {
     private BatchAnalysis keptOrNew(
             BatchFile file, Germination germination, Season season, LocalDate today, Map<Long, String> containerByTray) {
         int number = file.batch().number();
-        Kept present = kept.get(number);
+        KeptOne present = kept.get(number);
         if (present != null && present.restsOn(file, season, germination)) {
             return present.analysis();
         }
         BatchAnalysis analysis = analyse(file, germination, season, today, containerByTray);
-        kept.put(number, new Kept(file, season, germination, analysis));
+        kept.put(number, new KeptOne(file, season, germination, analysis));
         return analysis;
     }
 

@@ -41,7 +41,7 @@ class BatchController {
 
     @GetMapping("/api/batches")
     List<BatchSummary> batches() {
-        return analyst.all().stream().map(views::summary).toList();
+        return analyst.all().stream().map(views.summarising()).toList();
     }
 
     @GetMapping("/api/batches/{number}")

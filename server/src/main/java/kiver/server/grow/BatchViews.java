@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
@@ -21,6 +23,7 @@ import kiver.server.batch.BatchBook;
 import kiver.server.growth.SeasonService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
 import org.springframework.stereotype.Component;
 
@@ -74,9 +77,11 @@ public class BatchViews {
             boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
             List<ChangeView> changes, String emergenceSource) {}
 
-    /** A batch in one line. */
-    public BatchSummary summary(BatchAnalysis batch) {
-        return BatchSummary.of(batch, seasons.season(), trayNumbers(batch));
+    /** Puts batches in one line each; what all of them need is looked up once. */
+    public Function<BatchAnalysis, BatchSummary> summarising() {
+        Season season = seasons.season();
+        Map<TrayId, Integer> numbers = trays.all().stream().collect(Collectors.toMap(Tray::trayId, Tray::number));
+        return batch -> BatchSummary.of(batch, season, trayNumbers(batch, numbers));
     }
 
     /** A batch with everything the screens show of it. */
@@ -86,7 +91,7 @@ public class BatchViews {
         BatchState state = analysis.file().state();
         SeedLot lot = seeds.lot(state.sowings().keySet().stream().findFirst().map(s -> s.lot()).orElse(batch.lotId()));
         return new BatchView(
-                summary(analysis), runs(analysis), batch.leavesFrom(), batch.leavesTo(), analysis.container().name(),
+                summarising().apply(analysis), runs(analysis), batch.leavesFrom(), batch.leavesTo(), analysis.container().name(),
                 batch.containerCodes(), living(state), lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
                 analysis.crop().seed().depth(), analysis.crop().seed().needsLight(),
                 analysis.crop().planting().caution(), batch.sowDay(), batch.latestSowDay(), batch.emergencePlaceId(),
@@ -107,13 +112,13 @@ public class BatchViews {
                 changes(analysis, season), analysis.crop().sources().emergence());
     }
 
-    private List<Integer> trayNumbers(BatchAnalysis batch) {
-        TreeSet<Integer> numbers = new TreeSet<>();
-        batch.file().state().trays().forEach(tray -> numbers.add(number(tray)));
-        if (numbers.isEmpty()) {
-            batch.file().runs().forEach(run -> numbers.add(number(run.tray())));
+    private static List<Integer> trayNumbers(BatchAnalysis batch, Map<TrayId, Integer> numbers) {
+        TreeSet<Integer> own = new TreeSet<>();
+        batch.file().state().trays().forEach(tray -> own.add(numbers.get(tray)));
+        if (own.isEmpty()) {
+            batch.file().runs().forEach(run -> own.add(numbers.get(run.tray())));
         }
-        return List.copyOf(numbers);
+        return List.copyOf(own);
     }
 
     /** The cells it was sown in, then those it was potted on into. */

@@ -13,6 +13,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
+import kiver.server.kept.Kept;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,15 +24,17 @@ public class PlaceBook {
 
     private final PlaceMapper mapper;
     private final PlaceProbe probe;
+    private final Kept<List<Place>> places;
 
     PlaceBook(PlaceMapper mapper, PlaceProbe probe) {
         this.mapper = mapper;
         this.probe = probe;
+        places = new Kept<>(() -> mapper.all().stream().map(PlaceBook::place).toList());
     }
 
     /** The places in walking order. */
     public List<Place> places() {
-        return mapper.all().stream().map(PlaceBook::place).toList();
+        return places.get();
     }
 
     /** The places in walking order, each with its caution. */
@@ -42,6 +45,7 @@ public class PlaceBook {
     /** Adds a place; its number in {@code place} is not used. */
     public void add(Place place, String caution) {
         mapper.insert(row(place, caution));
+        places.forget();
     }
 
     /** Adds a place or changes the one of its name. */
@@ -53,6 +57,7 @@ public class PlaceBook {
         if (mapper.update(row(place, caution)) == 0) {
             mapper.insert(row(place, caution));
         }
+        places.forget();
     }
 
     private static PlaceMapper.PlaceRow row(Place place, String caution) {

@@ -1,7 +1,10 @@
 package kiver.server.release;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
 import kiver.server.account.Person;
@@ -9,6 +12,7 @@ import kiver.server.account.Role;
 import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
+import kiver.server.grow.BatchSummary;
 import kiver.server.grow.BatchViews;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
@@ -36,13 +40,11 @@ class OrderViews {
 
     List<OrderView> visibleTo(Person person) {
         List<Order> visible = person.role() == Role.GROWER ? orders.ordersOf(person.growerId()) : orders.orders();
-        List<BatchAnalysis> all = analyst.all();
-        List<Release> released = releases.releases();
-        return visible.stream().map(order -> view(order, all, released)).toList();
+        return views(visible);
     }
 
     OrderView one(int number, Person person) {
-        return view(visibleOrder(number, person), analyst.all(), releases.releases());
+        return views(List.of(visibleOrder(number, person))).get(0);
     }
 
     Order visibleOrder(int number, Person person) {
@@ -51,13 +53,25 @@ class OrderViews {
                 .orElseThrow(() -> new NotFound("order " + number));
     }
 
-    private OrderView view(Order order, List<BatchAnalysis> all, List<Release> allReleases) {
-        List<BatchAnalysis> own = all.stream()
-                .filter(batch -> batch.file().batch().orderNumber() == order.number())
+    private List<OrderView> views(List<Order> shown) {
+        List<BatchAnalysis> all = analyst.all();
+        List<Release> made = releases.releases();
+        Map<Integer, Integer> released =
+                releases.releasedByOrder(all.stream().map(BatchAnalysis::file).toList(), made);
+        Map<Integer, List<BatchAnalysis>> byOrder =
+                all.stream().collect(Collectors.groupingBy(batch -> batch.file().batch().orderNumber()));
+        Function<BatchAnalysis, BatchSummary> summary = batches.summarising();
+        return shown.stream()
+                .map(order -> view(
+                        order, byOrder.getOrDefault(order.number(), List.of()), released.getOrDefault(order.number(), 0),
+                        made, summary))
                 .toList();
+    }
+
+    private OrderView view(
+            Order order, List<BatchAnalysis> own, int released, List<Release> made,
+            Function<BatchAnalysis, BatchSummary> summary) {
         Crop crop = crops.crop(order.crop());
-        int released = releases.releasedFor(
-                order.number(), all.stream().map(BatchAnalysis::file).toList(), allReleases);
         int ready = own.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
                 .mapToInt(batch -> batch.file().state().balance().alive())
@@ -69,8 +83,8 @@ class OrderViews {
                 order.target(), order.placedOn(), released, Math.min(ready, order.plants() - released),
                 standing(order, own, released, ready),
                 released >= order.plants() ? 1 : chance,
-                own.stream().map(batches::summary).toList(),
-                allReleases.stream().filter(each -> each.orderNumber() == order.number()).toList(),
+                own.stream().map(summary).toList(),
+                made.stream().filter(each -> each.orderNumber() == order.number()).toList(),
                 PlantingLines.of(crop, order.target()));
     }
 

@@ -2,13 +2,16 @@ package kiver.server.release;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
+import kiver.core.batch.RecordedChange;
 import kiver.core.growth.DateSpread;
 import kiver.core.release.Allocation;
 import kiver.core.release.Pick;
@@ -61,23 +64,26 @@ public class ReleaseService {
         return releases.all();
     }
 
-    /** Plants of an order released so far. */
-    public int releasedFor(int orderNumber, List<BatchFile> files, List<Release> all) {
-        List<Integer> numbers = all.stream()
-                .filter(release -> release.orderNumber() == orderNumber)
-                .map(Release::number)
-                .toList();
-        return files.stream().mapToInt(file -> releasedFrom(file, numbers)).sum();
-    }
-
-    private static int releasedFrom(BatchFile file, List<Integer> releaseNumbers) {
-        return file.state().changes().stream()
-                .filter(change -> !file.state().isCorrected(change.sequence()))
-                .filter(change -> change.change() instanceof BatchChange.Released)
-                .map(change -> (BatchChange.Released) change.change())
-                .filter(released -> releaseNumbers.contains((int) released.release()))
-                .mapToInt(released -> released.cells().size())
-                .sum();
+    /**
+     * Plants that have gone with each order, whichever batches they came from.
+     *
+     * @param files all batches
+     * @param all releases
+     * @return by order number; an order of which nothing has gone is missing
+     */
+    public Map<Integer, Integer> releasedByOrder(List<BatchFile> files, List<Release> all) {
+        Map<Integer, Integer> orders = all.stream().collect(Collectors.toMap(Release::number, Release::orderNumber));
+        Map<Integer, Integer> released = new HashMap<>();
+        for (BatchFile file : files) {
+            for (RecordedChange change : file.state().changes()) {
+                if (change.change() instanceof BatchChange.Released gone
+                        && orders.containsKey((int) gone.release())
+                        && !file.state().isCorrected(change.sequence())) {
+                    released.merge(orders.get((int) gone.release()), gone.cells().size(), Integer::sum);
+                }
+            }
+        }
+        return released;
     }
 
     /** What would go with an order: plants of its variety in its container that are ready. */
@@ -121,8 +127,8 @@ public class ReleaseService {
         return (int) requests.once(requestId, () -> {
             Order order = orders.orderToReleaseFor(orderNumber);
             List<BatchAnalysis> all = analyst.all();
-            int released = releasedFor(
-                    orderNumber, all.stream().map(BatchAnalysis::file).toList(), releases.all());
+            int released = releasedByOrder(all.stream().map(BatchAnalysis::file).toList(), releases.all())
+                    .getOrDefault(orderNumber, 0);
             List<ReadyTray> ready = readyTrays(order, all);
             int onHand = ready.stream().mapToInt(ReadyTray::plants).sum();
             if (plants < 1) {

@@ -5,11 +5,13 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import kiver.core.place.PlaceClimate;
 import kiver.core.space.Stay;
 import kiver.core.today.RoundTask;
 import kiver.core.weather.DailyRange;
 import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchSummary;
 import kiver.server.grow.BatchViews;
 import kiver.server.place.NamedPlace;
@@ -60,6 +62,7 @@ class RoundController {
         LocalDate today = clock.today();
         List<RoundService.Stop> all = round.stops();
         var readings = places.readings(today.minusDays(1));
+        Function<BatchAnalysis, BatchSummary> summary = views.summarising();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();
@@ -68,7 +71,7 @@ class RoundController {
             PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
             List<BatchWork> work = here.stream()
                     .filter(stop -> !stop.tasks().isEmpty())
-                    .map(stop -> new BatchWork(views.summary(stop.batch()), stop.tasks()))
+                    .map(stop -> new BatchWork(summary.apply(stop.batch()), stop.tasks()))
                     .toList();
             stops.add(new StopView(
                     place.id().number(), place.name(), named.caution(), place.slots(), slotsTaken(here),

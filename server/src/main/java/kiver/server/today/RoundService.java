@@ -5,8 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.RecordedChange;
 import kiver.core.crop.Container;
@@ -62,14 +60,11 @@ public class RoundService {
         List<BatchAnalysis> all = analyst.all();
         List<BatchFile> files = all.stream().map(BatchAnalysis::file).toList();
         List<Release> made = releases.releases();
-        Map<Integer, Integer> released = all.stream()
-                .map(batch -> batch.file().batch().orderNumber())
-                .distinct()
-                .collect(Collectors.toMap(Function.identity(), order -> releases.releasedFor(order, files, made)));
+        Map<Integer, Integer> released = releases.releasedByOrder(files, made);
         List<Stop> stops = new ArrayList<>();
         for (BatchAnalysis batch : all) {
             int wanted = Math.max(0,
-                    batch.file().batch().plants() - released.get(batch.file().batch().orderNumber()));
+                    batch.file().batch().plants() - released.getOrDefault(batch.file().batch().orderNumber(), 0));
             BatchSituation situation = situation(batch, season, outside, wanted);
             stops.add(new Stop(placeOf(batch), batch, Round.tasksFor(situation, today), wanted));
         }
