@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
@@ -60,42 +61,59 @@ public final class CountBack {
      * @return nothing when plants sown on the first day allowed are ready in time in no scenario at all
      */
     public Optional<SowWindow> windowFor(LocalDate target, LocalDate notBefore) {
-        LocalDate earliest = null;
-        LocalDate latest = null;
-        LocalDate evenOdds = null;
-        boolean everFit = false;
-        for (LocalDate sowDay = notBefore; !sowDay.isAfter(target); sowDay = sowDay.plusDays(1)) {
-            Chances chances = chancesOf(sowDay, target);
-            if (earliest == null && chances.notPast() >= IN_NINE_OF_TEN) {
-                earliest = sowDay;
-            }
-            if (chances.inTime() >= IN_NINE_OF_TEN) {
-                latest = sowDay;
-            }
-            if (chances.inTime() >= 0.5) {
-                evenOdds = sowDay;
-            }
-            everFit |= chances.fit() > 0;
-            if (chances.inTime() == 0) {
-                break;
-            }
-        }
-        if (!everFit) {
+        Optional<LocalDate> firstYoung = first(notBefore, target, day -> chancesOf(day, target).notPast() > 0);
+        Optional<LocalDate> lastReady = last(notBefore, target, day -> chancesOf(day, target).inTime() > 0);
+        if (firstYoung.isEmpty() || lastReady.isEmpty() || !everFit(firstYoung.get(), lastReady.get(), target)) {
             return Optional.empty();
         }
-        boolean open = earliest != null && latest != null && !earliest.isAfter(latest);
-        Optional<LocalDate> lit = open ? firstLit(earliest, latest) : Optional.empty();
-        if (lit.isPresent() && lit.get().isAfter(earliest)) {
+        Optional<LocalDate> earliest = first(notBefore, target, day -> chancesOf(day, target).notPast() >= IN_NINE_OF_TEN);
+        Optional<LocalDate> latest = last(notBefore, target, day -> chancesOf(day, target).inTime() >= IN_NINE_OF_TEN);
+        Optional<LocalDate> evenOdds = last(notBefore, target, day -> chancesOf(day, target).inTime() >= 0.5);
+        boolean open = earliest.isPresent() && latest.isPresent() && !earliest.get().isAfter(latest.get());
+        Optional<LocalDate> lit = open ? firstLit(earliest.get(), latest.get()) : Optional.empty();
+        if (lit.isPresent() && lit.get().isAfter(earliest.get())) {
             return windowFor(target, lit.get()).map(window -> window.because(SowWindow.Limit.LIGHT));
         }
-        LocalDate best = open ? bestBetween(earliest, latest, target) : bestBetween(notBefore, target, target);
+        LocalDate best = open
+                ? bestBetween(earliest.get(), latest.get(), target)
+                : bestBetween(firstYoung.get(), lastReady.get(), target);
         return Optional.of(new SowWindow(
-                earliest == null ? target : earliest,
-                earliest == null || earliest.isAfter(notBefore) ? limitOn(best) : SowWindow.Limit.TODAY,
+                earliest.orElse(target),
+                earliest.map(day -> day.isAfter(notBefore)).orElse(true) ? limitOn(best) : SowWindow.Limit.TODAY,
                 best,
-                latest == null ? notBefore.minusDays(1) : latest,
-                evenOdds == null ? notBefore.minusDays(1) : evenOdds,
+                latest.orElse(notBefore.minusDays(1)),
+                evenOdds.orElse(notBefore.minusDays(1)),
                 chance(best, target)));
+    }
+
+    private boolean everFit(LocalDate first, LocalDate last, LocalDate target) {
+        return !first.isAfter(last)
+                && first.datesUntil(last.plusDays(1)).anyMatch(day -> chancesOf(day, target).fit() > 0);
+    }
+
+    /** The first day of which something is true that stays true; by halving, since sowing later is never past sooner. */
+    private static Optional<LocalDate> first(LocalDate from, LocalDate to, Predicate<LocalDate> isTrue) {
+        return last(from, to, isTrue.negate())
+                .map(before -> Optional.of(before.plusDays(1)).filter(day -> !day.isAfter(to)))
+                .orElseGet(() -> from.isAfter(to) ? Optional.empty() : Optional.of(from));
+    }
+
+    /** The last day of which something is true that stays false after; by halving, since sowing later is never ready sooner. */
+    private static Optional<LocalDate> last(LocalDate from, LocalDate to, Predicate<LocalDate> isTrue) {
+        if (from.isAfter(to) || !isTrue.test(from)) {
+            return Optional.empty();
+        }
+        LocalDate low = from;
+        LocalDate high = to;
+        while (low.isBefore(high)) {
+            LocalDate middle = low.plusDays((ChronoUnit.DAYS.between(low, high) + 1) / 2);
+            if (isTrue.test(middle)) {
+                low = middle;
+            } else {
+                high = middle.minusDays(1);
+            }
+        }
+        return Optional.of(low);
     }
 
     private Optional<LocalDate> firstLit(LocalDate earliest, LocalDate latest) {
@@ -120,24 +138,13 @@ public final class CountBack {
     }
 
     /**
-     * The last sow day from which half of the scenarios are ready in time; {@code notBefore} when there is none. Found
-     * by halving, since sowing later is never ready earlier.
+     * The last sow day from which half of the scenarios are ready in time; {@code notBefore} when there is none.
      *
      * @param target the day on which plants are wanted, not before {@code notBefore}
      * @param notBefore usually today
      */
     public LocalDate lastEvenOdds(LocalDate target, LocalDate notBefore) {
-        LocalDate low = notBefore;
-        LocalDate high = target;
-        while (low.isBefore(high)) {
-            LocalDate middle = low.plusDays((ChronoUnit.DAYS.between(low, high) + 1) / 2);
-            if (chancesOf(middle, target).inTime() >= 0.5) {
-                low = middle;
-            } else {
-                high = middle.minusDays(1);
-            }
-        }
-        return low;
+        return last(notBefore, target, day -> chancesOf(day, target).inTime() >= 0.5).orElse(notBefore);
     }
 
     /** The day with the best chance; of several in a row the middle one, which leaves room on both sides. */

@@ -54,6 +54,30 @@ class PlannerTest {
     }
 
     @Test
+    void halvingFindsTheSameDaysAsTryingEachOne() {
+        for (double leafLimit : new double[] {4.3, 5, 7, 60}) {
+            for (int away = 5; away < 130; away += 3) {
+                LocalDate target = TODAY.plusDays(away);
+                CountBack countBack = countBack(kale(leafLimit), 3);
+                var window = countBack.windowFor(target, TODAY);
+                List<LocalDate> days = TODAY.datesUntil(target.plusDays(1)).toList();
+                double best = days.stream().mapToDouble(day -> countBack.chance(day, target)).max().orElse(0);
+                assertThat(window.isPresent()).as("leaf limit %s, %s", leafLimit, target).isEqualTo(best > 0);
+                if (window.isPresent()) {
+                    List<LocalDate> young = days.stream().filter(day -> share(countBack, day, target, false) >= 0.9).toList();
+                    List<LocalDate> ready = days.stream().filter(day -> share(countBack, day, target, true) >= 0.9).toList();
+                    assertThat(window.get().earliest()).isEqualTo(young.isEmpty() ? target : young.get(0));
+                    assertThat(window.get().latest())
+                            .isEqualTo(ready.isEmpty() ? TODAY.minusDays(1) : ready.get(ready.size() - 1));
+                    if (!window.get().isOpen()) {
+                        assertThat(window.get().chance()).isEqualTo(best);
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
     void sowingLaterIsReadyLater() {
         CountBack countBack = countBack(kale(60), 3);
         double before = 0;

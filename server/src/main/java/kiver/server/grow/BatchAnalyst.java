@@ -119,7 +119,8 @@ public class BatchAnalyst implements BatchesInSpace {
                 .collect(Collectors.toMap(SeedLot::id, lot -> lot));
         LotKnowledge.OfAll known = lots.ofAll(files);
         Map<Long, String> containerByTray = containersByTray();
-        return files.stream()
+        // Each batch is worked out by itself; nothing in here asks the database.
+        return files.parallelStream()
                 .map(file -> {
                     SeedLot lot = lotsById.get(lotOf(file));
                     Germination germination = known.germination(lot, today, file.batch().number());

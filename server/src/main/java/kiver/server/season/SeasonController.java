@@ -83,6 +83,7 @@ class SeasonController {
                 .sorted(Comparator.comparing((BatchAnalysis batch) -> batch.stage() == BatchStage.READY)
                         .thenComparing(batch -> batch.file().batch().target())
                         .thenComparing(batch -> batch.file().batch().number()))
+                .parallel()
                 .map(batch -> BoardView.batch(batch, board.window(batch).orElse(null)))
                 .toList();
         return new BoardView(
