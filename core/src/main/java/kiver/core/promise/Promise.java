@@ -26,7 +26,7 @@ public record Promise(
         Plan plan,
         Way way,
         List<Stay> stays,
-        Optional<Occupancy.Overflow> lack,
+        Optional<Occupancy.Lack> lack,
         List<String> conditions,
         List<String> reasons,
         List<Offer> offers,

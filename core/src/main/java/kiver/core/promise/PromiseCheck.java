@@ -83,8 +83,8 @@ public final class PromiseCheck {
 
     private Promise check(PlanRequest request, boolean withOffers) {
         Optional<Candidate> roomy = Optional.empty();
-        List<Candidate> candidates = suitability(request, slots(request, request.line().plants()))
-                .candidates(request.line().target(), request.today());
+        List<Candidate> candidates = new Suitability(season, request.crop(), request.path())
+                .candidates(request.line().target(), request.today(), slots(request, request.line().plants()));
         for (Candidate candidate : candidates) {
             if (candidate.cost() <= candidates.get(0).cost() + MUCH_WORSE
                     && occupancy.lackFor(candidate.stays()).isEmpty()) {
@@ -96,7 +96,7 @@ public final class PromiseCheck {
         CountBack countBack = countBack(request.path(), request, way);
         Plan plan = Planner.plan(request, countBack, season.firstDay(), season.lastDay());
         List<Stay> stays = stays(request, way, plan.sowDay().orElse(request.today()), request.line().target(), trueSlots(request, plan));
-        Optional<Occupancy.Overflow> lack = occupancy.lackFor(stays);
+        Optional<Occupancy.Lack> lack = occupancy.lackFor(stays);
         List<String> conditions = new ArrayList<>();
         List<String> reasons = new ArrayList<>();
         sortOut(request, plan, lack, conditions, reasons);
@@ -109,7 +109,7 @@ public final class PromiseCheck {
 
     /** What stands in the way, as conditions that can be met or as reasons that cannot. */
     private static void sortOut(
-            PlanRequest request, Plan plan, Optional<Occupancy.Overflow> lack, List<String> conditions,
+            PlanRequest request, Plan plan, Optional<Occupancy.Lack> lack, List<String> conditions,
             List<String> reasons) {
         for (Obstacle obstacle : plan.obstacles()) {
             if (obstacle.prevents()) {
@@ -128,7 +128,7 @@ public final class PromiseCheck {
     }
 
     private List<Offer> offers(
-            PlanRequest request, Way way, CountBack countBack, Plan plan, Optional<Occupancy.Overflow> lack) {
+            PlanRequest request, Way way, CountBack countBack, Plan plan, Optional<Occupancy.Lack> lack) {
         List<Offer> offers = new ArrayList<>();
         double enough = plan.chosen().map(option -> option.chance()).orElse(0.0);
         boolean seedShort = plan.obstacles().stream().anyMatch(obstacle -> SEED.contains(obstacle.kind()));
@@ -176,7 +176,7 @@ public final class PromiseCheck {
 
     /** The most plants that seed and room allow on the same day. */
     private Optional<Offer> quantityOffer(
-            PlanRequest request, Way way, Plan plan, Optional<Occupancy.Overflow> lack) {
+            PlanRequest request, Way way, Plan plan, Optional<Occupancy.Lack> lack) {
         double share = 1;
         if (plan.chosen().isPresent()) {
             share = Math.min(share, request.seedsInStock() / (double) plan.chosen().get().seeds());
@@ -241,10 +241,6 @@ public final class PromiseCheck {
             PlanRequest request, Offer.Change change, String words, LocalDate target, int plants, Container container,
             String site, double chance) {
         return new Offer(change, words, target, plants, container.code(), site, Math.min(1, chance));
-    }
-
-    private Suitability suitability(PlanRequest request, List<Double> slots) {
-        return new Suitability(season, request.crop(), request.path(), slots);
     }
 
     private CountBack countBack(Path path, PlanRequest request, Way way) {

@@ -23,6 +23,9 @@ public final class Assigner {
     private static final int SETTLE_EVERY = 12;
     private static final int MOST_PASSES = 30;
 
+    /** So near to the bound, as a share of it, nobody would see what could still be gained. */
+    private static final double PROVEN_NEAR_ENOUGH = 1e-4;
+
     private final List<ToPlace> batches;
     private final Benches benches;
     private final RoomPrices prices;
@@ -49,7 +52,8 @@ public final class Assigner {
     }
 
     private Assignment solve(RandomGenerator random, DoubleConsumer progress, BooleanSupplier stop) {
-        int[] best = setDown(orderByRoom());
+        Integer[] order = orderByRoom();
+        int[] best = setDown(order);
         double bestTotal = benches.total(best);
         double bound = Double.NEGATIVE_INFINITY;
         double step = 1.5;
@@ -65,7 +69,7 @@ public final class Assigner {
                 sinceBetter = 0;
             }
             if (round % SETTLE_EVERY == SETTLE_EVERY - 1) {
-                int[] tried = setDown(orderByRoom());
+                int[] tried = setDown(order);
                 double total = improve(tried, 2);
                 if (total < bestTotal - 1e-9) {
                     bestTotal = total;
@@ -81,7 +85,9 @@ public final class Assigner {
         if (!stopped) {
             benches.fill(best);
             bestTotal = improve(best, MOST_PASSES);
-            new LiftAndSetDown(benches, random).better(best, stop);
+            if (bestTotal > bound + PROVEN_NEAR_ENOUGH * Math.abs(bound)) {
+                new LiftAndSetDown(benches, random).better(best, stop);
+            }
         }
         benches.fill(best);
         new Company(benches, batches).gather(best);
@@ -102,7 +108,7 @@ public final class Assigner {
             double least = Double.POSITIVE_INFINITY;
             for (int index = 0; index < benches.options(batch).length; index++) {
                 Benches.Option option = benches.options(batch)[index];
-                double cost = prices.priced(option);
+                double cost = prices.priced(batch, index);
                 if (cost < least) {
                     cost += Assignment.OVERFLOW_COST * benches.added(option);
                 }

@@ -17,8 +17,32 @@ final class Benches {
     private final double[] load;
     private final Option[][] options;
 
-    /** A candidate in positions: stays as place, first day, end, slots; and the position of its growing place. */
-    record Option(double cost, int growing, int[] place, int[] from, int[] until, double[] slots) {
+    /**
+     * A candidate in positions.
+     *
+     * @param cost how little it suits
+     * @param growing position of its growing place
+     * @param place of each stay
+     * @param from first day of each stay
+     * @param until day after the last of each stay
+     * @param slots of each stay
+     * @param places a bit for each place it stands at; beyond 64 places bits are shared
+     * @param first day on which it stands anywhere
+     * @param last day after the last on which it stands anywhere
+     */
+    record Option(
+            double cost, int growing, int[] place, int[] from, int[] until, double[] slots, long places, int first,
+            int last) {
+
+        static Option of(double cost, int growing, int[] place, int[] from, int[] until, double[] slots) {
+            long places = 0;
+            for (int each : place) {
+                places |= 1L << (each & 63);
+            }
+            return new Option(
+                    cost, growing, place, from, until, slots, places,
+                    Arrays.stream(from).min().orElse(0), Arrays.stream(until).max().orElse(0));
+        }
 
         /** Room taken, in tray places times days. */
         double room() {
@@ -164,19 +188,22 @@ final class Benches {
     private Option option(Candidate candidate, Map<PlaceId, Integer> position) {
         int count = candidate.stays().size();
         int growing = position.getOrDefault(candidate.way().growingOn(), -1);
-        Option option = new Option(candidate.cost(), growing, new int[count], new int[count], new int[count], new double[count]);
+        int[] places = new int[count];
+        int[] from = new int[count];
+        int[] until = new int[count];
+        double[] slots = new double[count];
         for (int index = 0; index < count; index++) {
             Stay stay = candidate.stays().get(index);
             Integer place = position.get(stay.place());
             if (place == null) {
                 throw new IllegalArgumentException("There is no place " + stay.place().number() + ".");
             }
-            option.place()[index] = place;
-            option.from()[index] = dayOf(stay.from());
-            option.until()[index] = dayOf(stay.until());
-            option.slots()[index] = stay.slots();
+            places[index] = place;
+            from[index] = dayOf(stay.from());
+            until[index] = dayOf(stay.until());
+            slots[index] = stay.slots();
         }
-        return option;
+        return Option.of(candidate.cost(), growing, places, from, until, slots);
     }
 
     private int dayOf(LocalDate day) {

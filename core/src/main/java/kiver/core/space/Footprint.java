@@ -31,6 +31,28 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
     }
 
     /**
+     * When a batch most likely passes the marks on its path, in days since the first day of the scenarios.
+     *
+     * @param emerged the median seedling is up
+     * @param stageReached enough leaves to begin hardening
+     * @param pottings still to come, in order
+     */
+    record Marks(double emerged, double stageReached, double[] pottings) {
+
+        static Marks of(Path path, Standing standing, List<Scenario> scenarios) {
+            Milestones[] milestones =
+                    scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
+            return of(milestones, path, standing, scenarios);
+        }
+
+        static Marks of(Milestones[] milestones, Path path, Standing standing, List<Scenario> scenarios) {
+            return new Marks(
+                    median(milestones, Milestones::emerged), median(milestones, Milestones::stageReached),
+                    medianPottings(path, standing, scenarios));
+        }
+    }
+
+    /**
      * The stays from where the batch stands until it leaves.
      *
      * @param standing of the batch
@@ -38,13 +60,13 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
      * @param leaves day on which its plants are handed over
      */
     public List<Stay> from(Standing standing, List<Scenario> scenarios, LocalDate leaves) {
-        LocalDate firstDay = scenarios.get(0).growingOn().firstDay();
+        return from(standing, Marks.of(path, standing, scenarios), scenarios.get(0).growingOn().firstDay(), leaves);
+    }
+
+    List<Stay> from(Standing standing, Marks marks, LocalDate firstDay, LocalDate leaves) {
         double end = leaves.toEpochDay() - firstDay.toEpochDay() + 1;
-        Milestones[] milestones =
-                scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
-        double emerged = Math.min(end, median(milestones, Milestones::emerged) + DAYS_AFTER_HALF_UP);
-        double stage = Math.min(end, median(milestones, Milestones::stageReached));
-        double[] potted = medianPottings(standing, scenarios);
+        double emerged = Math.min(end, marks.emerged() + DAYS_AFTER_HALF_UP);
+        double stage = Math.min(end, marks.stageReached());
         List<Stay> stays = new ArrayList<>();
         double from = standing.time();
         int container = 0;
@@ -53,7 +75,7 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
             from = Math.max(from, emerged);
         }
         if (!standing.hardeningStarted()) {
-            for (double moved : potted) {
+            for (double moved : marks.pottings()) {
                 double until = Math.min(stage, Math.max(from, moved));
                 add(stays, way.growingOn(), firstDay, from, until, container);
                 from = Math.max(from, until);
@@ -75,7 +97,7 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
         }
     }
 
-    private double[] medianPottings(Standing standing, List<Scenario> scenarios) {
+    private static double[] medianPottings(Path path, Standing standing, List<Scenario> scenarios) {
         int count = Math.max(0, path.pottings().size() - standing.pottingsDone());
         double[] medians = new double[count];
         if (count == 0) {

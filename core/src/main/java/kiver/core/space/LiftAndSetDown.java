@@ -27,9 +27,18 @@ final class LiftAndSetDown {
     private final Benches benches;
     private final RandomGenerator random;
 
+    /** Where and between which days each batch stands, in arrays of their own: most looks end here. */
+    private final long[] places;
+
+    private final int[] from;
+    private final int[] until;
+
     LiftAndSetDown(Benches benches, RandomGenerator random) {
         this.benches = benches;
         this.random = random;
+        places = new long[benches.batches()];
+        from = new int[benches.batches()];
+        until = new int[benches.batches()];
     }
 
     /**
@@ -42,6 +51,9 @@ final class LiftAndSetDown {
         int count = benches.batches();
         int rounds = Math.min(MOST_LIFTS, Math.max(FEWEST_LIFTS, LIFTS_PER_BATCH * count));
         int[] chosen = best.clone();
+        for (int batch = 0; batch < count; batch++) {
+            note(batch, chosen);
+        }
         double bestTotal = benches.total(chosen);
         double present = bestTotal;
         for (int round = 0; round < rounds; round++) {
@@ -58,6 +70,7 @@ final class LiftAndSetDown {
                 for (int index = 0; index < lifted.size(); index++) {
                     chosen[lifted.get(index)] = before[index];
                     benches.put(benches.options(lifted.get(index))[before[index]], 1);
+                    note(lifted.get(index), chosen);
                 }
             } else {
                 present += costAfter - costBefore;
@@ -77,13 +90,19 @@ final class LiftAndSetDown {
         Benches.Option wanted = benches.options(first)[random.nextInt(benches.options(first).length)];
         List<Integer> found = new ArrayList<>(List.of(first));
         int looked = Math.min(count, FURTHEST_LOOK);
-        int from = random.nextInt(count);
+        int start = random.nextInt(count);
+        Benches.Option stands = benches.options(first)[chosen[first]];
+        long anyPlace = wanted.places() | stands.places();
+        int earliest = Math.min(wanted.first(), stands.first());
+        int latest = Math.max(wanted.last(), stands.last());
         for (int step = 0; step < looked && found.size() < size; step++) {
-            int other = (from + step) % count;
-            Benches.Option stands = benches.options(other)[chosen[other]];
-            if (other != first && benches.options(other).length > 1
-                    && (stands.meets(wanted) || stands.meets(benches.options(first)[chosen[first]]))) {
-                found.add(other);
+            int other = start + step < count ? start + step : start + step - count;
+            if ((places[other] & anyPlace) != 0 && from[other] < latest && earliest < until[other]
+                    && other != first && benches.options(other).length > 1) {
+                Benches.Option there = benches.options(other)[chosen[other]];
+                if (there.meets(wanted) || there.meets(stands)) {
+                    found.add(other);
+                }
             }
         }
         return found;
@@ -118,8 +137,16 @@ final class LiftAndSetDown {
                 }
             }
             benches.put(benches.options(batch)[chosen[batch]], 1);
+            note(batch, chosen);
             cost += least;
         }
         return cost;
+    }
+
+    private void note(int batch, int[] chosen) {
+        Benches.Option option = benches.options(batch)[chosen[batch]];
+        places[batch] = option.places();
+        from[batch] = option.first();
+        until[batch] = option.last();
     }
 }

@@ -29,7 +29,10 @@ public final class Occupancy {
         this.stays = stays;
     }
 
-    /** Days on end on which a place is over-full. */
+    /** A place that has too little room for something, the days and by how many slots at most. */
+    public record Lack(Place place, LocalDate from, LocalDate until, double mostOver) {}
+
+    /** Days on end on which a place is over-full, and the batches that stand there. */
     public record Overflow(Place place, LocalDate from, LocalDate until, double mostOver, List<Integer> batches) {}
 
     /**
@@ -100,26 +103,41 @@ public final class Occupancy {
     }
 
     /** The worst lack of room that stays would meet, were they added; empty when all of them fit. */
-    public Optional<Overflow> lackFor(List<Stay> wanted) {
-        Overflow worst = null;
+    public Optional<Lack> lackFor(List<Stay> wanted) {
+        return lackFor(wanted, List.of());
+    }
+
+    /** The worst lack of room that stays would meet, were they there instead of others. */
+    public Optional<Lack> lackFor(List<Stay> wanted, List<Stay> insteadOf) {
+        Lack worst = null;
         for (Stay stay : wanted) {
             double[] slots = used.get(stay.place());
-            LocalDate first = null;
-            LocalDate last = null;
+            int first = -1;
+            int last = -1;
             double over = 0;
             for (int day = indexOf(stay.from()); slots != null && day < indexOf(stay.until()); day++) {
-                double lack = slots[day] + stay.slots() - capacity(stay.place());
+                double lack = slots[day] + stay.slots() - taken(insteadOf, stay.place(), day) - capacity(stay.place());
                 if (lack > CROWDED) {
-                    first = first == null ? firstDay.plusDays(day) : first;
-                    last = firstDay.plusDays(day + 1L);
+                    first = first < 0 ? day : first;
+                    last = day;
                     over = Math.max(over, lack);
                 }
             }
-            if (first != null && (worst == null || over > worst.mostOver())) {
-                worst = new Overflow(place(stay.place()), first, last, over, batchesAt(stay.place(), first, last));
+            if (first >= 0 && (worst == null || over > worst.mostOver())) {
+                worst = new Lack(place(stay.place()), firstDay.plusDays(first), firstDay.plusDays(last + 1L), over);
             }
         }
         return Optional.ofNullable(worst);
+    }
+
+    private double taken(List<Stay> stays, PlaceId place, int day) {
+        double slots = 0;
+        for (Stay stay : stays) {
+            slots += stay.place().equals(place) && indexOf(stay.from()) <= day && day < indexOf(stay.until())
+                    ? stay.slots()
+                    : 0;
+        }
+        return slots;
     }
 
     /** Every run of days on which a place is over-full, in walking order and then by day. */

@@ -16,6 +16,15 @@ final class RoomPrices {
     /** Prices summed from the first day on, with one entry more than days for each place. */
     private final double[] sums;
 
+    /** All options and their stays in a row, since they are gone through hundreds of times. */
+    private final int[] firstOption;
+
+    private final int[] firstStay;
+    private final double[] cost;
+    private final int[] from;
+    private final int[] until;
+    private final double[] slots;
+
     RoomPrices(Benches benches) {
         this.benches = benches;
         places = benches.places();
@@ -23,37 +32,67 @@ final class RoomPrices {
         price = new double[places * days];
         wanted = new double[places * days];
         sums = new double[places * (days + 1)];
+        firstOption = new int[benches.batches() + 1];
+        for (int batch = 0; batch < benches.batches(); batch++) {
+            firstOption[batch + 1] = firstOption[batch] + benches.options(batch).length;
+        }
+        int options = firstOption[benches.batches()];
+        cost = new double[options];
+        firstStay = new int[options + 1];
+        for (int batch = 0; batch < benches.batches(); batch++) {
+            for (int option = 0; option < benches.options(batch).length; option++) {
+                int index = firstOption[batch] + option;
+                cost[index] = benches.options(batch)[option].cost();
+                firstStay[index + 1] = firstStay[index] + benches.options(batch)[option].place().length;
+            }
+        }
+        from = new int[firstStay[options]];
+        until = new int[firstStay[options]];
+        slots = new double[firstStay[options]];
+        for (int batch = 0; batch < benches.batches(); batch++) {
+            for (int option = 0; option < benches.options(batch).length; option++) {
+                lay(benches.options(batch)[option], firstStay[firstOption[batch] + option]);
+            }
+        }
     }
 
-    /** What an option costs with the room it takes. */
-    double priced(Benches.Option option) {
-        double cost = option.cost();
+    private void lay(Benches.Option option, int at) {
         for (int stay = 0; stay < option.place().length; stay++) {
             int row = option.place()[stay] * (days + 1);
-            cost += option.slots()[stay] * (sums[row + option.until()[stay]] - sums[row + option.from()[stay]]);
+            from[at + stay] = row + option.from()[stay];
+            until[at + stay] = row + option.until()[stay];
+            slots[at + stay] = option.slots()[stay];
         }
-        return cost;
+    }
+
+    /** What an option of a batch costs with the room it takes. */
+    double priced(int batch, int option) {
+        int index = firstOption[batch] + option;
+        double priced = cost[index];
+        for (int stay = firstStay[index]; stay < firstStay[index + 1]; stay++) {
+            priced += slots[stay] * (sums[until[stay]] - sums[from[stay]]);
+        }
+        return priced;
     }
 
     /** Lets every batch want what is best at the prices; answers the bound on any assignment that this proves. */
     double bound() {
         double lower = 0;
-        double[] steps = new double[places * (days + 1)];
+        double[] steps = new double[sums.length];
         for (int batch = 0; batch < benches.batches(); batch++) {
-            Benches.Option cheapest = null;
+            int cheapest = 0;
             double least = Double.POSITIVE_INFINITY;
-            for (Benches.Option option : benches.options(batch)) {
-                double cost = priced(option);
-                if (cost < least) {
-                    least = cost;
-                    cheapest = option;
+            for (int option = 0; option < firstOption[batch + 1] - firstOption[batch]; option++) {
+                double priced = priced(batch, option);
+                if (priced < least) {
+                    least = priced;
+                    cheapest = firstOption[batch] + option;
                 }
             }
             lower += least;
-            for (int stay = 0; stay < cheapest.place().length; stay++) {
-                int row = cheapest.place()[stay] * (days + 1);
-                steps[row + cheapest.from()[stay]] += cheapest.slots()[stay];
-                steps[row + cheapest.until()[stay]] -= cheapest.slots()[stay];
+            for (int stay = firstStay[cheapest]; stay < firstStay[cheapest + 1]; stay++) {
+                steps[from[stay]] += slots[stay];
+                steps[until[stay]] -= slots[stay];
             }
         }
         for (int place = 0; place < places; place++) {

@@ -1,9 +1,10 @@
 package kiver.core.space;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import kiver.core.crop.Crop;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
@@ -11,6 +12,7 @@ import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
+import kiver.core.place.PlaceId;
 import kiver.core.plan.CountBack;
 import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.WayFinder;
@@ -31,83 +33,84 @@ public final class Suitability {
     private static final double TOO_DARK = 12;
     private static final int DAYS_LOOKED_AT = 30;
 
+    /** Worse ones are hardly ever taken, and each has to be looked at. */
+    private static final int MOST_CANDIDATES = 16;
+
     private final Season season;
     private final Crop crop;
     private final Path path;
-    private final List<Double> slots;
+    private final Map<LocalDate, List<Way>> ways = new ConcurrentHashMap<>();
+    private final Map<Way, CountBack> countBacks = new ConcurrentHashMap<>();
+    private final Map<WayAndDay, Footprint.Marks> marks = new ConcurrentHashMap<>();
+    private final Map<PlaceAndDay, Double> misfits = new ConcurrentHashMap<>();
+
+    private record WayAndDay(Way way, LocalDate sowDay) {}
+
+    private record PlaceAndDay(PlaceId place, LocalDate sowDay) {}
 
     /**
-     * For batches of one crop on one path.
+     * For batches of one crop on one path. What is worked out for one of them is kept for the next; it is a pure
+     * function of what this is made of, so threads may share it.
      *
      * @param season to look into
      * @param crop grown
      * @param path from sowing to release
-     * @param slots bench room in each container of the path
      */
-    public Suitability(Season season, Crop crop, Path path, List<Double> slots) {
+    public Suitability(Season season, Crop crop, Path path) {
         this.season = season;
         this.crop = crop;
         this.path = path;
-        this.slots = List.copyOf(slots);
     }
 
     /**
-     * The candidates for a batch to be sown, the best first.
+     * The candidates for a batch to be sown, the best first; at most 16.
      *
      * @param target day on which plants are wanted
      * @param notBefore first day on which it can be sown
+     * @param slots bench room in each container of the path
      */
-    public List<Candidate> candidates(LocalDate target, LocalDate notBefore) {
-        List<Candidate> candidates = new ArrayList<>();
-        for (Way way : WayFinder.waysFor(season, crop, notBefore)) {
-            CountBack countBack = countBack(way);
-            LocalDate sowDay = countBack.lastEvenOdds(target, notBefore);
-            candidates.add(candidate(way, countBack, sowDay, target));
-        }
-        candidates.sort(Comparator.comparingDouble(Candidate::cost));
-        return List.copyOf(candidates);
-    }
-
-    /** The candidates for a batch that is sown on a fixed day. */
-    public List<Candidate> candidatesSownOn(LocalDate sowDay, LocalDate target) {
-        return WayFinder.waysFor(season, crop, sowDay).stream()
-                .map(way -> candidate(way, countBack(way), sowDay, target))
+    public List<Candidate> candidates(LocalDate target, LocalDate notBefore, List<Double> slots) {
+        return ways.computeIfAbsent(notBefore, day -> WayFinder.waysFor(season, crop, day)).stream()
+                .map(way -> candidate(way, target, notBefore, slots))
                 .sorted(Comparator.comparingDouble(Candidate::cost))
+                .limit(MOST_CANDIDATES)
                 .toList();
     }
 
-    /** A way that a batch sown on that day takes. */
-    public Candidate along(Way way, LocalDate sowDay, LocalDate target) {
-        return candidate(way, countBack(way), sowDay, target);
-    }
-
-    private CountBack countBack(Way way) {
-        return new CountBack(path, scenarios(way), season.firstDay());
+    private Candidate candidate(Way way, LocalDate target, LocalDate notBefore, List<Double> slots) {
+        CountBack countBack = countBacks.computeIfAbsent(
+                way, each -> new CountBack(path, scenarios(each), season.firstDay()));
+        LocalDate sowDay = countBack.lastEvenOdds(target, notBefore);
+        Standing sown = Standing.sownAt(sowDay.toEpochDay() - season.firstDay().toEpochDay());
+        Footprint.Marks passed = marks.computeIfAbsent(
+                new WayAndDay(way, sowDay),
+                key -> Footprint.Marks.of(countBack.milestones(sowDay), path, sown, scenarios(way)));
+        List<Stay> stays = new Footprint(path, way, slots).from(sown, passed, season.firstDay(), target);
+        return new Candidate(way, cost(way, countBack.chance(sowDay, target), sowDay, stays), stays);
     }
 
     private List<Scenario> scenarios(Way way) {
         return season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
     }
 
-    private Candidate candidate(Way way, CountBack countBack, LocalDate sowDay, LocalDate target) {
-        List<Stay> stays = new Footprint(path, way, slots)
-                .from(Standing.sownAt(sowDay.toEpochDay() - season.firstDay().toEpochDay()), scenarios(way), target);
-        return new Candidate(way, cost(way, countBack.chance(sowDay, target), sowDay, stays), stays);
-    }
-
     private double cost(Way way, double chance, LocalDate sowDay, List<Stay> stays) {
-        double off = Math.abs(season.meanTemperature(way.growingOn(), sowDay.plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
         double lying = stays.stream()
                 .filter(stay -> stay.place().equals(way.emergence()))
                 .mapToInt(Stay::days)
                 .findFirst()
                 .orElse(0);
-        boolean dark = !SeedlingLight.at(season, way.growingOn(), crop.leaves()).isEnough(sowDay);
         int moves = (way.emergence().equals(way.growingOn()) ? 0 : 1) + (way.growingOn().equals(way.hardening()) ? 0 : 1);
         return CHANCE * (1 - chance)
-                + KELVIN_OFF * Math.max(0, off - KELVIN_FREE)
+                + misfits.computeIfAbsent(new PlaceAndDay(way.growingOn(), sowDay), this::misfit)
                 + DAY_OF_EMERGENCE * lying
-                + (dark ? TOO_DARK : 0)
                 + MOVE * moves;
+    }
+
+    /** How little a growing place suits seedlings sown on a day, for its temperature and its light. */
+    private double misfit(PlaceAndDay at) {
+        double off = Math.abs(
+                season.meanTemperature(at.place(), at.sowDay().plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
+        boolean dark = !SeedlingLight.at(season, at.place(), crop.leaves()).isEnough(at.sowDay());
+        return KELVIN_OFF * Math.max(0, off - KELVIN_FREE) + (dark ? TOO_DARK : 0);
     }
 }

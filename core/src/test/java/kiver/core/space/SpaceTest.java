@@ -130,12 +130,14 @@ class SpaceTest {
 
     @Test
     void theBestCandidateSuitsTheCrop() {
-        Suitability suitability = new Suitability(Samples.SEASON, kale(12), new Path(4, 7, 3), List.of(2.0));
-        List<Candidate> candidates = suitability.candidates(TODAY.plusDays(70), TODAY);
+        Suitability suitability = new Suitability(Samples.SEASON, kale(12), new Path(4, 7, 3));
+        List<Candidate> candidates = suitability.candidates(TODAY.plusDays(70), TODAY, List.of(2.0));
         assertThat(candidates).hasSize(1);
         assertThat(candidates.get(0).way()).isEqualTo(WAY);
         assertThat(candidates.get(0).cost()).isBetween(2.0, 60.0);
-        assertThat(suitability.along(WAY, TODAY, TODAY.plusDays(70)).stays().get(0).from()).isEqualTo(TODAY);
+        assertThat(candidates.get(0).stays()).extracting(Stay::slots).containsOnly(2.0);
+        assertThat(suitability.candidates(TODAY.plusDays(70), TODAY, List.of(5.0)).get(0).stays())
+                .as("what is kept is not the room of the one before").extracting(Stay::slots).containsOnly(5.0);
     }
 
     @Test

@@ -10,7 +10,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import kiver.core.crop.Crop;
+import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.space.Assigner;
@@ -72,6 +78,9 @@ public class AssignmentService {
         private volatile String failure;
     }
 
+    /** Batches that are weighed alike. */
+    private record Kind(Crop crop, Path path) {}
+
     /** How far the last run is. */
     public record Standing(boolean started, boolean running, double progress, Optional<Outcome> outcome, Optional<String> failure) {}
 
@@ -129,11 +138,17 @@ public class AssignmentService {
 
     private void work(Run present, Season season, List<BatchInSpace> all, LocalDate today) {
         try {
-            List<ToPlace> toPlace = new ArrayList<>();
-            for (BatchInSpace batch : all) {
-                toPlace.add(new ToPlace(batch.number(), batch.crop().code(), candidates(batch, season, today, present.stop.get())));
-                present.progress = WEIGHING * toPlace.size() / all.size();
-            }
+            Map<Kind, Suitability> suitabilities = new ConcurrentHashMap<>();
+            AtomicInteger weighed = new AtomicInteger();
+            List<ToPlace> toPlace = all.parallelStream()
+                    .map(batch -> {
+                        Suitability suitability = suitabilities.computeIfAbsent(
+                                new Kind(batch.crop(), batch.path()), kind -> new Suitability(season, kind.crop(), kind.path()));
+                        List<Candidate> candidates = candidates(batch, suitability, today, present.stop.get());
+                        present.progress = WEIGHING * weighed.incrementAndGet() / all.size();
+                        return new ToPlace(batch.number(), batch.crop().code(), candidates);
+                    })
+                    .toList();
             Assignment assignment = Assigner.assign(
                     season.places(), toPlace, new SplittableRandom(SEED), share -> present.progress = WEIGHING + (1 - WEIGHING) * share,
                     present.stop::get);
@@ -144,14 +159,12 @@ public class AssignmentService {
     }
 
     /** What is sown stands where it stands; what was placed by hand stays; everything else may go anywhere that suits. */
-    private static List<Candidate> candidates(BatchInSpace batch, Season season, LocalDate today, boolean stopped) {
+    private static List<Candidate> candidates(BatchInSpace batch, Suitability suitability, LocalDate today, boolean stopped) {
         Candidate asItIs = new Candidate(batch.way(), 0, batch.stays());
         if (batch.sown() || batch.pinned() || stopped || batch.target().isBefore(today)) {
             return List.of(asItIs);
         }
-        Suitability suitability =
-                new Suitability(season, batch.crop(), batch.path(), batch.slotsByContainer());
-        return suitability.candidates(batch.target(), today);
+        return suitability.candidates(batch.target(), today, batch.slotsByContainer());
     }
 
     private static Outcome outcome(
@@ -164,6 +177,9 @@ public class AssignmentService {
         }
         int days = (int) (season.lastDay().toEpochDay() - today.toEpochDay()) + 1;
         Occupancy then = Occupancy.of(season.places(), after, today, days);
+        Map<String, List<Candidate>> byKin = IntStream.range(0, all.size()).boxed().collect(Collectors.groupingBy(
+                index -> toPlace.get(index).kin(),
+                Collectors.mapping(index -> chosen(toPlace, assignment, index), Collectors.toList())));
         List<Placing> placings = new ArrayList<>();
         for (int index = 0; index < all.size(); index++) {
             BatchInSpace batch = all.get(index);
@@ -174,7 +190,7 @@ public class AssignmentService {
             boolean changes = !chosen.way().equals(batch.way()) || !sowDay.equals(batch.sowDay());
             placings.add(new Placing(
                     batch.number(), batch.way(), chosen.way(), batch.sowDay(), sowDay, changes,
-                    reason(batch, toPlace.get(index), chosen, then, beside(all, toPlace, assignment, index))));
+                    reason(batch, toPlace.get(index).candidates().get(0), chosen, byKin.get(toPlace.get(index).kin()), then)));
         }
         return new Outcome(
                 placings, (int) all.stream().filter(BatchInSpace::pinned).count(),
@@ -186,33 +202,26 @@ public class AssignmentService {
     }
 
     /** Whether others of its crop grow on at the same place. */
-    private static boolean beside(List<BatchInSpace> all, List<ToPlace> toPlace, Assignment assignment, int index) {
-        Candidate chosen = chosen(toPlace, assignment, index);
-        for (int other = 0; other < all.size(); other++) {
-            if (other != index && toPlace.get(other).kin().equals(toPlace.get(index).kin())
-                    && chosen(toPlace, assignment, other).growsBeside(chosen)) {
-                return true;
-            }
-        }
-        return false;
+    private static boolean beside(Candidate chosen, List<Candidate> kin) {
+        return kin.stream().anyMatch(other -> other != chosen && other.growsBeside(chosen));
     }
 
-    private static String reason(BatchInSpace batch, ToPlace toPlace, Candidate chosen, Occupancy then, boolean beside) {
+    private static String reason(
+            BatchInSpace batch, Candidate best, Candidate chosen, List<Candidate> kin, Occupancy then) {
         if (batch.sown()) {
             return "Stands there already.";
         }
         if (batch.pinned()) {
             return "Placed by hand.";
         }
-        Candidate best = toPlace.candidates().get(0);
         if (chosen == best) {
             return "What suits it best has room.";
         }
-        Optional<Occupancy.Overflow> lack = then.with(batch.number(), List.of()).lackFor(best.stays());
+        Optional<Occupancy.Lack> lack = then.lackFor(best.stays(), chosen.stays());
         return lack
                 .map(over -> over.place().name() + " would suit it best but is full from " + DAY.format(over.from())
                         + " to " + DAY.format(over.until().minusDays(1)) + ".")
-                .orElse(beside
+                .orElse(beside(chosen, kin)
                         ? "Suits it nearly as well as the best, and more " + batch.crop().name().toLowerCase(Locale.ROOT)
                                 + " stands there."
                         : "Leaves room where others need it more.");
