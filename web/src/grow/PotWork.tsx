@@ -9,7 +9,7 @@ import { Caution, Refusal } from '../look/States';
 import { counted } from '../look/words';
 
 /** Potting on: so many plants of a tray into larger containers, whose trays are numbered as they are filled. */
-export function PotWork({ batch, alive }: { batch: BatchView; alive: { tray: number; plants: number }[] }) {
+export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['living'] }) {
   const [open, setOpen] = useState(false);
   const choices = useChoices();
   const [requestId, setRequestId] = useState(newRequestId);
@@ -17,15 +17,21 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: { tray: num
   const [container, setContainer] = useState('');
   const [plants, setPlants] = useState('');
   const from = alive.find((each) => String(each.tray) === (tray || String(alive[0]?.tray)));
+  const known = choices.data?.containers ?? [];
+  const present = known.find((each) => each.code === from?.container);
+  const larger = known
+    .filter((each) => each.kind !== 'OPEN' && each.cellVolume > (present?.cellVolume ?? 0))
+    .sort((one, other) => one.cellVolume - other.cellVolume);
+  const at = batch.containers.indexOf(from?.container ?? '');
+  const next = at < 0 ? undefined : batch.containers[at + 1];
+  const code = container || (next ?? larger[0]?.code ?? '');
   const pot = useChange(() =>
     answered(api.POST('/api/batches/{number}/pottings', {
       params: { path: { number: batch.summary.number } },
-      body: { requestId, tray: from?.tray ?? 0, container: container || (larger[0]?.code ?? ''), plants: Number(plants || from?.plants) },
+      body: { requestId, tray: from?.tray ?? 0, container: code, plants: Number(plants || from?.plants) },
     })),
   );
-  const larger = (choices.data?.containers ?? []).filter((each) => each.kind !== 'OPEN').sort((one, other) => one.cellVolume - other.cellVolume)
-    .filter((each) => each.cellVolume > (choices.data?.containers.find((known) => known.name === batch.container)?.cellVolume ?? 0) || batch.containers.includes(each.code));
-  const into = larger.find((each) => each.code === (container || larger[0]?.code));
+  const into = larger.find((each) => each.code === code);
   if (!from) return null;
   const count = Number(plants || from.plants);
   return (
@@ -40,7 +46,7 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: { tray: num
             </Select>
           </Field>
           <Field name="Into" problem={pot.error?.problemAt('container')}>
-            <Select className="entry" value={container || larger[0]?.code} onChange={(event) => setContainer(event.target.value)}>
+            <Select className="entry" value={code} onChange={(event) => setContainer(event.target.value)}>
               {larger.map((each) => <option key={each.code} value={each.code}>{each.name}</option>)}
             </Select>
           </Field>

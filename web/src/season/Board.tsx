@@ -27,7 +27,14 @@ export function Board({
     measure();
     window.addEventListener('resize', measure);
     return () => window.removeEventListener('resize', measure);
-  }, []);
+  }, [chosen]);
+  const at = batches.findIndex((batch) => batch.number === chosen);
+  useEffect(() => {
+    const view = frame.current;
+    if (!view || at < 0) return;
+    if ((at + 1) * row > view.scrollTop + view.clientHeight) view.scrollTop = (at + 1) * row - view.clientHeight;
+    else if (at * row < view.scrollTop) view.scrollTop = at * row;
+  }, [at, row]);
   const first = Math.max(0, Math.floor(top / row) - SPARE_ROWS);
   const last = Math.min(batches.length, Math.ceil((top + height) / row) + SPARE_ROWS);
   const every = Math.ceil(scale.mondays.length / 9);
@@ -42,7 +49,7 @@ export function Board({
         </span>
       </div>
       <div
-        ref={frame} className="relative h-[26rem] overflow-y-auto sm:h-[calc(100dvh-19rem)] sm:min-h-72" role="group" tabIndex={0}
+        ref={frame} className={`relative h-[26rem] overflow-y-auto sm:min-h-72 ${at < 0 ? 'sm:h-[calc(100dvh-19rem)]' : 'sm:h-[calc(100dvh-33rem)]'}`} role="group" tabIndex={0}
         aria-label="Season board" onScroll={(event) => setTop(event.currentTarget.scrollTop)}
       >
         <div className="relative" style={{ height: batches.length * row }}>

@@ -43,7 +43,8 @@ function SeasonOnBoard({
   );
   const latest = useRef(trial);
   latest.current = trial;
-  const grab = useGrab(shown, ask, (edit) => settle(edit), forget);
+  const choose = useCallback((batch: BoardBatch) => setChosen(batch.number), []);
+  const grab = useGrab(shown, choose, ask, settle, forget);
   const acts = useMemo(
     () => ({
       trySowDay: (batch: BoardBatch, day: string) => {
@@ -53,10 +54,10 @@ function SeasonOnBoard({
       },
       settle: () => settle(latest.current?.edit),
       forget,
-      choose: (batch: BoardBatch) => setChosen(batch.number),
+      choose,
       grab,
     }),
-    [ask, forget, grab, season.today, settle],
+    [ask, choose, forget, grab, season.today, settle],
   );
   const overfull = trial?.view?.overflows ?? season.overflows;
   const atRisk = season.batches.filter((batch) => batch.chance < 0.5).length;
@@ -101,9 +102,9 @@ function SeasonOnBoard({
   );
 }
 
-/** A batch held by its name and dropped on a place or a container; each that it passes over is tried. */
+/** A batch held by its name, for which places and containers show, and dropped on one; each that it passes over is tried. */
 function useGrab(
-  batches: BoardBatch[], ask: (edit: Edit) => Promise<void>, drop: (edit: Edit) => void, forget: () => void,
+  batches: BoardBatch[], choose: (batch: BoardBatch) => void, ask: (edit: Edit) => Promise<void>, drop: (edit: Edit) => void, forget: () => void,
 ) {
   return useCallback(
     (batch: BoardBatch, event: PointerEvent<HTMLElement>) => {
@@ -120,6 +121,7 @@ function useGrab(
         if (!moved && Math.hypot(at.clientX - start.x, at.clientY - start.y) < 8) return;
         if (!moved) {
           moved = true;
+          choose(batch);
           label.className = 'board pointer-events-none fixed z-40 px-2 py-1 text-sm font-semibold shadow-lg';
           label.textContent = `${batch.number} ${batch.variety}`;
           document.body.append(label);
@@ -144,7 +146,7 @@ function useGrab(
       window.addEventListener('pointerup', onUp);
       window.addEventListener('pointercancel', onUp);
     },
-    [ask, batches, drop, forget],
+    [ask, batches, choose, drop, forget],
   );
 }
 

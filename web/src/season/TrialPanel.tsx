@@ -21,7 +21,7 @@ export function TrialPanel({
   }
   const then = trial?.view?.batch;
   return (
-    <section aria-label={`Batch ${batch.number}`} className="board mt-3 grid gap-4 p-4 lg:grid-cols-[1fr_1.4fr]">
+    <section aria-label={`Batch ${batch.number}`} className="board mt-3 grid gap-4 p-4 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[48dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]" tabIndex={0}>
       <div className="text-sm" aria-live="polite">
         <h2>
           <Link className="trail" to={`/batches/${batch.number}`}>{batch.number} {batch.variety}</Link>

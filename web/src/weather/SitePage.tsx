@@ -5,7 +5,7 @@ import type { SiteView } from '../api/client';
 import { answered, api } from '../api/client';
 import { LineChart } from '../look/LineChart';
 import { Loading, Trouble } from '../look/States';
-import { addDays, daysBetween, dayWords, shortDay, spreadWords } from '../look/words';
+import { addDays, daysBetween, dayWords, shortDay } from '../look/words';
 
 /** A grower's site: its frost dates with their chart, and when each crop may stand there. */
 export function SitePage() {
@@ -57,7 +57,7 @@ function Frost({ name, spread }: { name: string; spread: SiteView['lightFrost'][
         <>
           <td>{shortDay(spread.early)}</td><td>{shortDay(spread.middle)}</td><td>{shortDay(spread.late)}</td>
         </>
-      ) : <td colSpan={3} className="text-pencil">{spreadWords(undefined) && 'rarely any'}</td>}
+      ) : <td colSpan={3} className="text-pencil">rarely any</td>}
     </tr>
   );
 }

@@ -48,8 +48,8 @@ public class BatchViews {
     /** A run of cells of one tray. */
     public record RunView(int tray, int firstCell, int lastCell) {}
 
-    /** Living plants in a tray. */
-    public record TrayPlants(int tray, int plants) {}
+    /** Living plants in a tray, and the code of what that tray is. */
+    public record TrayPlants(int tray, int plants, String container) {}
 
     /** One point of the emergence expected, in cells. */
     public record CurvePoint(LocalDate day, double low, double middle, double high) {}
@@ -138,7 +138,11 @@ public class BatchViews {
 
     private List<TrayPlants> living(BatchState state) {
         return state.trays().stream()
-                .map(tray -> new TrayPlants(number(tray), state.cellsIn(tray, CellCondition.ALIVE).size()))
+                .map(tray -> {
+                    Tray numbered = trays.tray(tray);
+                    return new TrayPlants(
+                            numbered.number(), state.cellsIn(tray, CellCondition.ALIVE).size(), numbered.container());
+                })
                 .filter(tray -> tray.plants() > 0)
                 .toList();
     }

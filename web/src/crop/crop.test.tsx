@@ -1,0 +1,59 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { CropView } from '../api/client';
+import { fakeServer, show, Status } from '../api/faked';
+import { sampleChoices } from '../season/samples';
+import { CropPage } from './CropPage';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const crop = (more: Partial<CropView> = {}): CropView => ({
+  code: 'tomato', name: 'Tomato', hardiness: 'tender', caution: 'Leaves are poisonous to eat.', placeId: 1, sown: '2027-04-15',
+  meanTemperature: 21.4, emergenceSource: 'fitted to emergence-days.csv', growthSource: 'estimate',
+  curve: [
+    { temperature: 8, days: 60, leavesPerDay: 0 }, { temperature: 10, days: 43, leavesPerDay: 0.02 },
+    { temperature: 20, days: 8, leavesPerDay: 0.23 }, { temperature: 40, leavesPerDay: 0 },
+  ],
+  observed: [{ temperature: 10, days: 43 }, { temperature: 20, days: 8 }],
+  figures: [{ name: 'Fastest up at, °C', hint: '', value: '27.3' }, { name: 'Notes', hint: 'for the note', value: '' }],
+  stages: [{ stage: 'Half up', spread: { early: '2027-04-21', middle: '2027-04-22', late: '2027-04-24', certain: false } }, { stage: '8 true leaves' }],
+  ...more,
+});
+
+describe('a crop', () => {
+  it('shows its curves with what they were fitted to, and every figure with its source', async () => {
+    fakeServer({ 'GET /api/crops/tomato': crop(), 'GET /api/choices': sampleChoices });
+    show(<CropPage today="2027-04-15" />, '/crops/tomato', '/crops/:code');
+    const curve = await screen.findByRole('img', { name: 'Days from sowing until half are up' });
+    expect(curve.querySelectorAll('circle')).toHaveLength(2);
+    expect(screen.getByText(/2 observed temperatures/).textContent).toContain('fitted to emergence-days.csv');
+    expect(screen.getByText('Source: estimate.')).toBeTruthy();
+    expect(screen.getByText(/Leaves are poisonous to eat/)).toBeTruthy();
+    expect(screen.getByText('27.3')).toBeTruthy();
+    expect(screen.getByText('for the note')).toBeTruthy();
+  });
+
+  it('shows its stages at the place and on the day that are chosen', async () => {
+    const calls = fakeServer({ 'GET /api/crops/tomato': crop(), 'GET /api/choices': sampleChoices });
+    show(<CropPage today="2027-04-15" />, '/crops/tomato', '/crops/:code');
+    expect(await screen.findByText('21 Apr – 24 Apr, most likely 22 Apr')).toBeTruthy();
+    expect(screen.getByText('not this season')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('on'), { target: { value: '2027-05-20' } });
+    fireEvent.change(await screen.findByLabelText('in'), { target: { value: '1' } });
+    await waitFor(() => expect(calls.some((call) => call.path.includes('sown=2027-05-20') && call.path.includes('place=1'))).toBe(true));
+  });
+
+  it('says so when there is nothing to judge its curve by, or no such crop', async () => {
+    fakeServer({ 'GET /api/crops/tomato': crop({ observed: [], caution: '' }), 'GET /api/choices': sampleChoices });
+    show(<CropPage today="2027-04-15" />, '/crops/tomato', '/crops/:code');
+    expect(await screen.findByText(/No observations to judge it by/)).toBeTruthy();
+    expect(screen.queryByText(/Mind:/)).toBeNull();
+    cleanup();
+    fakeServer({ 'GET /api/crops/zorb': new Status(422, { detail: 'The crop "zorb" is not in the library.', errors: [] }), 'GET /api/choices': sampleChoices });
+    show(<CropPage today="2027-04-15" />, '/crops/zorb', '/crops/:code');
+    expect(await screen.findByText(/is not in the library/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,114 @@
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { PathView, PlanView, Wish } from '../api/client';
+import { fakeServer, show, Status } from '../api/faked';
+import { Outdoors } from './Outdoors';
+import { Paths } from './Paths';
+import { PlanBeside } from './PlanBeside';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
+
+const outdoors: NonNullable<PlanView['outdoors']> = {
+  from: '2027-05-22', because: 'FROST', harmedAt: 1, lastFrost: spread('2027-04-26', '2027-05-08', '2027-05-21'), soilWait: 0,
+  until: '2027-08-04', chanceOfHarm: 0.04, averageLastFrost: '2027-05-10', averageFirstFrost: '2027-10-02',
+  ruleForSowing: '2027-04-26', ruleForPlanting: '2027-05-20', ruleForLastPlanting: '2027-07-20', sowFrom: '2027-04-24', sowUntil: '2027-07-02',
+};
+
+const plan = (more: Partial<PlanView> = {}): PlanView => ({
+  answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
+  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
+  window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
+  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'Straight: carrier of 28 pots', target: '2027-06-19',
+  emerged: spread('2027-05-11', '2027-05-12', '2027-05-13'), stageReached: spread('2027-06-10', '2027-06-12', '2027-06-15'),
+  ready: spread('2027-06-15', '2027-06-17', '2027-06-20'), outlay: { slotDays: 84.4, mostSlots: 2, seeds: 100, mix: 9.2, labels: 2, hours: 0.62, cost: 18.4 },
+  ...more,
+});
+
+describe('at the site', () => {
+  it('holds the dates counted back beside the rules of thumb', () => {
+    render(<Outdoors plan={plan({ outdoors })} />);
+    expect(screen.getByText(/1 °C, which harms it, comes after that in one year of ten/)).toBeTruthy();
+    const counted = screen.getByText('Counted back').nextElementSibling!;
+    expect(counted.textContent).toContain('sow from Sat 24 Apr; earlier, they would wait past their best to go out');
+    expect(counted.textContent).toContain('Until Fri 2 Jul; later, frost and dark come before harvest');
+    const rule = screen.getByText('Rule of thumb').nextElementSibling!;
+    expect(rule.textContent).toContain('start from the average last frost, 10 May: sow 26 Apr, plant 20 May');
+    expect(rule.textContent).toContain('from the first, 2 Oct: plant by 20 Jul');
+  });
+
+  it('says what sets the day, and leaves out what is not so', () => {
+    const { sowFrom: _from, ...without } = outdoors;
+    render(<Outdoors plan={plan({ outdoors: { ...without, because: 'SOIL', soilWait: 18, soil: spread('2027-05-20', '2027-05-29', '2027-06-08') } })} />);
+    expect(screen.getByText(/the soil has 18 °C by then in every other year/)).toBeTruthy();
+    expect(screen.getByText('Counted back').nextElementSibling!.textContent).toMatch(/^sow until Fri 2 Jul/);
+    cleanup();
+    const { sowUntil: _until, ruleForSowing: _rule, ...bare } = without;
+    render(<Outdoors plan={plan({ outdoors: { ...bare, because: 'NOTHING' } })} />);
+    expect(screen.getByText(/no frost here harms it/)).toBeTruthy();
+    expect(screen.queryByText('Counted back')).toBeNull();
+    expect(screen.queryByText('Rule of thumb')).toBeNull();
+    cleanup();
+    render(<Outdoors plan={plan()} />);
+    expect(screen.getByText(/Choose the site/)).toBeTruthy();
+  });
+});
+
+describe('the path drawn', () => {
+  it('shows every potting and says when light sets the first day', () => {
+    const pottings = [spread('2027-05-20', '2027-05-22', '2027-05-24'), spread('2027-06-01', '2027-06-03', '2027-06-06')];
+    render(<PlanBeside plan={plan({ pottings })} today="2027-04-15" container="Carrier of 28 pots" choose={() => undefined} />);
+    expect(screen.getByText('Pot on, first')).toBeTruthy();
+    expect(screen.getByText('1 Jun – 6 Jun, most likely 3 Jun')).toBeTruthy();
+    expect(screen.getByText(/earlier too little light/)).toBeTruthy();
+  });
+});
+
+describe('paths through containers', () => {
+  const path = (kind: PathView['kind'], more: Partial<PlanView> = {}): PathView => ({ kind, plan: plan({ path: `${kind}: tray`, ...more }) });
+  const wish = { varietyId: 1, container: 'pot-9', plants: 40, leavesFrom: 5, leavesTo: 7, target: '2027-06-19' } as Wish;
+  const four = [path('STRAIGHT'), path('POTTED_ONCE', { chance: 0.6 }), path('BLOCKS', { possible: false }), path('PRICKED_OUT', { conditions: ['Room must be found.'] })];
+
+  async function opened(choose: (kind: PathView['kind']) => void = () => undefined) {
+    show(<Paths wish={wish} choose={choose} />);
+    const details = screen.getByText('Compare paths through containers').closest('details')!;
+    details.open = true;
+    fireEvent(details, new Event('toggle'));
+  }
+
+  it('are followed only when asked for, and stand side by side with what each takes', async () => {
+    const calls = fakeServer({ 'POST /api/paths': four });
+    show(<Paths wish={wish} choose={() => undefined} />);
+    expect(calls).toHaveLength(0);
+    cleanup();
+    await opened();
+    expect(await screen.findByRole('columnheader', { name: /Straight/ })).toBeTruthy();
+    expect(screen.getAllByRole('columnheader').filter((each) => each.textContent)).toHaveLength(3);
+    expect(screen.getByRole('row', { name: /Room, trays × days/ }).textContent).toContain('84, at most 2');
+    expect(screen.getByRole('row', { name: /^In time/ }).textContent).toContain('no');
+    expect(screen.getByRole('row', { name: /^Mix/ }).textContent).toContain('10 L');
+  });
+
+  it('are chosen three at a time, and one is taken', async () => {
+    fakeServer({ 'POST /api/paths': four });
+    const chosen: string[] = [];
+    await opened((kind) => chosen.push(kind));
+    fireEvent.click(await screen.findByLabelText('Pricked out'));
+    expect(screen.queryByRole('columnheader', { name: /Straight/ })).toBeNull();
+    expect(screen.getByText('Room must be found.')).toBeTruthy();
+    const take = screen.getAllByRole('button', { name: 'Take this path' }) as HTMLButtonElement[];
+    expect(take.map((button) => button.disabled)).toEqual([false, true, false]);
+    fireEvent.click(take[0]!);
+    expect(chosen).toEqual(['POTTED_ONCE']);
+  });
+
+  it('say why when they cannot be followed', async () => {
+    fakeServer({ 'POST /api/paths': new Status(422, { detail: 'This day has passed; today is 2027-04-15.', errors: [] }) });
+    await opened();
+    await waitFor(() => expect(screen.getByText(/This day has passed/)).toBeTruthy());
+  });
+});
