@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -25,7 +26,7 @@ import org.springframework.stereotype.Component;
 class Suggestions {
 
     private static final int MOST_BATCHES = 8;
-    private static final int MOST_SUGGESTIONS = 8;
+    private static final int MOST_OF_A_KIND = 2;
     private static final int[] DAYS_LATER = {4, 8, 12};
     private static final double COOLER = -2;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
@@ -56,9 +57,14 @@ class Suggestions {
      */
     record Suggestion(
             SuggestionKind kind, int batch, String words, double chanceBefore, double chance, double relief,
-            @Nullable PlanEdits.Edit edit) {}
+            @Nullable PlanEdits.Edit edit) {
 
-    /** Suggestions for days on which a place is over-full, the least costly first. */
+        private double loss() {
+            return chanceBefore - chance;
+        }
+    }
+
+    /** The best suggestions of each kind for days on which a place is over-full, the least costly first. */
     List<Suggestion> forOverflow(long placeId, LocalDate from, LocalDate to) {
         PlaceId place = new PlaceId(placeId);
         List<BatchAnalysis> all = board.under(Map.of());
@@ -70,9 +76,14 @@ class Suggestions {
                 .limit(MOST_BATCHES)
                 .forEach(batch -> consider(batch, place, from, to, occupancy, found));
         found.removeIf(each -> each.relief() <= 0);
-        found.sort(Comparator.comparing((Suggestion each) -> each.kind() == SuggestionKind.REFUSE)
-                .thenComparingDouble(each -> each.chanceBefore() - each.chance()));
-        return found.stream().limit(MOST_SUGGESTIONS).toList();
+        return Arrays.stream(SuggestionKind.values())
+                .flatMap(kind -> found.stream()
+                        .filter(each -> each.kind() == kind)
+                        .sorted(Comparator.comparingDouble(Suggestion::loss))
+                        .limit(kind == SuggestionKind.REFUSE ? 1 : MOST_OF_A_KIND))
+                .sorted(Comparator.comparing((Suggestion each) -> each.kind() == SuggestionKind.REFUSE)
+                        .thenComparingDouble(Suggestion::loss))
+                .toList();
     }
 
     private void consider(
@@ -144,13 +155,17 @@ class Suggestions {
         BatchAnalysis tried = board.tried(batch, plan);
         int number = batch.file().batch().number();
         Occupancy without = occupancy.with(number, List.of());
-        boolean fitsWhereItGoes = tried.stays().stream()
-                .filter(stay -> !stay.place().equals(place))
-                .allMatch(stay -> without.lackFor(List.of(stay)).isEmpty());
-        if (fitsWhereItGoes) {
+        if (lackElsewhere(tried.stays(), place, without) <= lackElsewhere(batch.stays(), place, without)) {
             found.add(new Suggestion(
                     kind, number, words, batch.chance(), tried.chance(), relief(batch, tried.stays(), place, from, to), edit));
         }
+    }
+
+    /** What a batch lacks at most at other places than the crowded one; a help must not crowd those further. */
+    private static double lackElsewhere(List<Stay> stays, PlaceId crowded, Occupancy without) {
+        return without.lackFor(stays.stream().filter(stay -> !stay.place().equals(crowded)).toList())
+                .map(Occupancy.Lack::mostOver)
+                .orElse(0.0);
     }
 
     private static double relief(
