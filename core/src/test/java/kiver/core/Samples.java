@@ -2,7 +2,9 @@ package kiver.core;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import kiver.core.crop.CellHabits;
@@ -54,12 +56,12 @@ public final class Samples {
     public static PlanRequest request(
             Crop crop, Container container, int plants, LocalDate target, int seeds, Germination lot) {
         OrderLine line = new OrderLine(plants, new LeafStage(4, 6), target);
-        return new PlanRequest(line, crop, ContainerPath.straight(container), java.util.Optional.empty(), lot, seeds,
+        return new PlanRequest(line, crop, ContainerPath.straight(container), Optional.empty(), lot, seeds,
                 Allowances.USUAL, 0, 3, TODAY);
     }
 
     public static PlanRequest at(OutdoorSeason outdoors, PlanRequest request) {
-        return new PlanRequest(request.line(), request.crop(), request.containers(), java.util.Optional.of(outdoors),
+        return new PlanRequest(request.line(), request.crop(), request.containers(), Optional.of(outdoors),
                 request.germination(), request.seedsInStock(), request.allowances(), request.seedsPerCell(),
                 request.hardeningDays(), request.today());
     }
@@ -79,7 +81,7 @@ public final class Samples {
     public static Crop crop(
             String name, Hardiness hardiness, double leafLimit, double depth, CardinalTemperatures emergence,
             OutdoorNeeds outdoors) {
-        return new Crop(name.toLowerCase(java.util.Locale.ROOT), name, hardiness, new Emergence(emergence, 3.2, 0.18),
+        return new Crop(name.toLowerCase(Locale.ROOT), name, hardiness, new Emergence(emergence, 3.2, 0.18),
                 new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12), 14, leafLimit,
                 new CellHabits(400, CellHabits.Habit.WELL, 4, 1), new SeedTraits(depth, false, 0, 3.5), outdoors,
                 new PlantingOut(45, "to the lowest leaves", ""), new Sources("test", "test"));

@@ -3,7 +3,9 @@ package kiver.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse.MoveOptions;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
@@ -129,7 +131,7 @@ class SeasonAtTheDeskTest {
             BoundingBox box = sowing.boundingBox();
             page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
             page.mouse().down();
-            page.mouse().move(box.x + box.width / 2 + (phone ? 40 : 90), box.y + box.height / 2, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
+            page.mouse().move(box.x + box.width / 2 + (phone ? 40 : 90), box.y + box.height / 2, new MoveOptions().setSteps(6));
             assertThat(page.getByText("if so:")).isVisible();
             assertThat(page.getByText(Pattern.compile("instead of"))).not().hasCount(0);
             page.mouse().up();
@@ -181,7 +183,7 @@ class SeasonAtTheDeskTest {
             page.navigate("/space");
             assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("Heat mat: holds 8")))).isVisible();
             button(page, "Place the whole season").click();
-            assertThat(button(page, "Place all anew")).isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+            assertThat(button(page, "Place all anew")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
             page.getByText("Each batch with its reason").click();
             assertThat(page.getByText("Stands there already.").first()).isVisible();
             screen.requireAccessible();

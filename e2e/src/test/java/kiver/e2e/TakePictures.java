@@ -1,6 +1,8 @@
 package kiver.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -75,7 +77,7 @@ public final class TakePictures {
                 screen.signIn(view.email());
                 page.navigate(view.path().startsWith("/") ? view.path() : view.path().equals("ASK") ? "/" : trayIn(page, view.path()));
             }
-            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            page.waitForLoadState(LoadState.NETWORKIDLE);
             if (view.path().equals("/orders/new")) {
                 Screen.typeOrder(page, "Lowermead Market Garden", "Blue Lantern", "150", "2027-06-10");
                 page.getByText("Seeds per cell compared").waitFor();
@@ -86,7 +88,7 @@ public final class TakePictures {
                 page.getByText("What it takes").or(page.getByText("What would be a yes")).first().waitFor();
             }
             if (view.path().equals("/season/reschedule")) {
-                page.getByRole(com.microsoft.playwright.options.AriaRole.CHECKBOX).first().check();
+                page.getByRole(AriaRole.CHECKBOX).first().check();
                 page.getByText("What can be done for 1 batch").click();
                 page.getByText("Take this").first().waitFor();
             }

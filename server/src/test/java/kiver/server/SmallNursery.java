@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import java.time.LocalDate;
 import java.util.Set;
 import java.util.UUID;
+import kiver.core.order.Protection;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
@@ -18,6 +19,7 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
 import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -63,9 +65,9 @@ public class SmallNursery {
         place(2, new PlaceClimate.SetPoints(17, 11), PlaceUse.GROWING_ON);
         place(3, new PlaceClimate.FollowsWeather(1, 2, -3), PlaceUse.HARDENING_OFF);
         growerId = orders.addGrower("Field one");
-        siteId = orders.addSite(new kiver.server.order.Site(0, growerId, "Near", 400, kiver.core.order.Protection.OPEN_GROUND, null));
+        siteId = orders.addSite(new Site(0, growerId, "Near", 400, Protection.OPEN_GROUND, null));
         otherGrowerId = orders.addGrower("Field two");
-        otherSiteId = orders.addSite(new kiver.server.order.Site(0, otherGrowerId, "Far", 900, kiver.core.order.Protection.OPEN_GROUND, null));
+        otherSiteId = orders.addSite(new Site(0, otherGrowerId, "Far", 900, Protection.OPEN_GROUND, null));
         varietyId = crops.add("curly-kale", "Test kale");
         seeds.add(new SeedLot(0, "L1", varietyId, "Seed house", 0.9, 100, TODAY.minusDays(100), 3000, 3000));
         seeds.add(new SeedLot(0, "L2", varietyId, "Seed house", 0.6, 50, TODAY.minusDays(900), 40, 40));

@@ -1,6 +1,7 @@
 package kiver.core.crop;
 
 import java.util.List;
+import java.util.Locale;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
@@ -34,7 +35,7 @@ public final class ContainerSheet {
                 row.words("code"),
                 row.words("name"),
                 Container.Kind.valueOf(row.oneOf("kind", List.of("cells", "blocks", "pots", "open"))
-                        .toUpperCase(java.util.Locale.ROOT)),
+                        .toUpperCase(Locale.ROOT)),
                 row.wholeNumber("rows"),
                 row.wholeNumber("columns"),
                 row.number("cell_volume"),

@@ -1,6 +1,7 @@
 package kiver.core.promise;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -36,7 +37,7 @@ public record Question(
 
     /** What must still be said before it can be answered, in words. */
     public List<String> missing() {
-        java.util.ArrayList<String> missing = new java.util.ArrayList<>();
+        ArrayList<String> missing = new ArrayList<>();
         if (plants.isEmpty()) {
             missing.add("how many plants");
         }

@@ -3,6 +3,7 @@ package kiver.core.sheet;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -77,7 +78,7 @@ public record SheetRow(Map<String, String> entries) {
 
     /** The entry, which must be one of those allowed. */
     public String oneOf(String column, List<String> allowed) {
-        String value = words(column).toLowerCase(java.util.Locale.ROOT);
+        String value = words(column).toLowerCase(Locale.ROOT);
         if (!allowed.contains(value)) {
             throw new IllegalArgumentException(
                     column + " is \"" + value + "\"; it must be " + either(allowed) + ".");

@@ -3,6 +3,7 @@ package kiver.core.weather;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -39,7 +40,7 @@ public record StationSheet(Map<LocalDate, DailyRange> days, List<SheetFault> fau
     }
 
     public StationSheet {
-        days = java.util.Collections.unmodifiableMap(new TreeMap<>(days));
+        days = Collections.unmodifiableMap(new TreeMap<>(days));
         faults = List.copyOf(faults);
         gaps = List.copyOf(gaps);
     }

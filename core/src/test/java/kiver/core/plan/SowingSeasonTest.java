@@ -7,6 +7,7 @@ import static kiver.core.Samples.scenarios;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import kiver.core.Samples;
 import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
@@ -52,7 +53,7 @@ class SowingSeasonTest {
     }
 
     private static LocalDate ready(CountBack countBack, LocalDate sowDay) {
-        double[] ready = java.util.Arrays.stream(countBack.milestones(sowDay)).mapToDouble(each -> each.ready()).sorted().toArray();
+        double[] ready = Arrays.stream(countBack.milestones(sowDay)).mapToDouble(each -> each.ready()).sorted().toArray();
         return SEASON.firstDay().plusDays((long) ready[(int) Math.ceil(0.9 * ready.length) - 1]);
     }
 

@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import kiver.core.Samples;
+import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
 import kiver.core.crop.OutdoorNeeds;
 import kiver.core.growth.CardinalTemperatures;
@@ -99,7 +100,7 @@ class PromiseCheckTest {
         assertThat(promise.reasons().get(0)).contains("fills a cell");
     }
 
-    private static OutdoorSeason season(kiver.core.crop.Crop crop, Protection protection, LocalDate day) {
+    private static OutdoorSeason season(Crop crop, Protection protection, LocalDate day) {
         return OutdoorSeason.of(crop, new SiteClimate(0, protection), RECORD, 46, day);
     }
 

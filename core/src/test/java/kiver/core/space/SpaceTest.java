@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -119,7 +120,7 @@ class SpaceTest {
 
     @Test
     void assigningStopsWhenAskedAndTellsHowFarItIs() {
-        List<Double> told = new java.util.ArrayList<>();
+        List<Double> told = new ArrayList<>();
         Assignment stopped = Assigner.assign(
                 List.of(BENCH, FRAME), List.of(wants(201, 4, 0, 10), wants(202, 4, 0, 10), wants(203, 4, 0, 10)),
                 new SplittableRandom(1), told::add, () -> true);

@@ -3,7 +3,6 @@ package kiver.server.crop;
 import java.util.List;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerSheet;
-import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.server.sheet.SheetBook;
 import org.springframework.stereotype.Component;
@@ -12,6 +11,8 @@ import org.springframework.stereotype.Component;
 @Component
 class ContainerSheetBook implements SheetBook {
 
+    private static final Shape SHAPE = new Shape("containers", 1, ContainerSheet.COLUMNS);
+
     private final LibraryBook library;
 
     ContainerSheetBook(LibraryBook library) {
@@ -19,18 +20,8 @@ class ContainerSheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "containers";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return ContainerSheet.COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 1;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override

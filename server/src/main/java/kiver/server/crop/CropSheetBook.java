@@ -3,7 +3,6 @@ package kiver.server.crop;
 import java.util.List;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropSheet;
-import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.server.sheet.SheetBook;
 import org.springframework.stereotype.Component;
@@ -12,6 +11,8 @@ import org.springframework.stereotype.Component;
 @Component
 class CropSheetBook implements SheetBook {
 
+    private static final Shape SHAPE = new Shape("crops", 1, CropSheet.COLUMNS);
+
     private final LibraryBook library;
 
     CropSheetBook(LibraryBook library) {
@@ -19,18 +20,8 @@ class CropSheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "crops";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return CropSheet.COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 1;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override

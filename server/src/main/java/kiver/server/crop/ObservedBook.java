@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import kiver.core.sheet.SheetText;
@@ -22,7 +23,7 @@ public class ObservedBook {
     ObservedBook(@Value("${kiver.library}") Path folder) {
         try {
             String text = SheetText.decoded(FILE, Files.readAllBytes(folder.resolve(FILE)));
-            SheetText.lines(FILE, text, java.util.List.of("crop")).forEach(line -> {
+            SheetText.lines(FILE, text, List.of("crop")).forEach(line -> {
                 String crop = line.row().words("crop");
                 Map<Double, Double> days = byCrop.computeIfAbsent(crop, each -> new TreeMap<>());
                 line.row().entries().forEach((column, value) -> {

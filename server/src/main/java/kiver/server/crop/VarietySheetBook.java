@@ -11,8 +11,10 @@ import org.springframework.stereotype.Component;
 @Component
 class VarietySheetBook implements SheetBook {
 
-    private static final List<Column> COLUMNS =
-            List.of(Column.of("name", "Name", ""), Column.of("crop", "Crop", "code of the crop, for example curly-kale"));
+    private static final Shape SHAPE = new Shape(
+            "varieties", 1, List.of(
+                    Column.of("name", "Name", ""),
+                    Column.of("crop", "Crop", "code of the crop, for example curly-kale")));
 
     private final VarietyMapper varieties;
     private final CropBook crops;
@@ -23,23 +25,13 @@ class VarietySheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "varieties";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 1;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override
     public List<SheetRow> rows() {
-        return varieties.all().stream().map(variety -> SheetText.row(names(), variety.name(), variety.crop())).toList();
+        return varieties.all().stream().map(variety -> SheetText.row(SHAPE.names(), variety.name(), variety.crop())).toList();
     }
 
     @Override

@@ -30,7 +30,6 @@ class WeatherController {
     /** More bad lines than this are counted, not listed. */
     private static final int FAULTS_LISTED = 60;
 
-    /** Days outside the record's span can only carry it on without a hole. */
     private final WeatherBook weather;
     private final SeasonService seasons;
     private final NurseryClock clock;

@@ -17,12 +17,13 @@ class SiteSheetBook implements SheetBook {
 
     private static final List<String> PROTECTIONS = List.of("open ground", "low cover", "unheated tunnel");
 
-    private static final List<Column> COLUMNS = List.of(
-            Column.of("grower", "Grower", "one you have, or a new one"),
-            Column.of("site", "Site", ""),
-            Column.of("altitude", "Altitude, m", "above the sea"),
-            Column.choice("protection", "Plants stand under", "open ground", "low cover", "unheated tunnel"),
-            Column.of("temperature_offset", "Warmer than the station, K", "empty: worked out from the altitude"));
+    private static final Shape SHAPE = new Shape(
+            "sites", 2, List.of(
+                    Column.of("grower", "Grower", "one you have, or a new one"),
+                    Column.of("site", "Site", ""),
+                    Column.of("altitude", "Altitude, m", "above the sea"),
+                    Column.choice("protection", "Plants stand under", "open ground", "low cover", "unheated tunnel"),
+                    Column.of("temperature_offset", "Warmer than the station, K", "empty: worked out from the altitude")));
 
     private final OrderBook orders;
 
@@ -31,18 +32,8 @@ class SiteSheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "sites";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 2;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override
@@ -50,7 +41,7 @@ class SiteSheetBook implements SheetBook {
         Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
         return orders.sites().stream()
                 .map(site -> SheetText.row(
-                        names(), growers.get(site.growerId()), site.name(), site.altitude(),
+                        SHAPE.names(), growers.get(site.growerId()), site.name(), site.altitude(),
                         site.protection().name().toLowerCase(Locale.ROOT).replace('_', ' '),
                         site.temperatureOffset() == null ? "" : site.temperatureOffset()))
                 .toList();

@@ -19,21 +19,22 @@ class PlaceSheetBook implements SheetBook {
 
     private static final int NO_FLOOR = -60;
 
-    private static final List<Column> COLUMNS = List.of(
-            Column.of("name", "Name", ""),
-            Column.of("walking_order", "Stop on the round", "1 first"),
-            Column.of("slots", "Trays it holds", "of 540 × 280 mm"),
-            Column.of("day_set_point", "Set point by day, °C", "empty when unheated"),
-            Column.of("night_set_point", "Set point by night, °C", "empty when unheated"),
-            Column.of("gain_by_day", "Warmer than outdoors by day, K", "empty when heated"),
-            Column.of("gain_by_night", "Warmer than outdoors by night, K", "empty when heated"),
-            Column.of("floor", "Never below, °C", "empty when nothing protects it"),
-            Column.of("daylight_share", "Daylight that reaches it, 0 to 1", ""),
-            Column.of("lamp_light", "Light from lamps, mol per m² and day", "0 for none"),
-            Column.choice("for_emergence", "For coming up", "yes", "no"),
-            Column.choice("for_growing_on", "For growing on", "yes", "no"),
-            Column.choice("for_hardening_off", "For hardening off", "yes", "no"),
-            Column.of("caution", "Caution", "what must be said there"));
+    private static final Shape SHAPE = new Shape(
+            "places", 1, List.of(
+                    Column.of("name", "Name", ""),
+                    Column.of("walking_order", "Stop on the round", "1 first"),
+                    Column.of("slots", "Trays it holds", "of 540 × 280 mm"),
+                    Column.of("day_set_point", "Set point by day, °C", "empty when unheated"),
+                    Column.of("night_set_point", "Set point by night, °C", "empty when unheated"),
+                    Column.of("gain_by_day", "Warmer than outdoors by day, K", "empty when heated"),
+                    Column.of("gain_by_night", "Warmer than outdoors by night, K", "empty when heated"),
+                    Column.of("floor", "Never below, °C", "empty when nothing protects it"),
+                    Column.of("daylight_share", "Daylight that reaches it, 0 to 1", ""),
+                    Column.of("lamp_light", "Light from lamps, mol per m² and day", "0 for none"),
+                    Column.choice("for_emergence", "For coming up", "yes", "no"),
+                    Column.choice("for_growing_on", "For growing on", "yes", "no"),
+                    Column.choice("for_hardening_off", "For hardening off", "yes", "no"),
+                    Column.of("caution", "Caution", "what must be said there")));
 
     private final PlaceBook places;
 
@@ -42,18 +43,8 @@ class PlaceSheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "places";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 1;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override
@@ -66,7 +57,7 @@ class PlaceSheetBook implements SheetBook {
         PlaceClimate.SetPoints heated = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
         PlaceClimate.FollowsWeather open = place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
         return SheetText.row(
-                names(), place.name(), place.walkingOrder(), place.slots(),
+                SHAPE.names(), place.name(), place.walkingOrder(), place.slots(),
                 heated == null ? "" : heated.day(), heated == null ? "" : heated.night(),
                 open == null ? "" : open.gainByDay(), open == null ? "" : open.gainByNight(),
                 open == null || open.floor() <= NO_FLOOR ? "" : open.floor(),

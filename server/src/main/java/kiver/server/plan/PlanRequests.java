@@ -3,6 +3,7 @@ package kiver.server.plan;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
@@ -101,7 +102,7 @@ public class PlanRequests {
         ContainerPath.Kind kind = wish.containerPath() == null ? ContainerPath.Kind.STRAIGHT : wish.containerPath();
         return ContainerPath.of(kind, last, crop, crops.containers())
                 .orElseThrow(() -> new Refusal("containerPath", "The nursery has no containers for this path into "
-                        + last.name() + ", or " + crop.name().toLowerCase(java.util.Locale.ROOT) + " is not grown so."));
+                        + last.name() + ", or " + crop.name().toLowerCase(Locale.ROOT) + " is not grown so."));
     }
 
     /** The lot asked for; else of those with seed free, enough of it if may be, the one that germinates best. */

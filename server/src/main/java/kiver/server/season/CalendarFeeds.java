@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kiver.server.account.Account;
@@ -108,7 +109,7 @@ class CalendarFeeds {
         VEvent event = new VEvent(work.day(), work.day().plusDays(1), work.words());
         event.getProperties("DTSTAMP").forEach(event::remove);
         event.add(new DtStamp(today.atStartOfDay().toInstant(ZoneOffset.UTC)));
-        event.add(new Uid("batch-" + work.batch() + "-" + work.kind().name().toLowerCase(java.util.Locale.ROOT) + "@kiver"));
+        event.add(new Uid("batch-" + work.batch() + "-" + work.kind().name().toLowerCase(Locale.ROOT) + "@kiver"));
         event.add(new Location(work.place()));
         event.add(new Description("Batch " + work.batch()
                 + (work.spread().isEmpty() ? "" : ", eight times in ten between " + work.spread().replace("/", " and "))));

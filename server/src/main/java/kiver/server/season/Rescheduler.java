@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
@@ -132,7 +133,7 @@ class Rescheduler {
                 options);
     }
 
-    private java.util.Optional<RescheduleOption> timedAnew(BatchAnalysis batch, LocalDate target, LocalDate today) {
+    private Optional<RescheduleOption> timedAnew(BatchAnalysis batch, LocalDate target, LocalDate today) {
         Batch moved = withTarget(batch.file().batch(), target);
         BatchAnalysis there = board.tried(batch, BatchPlan.of(moved), target);
         return board.windowFor(there, target, today).map(window -> new RescheduleOption(

@@ -3,8 +3,10 @@ package kiver.server.season;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import kiver.core.growth.Way;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceUse;
@@ -125,7 +127,7 @@ class SpaceController {
 
     private OutcomeView view(AssignmentService.Outcome outcome) {
         Map<Long, String> names = board.placeNames();
-        Map<Integer, String> varieties = new java.util.HashMap<>();
+        Map<Integer, String> varieties = new HashMap<>();
         for (BatchAnalysis batch : board.under(Map.of())) {
             varieties.put(batch.file().batch().number(), batch.file().batch().variety());
         }
@@ -144,7 +146,7 @@ class SpaceController {
                 .toList();
     }
 
-    private static String words(kiver.core.growth.Way way, Map<Long, String> names) {
+    private static String words(Way way, Map<Long, String> names) {
         return BoardView.name(names, way.emergence().number()) + ", " + BoardView.name(names, way.growingOn().number())
                 + ", " + BoardView.name(names, way.hardening().number());
     }

@@ -16,15 +16,16 @@ import org.springframework.stereotype.Component;
 @Component
 class LotSheetBook implements SheetBook {
 
-    private static final List<Column> COLUMNS = List.of(
-            Column.of("code", "Code on the packet", ""),
-            Column.of("variety", "Variety", ""),
-            Column.of("supplier", "Supplier", ""),
-            Column.of("germination", "Germination on the label, 0 to 1", ""),
-            Column.of("tested_seeds", "Seeds tested", ""),
-            Column.of("tested_on", "Tested on", "written 2027-04-15"),
-            Column.of("seeds", "Seeds bought", "or grams"),
-            Column.of("grams", "Grams bought", "or seeds; counted by the crop's thousand-seed weight"));
+    private static final Shape SHAPE = new Shape(
+            "lots", 1, List.of(
+                    Column.of("code", "Code on the packet", ""),
+                    Column.of("variety", "Variety", ""),
+                    Column.of("supplier", "Supplier", ""),
+                    Column.of("germination", "Germination on the label, 0 to 1", ""),
+                    Column.of("tested_seeds", "Seeds tested", ""),
+                    Column.of("tested_on", "Tested on", "written 2027-04-15"),
+                    Column.of("seeds", "Seeds bought", "or grams"),
+                    Column.of("grams", "Grams bought", "or seeds; counted by the crop's thousand-seed weight")));
 
     private final SeedLotMapper mapper;
     private final CropBook crops;
@@ -37,18 +38,8 @@ class LotSheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "lots";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 1;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override
@@ -56,7 +47,7 @@ class LotSheetBook implements SheetBook {
         Map<Long, String> varieties = crops.varieties().stream().collect(Collectors.toMap(Variety::id, Variety::name));
         return mapper.all().stream()
                 .map(lot -> SheetText.row(
-                        names(), lot.code(), varieties.get(lot.varietyId()), lot.supplier(), lot.germinationLabel(),
+                        SHAPE.names(), lot.code(), varieties.get(lot.varietyId()), lot.supplier(), lot.germinationLabel(),
                         lot.testedSeeds(), lot.testedOn(), lot.seedsBought(), ""))
                 .toList();
     }

@@ -7,14 +7,26 @@ import kiver.core.sheet.SheetRow;
 /** Something of which the nursery has many, as a sheet; each package offers its own. */
 public interface SheetBook {
 
-    /** Short name, lower case, for example "places". */
-    String name();
+    /**
+     * What a sheet is like.
+     *
+     * @param name short, lower case, for example "places"
+     * @param keys how many of the first columns tell rows apart, 1 or more
+     * @param columns in their order
+     */
+    record Shape(String name, int keys, List<Column> columns) {
+        public Shape {
+            columns = List.copyOf(columns);
+        }
 
-    /** The columns; the first of them tell rows apart. */
-    List<Column> columns();
+        /** The names of the columns. */
+        public List<String> names() {
+            return columns.stream().map(Column::name).toList();
+        }
+    }
 
-    /** How many of the first columns tell rows apart, 1 or more. */
-    int keys();
+    /** What this sheet is like. */
+    Shape shape();
 
     /** All rows in their order. */
     List<SheetRow> rows();
@@ -25,9 +37,4 @@ public interface SheetBook {
      * @throws IllegalArgumentException naming the column that is wrong
      */
     void put(SheetRow row);
-
-    /** The names of the columns. */
-    default List<String> names() {
-        return columns().stream().map(Column::name).toList();
-    }
 }

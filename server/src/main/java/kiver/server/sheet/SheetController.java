@@ -31,7 +31,7 @@ class SheetController {
     private final Map<String, SheetBook> books = new TreeMap<>();
 
     SheetController(List<SheetBook> all) {
-        all.forEach(book -> books.put(book.name(), book));
+        all.forEach(book -> books.put(book.shape().name(), book));
     }
 
     /** A sheet with its columns. */
@@ -47,8 +47,8 @@ class SheetController {
     SheetView sheet(@PathVariable String name) {
         SheetBook book = book(name);
         return new SheetView(
-                name, book.keys(), book.columns(),
-                book.rows().stream().map(row -> book.names().stream().map(row::text).toList()).toList());
+                name, book.shape().keys(), book.shape().columns(),
+                book.rows().stream().map(row -> book.shape().names().stream().map(row::text).toList()).toList());
     }
 
     @GetMapping("/api/sheets/{name}/file")
@@ -57,7 +57,7 @@ class SheetController {
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
-                .body(SheetText.written(book.names(), book.rows()).getBytes(StandardCharsets.UTF_8));
+                .body(SheetText.written(book.shape().names(), book.rows()).getBytes(StandardCharsets.UTF_8));
     }
 
     @PutMapping("/api/sheets/{name}/rows")
@@ -76,7 +76,7 @@ class SheetController {
     @Transactional
     public ReadIn readIn(@PathVariable String name, @RequestParam String file, @RequestBody byte[] bytes) {
         SheetBook book = book(name);
-        List<SheetText.Line> lines = SheetText.lines(file, SheetText.decoded(file, bytes), book.names());
+        List<SheetText.Line> lines = SheetText.lines(file, SheetText.decoded(file, bytes), book.shape().names());
         List<SheetFault> faults = new ArrayList<>();
         for (SheetText.Line line : lines) {
             try {
@@ -101,6 +101,6 @@ class SheetController {
 
     /** The column that a complaint begins with, so that it is shown there. */
     private static String columnIn(SheetBook book, String complaint) {
-        return book.names().stream().filter(name -> complaint.startsWith(name + " ")).findFirst().orElse("");
+        return book.shape().names().stream().filter(name -> complaint.startsWith(name + " ")).findFirst().orElse("");
     }
 }

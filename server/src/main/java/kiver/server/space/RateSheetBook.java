@@ -11,10 +11,11 @@ import org.springframework.stereotype.Component;
 @Component
 class RateSheetBook implements SheetBook {
 
-    private static final List<Column> COLUMNS = List.of(
-            Column.of("code", "Code", "one of those that are there"),
-            Column.of("words", "What", ""),
-            Column.of("value", "Cost", "in your own money; seconds where it says so"));
+    private static final Shape SHAPE = new Shape(
+            "rates", 1, List.of(
+                    Column.of("code", "Code", "one of those that are there"),
+                    Column.of("words", "What", ""),
+                    Column.of("value", "Cost", "in your own money; seconds where it says so")));
 
     private final RateBook rates;
 
@@ -23,23 +24,13 @@ class RateSheetBook implements SheetBook {
     }
 
     @Override
-    public String name() {
-        return "rates";
-    }
-
-    @Override
-    public List<Column> columns() {
-        return COLUMNS;
-    }
-
-    @Override
-    public int keys() {
-        return 1;
+    public Shape shape() {
+        return SHAPE;
     }
 
     @Override
     public List<SheetRow> rows() {
-        return rates.all().stream().map(rate -> SheetText.row(names(), rate.code(), rate.words(), rate.value())).toList();
+        return rates.all().stream().map(rate -> SheetText.row(SHAPE.names(), rate.code(), rate.words(), rate.value())).toList();
     }
 
     @Override
