@@ -91,6 +91,16 @@ public final class Samples {
         return new Place(new PlaceId(id), "Place " + id, (int) id, slots, climate, 0.8, 4, Set.of(uses));
     }
 
+    /** A nursery whose growing place lets so much of the daylight in and has lamps of so many mol a day. */
+    public static Season seasonInLight(double daylight, double lamps) {
+        Place growing = new Place(WAY.growingOn(), "Shed", 2, 10, new PlaceClimate.SetPoints(17, 13), daylight, lamps,
+                Set.of(PlaceUse.GROWING_ON));
+        return new Season(
+                List.of(place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE), growing,
+                        place(3, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF)),
+                weather(), Map.of(), 46);
+    }
+
     private static Season season() {
         List<Place> places = List.of(
                 place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE),

@@ -120,6 +120,11 @@ public final class CountBack {
         return earliest.datesUntil(latest.plusDays(1)).filter(light::isEnough).findFirst();
     }
 
+    /** Whether seedlings sown on that day have light enough not to stretch. */
+    public boolean isLit(LocalDate sowDay) {
+        return light.isEnough(sowDay);
+    }
+
     /** The light that seedlings have. */
     SeedlingLight light() {
         return light;

@@ -166,6 +166,7 @@ public final class PromiseCheck {
             }
             Optional<SowWindow> window = countBack.windowFor(target, request.today());
             if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
+                    && countBack.isLit(window.get().best())
                     && occupancy.lackFor(stays(request, way, window.get().best(), target, slots)).isEmpty()) {
                 return Optional.of(offer(request, Offer.Change.DAY, "on " + DAY.format(target) + " instead", target,
                         request.line().plants(), request.containers().last(), "", window.get().chance() * enough));

@@ -5,22 +5,16 @@ import static kiver.core.Samples.MODULES;
 import static kiver.core.Samples.TODAY;
 import static kiver.core.Samples.WAY;
 import static kiver.core.Samples.kale;
-import static kiver.core.Samples.place;
 import static kiver.core.Samples.request;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import kiver.core.Samples;
 import kiver.core.crop.Crop;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
-import kiver.core.place.Place;
-import kiver.core.place.PlaceClimate;
-import kiver.core.place.PlaceUse;
 import org.junit.jupiter.api.Test;
 
 class SeedlingLightTest {
@@ -31,7 +25,7 @@ class SeedlingLightTest {
 
     @Test
     void isTheDaylightOfTheFirstWeeksAfterEmergence() {
-        SeedlingLight light = SeedlingLight.at(seasonIn(0.17, 0), WAY.growingOn(), KALE.leaves());
+        SeedlingLight light = SeedlingLight.at(Samples.seasonInLight(0.17, 0), WAY.growingOn(), KALE.leaves());
         assertThat(light.needed()).isEqualTo(6);
         assertThat(light.isEnough(TODAY)).isFalse();
         assertThat(light.isEnough(TODAY.plusDays(80))).isTrue();
@@ -41,7 +35,7 @@ class SeedlingLightTest {
 
     @Test
     void aWindowBeginsWhenLightIsEnough() {
-        Season dim = seasonIn(0.17, 0);
+        Season dim = Samples.seasonInLight(0.17, 0);
         SowWindow byLeaves = countBack(dim, SeedlingLight.AMPLE, new Path(4, 30, 3)).windowFor(TARGET, TODAY).orElseThrow();
         SeedlingLight light = SeedlingLight.at(dim, WAY.growingOn(), KALE.leaves());
         SowWindow byLight = countBack(dim, light, new Path(4, 30, 3)).windowFor(TARGET, TODAY).orElseThrow();
@@ -55,8 +49,8 @@ class SeedlingLightTest {
 
     @Test
     void whereNoDayOfTheWindowHasLightEnoughThePlanSaysSo() {
-        Season dark = seasonIn(0.05, 0);
-        Season lamps = seasonIn(0.05, 9);
+        Season dark = Samples.seasonInLight(0.05, 0);
+        Season lamps = Samples.seasonInLight(0.05, 9);
         assertThat(obstacles(dark)).contains(Obstacle.Kind.LEGGY);
         assertThat(obstacles(lamps)).doesNotContain(Obstacle.Kind.LEGGY);
         SowWindow unlit = countBack(dark, SeedlingLight.at(dark, WAY.growingOn(), KALE.leaves()), PATH)
@@ -74,15 +68,5 @@ class SeedlingLightTest {
         return new CountBack(
                 path, season.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(), light);
-    }
-
-    /** A nursery whose growing place lets so much of the daylight in and has lamps of so many mol a day. */
-    private static Season seasonIn(double daylight, double lamps) {
-        Place growing = new Place(WAY.growingOn(), "Shed", 2, 10, new PlaceClimate.SetPoints(17, 13), daylight, lamps,
-                Set.of(PlaceUse.GROWING_ON));
-        return new Season(
-                List.of(place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE), growing,
-                        place(3, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF)),
-                Samples.weather(), Map.of(), 46);
     }
 }

@@ -18,6 +18,7 @@ import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
 import kiver.core.crop.OutdoorNeeds;
 import kiver.core.growth.CardinalTemperatures;
+import kiver.core.growth.Season;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.order.Protection;
 import kiver.core.order.SiteClimate;
@@ -91,6 +92,22 @@ class PromiseCheckTest {
         });
         assertThat(promise.offers()).filteredOn(offer -> offer.change() == Offer.Change.DAY)
                 .allSatisfy(offer -> assertThat(offer.target()).isAfterOrEqualTo(open.from()));
+    }
+
+    @Test
+    void tooLittleLightIsAConditionAndALighterDayIsOffered() {
+        Season dim = Samples.seasonInLight(0.17, 0);
+        PromiseCheck check = new PromiseCheck(
+                dim, Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List.of());
+        Promise early = check.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT));
+        assertThat(early.answer()).isEqualTo(Answer.YES_IF);
+        assertThat(early.conditions()).anySatisfy(words -> assertThat(words).contains("stretch below 6.0"));
+        Offer later = early.offers().stream().filter(offer -> offer.change() == Offer.Change.DAY).findFirst().orElseThrow();
+        assertThat(check.check(request(kale(60), MODULES, 60, later.target(), 1000, LOT)).answer()).isEqualTo(Answer.YES);
+        PromiseCheck lamps = new PromiseCheck(
+                Samples.seasonInLight(0.17, 6), Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List.of());
+        assertThat(lamps.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT)).conditions())
+                .noneSatisfy(words -> assertThat(words).contains("stretch"));
     }
 
     @Test
