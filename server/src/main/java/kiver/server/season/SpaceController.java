@@ -15,6 +15,7 @@ import kiver.server.account.Person;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.growth.SeasonService;
 import kiver.server.space.AssignmentService;
+import kiver.server.space.Placings;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -125,7 +126,7 @@ class SpaceController {
                 standing.outcome().map(this::view).orElse(null), standing.failure().orElse(null));
     }
 
-    private OutcomeView view(AssignmentService.Outcome outcome) {
+    private OutcomeView view(Placings outcome) {
         Map<Long, String> names = board.placeNames();
         Map<Integer, String> varieties = new HashMap<>();
         for (BatchAnalysis batch : board.under(Map.of())) {
@@ -137,7 +138,7 @@ class SpaceController {
     }
 
     private static List<PlacingView> placings(
-            AssignmentService.Outcome outcome, boolean changed, Map<Long, String> names, Map<Integer, String> varieties) {
+            Placings outcome, boolean changed, Map<Long, String> names, Map<Integer, String> varieties) {
         return outcome.placings().stream()
                 .filter(each -> each.changes() == changed)
                 .map(each -> new PlacingView(

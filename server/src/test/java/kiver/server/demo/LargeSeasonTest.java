@@ -18,6 +18,7 @@ import kiver.server.grow.BatchAnalyst;
 import kiver.server.season.ForecastLedger;
 import kiver.server.season.SeasonBoard;
 import kiver.server.space.AssignmentService;
+import kiver.server.space.Placings;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -104,11 +105,11 @@ class LargeSeasonTest {
         for (int tries = 0; tries < 400 && assignment.standing().running(); tries++) {
             Thread.sleep(50);
         }
-        AssignmentService.Outcome outcome = assignment.standing().outcome().orElseThrow();
+        Placings outcome = assignment.standing().outcome().orElseThrow();
         assertThat(outcome.placings()).hasSize(24).allSatisfy(placing -> assertThat(placing.reason()).isNotBlank());
         assertThat(outcome.overflowAfter()).isLessThanOrEqualTo(outcome.overflowBefore());
         int changed = assignment.take(null);
-        assertThat(changed).isEqualTo((int) outcome.placings().stream().filter(AssignmentService.Placing::changes).count());
+        assertThat(changed).isEqualTo((int) outcome.placings().stream().filter(Placings.Placing::changes).count());
         assertThat(plans.lastWords()).contains("Place the whole season");
     }
 }
