@@ -9,7 +9,7 @@ import java.util.Map;
 
 /**
  * A program that opens the season's board of a running Kiver, drags a sowing for some seconds and tells how long the
- * board took to show, how evenly it was drawn and how soon after a move the screen told its consequences.
+ * board took to show, how evenly it was drawn and how soon after the sowing came to another day the screen told what would come of it.
  *
  * <p>Its argument is the address, of {@code ./kiver demo} or {@code ./kiver season 500}.
  */
@@ -19,11 +19,12 @@ public final class MeasureBoard {
 
     private static final String WATCH = """
             () => {
-              window.frames_ = []; window.told_ = []; let last = performance.now(); let moved = 0;
+              window.frames_ = []; window.told_ = []; let last = performance.now(); let asked = 0;
               const frame = (now) => { window.frames_.push(now - last); last = now; requestAnimationFrame(frame); };
               requestAnimationFrame(frame);
-              window.addEventListener('pointermove', () => { if (!moved) moved = performance.now(); }, true);
-              new MutationObserver(() => { if (moved) { window.told_.push(performance.now() - moved); moved = 0; } })
+              const fetch_ = window.fetch;
+              window.fetch = (...request) => { asked ||= performance.now(); return fetch_(...request); };
+              new MutationObserver(() => { if (asked) { window.told_.push(performance.now() - asked); asked = 0; } })
                 .observe(document.querySelector('section[aria-label^="Batch "]'), { subtree: true, childList: true, characterData: true });
             }""";
 

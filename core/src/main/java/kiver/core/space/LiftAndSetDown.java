@@ -16,7 +16,7 @@ final class LiftAndSetDown {
     private static final int LIFTS_PER_BATCH = 1_000;
 
     private static final int FEWEST_LIFTS = 20_000;
-    private static final int MOST_LIFTS = 60_000;
+    private static final int MOST_LIFTS = 30_000;
     private static final int LARGEST_LIFT = 9;
     private static final int FURTHEST_LOOK = 400;
     private static final int OVERLOOKED_ONE_IN = 12;
