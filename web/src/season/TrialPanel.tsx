@@ -21,7 +21,7 @@ export function TrialPanel({
   }
   const then = trial?.view?.batch;
   return (
-    <section aria-label={`Batch ${batch.number}`} className="board mt-3 grid gap-4 p-4 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[48dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]" tabIndex={0}>
+    <section aria-label={`Batch ${batch.number}`} className="board mt-3 grid gap-4 p-3 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[36dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]" tabIndex={0}>
       <div className="text-sm" aria-live="polite">
         <h2>
           <Link className="trail" to={`/batches/${batch.number}`}>{batch.number} {batch.variety}</Link>
@@ -86,7 +86,7 @@ function Elsewhere({
     return (
       <button
         key={name} type="button" data-drop={JSON.stringify(edit)} aria-pressed={here} disabled={here}
-        className={`min-h-11 rounded-[3px] border px-2 py-1 text-sm ${here ? 'border-dusk bg-wash font-semibold' : tried ? 'border-2 border-dusk' : 'border-rule'}`}
+        className={`min-h-11 rounded-[3px] border px-2 py-1 text-sm sm:min-h-8 sm:py-0.5 ${here ? 'border-dusk bg-wash font-semibold' : tried ? 'border-2 border-dusk' : 'border-rule'}`}
         onClick={() => ask({ batch: batch.number, ...edit })}
       >
         {name}
@@ -95,7 +95,7 @@ function Elsewhere({
   };
   const growing = batch.stage !== 'HARDENING_OFF' && batch.stage !== 'READY';
   return (
-    <div className="flex flex-col gap-2">
+    <div className="flex flex-col gap-1.5">
       {!batch.sown && (
         <Row name="Comes up in">
           {season.places.filter((place) => place.forEmergence).map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.emergencePlaceId))}
@@ -128,9 +128,9 @@ function Elsewhere({
 
 function Row({ name, children }: { name: string; children: React.ReactNode }) {
   return (
-    <div role="group" aria-label={name}>
-      <p className="text-xs text-pencil">{name}</p>
-      <div className="flex flex-wrap gap-1.5">{children}</div>
+    <div role="group" aria-label={name} className="sm:grid sm:grid-cols-[6rem_1fr]">
+      <p className="text-xs text-pencil sm:pt-2">{name}</p>
+      <div className="flex flex-wrap gap-1">{children}</div>
     </div>
   );
 }
