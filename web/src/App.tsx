@@ -1,12 +1,14 @@
+import { useEffect } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { FirstRun } from './account/FirstRun';
 import { SignIn } from './account/SignIn';
 import { useSession } from './api/queries';
+import { outbox } from './bench/useOutbox';
 import { BatchPage } from './batch/BatchPage';
 import { BatchesPage } from './batch/BatchesPage';
 import { CropPage } from './crop/CropPage';
 import { Frame } from './look/Frame';
-import { Loading, Trouble } from './look/States';
+import { Away, Loading } from './look/States';
 import { NurseryPage } from './nursery/NurseryPage';
 import { SheetPage } from './nursery/SheetPage';
 import { NewOrderPage } from './order/NewOrderPage';
@@ -26,8 +28,10 @@ import { SitePage } from './weather/SitePage';
 /** Which page is shown to whom. What each may see and do is decided by the server. */
 export function App() {
   const session = useSession();
+  const person = session.data?.person ?? undefined;
+  useEffect(() => outbox.open(person), [person]);
   if (session.isPending) return <Loading what="Kiver" />;
-  if (session.isError) return <Trouble error={session.error} retry={() => session.refetch()} />;
+  if (session.isError && !session.data) return <Away error={session.error} />;
   if (session.data.needsFirstAccount) return <FirstRun />;
   if (!session.data.signedIn) return <SignIn session={session.data} />;
   if (session.data.role === 'GROWER') {

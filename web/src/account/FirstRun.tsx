@@ -5,12 +5,12 @@ import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
 
-const EMPTY = { nursery: '', name: '', email: '', password: '' };
+const EMPTY = { nursery: '', name: '', email: '', password: '', latitude: '', altitude: '' };
 
 /** The first page of a new nursery: makes the propagator's account. */
 export function FirstRun() {
   const [typed, setTyped] = useState(EMPTY);
-  const setUp = useChange((entry: typeof EMPTY) => answered(api.POST('/api/setup', { body: entry })));
+  const setUp = useChange((entry: typeof EMPTY) => answered(api.POST('/api/setup', { body: { ...entry, latitude: figure(entry.latitude), altitude: figure(entry.altitude) } })));
   const entry = (key: keyof typeof EMPTY, type: string, autoComplete: string) => (
     <Input
       className="entry"
@@ -35,6 +35,17 @@ export function FirstRun() {
         <Field name="Name of the nursery" problem={setUp.error?.problemAt('nursery')}>
           {entry('nursery', 'text', 'organization')}
         </Field>
+        <div className="grid grid-cols-2 gap-3">
+          <Field name="Latitude" hint="degrees, south negative" problem={setUp.error?.problemAt('latitude')}>
+            {entry('latitude', 'text', 'off')}
+          </Field>
+          <Field name="Height above the sea" hint="m" problem={setUp.error?.problemAt('altitude')}>
+            {entry('altitude', 'text', 'off')}
+          </Field>
+        </div>
+        <p className="text-sm text-pencil">
+          From these Kiver knows the length of the days and assumes your weather, and says so, until you read a station's file in.
+        </p>
         <Field name="Your name" problem={setUp.error?.problemAt('name')}>
           {entry('name', 'text', 'name')}
         </Field>
@@ -51,4 +62,10 @@ export function FirstRun() {
       </form>
     </main>
   );
+}
+
+/** What was typed as a number; what is none is sent as nothing and refused with words. */
+function figure(typed: string): number {
+  const read = Number(typed.trim().replace(',', '.').replace('−', '-'));
+  return typed.trim() === '' || Number.isNaN(read) ? (undefined as unknown as number) : read;
 }

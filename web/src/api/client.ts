@@ -86,7 +86,7 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
   try {
     answer = await call;
   } catch {
-    throw new Refused(0, 'Kiver cannot be reached. Check the connection; what you typed is still here.', []);
+    throw new Refused(0, 'Kiver cannot be reached from here just now. What you typed is still here; nothing of it was sent.', []);
   }
   if (!answer.response.ok) {
     throw refusal(answer.response.status, answer.error);

@@ -1,17 +1,32 @@
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { answered, api, Refused } from './client';
+import { RequestNumber } from './requestNumber';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
+    // Without a connection a fetch fails and says so; waiting for one in silence would look like fetching for ever.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 15_000,
-      retry: (count, error) => error instanceof Refused && error.mayPassLater && error.status !== 401 && count < 2,
+      retry: (count, error) =>
+        navigator.onLine && error instanceof Refused && error.mayPassLater && error.status !== 401 && count < 2,
     },
   },
 });
 
 export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => answered(api.GET('/api/session')), staleTime: 60_000 });
+  useQuery({
+    queryKey: ['session'],
+    queryFn: () => answered(api.GET('/api/session')),
+    staleTime: 60_000,
+    // While Kiver or its records are away the page asks again until they are back.
+    refetchInterval: (query) => (query.state.status === 'error' ? 4_000 : false),
+  });
+
+/** Tray places free today, by place. */
+export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => answered(api.GET('/api/rooms')) });
 
 export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answered(api.GET('/api/round')) });
 
@@ -87,3 +102,16 @@ export function useChange<Entry, Result>(change: (entry: Entry) => Promise<Resul
 
 /** A number that a request keeps through all its retries. */
 export const newRequestId = (): string => crypto.randomUUID();
+
+/**
+ * A change that carries a request's number: the same as long as its entries are the same and no answer has come, so that
+ * sending it again after a lost answer counts once, and another as soon as anything in it is changed.
+ */
+export function useNumberedChange<Entry, Result>(change: (entry: Entry, requestId: string) => Promise<Result>) {
+  const [number] = useState(() => new RequestNumber());
+  return useChange<Entry, Result>(async (entry) => {
+    const result = await change(entry, number.of(entry));
+    number.done();
+    return result;
+  });
+}

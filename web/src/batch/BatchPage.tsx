@@ -8,7 +8,7 @@ import { PotWork } from '../grow/PotWork';
 import { HardeningWork } from '../harden/HardeningWork';
 import { StageMark } from '../look/StageMark';
 import { Caution, Loading, Trouble } from '../look/States';
-import { chanceWords, dayWords, shortDay } from '../look/words';
+import { chanceWords, counted, dayWords, shortDay } from '../look/words';
 import { PathChart, type PathRow } from '../plan/PathChart';
 import { BalanceBar } from './BalanceBar';
 import { ChangeList } from './ChangeList';
@@ -56,6 +56,7 @@ export function BatchPage({ today }: { today: string }) {
             <section aria-label="Account" className="board p-4">
               <h2 className="mb-2">Its account, in cells</h2>
               <BalanceBar balance={summary.balance} needed={summary.plants} />
+              {view.countsSeedlings && <p className="text-sm text-pencil">Clumps: {view.plantsAlive} seedlings in {counted(summary.balance.alive, 'cell')}; the order counts seedlings.</p>}
             </section>
           )}
           <section aria-label="Record">
@@ -74,17 +75,29 @@ export function BatchPage({ today }: { today: string }) {
             <dd><Link className="trail" to={`/orders/${summary.order}`}>order {summary.order}</Link>, {summary.plants} plants, {summary.grower}</dd>
             <dt className="text-pencil">Trays</dt>
             <dd className="flex flex-wrap gap-x-3">
-              {view.runs.map((run) => (
-                <Link key={run.tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${run.tray}`}>T{run.tray}</Link>
+              {[...new Set([...view.runs, ...view.toSow].map((run) => run.tray))].map((tray) => (
+                <Link key={tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${tray}`}>T{tray}</Link>
               ))}
             </dd>
             <dt className="text-pencil">Containers</dt>
-            <dd>{view.containers.length > 1 ? `${view.containers.join(', then ')}` : view.container}</dd>
+            <dd>{view.containers.length > 1 ? containersAhead(view) : view.container}</dd>
             <dt className="text-pencil">Seed</dt>
             <dd>lot {view.lot}, {view.supplier}, {view.seedsPerCell} a cell</dd>
             <dt className="text-pencil">Stands in</dt>
             <dd>{summary.stage === 'PLANNED' ? `${view.emergencePlace}, once sown` : summary.place}</dd>
           </dl>
+          {summary.problem && <p role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">{summary.problem}</p>}
+          {summary.traysToSow > 0 && (
+            <>
+              <p className="border-l-4 border-ochre bg-ochre-wash p-3"><strong>Part sown, {counted(summary.traysToSow, 'tray')} to go.</strong></p>
+              <Link className="act act-main" to={`/trays/${view.toSow[0]?.tray}`}>Sow tray T{view.toSow[0]?.tray} next</Link>
+            </>
+          )}
+          {view.hardenFrom && (
+            <p className="border-l-4 border-dusk p-3">
+              Has its leaves. Held inside until {dayWords(view.hardenFrom)}: hardening ends with the release on {dayWords(summary.target)}.
+            </p>
+          )}
           {summary.stage === 'PLANNED' && (
             <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>Sow {view.cells} cells</Link>
           )}
@@ -107,6 +120,12 @@ export function BatchPage({ today }: { today: string }) {
       </div>
     </>
   );
+}
+
+/** The container its plants stand in and those still to come; those already passed are over. */
+function containersAhead(view: BatchView): string {
+  const ahead = view.containers.slice(view.pottingsDone);
+  return `${view.pottingsDone > 0 ? 'now ' : ''}${ahead.join(', then ')}`;
 }
 
 function StageWords({ view }: { view: BatchView }) {

@@ -18,7 +18,7 @@ const batch = {
     balance: { sown: 100, waiting: 80, empty: 0, alive: 20, lost: 0, released: 0 },
   },
   changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),
-  emergedCells: 20, expectedUp: 61.4, cellsNeeded: 80, chanceEnough: 0.4, completelyCounted: false, latestSowDay: '2027-04-20',
+  emergedCells: 20, expectedUp: 61.4, expectedAtCount: 31.2, accepted: 78, cellsNeeded: 80, chanceEnough: 0.4, completelyCounted: false, latestSowDay: '2027-04-20',
   curve: [
     { day: '2027-04-06', low: 0, middle: 0, high: 0 },
     { day: '2027-04-07', low: 0, middle: 30, high: 60 },
@@ -44,7 +44,8 @@ describe('the record of a batch', () => {
   it('offers to undo only what still counts', () => {
     const changes = [change(1), change(2, { corrected: true }), change(3, { isCorrection: true })];
     inClient(<ChangeList batch={{ ...batch, changes }} />);
-    expect(screen.getAllByRole('button').map((button) => button.getAttribute('aria-label'))).toEqual(['Undo entry 1: Did thing 1']);
+    expect(screen.getAllByRole('button').map((button) => button.getAttribute('aria-label')))
+      .toEqual(['Undo entry 3: Did thing 3', 'Undo entry 1: Did thing 1']);
     expect(screen.getByText('undone')).toBeTruthy();
   });
 
@@ -60,7 +61,7 @@ describe('the verdict', () => {
   it('says what to do while a resowing would still help', () => {
     render(<VerdictWords batch={batch} today="2027-04-15" />);
     expect(screen.getByText('Late')).toBeTruthy();
-    expect(screen.getByText(/20 of 100 cells up, about 61 expected by today/)).toBeTruthy();
+    expect(screen.getByText(/20 of 100 cells up on Thu 8 Apr, 7 days ago; about 31 were expected then, 61 by today/)).toBeTruthy();
     expect(screen.getByText(/resowing would still make the order until Tue 20 Apr/)).toBeTruthy();
   });
 

@@ -79,7 +79,9 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
 
 function cellsWords(batch: BatchSummary): string {
   const { balance } = batch;
+  if (batch.problem) return batch.problem;
   if (batch.stage === 'RELEASED') return `${balance.released} released`;
+  if (batch.traysToSow > 0) return `part sown, ${batch.traysToSow} to go`;
   if (balance.waiting > 0) return `${balance.alive} of ${balance.sown} cells up`;
   return `${balance.alive} alive of ${balance.sown} sown`;
 }

@@ -1,29 +1,26 @@
+import { Input } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView } from '../api/client';
 import { answered, api } from '../api/client';
-import { newRequestId, useChange } from '../api/queries';
+import { useNumberedChange } from '../api/queries';
+import { Field } from '../look/Field';
+import { Sheet } from '../look/Sheet';
 import { Nothing, Refusal } from '../look/States';
 import { dayWords } from '../look/words';
 
 const SHOWN_AT_FIRST = 6;
 
-/** The record, newest first. A wrong entry is taken back by another; both stay. */
+type Change = BatchView['changes'][number];
+
+/** The record, newest first. A wrong entry is taken back by another, with its reason; both stay. */
 export function ChangeList({ batch }: { batch: BatchView }) {
   const [all, setAll] = useState(false);
-  const correct = useChange((sequence: number) =>
-    answered(
-      api.POST('/api/batches/{number}/corrections', {
-        params: { path: { number: batch.summary.number } },
-        body: { requestId: newRequestId(), sequence },
-      }),
-    ),
-  );
+  const [wrong, setWrong] = useState<Change>();
   if (batch.changes.length === 0) return <Nothing>Nothing yet. The first entry will be its sowing.</Nothing>;
   const newest = [...batch.changes].reverse();
   const shown = all ? newest : newest.slice(0, SHOWN_AT_FIRST);
   return (
     <>
-      <Refusal message={correct.error?.message} />
       <ol className="board divide-y divide-rule">
         {shown.map((change) => (
           <li key={change.sequence} className="grid grid-cols-[6.5rem_1fr_auto] items-center gap-x-3 px-3 py-1.5">
@@ -31,13 +28,12 @@ export function ChangeList({ batch }: { batch: BatchView }) {
             <span className={change.corrected ? 'text-pencil line-through' : ''}>
               {change.words} <span className="text-sm text-pencil">{change.by}</span>
             </span>
-            {change.corrected || change.isCorrection ? (
-              <span className="px-2 text-sm text-pencil">{change.corrected && 'undone'}</span>
+            {change.corrected ? (
+              <span className="px-2 text-sm text-pencil">undone</span>
             ) : (
               <button
-                className="trail min-h-11 px-2 text-sm" disabled={correct.isPending}
-                aria-label={`Undo entry ${change.sequence}: ${change.words}`}
-                onClick={() => correct.mutate(change.sequence)}
+                className="trail min-h-11 px-2 text-sm" aria-label={`Undo entry ${change.sequence}: ${change.words}`}
+                onClick={() => setWrong(change)}
               >
                 Undo
               </button>
@@ -50,6 +46,33 @@ export function ChangeList({ batch }: { batch: BatchView }) {
           {all ? 'Show fewer' : `Show all ${newest.length}`}
         </button>
       )}
+      {wrong && <Undoing batch={batch.summary.number} change={wrong} close={() => setWrong(undefined)} />}
     </>
+  );
+}
+
+function Undoing({ batch, change, close }: { batch: number; change: Change; close: () => void }) {
+  const [reason, setReason] = useState('');
+  const correct = useNumberedChange((entry: { sequence: number; reason: string }, requestId) =>
+    answered(api.POST('/api/batches/{number}/corrections', { params: { path: { number: batch } }, body: { requestId, ...entry } })),
+  );
+  return (
+    <Sheet title={`Undo entry ${change.sequence}`} open close={close}>
+      <form
+        className="flex flex-col gap-3" noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          correct.mutate({ sequence: change.sequence, reason }, { onSuccess: close });
+        }}
+      >
+        <p>{change.words}</p>
+        <p className="text-sm text-pencil">The entry stays in the record, struck through, with the reason. An undoing can be undone in its turn.</p>
+        <Field name="Why" problem={correct.error?.problemAt('reason')}>
+          <Input className="entry" value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
+        </Field>
+        <Refusal message={correct.error && !correct.error.problemAt('reason') ? correct.error.message : undefined} />
+        <button className="act act-main" disabled={correct.isPending}>Undo this entry</button>
+      </form>
+    </Sheet>
   );
 }

@@ -1,23 +1,29 @@
 import { Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView } from '../api/client';
-import { answered, api } from '../api/client';
-import { newRequestId, useChange, useChoices } from '../api/queries';
+import { useChoices, useRooms } from '../api/queries';
+import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
+import { counted } from '../look/words';
 
-/** Moving a batch; the forecast follows where it stands. */
+/** Moving a batch or some of its trays; the forecast follows where most of it stands. */
 export function MoveWork({ batch }: { batch: BatchView }) {
   const { number, stage } = batch.summary;
   const [open, setOpen] = useState(false);
   const [placeId, setPlaceId] = useState(String(batch.growingPlaceId));
+  const [staying, setStaying] = useState<number[]>([]);
   const places = useChoices().data?.places ?? [];
-  const move = useChange((entry: { placeId: number }) =>
-    answered(api.POST('/api/batches/{number}/moves', { params: { path: { number } }, body: { requestId: newRequestId(), ...entry } })),
-  );
+  const rooms = useRooms().data ?? [];
+  const move = useBenchChange<{ placeId: number; trays: number[] }>(`/api/batches/${number}/moves`, () => `move of batch ${number}`);
   if (stage === 'PLANNED' || stage === 'RELEASED' || stage === 'FAILED') return null;
   const name = places.find((place) => String(place.id) === placeId)?.name;
+  const trays = [...new Set(batch.runs.map((run) => run.tray))];
+  const going = trays.filter((tray) => !staying.includes(tray));
+  const all = going.length === trays.length;
+  const free = rooms.find((room) => String(room.placeId) === placeId)?.free;
+  const lacking = free === undefined ? 0 : Math.ceil(going.length - free);
   return (
     <>
       <button className="act" onClick={() => setOpen(true)}>Move to another place</button>
@@ -25,17 +31,43 @@ export function MoveWork({ batch }: { batch: BatchView }) {
         <p className="mb-3 text-pencil">It stands in {batch.summary.place} now.</p>
         <Field name="To" problem={move.error?.problemAt('placeId')}>
           <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
-            {places.filter((place) => place.id !== batch.placeId).map((place) => (
-              <option key={place.id} value={place.id}>{place.name}</option>
-            ))}
+            {places.filter((place) => !all || place.id !== batch.placeId).map((place) => {
+              const room = rooms.find((each) => each.placeId === place.id)?.free;
+              return (
+                <option key={place.id} value={place.id}>
+                  {place.name}{room === undefined ? '' : room >= 1 ? `, ${Math.floor(room)} free` : ', full'}
+                </option>
+              );
+            })}
           </Select>
         </Field>
+        {trays.length > 1 && (
+          <fieldset className="mt-3">
+            <legend className="font-semibold">Trays that go</legend>
+            <div className="flex flex-wrap gap-x-4">
+              {trays.map((tray) => (
+                <label key={tray} className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox" className="size-5" checked={going.includes(tray)}
+                    onChange={() => setStaying(staying.includes(tray) ? staying.filter((each) => each !== tray) : [...staying, tray])}
+                  />
+                  T{tray}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        )}
+        {lacking > 0 && (
+          <p role="status" className="mt-3 border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
+            {name} has no room for {counted(lacking, 'tray')} of these. Choose another place, or take something else out first.
+          </p>
+        )}
         {move.error && move.error.problems.length === 0 && <Refusal message={move.error.message} />}
         <button
-          className="act act-main mt-4 w-full" disabled={move.isPending || Number(placeId) === batch.placeId}
-          onClick={() => move.mutate({ placeId: Number(placeId) }, { onSuccess: () => setOpen(false) })}
+          className="act act-main mt-4 w-full" disabled={move.isPending || going.length === 0 || (all && Number(placeId) === batch.placeId)}
+          onClick={() => move.mutate({ placeId: Number(placeId), trays: all ? [] : going }, { onSuccess: () => setOpen(false) })}
         >
-          Move to {name ?? 'a place'}
+          Move {all ? '' : `${counted(going.length, 'tray')} `}to {name ?? 'a place'}
         </button>
       </Sheet>
     </>

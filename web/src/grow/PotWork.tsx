@@ -1,8 +1,8 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView } from '../api/client';
-import { answered, api } from '../api/client';
-import { newRequestId, useChange, useChoices } from '../api/queries';
+import { useChoices } from '../api/queries';
+import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Caution, Refusal } from '../look/States';
@@ -12,12 +12,15 @@ import { counted } from '../look/words';
 export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['living'] }) {
   const [open, setOpen] = useState(false);
   const choices = useChoices();
-  const [requestId, setRequestId] = useState(newRequestId);
   const [tray, setTray] = useState('');
   const [container, setContainer] = useState('');
   const [plants, setPlants] = useState('');
-  const from = alive.find((each) => String(each.tray) === (tray || String(alive[0]?.tray)));
   const known = choices.data?.containers ?? [];
+  const volume = (code: string) => known.find((each) => each.code === code)?.cellVolume ?? 0;
+  const smallest = [...alive].sort((one, other) => volume(one.container) - volume(other.container))[0];
+  const together = alive.filter((each) => each.container === smallest?.container);
+  const whole = smallest && { tray: undefined, container: smallest.container, plants: together.reduce((sum, each) => sum + each.plants, 0) };
+  const from = tray === '' ? whole : alive.find((each) => String(each.tray) === tray);
   const present = known.find((each) => each.code === from?.container);
   const larger = known
     .filter((each) => each.kind !== 'OPEN' && each.cellVolume > (present?.cellVolume ?? 0))
@@ -25,23 +28,21 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
   const at = batch.containers.indexOf(from?.container ?? '');
   const next = at < 0 ? undefined : batch.containers[at + 1];
   const code = container || (next ?? larger[0]?.code ?? '');
-  const pot = useChange(() =>
-    answered(api.POST('/api/batches/{number}/pottings', {
-      params: { path: { number: batch.summary.number } },
-      body: { requestId, tray: from?.tray ?? 0, container: code, plants: Number(plants || from?.plants) },
-    })),
+  const pot = useBenchChange<{ tray?: number; container: string; plants: number }>(
+    `/api/batches/${batch.summary.number}/pottings`, (entry) => `potting of ${counted(entry.plants, 'plant')}`,
   );
   const into = larger.find((each) => each.code === code);
   if (!from) return null;
   const count = Number(plants || from.plants);
   return (
     <>
-      <button className="act" onClick={() => { setRequestId(newRequestId()); setOpen(true); }}>Pot on</button>
+      <button className="act" onClick={() => setOpen(true)}>Pot on</button>
       <Sheet title="Pot on into larger containers" open={open} close={() => setOpen(false)}>
         <div className="flex flex-col gap-3">
           {batch.summary.stage === 'EMERGING' && <p>Prick out by the leaf, never by the stem.</p>}
           <Field name="From tray">
             <Select className="entry" value={tray} onChange={(event) => setTray(event.target.value)}>
+              <option value="">All trays, {counted(whole?.plants ?? 0, 'plant')}</option>
               {alive.map((each) => <option key={each.tray} value={each.tray}>T{each.tray}, {counted(each.plants, 'plant')}</option>)}
             </Select>
           </Field>
@@ -56,7 +57,7 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
           <p className="text-sm text-pencil">About a thumb of new mix all round and below; plant in the middle, firm lightly, leave a watering gap. One variety at a time, and a label on each.</p>
           <Caution>Dust of dry mix: damp it down and wear a mask. Bagged compost: open it away from the face, wear gloves, wash hands.</Caution>
           <Refusal message={pot.error && !pot.error.problemAt('plants') && !pot.error.problemAt('container') ? pot.error.message : undefined} />
-          <button className="act act-main" disabled={pot.isPending || !into} onClick={() => pot.mutate(undefined, { onSuccess: () => setOpen(false) })}>
+          <button className="act act-main" disabled={pot.isPending || !into} onClick={() => pot.mutate({ ...(from.tray === undefined ? {} : { tray: from.tray }), container: code, plants: count }, { onSuccess: () => setOpen(false) })}>
             Pot {counted(count, 'plant')} into {counted(into ? Math.ceil(count / into.cells) : 0, 'tray')}
           </button>
         </div>

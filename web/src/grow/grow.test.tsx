@@ -32,8 +32,8 @@ describe('potting on', () => {
     expect(field('Into').value).toBe('pot-9');
     const offered = [...field('Into').querySelectorAll('option')].map((option) => option.textContent);
     expect(offered).toEqual(['Carrier of 28 pots', 'Carrier of 18 pots']);
-    expect(field('Plants').value).toBe('39');
-    expect(screen.getByRole('button', { name: 'Pot 39 plants into 3 trays' })).toBeTruthy();
+    expect(field('Plants').value).toBe('51');
+    expect(screen.getByRole('button', { name: 'Pot 51 plants into 3 trays' })).toBeTruthy();
     fireEvent.change(field('From tray'), { target: { value: '1304' } });
     expect(screen.getByRole('button', { name: 'Pot 12 plants into 1 tray' })).toBeTruthy();
     expect(screen.getByText(/Dust of dry mix/)).toBeTruthy();
@@ -47,7 +47,8 @@ describe('potting on', () => {
     await waitFor(() => expect(screen.queryByLabelText('Plants')).toBeNull());
     const told = calls.filter((call) => call.path === '/api/batches/308/pottings');
     expect(told).toHaveLength(1);
-    expect(told[0]!.body).toMatchObject({ tray: 1303, container: 'pot-9', plants: 18 });
+    expect(told[0]!.body).toMatchObject({ container: 'pot-9', plants: 18, day: '2027-04-15' });
+    expect(told[0]!.body).not.toHaveProperty('tray');
   });
 
   it('keeps what was typed and says at its entry what is wrong', async () => {

@@ -1,8 +1,8 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, Choices } from '../api/client';
-import { answered, api } from '../api/client';
-import { newRequestId, useChange, useChoices } from '../api/queries';
+import { useChoices } from '../api/queries';
+import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
@@ -24,13 +24,8 @@ function Begin({ batch }: { batch: BatchView }) {
   const [open, setOpen] = useState(false);
   const [programme, setProgramme] = useState(batch.hardeningProgramme as Programme);
   const [placeId, setPlaceId] = useState(String(batch.hardeningPlaceId));
-  const start = useChange((entry: { placeId: number; programme: Programme }) =>
-    answered(
-      api.POST('/api/batches/{number}/hardening-starts', {
-        params: { path: { number } },
-        body: { requestId: newRequestId(), ...entry },
-      }),
-    ),
+  const start = useBenchChange<{ placeId: number; programme: Programme }>(
+    `/api/batches/${number}/hardening-starts`, () => `beginning of hardening of batch ${number}`,
   );
   return (
     <>
@@ -68,13 +63,10 @@ function Days({ batch }: { batch: BatchView }) {
   const { number } = batch.summary;
   const done = batch.hardeningDays >= batch.programmeDays;
   const [hours, setHours] = useState(String(Math.min(24, 2 + 2 * batch.hardeningDays)));
-  const path = { params: { path: { number } } };
-  const day = useChange((entry: { hours: number }) =>
-    answered(api.POST('/api/batches/{number}/hardening-days', { ...path, body: { requestId: newRequestId(), ...entry } })),
+  const day = useBenchChange<{ hours: number }>(
+    `/api/batches/${number}/hardening-days`, (entry) => `${counted(entry.hours, 'hour')} outside for batch ${number}`,
   );
-  const end = useChange((entry: { requestId: string }) =>
-    answered(api.POST('/api/batches/{number}/hardening-ends', { ...path, body: entry })),
-  );
+  const end = useBenchChange<Record<string, never>>(`/api/batches/${number}/hardening-ends`, () => `end of hardening of batch ${number}`);
   return (
     <div className="board flex flex-col gap-3 p-4">
       <h2>Hardening: {batch.hardeningDays} of {counted(batch.programmeDays, 'day')}</h2>
@@ -87,7 +79,7 @@ function Days({ batch }: { batch: BatchView }) {
         </button>
       </div>
       <Refusal message={day.error?.message ?? end.error?.message} />
-      <button className={`act ${done ? 'act-main' : ''}`} disabled={end.isPending} onClick={() => end.mutate({ requestId: newRequestId() })}>
+      <button className={`act ${done ? 'act-main' : ''}`} disabled={end.isPending} onClick={() => end.mutate({})}>
         {done ? 'End hardening: ready' : 'End hardening early'}
       </button>
     </div>

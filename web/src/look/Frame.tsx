@@ -1,13 +1,14 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import type { SessionView } from '../api/client';
 import { answered, api } from '../api/client';
 import { queryClient } from '../api/queries';
 import { DemoClock } from '../demo/DemoClock';
-import { OutboxNotice } from '../emerge/OutboxNotice';
+import { OutboxNotice } from '../bench/OutboxNotice';
+import { useOutbox } from '../bench/useOutbox';
 import { PromiseSheet } from '../promise/PromiseSheet';
 import { Legend } from './Legend';
-import { dayWords, longDay } from './words';
+import { counted, dayWords, longDay } from './words';
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/', name: 'Today' },
@@ -21,8 +22,19 @@ const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
 
 /** What stands around every page: where one is, what day it is, who is signed in. */
 export function Frame({ session, children }: { session: SessionView; children: ReactNode }) {
-  const signOut = async () => {
-    await answered(api.DELETE('/api/session'));
+  const [leaving, setLeaving] = useState<string>();
+  const unsent = useOutbox().waiting.length;
+  const signOut = async (sure: boolean) => {
+    if (unsent > 0 && !sure) {
+      setLeaving(`${counted(unsent, 'entry', 'entries')} of yours could not be sent yet. They stay on this device and are sent when you sign in here again.`);
+      return;
+    }
+    try {
+      await answered(api.DELETE('/api/session'));
+    } catch {
+      setLeaving('Without a connection nobody can be signed out. Try again once there is one.');
+      return;
+    }
     queryClient.clear();
     window.location.assign('/');
   };
@@ -59,13 +71,20 @@ export function Frame({ session, children }: { session: SessionView; children: R
             {session.role === 'PROPAGATOR' && <PromiseSheet />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
-            <button className="trail min-h-11 px-2" onClick={signOut}>
+            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>
               Sign out<span className="hidden sm:inline"> {session.name?.split(' ')[0]}</span>
             </button>
           </div>
         </div>
       </header>
       <OutboxNotice />
+      {leaving && (
+        <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
+          {leaving}{' '}
+          {unsent > 0 && <button className="min-h-11 px-2 underline" onClick={() => void signOut(true)}>Sign out all the same</button>}
+          <button className="min-h-11 px-2 underline" onClick={() => setLeaving(undefined)}>Stay signed in</button>
+        </p>
+      )}
       <main id="content" className="mx-auto w-full max-w-7xl grow px-4 py-5">
         {children}
       </main>

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Refused } from '../api/client';
 
 /** While something is fetched. */
 export function Loading({ what }: { what: string }) {
@@ -13,12 +14,27 @@ export function Loading({ what }: { what: string }) {
 export function Trouble({ error, retry }: { error: Error; retry: () => void }) {
   return (
     <div role="alert" className="board m-4 max-w-xl border-l-4 border-l-brick p-4">
-      <h2>This could not be fetched</h2>
+      <h2>{offline(error) ? 'Offline' : 'This could not be fetched'}</h2>
       <p className="my-2">{error.message}</p>
       <button className="act" onClick={retry}>
         Try again
       </button>
     </div>
+  );
+}
+
+function offline(error: Error): boolean {
+  return error instanceof Refused && error.status === 0;
+}
+
+/** When Kiver or its records are away: says so, and comes back by itself. */
+export function Away({ error }: { error: Error }) {
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-3 p-6" role="alert">
+      <h1>{offline(error) ? 'No connection to Kiver' : 'Kiver is away for a moment'}</h1>
+      <p>{error.message}</p>
+      <p className="text-pencil">This page tries again every few seconds and comes back by itself.</p>
+    </main>
   );
 }
 

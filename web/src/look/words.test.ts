@@ -52,10 +52,11 @@ describe('a typed order', () => {
   const typed = {
     growerId: '', siteId: '', varietyId: '3', plants: '120', leavesFrom: '4', leavesTo: '6', container: 'module-60',
     target: '2027-06-10', seedsPerCell: '', containerPath: 'STRAIGHT' as const,
+    under: '3', countedIn: 'PLANTS' as const,
   };
 
   it('is a wish once it is whole, grower or not', () => {
-    expect(wishIn(typed)).toEqual({ varietyId: 3, plants: 120, leavesFrom: 4, leavesTo: 6, container: 'module-60', target: '2027-06-10' });
+    expect(wishIn(typed)).toEqual({ varietyId: 3, plants: 120, leavesFrom: 4, leavesTo: 6, container: 'module-60', target: '2027-06-10', under: 0.03 });
     expect(wishIn({ ...typed, seedsPerCell: '2' })?.seedsPerCell).toBe(2);
   });
 

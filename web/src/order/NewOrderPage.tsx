@@ -1,9 +1,9 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Choices, Offer, Wish } from '../api/client';
+import type { Choices, Offer, PlanView, Wish } from '../api/client';
 import { answered, api } from '../api/client';
-import { newRequestId, useChange, useChoices } from '../api/queries';
+import { useChoices, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { addDays, counted } from '../look/words';
@@ -25,7 +25,12 @@ export interface TypedOrder {
   target: string;
   seedsPerCell: string;
   containerPath: NonNullable<Wish['containerPath']>;
+  /** Plants of a hundred that may be missing. */
+  under: string;
+  countedIn: NonNullable<Wish['countedIn']>;
 }
+
+type Answer = PlanView['answer'];
 
 /** The wish in what was typed, or nothing while something is missing. */
 export function wishIn(typed: TypedOrder): Wish | undefined {
@@ -43,6 +48,8 @@ export function wishIn(typed: TypedOrder): Wish | undefined {
     ...(typed.seedsPerCell ? { seedsPerCell: Number(typed.seedsPerCell) } : {}),
     ...(typed.siteId ? { siteId: Number(typed.siteId) } : {}),
     ...(typed.containerPath !== 'STRAIGHT' ? { containerPath: typed.containerPath } : {}),
+    ...(typed.under.trim() === '' ? {} : { under: Number(typed.under.replace(',', '.')) / 100 }),
+    ...(typed.containerPath === 'CLUMPS' ? { countedIn: typed.countedIn } : {}),
   };
 }
 
@@ -55,16 +62,16 @@ export function NewOrderPage({ today }: { today: string }) {
 
 function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const navigate = useNavigate();
-  const [requestId] = useState(newRequestId);
   const [typed, setTyped] = useState<TypedOrder>({
     growerId: '', siteId: '', varietyId: '', plants: '', leavesFrom: '4', leavesTo: '6',
     container: choices.containers[2]?.code ?? choices.containers[0]?.code ?? '', target: addDays(today, 56), seedsPerCell: '', containerPath: 'STRAIGHT',
+    under: '3', countedIn: 'PLANTS',
   });
   const [often, setOften] = useState(false);
   const set = (change: Partial<TypedOrder>) => setTyped({ ...typed, ...change });
   const wish = wishIn(typed);
   const plan = usePlan(wish);
-  const take = useChange((entry: { growerId: number; siteId: number; wish: Wish }) =>
+  const take = useNumberedChange((entry: { growerId: number; siteId: number; wish: Wish; seen: Answer }, requestId) =>
     answered(api.POST('/api/orders', { body: { requestId, ...entry } })),
   );
   const problem = (field: string) => take.error?.problemAt(field) ?? (wish ? plan.error?.problemAt(field) : undefined);
@@ -95,9 +102,9 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
           className="flex flex-col gap-4" noValidate
           onSubmit={(event) => {
             event.preventDefault();
-            if (wish) {
+            if (wish && plan.data) {
               take.mutate(
-                { growerId: Number(typed.growerId), siteId: Number(typed.siteId), wish },
+                { growerId: Number(typed.growerId), siteId: Number(typed.siteId), wish, seen: plan.data.answer },
                 { onSuccess: (taken) => navigate(`/orders/${taken.number}`) },
               );
             }
@@ -138,7 +145,18 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
           <Field name="Wanted on" problem={problem('target')}>
             <Input className="entry" type="date" value={typed.target} onChange={(event) => set({ target: event.target.value })} aria-invalid={problem('target') ? true : undefined} />
           </Field>
-          {take.error && take.error.problems.length === 0 && <Refusal message={take.error.message} />}
+          <Field name="Taken as whole when missing" hint="share of 100" problem={problem('under')}>
+            <Input className="entry" inputMode="decimal" value={typed.under} onChange={(event) => set({ under: event.target.value })} />
+          </Field>
+          {typed.containerPath === 'CLUMPS' && (
+            <Field name="The number counts" problem={problem('countedIn')}>
+              <Select className="entry" value={typed.countedIn} onChange={(event) => set({ countedIn: event.target.value as 'PLANTS' | 'CLUMPS' })}>
+                <option value="PLANTS">plants</option>
+                <option value="CLUMPS">clumps</option>
+              </Select>
+            </Field>
+          )}
+          {take.error && take.error.problems.every((each) => !each.field || each.field === 'requestId') && <Refusal message={take.error.message} />}
           <button
             className="act act-main"
             disabled={take.isPending || !wish || !typed.growerId || !typed.siteId || !plan.data?.possible || plan.isError}

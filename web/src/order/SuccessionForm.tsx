@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Refused, Wish } from '../api/client';
 import { answered, api } from '../api/client';
-import { newRequestId, useChange } from '../api/queries';
+import { useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
 import { addDays, chanceWords, counted, dayWords } from '../look/words';
@@ -12,7 +12,6 @@ import { addDays, chanceWords, counted, dayWords } from '../look/words';
 /** The wish little and often: divided over a period, or the same again every so many days. */
 export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerId: string; siteId: string }) {
   const navigate = useNavigate();
-  const [requestId] = useState(newRequestId);
   const [standing, setStanding] = useState(false);
   const [until, setUntil] = useState(addDays(wish.target, 42));
   const [number, setNumber] = useState('4');
@@ -24,8 +23,8 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
     retry: false,
     queryFn: () => plan(succession),
   });
-  const take = useChange(() =>
-    answered(api.POST('/api/successions', { body: { requestId, growerId: Number(growerId), siteId: Number(siteId), succession } })),
+  const take = useNumberedChange((entry: { growerId: number; siteId: number; succession: typeof succession }, requestId) =>
+    answered(api.POST('/api/successions', { body: { requestId, ...entry } })),
   );
   const problem = (field: string) => parts.error?.problemAt(field) ?? take.error?.problemAt(field);
   return (
@@ -66,7 +65,7 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
       <Refusal message={take.error && !problem('until') ? take.error.message : undefined} />
       <button
         type="button" className="act act-main" disabled={!growerId || !siteId || !parts.data || parts.data.some((part) => part.answer === 'NO') || take.isPending}
-        onClick={() => take.mutate(undefined, { onSuccess: () => void navigate('/orders') })}
+        onClick={() => take.mutate({ growerId: Number(growerId), siteId: Number(siteId), succession }, { onSuccess: () => void navigate('/orders') })}
       >
         Take {counted(parts.data?.length ?? 0, 'order')}, {counted(parts.data?.reduce((sum, part) => sum + part.plants, 0) ?? 0, 'plant')} in all
       </button>

@@ -66,7 +66,7 @@ describe('the plan beside an order', () => {
 describe("the grower's answer", () => {
   const order = (more: Partial<OrderView>): OrderView => ({
     number: 101, grower: 'G', site: 'S', altitude: 480, variety: 'V', crop: 'C', container: 'T', plants: 100, leavesFrom: 4,
-    leavesTo: 6, target: '2027-06-10', placedOn: '2027-04-01', released: 0, ready: 0, standing: 'GROWING', chance: 0.95,
+    leavesTo: 6, target: '2027-06-10', placedOn: '2027-04-01', under: 0.03, countedIn: 'PLANTS', released: 0, ready: 0, standing: 'GROWING', chance: 0.95,
     releases: [], planting: [], batches: [], ...more,
   });
   const batch = (spreadOfReady: typeof ready) => ({ ready: spreadOfReady }) as OrderView['batches'][number];

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Offer, Refused, Understood } from '../api/client';
 import { answered, api } from '../api/client';
-import { newRequestId, useChange, useChoices } from '../api/queries';
+import { useChoices, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
@@ -106,15 +106,11 @@ export function reworded(understood: Understood, offer: Offer): string {
 function Taking({ understood, current, done }: { understood: Understood; current: boolean; done: () => void }) {
   const navigate = useNavigate();
   const choices = useChoices();
-  const [requestId] = useState(newRequestId);
   const [chosen, setChosen] = useState('');
   const siteId = understood.wish?.siteId ?? (chosen ? Number(chosen) : undefined);
   const site = choices.data?.sites.find((each) => each.id === siteId);
-  const take = useChange(() =>
-    answered(api.POST('/api/orders', {
-      body: { requestId, growerId: site!.growerId, siteId: site!.id, wish: understood.wish! },
-    })),
-  );
+  const order = { growerId: site?.growerId ?? 0, siteId: site?.id ?? 0, wish: understood.wish!, seen: understood.plan?.answer ?? 'NO' };
+  const take = useNumberedChange((entry: typeof order, requestId) => answered(api.POST('/api/orders', { body: { requestId, ...entry } })));
   if (understood.plan?.answer === 'NO' || !understood.plan?.possible) return null;
   return (
     <div className="flex flex-wrap items-end gap-3">
@@ -132,7 +128,7 @@ function Taking({ understood, current, done }: { understood: Understood; current
       )}
       <button
         className="act act-main" disabled={!site || !current || take.isPending}
-        onClick={() => take.mutate(undefined, { onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); } })}
+        onClick={() => take.mutate(order, { onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); } })}
       >
         {understood.plan.answer === 'YES' ? 'Promise it: take the order' : 'Take the order on these terms'}
       </button>

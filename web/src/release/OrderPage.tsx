@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { BatchSummary, OrderView, OrderWithPicks } from '../api/client';
 import { answered, api } from '../api/client';
-import { newRequestId, useChange, useOrder } from '../api/queries';
+import { useNumberedChange, useOrder } from '../api/queries';
 import { Field } from '../look/Field';
 import { StageMark } from '../look/StageMark';
 import { Caution, Loading, Nothing, Refusal, Trouble } from '../look/States';
@@ -57,7 +57,9 @@ function BatchLine({ batch }: { batch: BatchSummary }) {
         <span className="w-40 font-semibold"><StageMark stage={batch.stage} named size={28} /></span>
         <span>batch {batch.number}, {batch.trays.length > 1 ? `trays T${batch.trays[0]} to T${batch.trays.at(-1)}` : `tray T${batch.trays[0]}`}</span>
         <span className="text-pencil">
-          {batch.stage === 'PLANNED' ? `sow on ${dayWords(batch.sowDay)}; ` : ''}ready {spreadWords(batch.ready)}
+          {batch.stage === 'PLANNED' ? `sow on ${dayWords(batch.sowDay)}; ` : ''}
+          {batch.traysToSow > 0 && `part sown, ${counted(batch.traysToSow, 'tray')} to go; `}
+          {batch.problem ? `${batch.problem} ` : ''}ready {spreadWords(batch.ready)}
         </span>
       </Link>
     </li>
@@ -70,7 +72,9 @@ function Standing({ order }: { order: OrderView }) {
       <dt className="text-pencil">Standing</dt>
       <dd className="font-semibold">{nameWords(order.standing)}</dd>
       <dt className="text-pencil">Released</dt>
-      <dd>{order.released} of {order.plants}</dd>
+      <dd>{order.released} of {order.plants}{order.countedIn === 'CLUMPS' && ' clumps'}</dd>
+      <dt className="text-pencil">Whole from</dt>
+      <dd>{Math.ceil(order.plants * (1 - order.under) - 1e-9)} on</dd>
       <dt className="text-pencil">Ready to go</dt>
       <dd>{order.ready}</dd>
       {order.released < order.plants && (
@@ -84,10 +88,9 @@ function Standing({ order }: { order: OrderView }) {
 }
 
 function ReleaseForm({ order }: { order: OrderWithPicks }) {
-  const [requestId] = useState(newRequestId);
   const [typed, setTyped] = useState(String(order.order.ready));
   const plants = Number(typed);
-  const release = useChange((entry: { plants: number }) =>
+  const release = useNumberedChange((entry: { plants: number }, requestId) =>
     answered(api.POST('/api/releases', { body: { requestId, order: order.order.number, ...entry } })),
   );
   return (
@@ -125,9 +128,13 @@ export function Notes({ order }: { order: OrderView }) {
     <ul className="flex flex-col gap-2">
       {order.releases.map((release) => (
         <li key={release.number}>
-          <a className="act w-full" href={`/api/releases/${release.number}/note.pdf`} target="_blank" rel="noreferrer">
-            Delivery note {release.number}, {dayWords(release.day)} (PDF)
-          </a>
+          {release.plants === 0 ? (
+            <p className="text-pencil">Delivery note {release.number}, {dayWords(release.day)}: taken back</p>
+          ) : (
+            <a className="act w-full" href={`/api/releases/${release.number}/note.pdf`} target="_blank" rel="noreferrer">
+              Delivery note {release.number}, {dayWords(release.day)}, {counted(release.plants, 'plant')} (PDF)
+            </a>
+          )}
         </li>
       ))}
     </ul>

@@ -1,9 +1,9 @@
 import { Input } from '@headlessui/react';
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import type { BatchChoices, BoardBatch } from '../api/client';
 import { answered, api } from '../api/client';
-import { newRequestId, useChange, useSeason } from '../api/queries';
+import { useChange, useNumberedChange, useSeason } from '../api/queries';
 import { Field } from '../look/Field';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
@@ -13,11 +13,16 @@ import { chanceWords, counted, dayWords, shortDay, spreadWords } from '../look/w
 export function ReschedulePage() {
   const season = useSeason(undefined);
   const [search, setSearch] = useState('');
-  const [picked, setPicked] = useState<Set<number>>(new Set());
-  const [days, setDays] = useState('7');
+  const asked = Number(useSearchParams()[0].get('batch'));
+  const [picked, setPicked] = useState<Set<number>>(new Set(asked ? [asked] : []));
+  const [days, setDays] = useState(asked ? '0' : '7');
   const look = useChange(() =>
     answered(api.POST('/api/reschedule/options', { body: { batches: [...picked], days: Number(days) } })),
   );
+  const { mutate } = look;
+  useEffect(() => {
+    if (asked) mutate(undefined);
+  }, [asked, mutate]);
   if (season.isPending) return <Loading what="the season" />;
   if (season.isError) return <Trouble error={season.error} retry={() => season.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
@@ -72,8 +77,7 @@ export function ReschedulePage() {
 }
 
 function Choices({ choices }: { choices: BatchChoices }) {
-  const [requestId] = useState(newRequestId);
-  const take = useChange((option: BatchChoices['options'][number]) =>
+  const take = useNumberedChange((option: BatchChoices['options'][number], requestId) =>
     answered(api.POST('/api/reschedule', {
       body: {
         requestId, batch: choices.batch, kind: option.kind, target: option.target,

@@ -9,6 +9,7 @@ import { addDays, dayWords, longDay, shortDay, toDate } from '../look/words';
 
 const MARKS: Record<Work['kind'], Mark> = {
   SOW: 'PLANNED', COUNT: 'EMERGING', MOVE: 'GROWING_ON', POT_ON: 'POTTED_ON', HARDEN: 'HARDENING_OFF', RELEASE: 'RELEASED',
+  LOOK_FOR_FROST: 'HARDENING_OFF', DECIDE: 'FAILED', CLEAR: 'RELEASED', WATCH: 'PAST_BEST',
 };
 
 /** More lines do not fit into a day of the month sheet. */

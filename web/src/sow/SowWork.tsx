@@ -1,8 +1,8 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, Choices, TrayView } from '../api/client';
-import { answered, api } from '../api/client';
-import { newRequestId, useChange, useChoices } from '../api/queries';
+import { useChoices } from '../api/queries';
+import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Caution, Loading, Refusal, Trouble } from '../look/States';
 import { counted } from '../look/words';
@@ -20,8 +20,8 @@ export function SowWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
 
 function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; choices: Choices }) {
   const number = batch.summary.number;
-  const planned = batch.runs.find((run) => run.tray === tray.number);
-  const [requestId, setRequestId] = useState(newRequestId);
+  const planned = batch.toSow.find((run) => run.tray === tray.number) ?? batch.runs.find((run) => run.tray === tray.number);
+  const waits = batch.toSow.some((run) => run.tray === tray.number);
   const [run, setRun] = useState({ first: planned?.firstCell ?? 1, last: planned?.lastCell ?? tray.cells.length });
   const [anchor, setAnchor] = useState<number>();
   const [lotId, setLotId] = useState(String(batch.lotId));
@@ -29,12 +29,13 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
   const [placeId, setPlaceId] = useState(String(batch.placeId ?? batch.emergencePlaceId));
   const [medium, setMedium] = useState('Sowing mix, fine');
   const entry = {
-    requestId, tray: tray.number, firstCell: run.first, lastCell: run.last,
+    tray: tray.number, firstCell: run.first, lastCell: run.last,
     seedsPerCell: Number(seedsPerCell), lotId: Number(lotId), medium, placeId: Number(placeId),
   };
-  const sow = useChange((body: typeof entry) =>
-    answered(api.POST('/api/batches/{number}/sowings', { params: { path: { number } }, body })),
+  const sow = useBenchChange<typeof entry>(
+    `/api/batches/${number}/sowings`, (sown) => `sowing of cells ${sown.firstCell} to ${sown.lastCell} in ${tray.code}`,
   );
+  const leave = useBenchChange<{ tray: number }>(`/api/batches/${number}/left-unsown`, () => `${tray.code} left unsown`);
   const variety = choices.lots.find((lot) => lot.id === batch.lotId)?.varietyId;
   const cells = run.last - run.first + 1;
   const problem = (field: string) => sow.error?.problemAt(field);
@@ -43,7 +44,7 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        sow.mutate(entry, { onSuccess: () => setRequestId(newRequestId()) });
+        sow.mutate(entry);
       }}
     >
       <div className="mb-3 flex flex-wrap items-center gap-3">
@@ -115,6 +116,12 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
         <button className="act act-main w-full sm:w-auto" disabled={sow.isPending || cells < 1}>
           Sow {counted(Math.max(cells, 0), 'cell')}
         </button>
+        {waits && batch.summary.balance.sown > 0 && (
+          <button type="button" className="act ml-3" disabled={leave.isPending} onClick={() => leave.mutate({ tray: tray.number })}>
+            Leave the rest of {tray.code} unsown
+          </button>
+        )}
+        <Refusal message={leave.error?.message} />
       </div>
     </form>
   );

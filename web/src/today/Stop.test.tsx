@@ -9,10 +9,11 @@ const batch: BatchSummary = {
   number: 242, variety: 'Thickset', crop: 'Spinach', stage: 'EMERGING', verdict: 'LATE', place: 'Warm room',
   trays: [1169, 1170, 1171], balance: { sown: 180, waiting: 90, empty: 0, alive: 90, lost: 0, released: 0 },
   sowDay: '2027-04-06', chance: 0.4, order: 142, grower: 'Upper Tarrow Farm', plants: 150, target: '2027-05-04',
+  plantsAlive: 90, traysToSow: 0,
 };
 
 const stop: StopView = {
-  placeId: 2, place: 'Warm room', caution: 'Keep cords off the floor.', slots: 4, slotsTaken: 6, lastMinimum: 18.94,
+  placeId: 2, place: 'Warm room', slots: 4, slotsTaken: 6, lastMinimum: 18.94,
   lastMaximum: 21.2, setMinimum: 19, setMaximum: 21, quietBatches: 1,
   work: [{
     batch,
@@ -49,11 +50,10 @@ describe('a stop on the round', () => {
     expect(screen.getByText('Late: about 120 cells should be up.')).toBeTruthy();
   });
 
-  it('tells temperatures with units, the caution, and when there is no room left', () => {
+  it('tells temperatures with units, and when there is no room left', () => {
     show(stop);
     expect(screen.getByText(/yesterday 18\.9 to 21\.2 °C, set 19 to 21 °C/)).toBeTruthy();
     expect(screen.getByText(/6 of 4 tray places taken, 2 too many/)).toBeTruthy();
-    expect(screen.getByText(/Keep cords off the floor\./)).toBeTruthy();
   });
 
   it('is quiet when there is nothing to do', () => {

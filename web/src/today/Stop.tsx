@@ -1,10 +1,14 @@
 import { Link } from 'react-router';
 import type { BatchSummary, StopView, TaskKind, Urgency } from '../api/client';
+import { answered, api } from '../api/client';
+import { useChange } from '../api/queries';
 import { StageMark } from '../look/StageMark';
+import { Refusal } from '../look/States';
 import { counted } from '../look/words';
 
 const TASK_WORDS: Record<TaskKind, string> = {
   SOW: 'Sow',
+  LOOK_FOR_FROST: 'Look for frost losses',
   COUNT: 'Count',
   DECIDE_ON_FAILING: 'Decide',
   MOVE_TO_GROW_ON: 'Move to grow on',
@@ -24,8 +28,10 @@ function target(kind: TaskKind, batch: BatchSummary): string {
   switch (kind) {
     case 'SOW':
     case 'COUNT':
+    case 'LOOK_FOR_FROST':
+      return `/trays/${kind === 'SOW' && batch.traysToSow > 0 ? batch.trays.at(-1) : batch.trays[0]}`;
     case 'DECIDE_ON_FAILING':
-      return `/trays/${batch.trays[0]}`;
+      return `/season/reschedule?batch=${batch.number}`;
     case 'RELEASE':
       return `/orders/${batch.order}`;
     default:
@@ -57,12 +63,6 @@ export function Stop({ stop }: { stop: StopView }) {
         </p>
       ) : (
         <>
-          {stop.caution && (
-            <p className="text-sm text-ochre">
-              <strong>Mind: </strong>
-              {stop.caution} Local rules and licensed practice go first.
-            </p>
-          )}
           <ul className="board mt-2 divide-y divide-rule">
             {stop.work.flatMap((work) =>
               work.tasks.map((task) => (
@@ -89,6 +89,7 @@ export function Stop({ stop }: { stop: StopView }) {
                     </span>
                     <span className="col-start-2 text-pencil sm:col-start-auto">{task.reason}</span>
                   </Link>
+                  {task.kind === 'LOOK_FOR_FROST' && <NoneLost batch={work.batch.number} />}
                 </li>
               )),
             )}
@@ -99,5 +100,18 @@ export function Stop({ stop }: { stop: StopView }) {
         </>
       )}
     </li>
+  );
+}
+
+/** After a cold night: looked at, and whole. */
+function NoneLost({ batch }: { batch: number }) {
+  const tick = useChange((entry: { batch: number }) =>
+    answered(api.POST('/api/round/evening', { body: { ...entry, done: 'NONE_LOST' } })),
+  );
+  return (
+    <div className="px-3 pb-2">
+      <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch })}>Looked at batch {batch}: none lost</button>
+      <Refusal message={tick.error?.message} />
+    </div>
   );
 }

@@ -3,6 +3,7 @@ import { useForecastChanges, useRound } from '../api/queries';
 import { Loading, Trouble } from '../look/States';
 import { counted, dayWords } from '../look/words';
 import { MovedGroups } from '../weather/MovedGroups';
+import { Evening } from './Evening';
 import { ForecastStrip } from './ForecastStrip';
 import { Stop } from './Stop';
 
@@ -31,6 +32,16 @@ export function TodayPage() {
         </div>
         <ForecastStrip days={round.data.forecast} />
       </div>
+      {round.data.assumed && (
+        <p className="mb-3 text-sm text-ochre">The weather is assumed from latitude and height, not measured; <Link className="trail" to="/weather">read a station's file in</Link> to forecast by your own.</p>
+      )}
+      <Evening tasks={round.data.evening} />
+      {round.data.cautions.length > 0 && (
+        <div className="mb-4 text-sm text-ochre">
+          {round.data.cautions.map((caution) => <p key={caution}><strong>Mind: </strong>{caution}</p>)}
+          <p>Local rules and licensed practice go first.</p>
+        </div>
+      )}
       {moved.data && moved.data.length > 0 && (
         <section aria-label="What has moved" className="mb-5 border-l-4 border-ochre pl-3">
           <p className="flex flex-wrap items-baseline gap-x-3"><strong>What has moved</strong> <Link className="trail text-sm" to="/weather">Weather</Link></p>

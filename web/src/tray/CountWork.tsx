@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import type { BatchView, CellView, TrayView } from '../api/client';
-import { newRequestId } from '../api/queries';
-import { outbox, useOutbox } from '../emerge/useOutbox';
+import { useOutbox, useRecord } from '../bench/useOutbox';
+import { Refusal } from '../look/States';
 import { counted } from '../look/words';
 import { cellLook } from './cellLook';
-import { countable, EMPTY_DRAFT, enter, seedlingsIn, sweep, tap, undo, type CountDraft } from './draft';
+import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, isUp, sweep, tap, undo, type CountDraft } from './draft';
 import { TrayGrid } from './TrayGrid';
 
 /** Counting seedlings by tapping and sweeping cells. */
@@ -15,26 +15,27 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
   const [fingerSweeps, setFingerSweeps] = useState(false);
   const waiting = useOutbox().waiting.filter((letter) => letter.body.tray === tray.number).length;
   const mine = (cells: CellView[]) => cells.filter((cell) => countable(cell, number));
-  const touched = Object.keys(draft.seedlings).length;
+  const touched = Object.keys(draft.found).length;
+  const record = useRecord();
+  const [problem, setProblem] = useState<string>();
   const save = () => {
-    const cells = Object.entries(draft.seedlings).map(([cell, seedlings]) => ({ cell: Number(cell), seedlings }));
-    void outbox.add({
-      requestId: newRequestId(),
-      path: `/api/batches/${number}/counts`,
-      body: { tray: tray.number, cells, complete },
-      words: `count of ${counted(cells.length, 'cell')} in ${tray.code}`,
-    });
-    setDraft(EMPTY_DRAFT);
-    setComplete(false);
+    const words = touched > 0 ? `count of ${counted(touched, 'cell')} in ${tray.code}` : `last look at ${tray.code}`;
+    record(`/api/batches/${number}/counts`, { tray: tray.number, ...asCounted(draft), complete }, words)
+      .then(() => {
+        setProblem(undefined);
+        setDraft(EMPTY_DRAFT);
+        setComplete(false);
+      })
+      .catch((full: Error) => setProblem(full.message));
   };
-  const up = tray.cells.filter((cell) => cell.batch === number && seedlingsIn(draft, cell) > 0).length;
+  const up = tray.cells.filter((cell) => cell.batch === number && isUp(foundIn(draft, cell))).length;
   return (
     <>
       <TrayGrid
         tray={tray}
         fingerSweeps={fingerSweeps}
         draw={(cell) => {
-          const look = cellLook(cell, number, seedlingsIn(draft, cell), draft.seedlings[cell.number] !== undefined);
+          const look = cellLook(cell, number, foundIn(draft, cell), draft.found[cell.number] !== undefined);
           return { ...look, disabled: !countable(cell, number) };
         }}
         work={{
@@ -44,8 +45,10 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         }}
       />
       <p className="mt-2 text-sm text-pencil">
-        Tap a cell for each seedling, sweep over many for one each, or type a figure. {up} cells show something.
+        Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted.{' '}
+        {batch.countsSeedlings && 'This order counts seedlings: count its clumps before they go. '}{up} cells show something.
       </p>
+      <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-3 bg-wall py-3">
         <button className="act act-main grow sm:grow-0" disabled={touched === 0 && !complete} onClick={save}>
           {touched > 0 ? `Save count of ${counted(touched, 'cell')}` : complete ? 'Save last look' : 'Save count'}
@@ -72,13 +75,13 @@ function useKeptDraft(key: string): [CountDraft, (draft: CountDraft) => void] {
   const [draft, setDraft] = useState<CountDraft>(() => {
     try {
       const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as CountDraft | null;
-      return kept && typeof kept.seedlings === 'object' && Array.isArray(kept.undo) ? kept : EMPTY_DRAFT;
+      return kept && typeof kept.found === 'object' && Array.isArray(kept.undo) ? kept : EMPTY_DRAFT;
     } catch {
       return EMPTY_DRAFT;
     }
   });
   useEffect(() => {
-    if (Object.keys(draft.seedlings).length === 0) localStorage.removeItem(key);
+    if (Object.keys(draft.found).length === 0) localStorage.removeItem(key);
     else localStorage.setItem(key, JSON.stringify(draft));
   }, [key, draft]);
   return [draft, setDraft];

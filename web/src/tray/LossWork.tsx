@@ -1,12 +1,13 @@
 import { Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, CellView, TrayView } from '../api/client';
-import { newRequestId, useChoices } from '../api/queries';
-import { outbox } from '../emerge/useOutbox';
+import { useChoices } from '../api/queries';
+import { useRecord } from '../bench/useOutbox';
 import { Field } from '../look/Field';
-import { Caution } from '../look/States';
+import { Caution, Refusal } from '../look/States';
 import { counted, nameWords } from '../look/words';
 import { cellLook } from './cellLook';
+import { EMPTY_DRAFT, foundIn } from './draft';
 import { TrayGrid } from './TrayGrid';
 
 /** Marking plants that died or were thrown out. */
@@ -19,14 +20,12 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
   const living = (cell: CellView) => cell.batch === number && (cell.condition === 'ALIVE' || cell.condition === 'WAITING');
   const toggle = (cell: CellView) =>
     setPicked(picked.includes(cell.number) ? picked.filter((each) => each !== cell.number) : [...picked, cell.number]);
+  const record = useRecord();
+  const [problem, setProblem] = useState<string>();
   const save = () => {
-    void outbox.add({
-      requestId: newRequestId(),
-      path: `/api/batches/${number}/losses`,
-      body: { tray: tray.number, cells: picked, reason },
-      words: `loss of ${counted(picked.length, 'cell')} in ${tray.code}`,
-    });
-    setPicked([]);
+    record(`/api/batches/${number}/losses`, { tray: tray.number, cells: picked, reason }, `loss of ${counted(picked.length, 'cell')} in ${tray.code}`)
+      .then(() => setPicked([]))
+      .catch((full: Error) => setProblem(full.message));
   };
   return (
     <>
@@ -35,7 +34,7 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
         fingerSweeps={fingerSweeps}
         draw={(cell) => {
           const marked = picked.includes(cell.number);
-          const look = cellLook(cell, number, cell.seedlings ?? 0, marked);
+          const look = cellLook(cell, number, foundIn(EMPTY_DRAFT, cell), marked);
           return marked
             ? { ...look, text: '×', words: 'picked as lost', disabled: false }
             : { ...look, disabled: !living(cell) };
@@ -45,6 +44,7 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
           sweep: (cells) => setPicked([...new Set([...picked, ...cells.filter(living).map((cell) => cell.number)])]),
         }}
       />
+      <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
         <div className="w-52">
           <Field name="Reason">

@@ -8,8 +8,8 @@ const tray: TrayView = {
   number: 1042, code: 'T1042', container: 'Test tray', rows: 2, columns: 3, cellVolume: 40, batches: [201],
   cells: [1, 2, 3, 4, 5, 6].map((number) =>
     number === 6
-      ? { number }
-      : { number, batch: 201, condition: number === 5 ? 'LOST' : 'WAITING', seeds: 1, seedlings: 0 },
+      ? { number, onlySeen: false }
+      : { number, batch: 201, condition: number === 5 ? 'LOST' : 'WAITING', seeds: 1, seedlings: 0, onlySeen: false },
   ),
 };
 

@@ -6,8 +6,10 @@ import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { dayWords } from '../look/words';
+import { counted, dayWords } from '../look/words';
 import { SowWork } from '../sow/SowWork';
+import { useOutbox } from '../bench/useOutbox';
+import { withUnsent } from '../bench/unsent';
 import { CountWork } from './CountWork';
 import { LossWork } from './LossWork';
 
@@ -18,6 +20,7 @@ export function TrayPage({ today }: { today: string }) {
   const [chosen, setChosen] = useState<number>();
   const current = chosen ?? tray.data?.batches[0];
   const batch = useBatch(current);
+  const { waiting } = useOutbox();
   if (tray.isPending) return <Loading what={`tray T${number}`} />;
   if (tray.isError) return <Trouble error={tray.error} retry={() => tray.refetch()} />;
   return (
@@ -36,7 +39,7 @@ export function TrayPage({ today }: { today: string }) {
       {current === undefined && <Nothing>Nothing is planned or sown in this tray.</Nothing>}
       {current !== undefined && batch.isPending && <Loading what={`batch ${current}`} />}
       {batch.isError && <Trouble error={batch.error} retry={() => batch.refetch()} />}
-      {batch.data && <Working key={current} tray={tray.data} batch={batch.data} today={today} />}
+      {batch.data && <Working key={current} tray={withUnsent(tray.data, waiting)} batch={batch.data} today={today} />}
     </>
   );
 }
@@ -47,6 +50,9 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
   const [mode, setMode] = useState<Mode>('count');
   const { summary } = batch;
   const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
+  const restHere = batch.toSow.some((run) => run.tray === tray.number);
+  const next = batch.toSow.find((run) => run.tray !== tray.number);
+  const trays = [...new Set([...batch.runs, ...batch.toSow].map((run) => run.tray))];
   return (
     <div className="grid gap-6 xl:grid-cols-[1fr_25rem]">
       <section aria-label="Cells" className="min-w-0">
@@ -67,19 +73,20 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
             </div>
           )}
         </div>
-        {batch.runs.length > 1 && (
+        {trays.length > 1 && (
           <nav aria-label={`Trays of batch ${summary.number}`} className="mb-2 flex flex-wrap items-center gap-x-1">
             <span className="mr-2 text-sm text-pencil">Trays of this batch</span>
-            {batch.runs.map((run) =>
-              run.tray === tray.number ? (
-                <span key={run.tray} aria-current="page" className="inline-flex min-h-11 items-center px-2 font-semibold">T{run.tray}</span>
+            {trays.map((each) =>
+              each === tray.number ? (
+                <span key={each} aria-current="page" className="inline-flex min-h-11 items-center px-2 font-semibold">T{each}</span>
               ) : (
-                <Link key={run.tray} className="trail inline-flex min-h-11 items-center px-2" to={`/trays/${run.tray}`}>T{run.tray}</Link>
+                <Link key={each} className="trail inline-flex min-h-11 items-center px-2" to={`/trays/${each}`}>T{each}</Link>
               ),
             )}
           </nav>
         )}
-        {!sownHere && <SowWork tray={tray} batch={batch} />}
+        {sownHere && !restHere && next && <NextToSow batch={batch} tray={next.tray} />}
+        {(!sownHere || restHere) && <SowWork key={`${tray.number}-${batch.toSow.length}`} tray={tray} batch={batch} />}
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
       </section>
@@ -93,5 +100,15 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         )}
       </section>
     </div>
+  );
+}
+
+/** A batch of which other trays wait to be sown: the next is one press away. */
+function NextToSow({ batch, tray }: { batch: BatchView; tray: number }) {
+  return (
+    <p className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-wash p-3">
+      <strong>Part sown, {counted(batch.toSow.length, 'tray')} to go.</strong>
+      <Link className="act" to={`/trays/${tray}`}>Sow tray T{tray} next</Link>
+    </p>
   );
 }

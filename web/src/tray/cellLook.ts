@@ -1,4 +1,5 @@
 import type { CellView } from '../api/client';
+import { isUp, type Found } from './draft';
 import type { CellLook } from './TrayGrid';
 
 const BASE = {
@@ -12,7 +13,7 @@ const BASE = {
 };
 
 /** How a cell looks: a figure for what is up, a sign for everything else; never colour alone. */
-export function cellLook(cell: CellView, batch: number | undefined, seedlings: number, changed: boolean): CellLook {
+export function cellLook(cell: CellView, batch: number | undefined, found: Found, changed: boolean): CellLook {
   const other = cell.batch !== batch;
   const dim = other && cell.batch !== undefined ? 'opacity-45' : '';
   const edge = changed ? 'outline-3 -outline-offset-3 outline-ochre' : '';
@@ -23,7 +24,8 @@ export function cellLook(cell: CellView, batch: number | undefined, seedlings: n
   if (cell.condition === undefined) return look('aside', '', 'set aside');
   if (cell.condition === 'LOST') return { ...look('lost', '×', 'lost') };
   if (cell.condition === 'RELEASED') return { ...look('gone', '→', 'released') };
-  if (seedlings > 0) return look('alive', String(seedlings), `${seedlings} up`);
+  if (found === 'UP') return look('alive', '+', 'something up, not counted');
+  if (isUp(found)) return look('alive', String(found), `${found} up`);
   if (cell.condition === 'EMPTY') return look('empty', '–', 'empty, given up');
   return look('waiting', changed ? '0' : '·', changed ? 'nothing up' : 'sown, nothing up');
 }

@@ -1,27 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import type { CellView } from '../api/client';
 import { cellLook } from './cellLook';
-import { countable, EMPTY_DRAFT, enter, runBetween, seedlingsIn, sweep, tap, undo } from './draft';
+import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, runBetween, sweep, tap, undo } from './draft';
 
 const cell = (number: number, more: Partial<CellView> = {}): CellView => ({
-  number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, ...more,
+  number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, onlySeen: false, ...more,
 });
 
 describe('a count draft', () => {
   it('counts one more with each tap and begins again after nine', () => {
     let draft = EMPTY_DRAFT;
     for (let taps = 0; taps < 9; taps++) draft = tap(draft, cell(4));
-    expect(seedlingsIn(draft, cell(4))).toBe(9);
-    expect(seedlingsIn(tap(draft, cell(4)), cell(4))).toBe(0);
+    expect(foundIn(draft, cell(4))).toBe(9);
+    expect(foundIn(tap(draft, cell(4)), cell(4))).toBe(0);
   });
 
   it('goes on from what was counted before', () => {
-    expect(seedlingsIn(tap(EMPTY_DRAFT, cell(4, { seedlings: 1, condition: 'ALIVE' })), cell(4, { seedlings: 1 }))).toBe(2);
+    expect(foundIn(tap(EMPTY_DRAFT, cell(4, { seedlings: 1, condition: 'ALIVE' })), cell(4, { seedlings: 1 }))).toBe(2);
   });
 
-  it('sweeps one into each empty cell and leaves the others', () => {
+  it('sweeps something into each empty cell, without saying how many, and leaves the others', () => {
     const cells = [cell(1), cell(2, { seedlings: 2, condition: 'ALIVE' }), cell(3)];
-    expect(sweep(EMPTY_DRAFT, cells).seedlings).toEqual({ 1: 1, 3: 1 });
+    const swept = sweep(EMPTY_DRAFT, cells);
+    expect(swept.found).toEqual({ 1: 'UP', 3: 'UP' });
+    expect(asCounted(tap(swept, cells[0]!))).toEqual({ cells: [{ cell: 1, seedlings: 1 }], somethingUp: [3] });
+    expect(foundIn(swept, cell(3, { seeds: 1 }))).toBe(1);
     expect(sweep(EMPTY_DRAFT, [cells[1]!])).toBe(EMPTY_DRAFT);
   });
 
@@ -29,8 +32,8 @@ describe('a count draft', () => {
     const first = tap(EMPTY_DRAFT, cell(1));
     const second = sweep(first, [cell(1), cell(2), cell(3)]);
     const third = enter(second, cell(2), 5);
-    expect(undo(third).seedlings).toEqual(second.seedlings);
-    expect(undo(undo(third)).seedlings).toEqual(first.seedlings);
+    expect(undo(third).found).toEqual(second.found);
+    expect(undo(undo(third)).found).toEqual(first.found);
     expect(undo(undo(undo(third)))).toEqual(EMPTY_DRAFT);
     expect(undo(EMPTY_DRAFT)).toBe(EMPTY_DRAFT);
   });

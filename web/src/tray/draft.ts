@@ -1,13 +1,16 @@
 import type { CellView } from '../api/client';
 
-/** What has been tapped on a tray and not been saved: seedlings by cell, newest taps last. */
+/** What was found in a cell: so many seedlings, or only that something is up. */
+export type Found = number | 'UP';
+
+/** What has been tapped on a tray and not been saved: what was found by cell, newest taps last. */
 export interface CountDraft {
-  seedlings: Readonly<Record<number, number>>;
+  found: Readonly<Record<number, Found>>;
   /** What each tap or sweep replaced, so that it can be taken back. */
-  undo: readonly Readonly<Record<number, number | undefined>>[];
+  undo: readonly Readonly<Record<number, Found | undefined>>[];
 }
 
-export const EMPTY_DRAFT: CountDraft = { seedlings: {}, undo: [] };
+export const EMPTY_DRAFT: CountDraft = { found: {}, undo: [] };
 
 /** More than this in one cell is a slip of the finger; the next tap begins again at 0. */
 const MOST_BY_TAPPING = 9;
@@ -17,20 +20,25 @@ export function countable(cell: CellView, batch: number): boolean {
   return cell.batch === batch && cell.condition !== undefined && cell.condition !== 'LOST' && cell.condition !== 'RELEASED';
 }
 
-export function seedlingsIn(draft: CountDraft, cell: CellView): number {
-  return draft.seedlings[cell.number] ?? cell.seedlings ?? 0;
+/** What is known of a cell with the draft: a cell of one seed in which something is up holds one seedling. */
+export function foundIn(draft: CountDraft, cell: CellView): Found {
+  const found = draft.found[cell.number] ?? (cell.onlySeen ? 'UP' : (cell.seedlings ?? 0));
+  return found === 'UP' && cell.seeds === 1 ? 1 : found;
 }
 
-function replaced(draft: CountDraft, changes: Record<number, number>): CountDraft {
-  const before: Record<number, number | undefined> = {};
-  for (const key of Object.keys(changes)) before[Number(key)] = draft.seedlings[Number(key)];
-  return { seedlings: { ...draft.seedlings, ...changes }, undo: [...draft.undo, before] };
+/** Whether anything is up. */
+export const isUp = (found: Found): boolean => found === 'UP' || found > 0;
+
+function replaced(draft: CountDraft, changes: Record<number, Found>): CountDraft {
+  const before: Record<number, Found | undefined> = {};
+  for (const key of Object.keys(changes)) before[Number(key)] = draft.found[Number(key)];
+  return { found: { ...draft.found, ...changes }, undo: [...draft.undo, before] };
 }
 
-/** One more seedling in a cell. */
+/** One more seedling in a cell; where only something was seen, counting begins at one. */
 export function tap(draft: CountDraft, cell: CellView): CountDraft {
-  const now = seedlingsIn(draft, cell);
-  return replaced(draft, { [cell.number]: now >= MOST_BY_TAPPING ? 0 : now + 1 });
+  const now = foundIn(draft, cell);
+  return replaced(draft, { [cell.number]: now === 'UP' ? 1 : now >= MOST_BY_TAPPING ? 0 : now + 1 });
 }
 
 /** So many seedlings in a cell, as typed. */
@@ -38,22 +46,29 @@ export function enter(draft: CountDraft, cell: CellView, seedlings: number): Cou
   return replaced(draft, { [cell.number]: seedlings });
 }
 
-/** One seedling in each cell swept over that had none. */
+/** Something up in each cell swept over that had nothing; how many is not said by sweeping. */
 export function sweep(draft: CountDraft, cells: readonly CellView[]): CountDraft {
-  const empty = cells.filter((cell) => seedlingsIn(draft, cell) === 0);
+  const empty = cells.filter((cell) => !isUp(foundIn(draft, cell)));
   if (empty.length === 0) return draft;
-  return replaced(draft, Object.fromEntries(empty.map((cell) => [cell.number, 1])));
+  return replaced(draft, Object.fromEntries(empty.map((cell) => [cell.number, 'UP' as const])));
 }
 
 /** Takes the last tap or sweep back. */
 export function undo(draft: CountDraft): CountDraft {
   const last = draft.undo.at(-1);
   if (!last) return draft;
-  const merged: Record<number, number | undefined> = { ...draft.seedlings, ...last };
-  const seedlings = Object.fromEntries(
-    Object.entries(merged).filter((entry): entry is [string, number] => entry[1] !== undefined),
-  );
-  return { seedlings, undo: draft.undo.slice(0, -1) };
+  const merged: Record<number, Found | undefined> = { ...draft.found, ...last };
+  const found = Object.fromEntries(Object.entries(merged).filter((entry): entry is [string, Found] => entry[1] !== undefined));
+  return { found, undo: draft.undo.slice(0, -1) };
+}
+
+/** The entries of a count as they are sent: seedlings where they were counted, apart from what was only seen. */
+export function asCounted(draft: CountDraft): { cells: { cell: number; seedlings: number }[]; somethingUp: number[] } {
+  const all = Object.entries(draft.found).map(([cell, found]) => ({ cell: Number(cell), found }));
+  return {
+    cells: all.flatMap(({ cell, found }) => (found === 'UP' ? [] : [{ cell, seedlings: found }])),
+    somethingUp: all.filter(({ found }) => found === 'UP').map(({ cell }) => cell),
+  };
 }
 
 /** The cells between two, as a page is read, both included. */

@@ -4,6 +4,7 @@ import { LineChart } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { counted, daysBetween, addDays, shortDay } from '../look/words';
 import { MovedGroups } from './MovedGroups';
+import { degreesWords, Position } from './Position';
 import { StationFile } from './StationFile';
 
 /** The station: what it measured, what is forecast, what is usual, and what that has moved. */
@@ -19,14 +20,23 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
   return (
     <>
       <h1 className="mb-3">Weather</h1>
+      {weather.data.assumed && (
+        <div className="mb-4 border-l-4 border-ochre bg-ochre-wash p-3">
+          <p>
+            <strong>Assumed, not measured.</strong> Nobody has measured this weather: it is worked out for {degreesWords(weather.data.latitude)} at{' '}
+            {weather.data.altitude} m. Days read in from a station's file take its place{weather.data.daysFromFile > 0 ? '; the record holds both.' : '.'}
+          </p>
+          {mayChange && <Position latitude={weather.data.latitude} altitude={weather.data.altitude} />}
+        </div>
+      )}
       <div className="grid gap-5 lg:grid-cols-[1.4fr_1fr]">
         <section aria-label="Station" className="board p-4">
           <LineChart
             title="Lowest and highest of each day" xTitle="day" yTitle="°C"
             series={[
-              { name: 'measured', points: lately.map((day) => ({ x: at(day.day), y: day.minimum })) },
+              { name: weather.data.assumed ? 'assumed' : 'measured', points: lately.map((day) => ({ x: at(day.day), y: day.minimum })) },
               { name: 'forecast', dashed: true, points: forecast.map((day) => ({ x: at(day.day), y: day.minimum })) },
-              { name: 'measured, highest', unnamed: true, points: lately.map((day) => ({ x: at(day.day), y: day.maximum })) },
+              { name: 'highest', unnamed: true, points: lately.map((day) => ({ x: at(day.day), y: day.maximum })) },
               { name: 'forecast, highest', dashed: true, unnamed: true, points: forecast.map((day) => ({ x: at(day.day), y: day.maximum })) },
             ]}
             bands={usual.map((day) => ({ x: at(day.day), low: day.minimum, high: day.maximum }))}

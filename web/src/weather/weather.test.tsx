@@ -14,7 +14,7 @@ afterEach(() => {
 const day = (name: string, minimum: number, maximum: number) => ({ day: name, minimum, maximum });
 
 const weather: WeatherView = {
-  firstDay: '1996-01-01', lastDay: '2027-04-14', days: 11_427, years: 31, daysFromFile: 0,
+  firstDay: '1996-01-01', lastDay: '2027-04-14', days: 11_427, years: 31, daysFromFile: 0, latitude: 46, altitude: 600, assumed: false,
   lately: [day('2027-04-13', -3, 8), day('2027-04-14', 1, 9)], forecast: [day('2027-04-15', 0, 9)],
   usual: [day('2027-04-13', 1, 11), day('2027-04-14', 1, 12), day('2027-04-15', 2, 12)],
 };

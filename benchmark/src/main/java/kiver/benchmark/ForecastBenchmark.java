@@ -110,6 +110,7 @@ public class ForecastBenchmark {
             BatchForecast forecast = BatchForecast.of(
                     path, batch.standing(),
                     season.scenarios(batch.way(), batch.emergence(), batch.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                    season.freshDraws(batch.way(), batch.emergence(), batch.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                     batch.target());
             if (sink != null) {
                 sink.consume(forecast);

@@ -23,7 +23,7 @@ class EveryViewTest {
 
     @BeforeAll
     static void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo("demo");
+        nursery = Nursery.demo();
     }
 
     @AfterAll

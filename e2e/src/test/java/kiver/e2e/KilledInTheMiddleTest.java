@@ -21,11 +21,11 @@ class KilledInTheMiddleTest {
     private static final int LEAST_BEFORE_THE_END = 8;
     private static final int CELLS_PER_COUNT = 3;
 
-    private Nursery nursery;
+    private Nursery.ByCommand nursery;
 
     @BeforeEach
     void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo("demo");
+        nursery = Nursery.demoByCommand("killed");
     }
 
     @AfterEach

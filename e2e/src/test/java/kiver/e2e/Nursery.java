@@ -3,20 +3,27 @@ package kiver.e2e;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.FileTime;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 
-/** Kiver itself, started by its own command with data of its own, as anybody would start it. */
-final class Nursery implements AutoCloseable {
+/**
+ * Kiver itself with data of its own: on a copy of the demonstration's winter, which the server's tests have lived through
+ * once, or started by its own command, as anybody would start it.
+ */
+abstract class Nursery implements AutoCloseable {
 
     static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
     static final String PASSWORD = "demo-seedlings";
@@ -25,76 +32,47 @@ final class Nursery implements AutoCloseable {
     static final String GROWER = "grower@lowermead.example";
     static final String OTHER_GROWER = "grower@fennick.example";
 
-    private static final int MINUTES_TO_START = 6;
+    private static final String WINTER = "kiver_winter";
+    private static final AtomicInteger NUMBER = new AtomicInteger();
 
-    /** Written when a demonstration has reached its opening day. */
-    private static final String WHOLE = "whole";
-
-    private final Path home;
-    private final String command;
     private String address;
 
-    private Nursery(String name, String command) throws IOException {
-        home = Path.of("target", name).toAbsolutePath();
-        this.command = command;
-        Files.createDirectories(home);
-    }
-
-    /**
-     * The demonstration on its opening day. Its winter is lived through once for all tests of a build; each test works
-     * on a copy of its own.
-     */
-    static Nursery demo(String name) throws IOException, InterruptedException {
-        Nursery lived = new Nursery("lived", "demo");
-        if (!lived.isOfThisBuild()) {
-            lived.kiver("stop");
-            lived.forget();
-            lived.start();
-            lived.close();
-            Files.createFile(lived.home.resolve(WHOLE));
-        }
-        Nursery nursery = new Nursery(name, "demo");
-        nursery.kiver("stop");
-        nursery.forget();
-        new ProcessBuilder("cp", "-a", lived.home + "/.", nursery.home.toString()).inheritIO().start().waitFor();
+    /** The demonstration on its opening day. */
+    static Nursery demo() throws IOException, InterruptedException {
+        Nursery nursery = new OnACopy("e2e_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet());
         nursery.start();
         return nursery;
     }
 
-    /** Whether a demonstration was lived through to its end with what is built now. */
-    private boolean isOfThisBuild() throws IOException {
-        Path whole = home.resolve(WHOLE);
-        if (!Files.exists(whole)) {
-            return false;
-        }
-        try (Stream<Path> built = Files.list(ROOT.resolve("server/target"))) {
-            FileTime lived = Files.getLastModifiedTime(whole);
-            for (Path jar : built.filter(path -> path.toString().endsWith("-application.jar")).toList()) {
-                if (Files.getLastModifiedTime(jar).compareTo(lived) > 0) {
-                    return false;
-                }
-            }
-        }
-        return true;
+    /** The demonstration, started by its own command on a database server of its own. */
+    static ByCommand demoByCommand(String name) throws IOException, InterruptedException {
+        ByCommand nursery = new ByCommand(name, "start");
+        nursery.kiver("stop");
+        nursery.forget();
+        nursery.start();
+        nursery.takeWinter();
+        nursery.command = "demo";
+        nursery.start();
+        return nursery;
     }
 
-    /** A new nursery without data. */
-    static Nursery empty(String name) throws IOException, InterruptedException {
-        Nursery nursery = new Nursery(name, "start");
+    /** A new nursery without data, started by its own command. */
+    static ByCommand empty(String name) throws IOException, InterruptedException {
+        ByCommand nursery = new ByCommand(name, "start");
         nursery.kiver("stop");
         nursery.forget();
         nursery.start();
         return nursery;
     }
 
-    /** Throws away what an earlier run left. */
-    private void forget() throws IOException {
-        try (Stream<Path> left = Files.walk(home)) {
-            for (Path path : left.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(path);
-            }
-        }
-        Files.createDirectories(home);
+    /** Starts it and answers where it can be reached. */
+    abstract String started() throws IOException, InterruptedException;
+
+    @Override
+    public abstract void close() throws IOException, InterruptedException;
+
+    void start() throws IOException, InterruptedException {
+        address = started();
     }
 
     /** Where it answers. */
@@ -102,49 +80,148 @@ final class Nursery implements AutoCloseable {
         return address;
     }
 
-    /** The folder of its data. */
-    Path home() {
-        return home;
-    }
-
-    void start() throws IOException, InterruptedException {
-        String output = kiver(command);
-        address = output.lines()
-                .filter(line -> line.startsWith("Kiver is ready: "))
-                .map(line -> line.substring("Kiver is ready: ".length()))
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("It did not start:\n" + output));
-    }
-
-    /** Ends one of its processes at once, as a failing machine would. */
-    void killAtOnce(String pidFile) throws IOException, InterruptedException {
-        String pid = Files.readAllLines(home.resolve(pidFile)).get(0).strip();
-        new ProcessBuilder("kill", "-9", pid).start().waitFor();
-    }
-
-    @Override
-    public void close() throws IOException, InterruptedException {
-        kiver("stop");
-    }
-
-    private String kiver(String word) throws IOException, InterruptedException {
+    private static String run(Map<String, String> environment, String... words) throws IOException, InterruptedException {
         Path log = Files.createTempFile("kiver", ".log");
-        ProcessBuilder builder = new ProcessBuilder(ROOT.resolve("kiver").toString(), word)
-                .redirectErrorStream(true)
-                .redirectOutput(log.toFile());
-        builder.environment().put("KIVER_HOME", home.toString());
-        builder.environment().put("KIVER_BUILT", "yes");
+        ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(log.toFile());
         builder.environment().remove("KIVER_PORT");
+        builder.environment().putAll(environment);
         Process process = builder.start();
-        if (!process.waitFor(MINUTES_TO_START, TimeUnit.MINUTES)) {
+        if (!process.waitFor(6, TimeUnit.MINUTES)) {
             process.destroyForcibly();
         }
         String output = Files.readString(log);
         Files.delete(log);
         if (process.exitValue() != 0) {
-            throw new IllegalStateException("./kiver " + word + " failed:\n" + output);
+            throw new IllegalStateException(String.join(" ", words) + " failed:\n" + output);
         }
         return output;
+    }
+
+    /** The address of the tests' own database server. */
+    private static URI database() {
+        return URI.create(System.getenv("KIVER_TEST_DATABASE_URL").substring("jdbc:".length()));
+    }
+
+    private static void sql(int port, String password, String database, String statement) throws IOException, InterruptedException {
+        run(Map.of("PGPASSWORD", password), "psql", "-q", "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", "kiver", "-d", database, "-c", statement);
+    }
+
+    /** On a copy of the winter, beside other tests on one database server. */
+    private static final class OnACopy extends Nursery {
+        private final String name;
+        private final Path log;
+        private Process process;
+
+        OnACopy(String name) throws IOException, InterruptedException {
+            this.name = name;
+            this.log = Path.of("target", name + ".log").toAbsolutePath();
+            run(Map.of("KIVER_BUILT", "yes"), ROOT.resolve("kiver").toString(), "unpack");
+            sql("create database " + name + " template " + WINTER);
+        }
+
+        private static void sql(String statement) throws IOException, InterruptedException {
+            Nursery.sql(database().getPort(), System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "postgres", statement);
+        }
+
+        @Override
+        String started() throws IOException, InterruptedException {
+            int port;
+            try (ServerSocket free = new ServerSocket(0)) {
+                port = free.getLocalPort();
+            }
+            ProcessBuilder builder = new ProcessBuilder(
+                            "java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-jar", ROOT.resolve(".kiver/app/kiver.jar").toString())
+                    .redirectErrorStream(true).redirectOutput(log.toFile());
+            builder.environment().putAll(Map.of(
+                    "KIVER_DATABASE_URL", System.getenv("KIVER_TEST_DATABASE_URL") + name, "KIVER_DATABASE_USER", "kiver",
+                    "KIVER_DATABASE_PASSWORD", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "KIVER_PORT", String.valueOf(port),
+                    "KIVER_LIBRARY", ROOT.resolve("library").toString(), "KIVER_DEMO", "true"));
+            process = builder.start();
+            String address = "http://127.0.0.1:" + port;
+            HttpClient http = HttpClient.newHttpClient();
+            for (int tries = 0; tries < 600; tries++) {
+                if (!process.isAlive()) {
+                    throw new IllegalStateException("It stopped while starting; see " + log);
+                }
+                try {
+                    HttpRequest ready = HttpRequest.newBuilder(URI.create(address + "/actuator/health/readiness")).build();
+                    if (http.send(ready, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
+                        return address;
+                    }
+                } catch (IOException notYet) {
+                    // It is still starting.
+                }
+                Thread.sleep(100);
+            }
+            throw new IllegalStateException("It is not ready after a minute; see " + log);
+        }
+
+        @Override
+        public void close() throws IOException, InterruptedException {
+            process.destroy();
+            if (!process.waitFor(30, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+            sql("drop database " + name + " with (force)");
+        }
+    }
+
+    /** Started and stopped by its own command, in a home of its own. */
+    static final class ByCommand extends Nursery {
+        private final Path home;
+        private String command;
+
+        private ByCommand(String name, String command) throws IOException {
+            home = Path.of("target", name).toAbsolutePath();
+            this.command = command;
+            Files.createDirectories(home);
+        }
+
+        @Override
+        String started() throws IOException, InterruptedException {
+            String output = kiver(command);
+            return output.lines()
+                    .filter(line -> line.startsWith("Kiver is ready: "))
+                    .map(line -> line.substring("Kiver is ready: ".length()))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("It did not start:\n" + output));
+        }
+
+        /** Ends one of its processes at once, as a failing machine would. */
+        void killAtOnce(String pidFile) throws IOException, InterruptedException {
+            String pid = Files.readAllLines(home.resolve(pidFile)).get(0).strip();
+            new ProcessBuilder("kill", "-9", pid).start().waitFor();
+        }
+
+        /** Brings the winter over from the tests' database server. */
+        private void takeWinter() throws IOException, InterruptedException {
+            killAtOnce("application.pid");
+            int port = Integer.parseInt(Files.readAllLines(home.resolve("database/postmaster.pid")).get(3).strip());
+            String password = Files.readString(home.resolve("database-password")).strip();
+            sql(port, password, "postgres", "create database kiver_demo");
+            List<String> words = new ArrayList<>(List.of("bash", "-c", "PGPASSWORD=\"$FROM\" pg_dump -h 127.0.0.1 -p " + database().getPort()
+                    + " -U kiver " + WINTER + " | PGPASSWORD=\"$TO\" psql -q -o /dev/null -h 127.0.0.1 -p " + port + " -U kiver -d kiver_demo"));
+            run(Map.of("FROM", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "TO", password), words.toArray(String[]::new));
+        }
+
+        /** Throws away what an earlier run left. */
+        private void forget() throws IOException {
+            try (Stream<Path> left = Files.walk(home)) {
+                for (Path path : left.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.delete(path);
+                }
+            }
+            Files.createDirectories(home);
+        }
+
+        @Override
+        public void close() throws IOException, InterruptedException {
+            kiver("stop");
+        }
+
+        private String kiver(String word) throws IOException, InterruptedException {
+            return run(Map.of("KIVER_HOME", home.toString(), "KIVER_BUILT", "yes"), ROOT.resolve("kiver").toString(), word);
+        }
     }
 
     /** Somebody signed in without a browser. */

@@ -41,7 +41,7 @@ abstract class OrderToRelease {
 
     @BeforeAll
     void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo("demo");
+        nursery = Nursery.demo();
     }
 
     @AfterAll
@@ -180,6 +180,10 @@ abstract class OrderToRelease {
             screen.context().setOffline(true);
             button(page, "Save count of 1 cell").click();
             assertThat(page.getByText("kept on this device until there is a connection")).isVisible();
+            assertThat(cell(page, 5)).hasText("2");
+            button(page, "Sign out").click();
+            assertThat(page.getByText("could not be sent yet")).isVisible();
+            button(page, "Stay signed in").click();
             screen.context().setOffline(false);
             assertThat(page.getByText("kept on this device")).isHidden();
             assertThat(cell(page, 5)).hasText("2");
@@ -204,7 +208,13 @@ abstract class OrderToRelease {
             page.navigate("/batches/" + batch);
             assertThat(page.getByText("2 lost")).isVisible();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Undo entry \\d+: Lost"))).click();
+            button(page, "Undo this entry").click();
+            assertThat(page.getByText("Say in a few words why")).isVisible();
+            page.getByLabel("Why").fill("the other tray was meant");
+            screen.requireAccessible();
+            button(page, "Undo this entry").click();
             assertThat(page.getByText("2 lost")).isHidden();
+            assertThat(page.getByText("the other tray was meant")).isVisible();
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
         }

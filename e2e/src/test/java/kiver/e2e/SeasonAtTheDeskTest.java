@@ -30,7 +30,7 @@ class SeasonAtTheDeskTest {
 
     @BeforeAll
     static void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo("demo");
+        nursery = Nursery.demo();
     }
 
     @AfterAll

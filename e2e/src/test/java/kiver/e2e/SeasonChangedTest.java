@@ -27,7 +27,7 @@ class SeasonChangedTest {
 
     @BeforeAll
     static void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo("demo");
+        nursery = Nursery.demo();
         screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR);
         page = screen.page();
     }

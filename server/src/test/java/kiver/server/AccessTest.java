@@ -90,7 +90,7 @@ class AccessTest {
     @Test
     void theFirstAccountIsMadeOnce() throws Exception {
         http.perform(post("/api/setup").with(csrf()).contentType(MediaType.APPLICATION_JSON).content("""
-                        {"nursery":"Other","name":"Else","email":"else@test.example","password":"long enough"}"""))
+                        {"nursery":"Other","name":"Else","email":"else@test.example","password":"long enough words","latitude":46,"altitude":600}"""))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("first account already")));
     }

@@ -174,7 +174,7 @@ class OrderToReleaseTest {
         sow(planned, UUID.randomUUID(), 1, planned.cells());
         count(planned, UUID.randomUUID(), "[{\"cell\":1,\"seedlings\":3}]", false).andExpect(status().isOk());
         nursery.post(nursery.hand, "/api/batches/" + planned.batch() + "/corrections", """
-                {"requestId":"%s","sequence":2}""".formatted(UUID.randomUUID())).andExpect(status().isOk());
+                {"requestId":"%s","sequence":2,"reason":"wrong tray"}""".formatted(UUID.randomUUID())).andExpect(status().isOk());
         assertThat(balance(planned).alive()).isZero();
         nursery.get(nursery.hand, "/api/batches/" + planned.batch())
                 .andExpect(jsonPath("$.changes", hasSize(3)))

@@ -16,23 +16,35 @@ public class OwnDatabase implements ApplicationContextInitializer<ConfigurableAp
 
     @Override
     public void initialize(ConfigurableApplicationContext context) {
+        String name = "server_test_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet();
+        try (Connection connection = DriverManager.getConnection(server() + "postgres", "kiver", password());
+                Statement statement = connection.createStatement()) {
+            create(statement, name);
+        } catch (SQLException unreachable) {
+            throw new IllegalStateException("The tests' PostgreSQL cannot be reached at " + server(), unreachable);
+        }
+        TestPropertyValues.of(
+                        "spring.datasource.url=" + server() + name,
+                        "spring.datasource.username=kiver",
+                        "spring.datasource.password=" + password(),
+                        "spring.datasource.hikari.maximum-pool-size=8")
+                .applyTo(context);
+    }
+
+    /** Makes the database; an empty one unless a test wants another. */
+    protected void create(Statement statement, String name) throws SQLException {
+        statement.execute("create database " + name);
+    }
+
+    protected static String server() {
         String server = System.getenv("KIVER_TEST_DATABASE_URL");
-        String password = System.getenv("KIVER_TEST_DATABASE_PASSWORD");
         if (server == null) {
             throw new IllegalStateException("Start the tests with ./kiver test: it starts the PostgreSQL they need.");
         }
-        String name = "server_test_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet();
-        try (Connection connection = DriverManager.getConnection(server + "postgres", "kiver", password);
-                Statement statement = connection.createStatement()) {
-            statement.execute("create database " + name);
-        } catch (SQLException unreachable) {
-            throw new IllegalStateException("The tests' PostgreSQL cannot be reached at " + server, unreachable);
-        }
-        TestPropertyValues.of(
-                        "spring.datasource.url=" + server + name,
-                        "spring.datasource.username=kiver",
-                        "spring.datasource.password=" + password,
-                        "spring.datasource.hikari.maximum-pool-size=8")
-                .applyTo(context);
+        return server;
+    }
+
+    protected static String password() {
+        return System.getenv("KIVER_TEST_DATABASE_PASSWORD");
     }
 }

@@ -92,13 +92,6 @@ class SeasonAtTheDeskTest {
     }
 
     @Test
-    void tooLateIsANoWithTheNearestYes() throws Exception {
-        ask("12 test kale, " + SmallNursery.TODAY.plusDays(15) + ", Near, module 60, 4-6 leaves")
-                .andExpect(jsonPath("$.plan.answer").value("NO"))
-                .andExpect(jsonPath("$.plan.offers[*].change", hasItem("DAY")));
-    }
-
-    @Test
     void pathsThroughContainersAreCompared() throws Exception {
         nursery.post(nursery.propagator, "/api/paths", wish(60, "pot-9", TARGET.plusDays(20)))
                 .andExpect(status().isOk())

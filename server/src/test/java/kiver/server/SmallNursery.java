@@ -2,6 +2,7 @@ package kiver.server;
 
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.time.LocalDate;
 import java.util.Set;
@@ -23,6 +24,9 @@ import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.http.MediaType;
@@ -96,6 +100,25 @@ public class SmallNursery {
     ResultActions post(Person person, String path, String body) throws Exception {
         return http.perform(MockMvcRequestBuilders.post(path)
                 .with(user(person)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body));
+    }
+
+    ResultActions put(Person person, String path, String body) throws Exception {
+        return http.perform(MockMvcRequestBuilders.put(path)
+                .with(user(person)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body));
+    }
+
+    /** Records something of a batch as a person and answers what came of it. */
+    ResultActions record(Person person, int batch, String what, String entries) throws Exception {
+        return post(person, "/api/batches/" + batch + "/" + what, "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entries + "}");
+    }
+
+    /** The text of a delivery note, on one line. */
+    String note(Person person, int release) throws Exception {
+        byte[] pdf = get(person, "/api/releases/" + release + "/note.pdf").andExpect(status().isOk())
+                .andReturn().getResponse().getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
     }
 
     ResultActions get(Person person, String path) throws Exception {

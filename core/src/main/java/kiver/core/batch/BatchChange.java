@@ -55,19 +55,45 @@ public sealed interface BatchChange {
     }
 
     /**
+     * What was set aside for the batch in a tray and not sown is left so on purpose.
+     *
+     * @param tray that is not to be sown any more
+     */
+    record LeftUnsown(TrayId tray) implements BatchChange {
+        public LeftUnsown {
+            Objects.requireNonNull(tray);
+        }
+    }
+
+    /**
      * Seedlings were counted in some cells; the others stand as they were.
      *
      * @param tray counted
      * @param seedlings by cell number, 0 or more each
+     * @param somethingUp cells in which something was seen to be up without being counted, rising; none of them in
+     *     {@code seedlings}
      * @param complete whether this was the last look: cells of the batch in this tray with nothing up are given up
      */
-    record Counted(TrayId tray, Map<Integer, Integer> seedlings, boolean complete) implements BatchChange {
+    record Counted(TrayId tray, Map<Integer, Integer> seedlings, List<Integer> somethingUp, boolean complete)
+            implements BatchChange {
 
         /** More seedlings than this in one cell is a slip of the finger. */
         public static final int MOST_SEEDLINGS = 60;
 
+        /** A count of seedlings in every cell that was looked at. */
+        public Counted(TrayId tray, Map<Integer, Integer> seedlings, boolean complete) {
+            this(tray, seedlings, List.of(), complete);
+        }
+
         public Counted {
             seedlings = Map.copyOf(seedlings);
+            // Counts recorded before the two were told apart name no cell here.
+            somethingUp = somethingUp == null ? List.of() : somethingUp.stream().distinct().sorted().toList();
+            for (Integer cell : somethingUp) {
+                if (seedlings.containsKey(cell)) {
+                    throw new ChangeRefused("cells", "Cell " + cell + " is counted twice.");
+                }
+            }
             new TreeMap<>(seedlings).forEach((cell, count) -> {
                 if (count < 0 || count > MOST_SEEDLINGS) {
                     throw new ChangeRefused("seedlings",
@@ -93,11 +119,23 @@ public sealed interface BatchChange {
     }
 
     /**
-     * All trays of the batch went to another place.
+     * Trays of the batch went to another place.
      *
      * @param place where they are now
+     * @param trays that went; empty for all of them
      */
-    record Moved(PlaceId place) implements BatchChange {}
+    record Moved(PlaceId place, List<TrayId> trays) implements BatchChange {
+
+        /** All trays of the batch went to another place. */
+        public Moved(PlaceId place) {
+            this(place, List.of());
+        }
+
+        public Moved {
+            Objects.requireNonNull(place);
+            trays = trays == null ? List.of() : List.copyOf(trays);
+        }
+    }
 
     /**
      * The first day outside.
@@ -144,9 +182,21 @@ public sealed interface BatchChange {
     }
 
     /**
-     * An earlier change turned out to be wrong and counts no more. It stays in the record.
+     * An earlier change turned out to be wrong and counts no more. It stays in the record. A correction that was wrong
+     * itself is corrected in turn, and what it took back counts again.
      *
      * @param sequence of the change within the batch
+     * @param reason why, in words; may be empty
      */
-    record Corrected(int sequence) implements BatchChange {}
+    record Corrected(int sequence, String reason) implements BatchChange {
+
+        /** A correction without a reason. */
+        public Corrected(int sequence) {
+            this(sequence, "");
+        }
+
+        public Corrected {
+            reason = reason == null ? "" : reason.strip();
+        }
+    }
 }

@@ -4,19 +4,22 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
+import java.util.function.UnaryOperator;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.Cell;
+import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
 /**
@@ -29,6 +32,8 @@ public final class BatchState {
     private final List<RecordedChange> changes;
     private final Set<Integer> corrected = new HashSet<>();
     private final List<Placement> placements = new ArrayList<>();
+    private final Map<TrayId, PlaceId> placeOfTray = new HashMap<>();
+    private final Set<TrayId> leftUnsown = new HashSet<>();
     private final Set<TrayId> completelyCounted = new HashSet<>();
     private final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     private LocalDate sownOn;
@@ -37,6 +42,7 @@ public final class BatchState {
     private int programmeDays;
     private int hardeningDays;
     private LocalDate lastHardeningDay;
+    private final SortedSet<LocalDate> pottingDays = new TreeSet<>();
 
     /**
      * Where the batch stood from a day on.
@@ -51,22 +57,25 @@ public final class BatchState {
     }
 
     /**
-     * The state after a record of changes; corrected ones count no more.
+     * The state after a record of changes; corrected ones count no more. Changes count in the order of the days on
+     * which they happened, and of one day in the order in which they were recorded: a count that comes in late takes
+     * its place before what was seen after it.
      *
      * @throws ChangeRefused when a change cannot be true of the batch as it stood then
      */
     public static BatchState after(List<RecordedChange> changes) {
         BatchState state = new BatchState(changes);
-        for (RecordedChange recorded : changes) {
-            if (recorded.change() instanceof BatchChange.Corrected correction) {
+        for (int index = changes.size() - 1; index >= 0; index--) {
+            RecordedChange recorded = changes.get(index);
+            if (recorded.change() instanceof BatchChange.Corrected correction
+                    && !state.corrected.contains(recorded.sequence())) {
                 state.corrected.add(correction.sequence());
             }
         }
-        for (RecordedChange recorded : changes) {
-            if (!state.corrected.contains(recorded.sequence())) {
-                state.apply(recorded);
-            }
-        }
+        changes.stream()
+                .filter(recorded -> !state.corrected.contains(recorded.sequence()))
+                .sorted(Comparator.comparing(RecordedChange::day).thenComparing(RecordedChange::sequence))
+                .forEach(state::apply);
         return state;
     }
 
@@ -79,7 +88,7 @@ public final class BatchState {
         if (change instanceof BatchChange.Corrected correction) {
             requireCorrectable(correction.sequence());
         }
-        if (!changes.isEmpty() && day.isBefore(sownOn == null ? day : sownOn)) {
+        if (!(change instanceof BatchChange.Sown) && day.isBefore(sownOn == null ? day : sownOn)) {
             throw new ChangeRefused("day", "The batch was sown on " + sownOn + "; this cannot have happened before.");
         }
         List<RecordedChange> longer = new ArrayList<>(changes);
@@ -100,9 +109,6 @@ public final class BatchState {
                 .filter(recorded -> recorded.sequence() == sequence)
                 .findFirst()
                 .orElseThrow(() -> new ChangeRefused("sequence", "There is no change " + sequence + " in this batch."));
-        if (target.change() instanceof BatchChange.Corrected) {
-            throw new ChangeRefused("sequence", "An undoing cannot itself be undone; record the change again.");
-        }
         if (corrected.contains(sequence)) {
             throw new ChangeRefused("sequence", "This change was undone before.");
         }
@@ -112,16 +118,18 @@ public final class BatchState {
         LocalDate day = recorded.day();
         BatchChange change = recorded.change();
         if (change instanceof BatchChange.Sown sown) {
-            sow(day, sown);
+            sow(recorded.sequence(), day, sown);
+        } else if (change instanceof BatchChange.LeftUnsown left) {
+            leftUnsown.add(left.tray());
         } else if (change instanceof BatchChange.Counted counted) {
             count(day, counted);
         } else if (change instanceof BatchChange.Lost lost) {
             changeAll(lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
         } else if (change instanceof BatchChange.PottedOn potted) {
-            potOn(potted);
+            potOn(day, potted);
         } else if (change instanceof BatchChange.Moved moved) {
             requireSown();
-            placements.add(new Placement(moved.place(), day));
+            move(day, moved);
         } else if (change instanceof BatchChange.HardeningStarted started) {
             startHardening(day, started);
         } else if (change instanceof BatchChange.HardenedForDay) {
@@ -134,30 +142,52 @@ public final class BatchState {
         }
     }
 
-    private void sow(LocalDate day, BatchChange.Sown sown) {
+    private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
         for (Cell cell : sown.run().cells()) {
-            if (cells.putIfAbsent(cell, new CellState(sown.seedsPerCell(), 0, CellCondition.WAITING)) != null) {
+            if (cells.putIfAbsent(cell, CellState.sown(sown.seedsPerCell(), sequence)) != null) {
                 throw new ChangeRefused("run", "Cell " + cell.number() + " of this tray is sown already.");
             }
         }
+        placeOfTray.put(sown.run().tray(), sown.place());
+        leftUnsown.remove(sown.run().tray());
         if (sownOn == null) {
             sownOn = day;
             placements.add(new Placement(sown.place(), day));
         }
     }
 
+    private void move(LocalDate day, BatchChange.Moved moved) {
+        Collection<TrayId> going = moved.trays().isEmpty() ? trays() : moved.trays();
+        for (TrayId tray : going) {
+            if (!placeOfTray.containsKey(tray)) {
+                throw new ChangeRefused("trays", "One of these trays holds nothing of this batch.");
+            }
+            placeOfTray.put(tray, moved.place());
+        }
+        PlaceId most = placeOfMost();
+        if (!most.equals(placements.get(placements.size() - 1).place())) {
+            placements.add(new Placement(most, day));
+        }
+    }
+
+    /** The place where most of its trays stand; of two with as many the one it was at before. */
+    private PlaceId placeOfMost() {
+        PlaceId before = placements.get(placements.size() - 1).place();
+        Map<PlaceId, Integer> count = new HashMap<>();
+        trays().forEach(tray -> count.merge(placeOfTray.get(tray), 1, Integer::sum));
+        return count.entrySet().stream()
+                .max(Comparator.<Map.Entry<PlaceId, Integer>>comparingInt(Map.Entry::getValue)
+                        .thenComparing(entry -> entry.getKey().equals(before))
+                        .thenComparing(entry -> -entry.getKey().number()))
+                .map(Map.Entry::getKey)
+                .orElse(before);
+    }
+
     private void count(LocalDate day, BatchChange.Counted counted) {
         requireSown();
-        new TreeMap<>(counted.seedlings()).forEach((number, seedlings) -> {
-            Cell cell = new Cell(counted.tray(), number);
-            CellState before = sownCell(cell, "seedlings");
-            if (before.condition() == CellCondition.LOST || before.condition() == CellCondition.RELEASED) {
-                throw new ChangeRefused("seedlings", "The plant of cell " + number + " is "
-                        + before.condition().name().toLowerCase(Locale.ROOT)
-                        + " already; undo that first if it is wrong.");
-            }
-            cells.put(cell, before.counted(seedlings));
-        });
+        new TreeMap<>(counted.seedlings()).forEach((number, seedlings) ->
+                see(new Cell(counted.tray(), number), before -> before.counted(seedlings)));
+        counted.somethingUp().forEach(number -> see(new Cell(counted.tray(), number), CellState::seenUp));
         if (counted.complete()) {
             completelyCounted.add(counted.tray());
         }
@@ -170,7 +200,17 @@ public final class BatchState {
         cellsUp.put(day, emerged());
     }
 
-    private void potOn(BatchChange.PottedOn potted) {
+    private void see(Cell cell, UnaryOperator<CellState> seen) {
+        CellState before = sownCell(cell, "seedlings");
+        if (before.condition() == CellCondition.LOST || before.condition() == CellCondition.RELEASED) {
+            throw new ChangeRefused("seedlings", "The plant of cell " + cell.number() + " is "
+                    + before.condition().name().toLowerCase(Locale.ROOT)
+                    + " already; undo that first if it is wrong.");
+        }
+        cells.put(cell, seen.apply(before));
+    }
+
+    private void potOn(LocalDate day, BatchChange.PottedOn potted) {
         List<Cell> into = potted.into().cells();
         for (int index = 0; index < into.size(); index++) {
             Cell from = new Cell(potted.from(), potted.cells().get(index));
@@ -187,6 +227,8 @@ public final class BatchState {
         if (completelyCounted.contains(potted.from())) {
             completelyCounted.add(potted.into().tray());
         }
+        placeOfTray.putIfAbsent(potted.into().tray(), placeOfTray.get(potted.from()));
+        pottingDays.add(day);
     }
 
     private void startHardening(LocalDate day, BatchChange.HardeningStarted started) {
@@ -199,6 +241,7 @@ public final class BatchState {
         }
         hardeningStartedOn = day;
         programmeDays = started.programmeDays();
+        trays().forEach(tray -> placeOfTray.put(tray, started.place()));
         placements.add(new Placement(started.place(), day));
     }
 
@@ -335,6 +378,51 @@ public final class BatchState {
                 : Optional.of(placements.get(placements.size() - 1).place());
     }
 
+    /** Where one of its trays stands. */
+    public Optional<PlaceId> placeOf(TrayId tray) {
+        return Optional.ofNullable(placeOfTray.get(tray));
+    }
+
+    /** When plants of it were last potted on, if any were. */
+    public Optional<LocalDate> lastPottedOn() {
+        return pottingDays.isEmpty() ? Optional.empty() : Optional.of(pottingDays.last());
+    }
+
+    /** The days on which plants of it were potted on. */
+    public SortedSet<LocalDate> pottingDays() {
+        return Collections.unmodifiableSortedSet(pottingDays);
+    }
+
+    /**
+     * Plants in cells as a grower counts them: one to a cell, or every seedling of clumps that are never parted. A clump
+     * that was only seen to be up counts as the clumps do that were counted.
+     *
+     * @param counted conditions of the cells that count
+     * @param clumps whether seedlings are counted
+     */
+    public int plants(Set<CellCondition> counted, boolean clumps) {
+        return plants(cells.values().stream().filter(cell -> counted.contains(cell.condition())).toList(), clumps);
+    }
+
+    /** Plants in some of its cells, counted likewise. */
+    public int plants(Collection<CellState> chosen, boolean clumps) {
+        if (!clumps) {
+            return chosen.size();
+        }
+        double sure = chosen.stream().filter(cell -> !cell.onlySeen()).mapToInt(CellState::seedlings).sum();
+        double seen = chosen.stream().filter(CellState::onlySeen).count() * meanClump();
+        return (int) Math.round(sure + seen);
+    }
+
+    /** Seedlings to a clump as far as clumps were counted; where none was, four of five seeds. */
+    private double meanClump() {
+        return cells.values().stream()
+                .filter(cell -> cell.seedlings() > 0 && !cell.onlySeen())
+                .mapToInt(CellState::seedlings)
+                .average()
+                .orElseGet(() -> cells.values().stream().mapToInt(CellState::seeds).average().orElse(1) * 0.8);
+    }
+
     /** When hardening began, if it did. */
     public Optional<LocalDate> hardeningStartedOn() {
         return Optional.ofNullable(hardeningStartedOn);
@@ -365,14 +453,50 @@ public final class BatchState {
         return sownOn != null && completelyCounted.containsAll(trays());
     }
 
-    /** The sowings that count, with their days. */
-    public Map<BatchChange.Sown, LocalDate> sowings() {
-        return changes.stream()
-                .filter(recorded -> recorded.change() instanceof BatchChange.Sown && !isCorrected(recorded.sequence()))
-                .collect(Collectors.toMap(
-                        recorded -> (BatchChange.Sown) recorded.change(),
-                        RecordedChange::day,
-                        (one, other) -> one,
-                        LinkedHashMap::new));
+    /** The sowings that count, by their sequence, earliest first. */
+    public SortedMap<Integer, Sowing> sowings() {
+        SortedMap<Integer, Sowing> sowings = new TreeMap<>();
+        for (RecordedChange recorded : changes) {
+            if (recorded.change() instanceof BatchChange.Sown sown && !isCorrected(recorded.sequence())) {
+                sowings.put(recorded.sequence(), new Sowing(sown, recorded.day()));
+            }
+        }
+        return sowings;
+    }
+
+    /**
+     * A sowing and when it was.
+     *
+     * @param sown what went where
+     * @param day on which
+     */
+    public record Sowing(BatchChange.Sown sown, LocalDate day) {}
+
+    /**
+     * What of the cells set aside for the batch still waits to be sown: all but those in trays that were left unsown
+     * on purpose.
+     *
+     * @param setAside runs planned for it
+     */
+    public List<CellRun> toSow(List<CellRun> setAside) {
+        Set<Cell> sown = new HashSet<>();
+        sowings().values().forEach(sowing -> sown.addAll(sowing.sown().run().cells()));
+        List<CellRun> waiting = new ArrayList<>();
+        for (CellRun run : setAside) {
+            if (leftUnsown.contains(run.tray())) {
+                continue;
+            }
+            int first = 0;
+            for (int number = run.first(); number <= run.last() + 1; number++) {
+                boolean free = number <= run.last() && !sown.contains(new Cell(run.tray(), number));
+                if (free && first == 0) {
+                    first = number;
+                } else if (!free && first > 0) {
+                    waiting.add(new CellRun(run.tray(), first, number - 1));
+                    first = 0;
+                }
+            }
+        }
+        return List.copyOf(waiting);
     }
 }

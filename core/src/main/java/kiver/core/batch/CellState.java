@@ -4,17 +4,28 @@ package kiver.core.batch;
  * A sown cell.
  *
  * @param seeds sown into it, 1 or more
- * @param seedlings counted last, 0 or more
+ * @param seedlings counted last, 0 or more; where only something was seen to be up, at least so many
+ * @param onlySeen whether something was seen to be up without its seedlings being counted
  * @param condition what is true of it
+ * @param sowing sequence of the sowing that its plant came from, wherever the plant stands now
  */
-public record CellState(int seeds, int seedlings, CellCondition condition) {
+public record CellState(int seeds, int seedlings, boolean onlySeen, CellCondition condition, int sowing) {
+
+    static CellState sown(int seeds, int sowing) {
+        return new CellState(seeds, 0, false, CellCondition.WAITING, sowing);
+    }
 
     CellState with(CellCondition changed) {
-        return new CellState(seeds, seedlings, changed);
+        return new CellState(seeds, seedlings, onlySeen, changed, sowing);
     }
 
     CellState counted(int seedlingsNow) {
         return new CellState(
-                seeds, seedlingsNow, seedlingsNow > 0 ? CellCondition.ALIVE : CellCondition.WAITING);
+                seeds, seedlingsNow, false, seedlingsNow > 0 ? CellCondition.ALIVE : CellCondition.WAITING, sowing);
+    }
+
+    /** Something is up; of a cell counted before, the count is kept. */
+    CellState seenUp() {
+        return seedlings > 0 ? this : new CellState(seeds, 1, seeds > 1, CellCondition.ALIVE, sowing);
     }
 }

@@ -2,9 +2,12 @@ package kiver.core.emerge;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.PaceSpread;
 import kiver.core.seed.Germination;
+import kiver.core.seed.GerminationNodes;
+import kiver.core.seed.Survival;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
@@ -22,10 +25,14 @@ public final class EmergenceWatch {
 
     private static final int PACES = 31;
     private static final int GERMINATIONS = 25;
-    private static final int MISHAPS = 12;
+    private static final int SURVIVALS = 9;
 
-    /** One batch in twenty meets with a mishap; with less, poor counts would long be taken for a slow batch. */
-    private static final double CHANCE_OF_MISHAP = 0.05;
+    /**
+     * The grid of paces is half as wide again as what is expected, so that a batch far off can still be recognised; the
+     * expectation itself is not.
+     */
+    private static final double WIDER_GRID = 1.5;
+
     private static final double[] CHANCE_LEVELS = {0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.95};
 
     private final Emergence emergence;
@@ -33,6 +40,8 @@ public final class EmergenceWatch {
     private final int seedsPerCell;
     private final List<CountSoFar> counts;
     private final double[] paces;
+    private final double[] expectedPaces;
+    private final int mishaps;
     /** First what the lot lets expect, then what mishaps leave of it. */
     private final double[] germinations;
 
@@ -61,18 +70,19 @@ public final class EmergenceWatch {
         this.counts = List.copyOf(counts);
         NormalDistribution normal = NormalDistribution.of(0, 1);
         paces = new double[PACES];
-        germinations = new double[GERMINATIONS + MISHAPS];
+        expectedPaces = new double[PACES];
+        double[] afterMishap = GerminationNodes.afterMishap(germination.mean());
+        mishaps = afterMishap.length;
+        germinations = new double[GERMINATIONS + mishaps];
         for (int index = 0; index < PACES; index++) {
             double quantile = normal.inverseCumulativeProbability((index + 0.5) / PACES);
-            // Half as wide again as expected, with tails, so that a batch far off can still be recognised.
-            paces[index] = Math.exp(pace.logMean() + 1.5 * pace.logDeviation() * quantile);
+            paces[index] = pace.paceAt(WIDER_GRID * quantile);
+            expectedPaces[index] = pace.paceAt(quantile);
         }
         for (int index = 0; index < GERMINATIONS; index++) {
             germinations[index] = germination.quantile((index + 0.5) / GERMINATIONS);
         }
-        for (int index = 0; index < MISHAPS; index++) {
-            germinations[GERMINATIONS + index] = germination.mean() * (index + 0.5) / MISHAPS;
-        }
+        System.arraycopy(afterMishap, 0, germinations, GERMINATIONS, mishaps);
         weights = posterior();
     }
 
@@ -81,7 +91,7 @@ public final class EmergenceWatch {
         double[] outcomes = new double[PACES * GERMINATIONS * CHANCE_LEVELS.length];
         int next = 0;
         NormalDistribution normal = NormalDistribution.of(0, 1);
-        for (double pace : paces) {
+        for (double pace : expectedPaces) {
             for (int index = 0; index < GERMINATIONS; index++) {
                 double share = cellShare(progress / pace, germinations[index]);
                 double deviation = Math.sqrt(cells * share * (1 - share));
@@ -101,26 +111,68 @@ public final class EmergenceWatch {
      * @param cellsNeeded 0 or more
      */
     public double chanceOfReaching(int cellsNeeded) {
-        int up = counts.isEmpty() ? 0 : counts.get(counts.size() - 1).cellsUp();
-        if (cellsNeeded <= up) {
+        return chanceOfLiving(cellsNeeded, cellsUp(), Survival.certain(1));
+    }
+
+    /**
+     * The chance that at least so many plants live to their release, given the counts: 0 to 1. Deaths are still to come
+     * among those that are up as among those that are not.
+     *
+     * @param wanted plants, 0 or more
+     * @param alive cells with a living plant now, not more than have come up
+     * @param survival from now to release
+     */
+    public double chanceOfLiving(int wanted, int alive, Survival survival) {
+        if (wanted <= 0) {
             return 1;
         }
-        if (cellsNeeded > cells) {
-            return 0;
-        }
-        double progress = counts.isEmpty() ? 0 : counts.get(counts.size() - 1).progress();
+        double[] stillToCome = stillToCome();
+        double[] shares = survival.shares(SURVIVALS);
         double chance = 0;
+        for (int more = 0; more < stillToCome.length; more++) {
+            int upInTheEnd = alive + more;
+            if (stillToCome[more] > 1e-9 && upInTheEnd >= wanted) {
+                for (double share : shares) {
+                    chance += stillToCome[more] / shares.length
+                            * (share >= 1 ? 1 : BinomialDistribution.of(upInTheEnd, share).survivalProbability(wanted - 1));
+                }
+            }
+        }
+        return chance > 1 - 1e-9 ? 1 : chance;
+    }
+
+    /** The chance of each number of cells that still come up, from none to all that wait. */
+    private double[] stillToCome() {
+        int up = cellsUp();
+        double progress = counts.isEmpty() ? 0 : counts.get(counts.size() - 1).progress();
+        int waiting = Math.max(0, cells - up);
+        double[] chances = new double[waiting + 1];
         for (int point = 0; point < weights.length; point++) {
-            if (weights[point] > 1e-12) {
+            if (weights[point] > 1e-7) {
                 double germination = germinations[point % germinations.length];
                 double now = cellShare(progress / paces[point / germinations.length], germination);
                 double inTheEnd = 1 - Math.pow(1 - germination, seedsPerCell);
                 double still = now >= 1 ? 0 : Math.min(1, Math.max(0, (inTheEnd - now) / (1 - now)));
-                chance += weights[point]
-                        * BinomialDistribution.of(cells - up, still).survivalProbability(cellsNeeded - up - 1);
+                BinomialDistribution more = BinomialDistribution.of(waiting, still);
+                double spread = 8 * Math.sqrt(waiting * still * (1 - still)) + 1;
+                int least = (int) Math.max(0, waiting * still - spread);
+                int most = (int) Math.min(waiting, Math.ceil(waiting * still + spread));
+                for (int count = least; count <= most; count++) {
+                    chances[count] += weights[point] * more.probability(count);
+                }
             }
         }
-        return Math.min(1, chance);
+        double sum = Arrays.stream(chances).sum();
+        return Arrays.stream(chances).map(chance -> chance / sum).toArray();
+    }
+
+    private int cellsUp() {
+        return counts.isEmpty() ? 0 : counts.get(counts.size() - 1).cellsUp();
+    }
+
+    /** What was to be expected on the day of the last count, if there was one. */
+    public Optional<ExpectedShare> expectedAtLastCount() {
+        return counts.isEmpty() ? Optional.empty() : Optional.of(expectedAt(counts.get(counts.size() - 1).progress()));
     }
 
     /** What is known of the batch's pace after the counts. */
@@ -136,12 +188,12 @@ public final class EmergenceWatch {
     }
 
     /**
-     * What to make of the counts.
+     * What to make of the counts, held against what was to be expected on the day of the last of them.
      *
      * @param progressNow made by today, 0 or more
-     * @param cellsNeeded that must come up for the order
+     * @param chanceEnough that enough plants reach their release, 0 to 1
      */
-    public EmergenceVerdict verdict(double progressNow, int cellsNeeded) {
+    public EmergenceVerdict verdict(double progressNow, double chanceEnough) {
         if (counts.isEmpty()) {
             return EmergenceVerdict.TOO_SOON_TO_TELL;
         }
@@ -150,7 +202,7 @@ public final class EmergenceWatch {
         if (last.cellsUp() == 0 && expected.middle() < 1) {
             return EmergenceVerdict.TOO_SOON_TO_TELL;
         }
-        if (chanceOfReaching(cellsNeeded) < 0.5 && progressNow >= 1) {
+        if (chanceEnough < 0.5 && progressNow >= 1) {
             return EmergenceVerdict.FAILING;
         }
         if (last.cellsUp() < expected.low()) {
@@ -164,8 +216,8 @@ public final class EmergenceWatch {
         for (int point = 0; point < logLikelihood.length; point++) {
             int germination = point % germinations.length;
             double prior = germination < GERMINATIONS
-                    ? (1 - CHANCE_OF_MISHAP) / GERMINATIONS
-                    : CHANCE_OF_MISHAP / MISHAPS;
+                    ? (1 - GerminationNodes.CHANCE_OF_MISHAP) / GERMINATIONS
+                    : GerminationNodes.CHANCE_OF_MISHAP / mishaps;
             logLikelihood[point] = Math.log(prior)
                     + logLikelihood(paces[point / germinations.length], germinations[germination]);
         }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import kiver.core.batch.BatchState;
+import kiver.core.growth.Potting;
 import kiver.core.growth.ProgressSeries;
 import kiver.core.growth.Standing;
 import kiver.core.place.PlaceId;
@@ -61,8 +62,11 @@ public record BatchCourse(
      * @param state of the batch
      * @param today the day
      * @param emergencePace the batch's pace as far as counts tell, about 1
+     * @param pottings of its path, which say how long no leaf unfolded after each
+     * @param pottingsDone of them that most of its plants have behind them
      */
-    public Standing standing(BatchState state, LocalDate today, double emergencePace) {
+    public Standing standing(
+            BatchState state, LocalDate today, double emergencePace, List<Potting> pottings, int pottingsDone) {
         ProgressSeries anySeries = leaves.apply(placements.get(0).place());
         double now = ChronoUnit.DAYS.between(anySeries.firstDay(), today);
         boolean halfUp = state.balance().sown() > 0 && state.isCompletelyCounted()
@@ -71,13 +75,38 @@ public record BatchCourse(
         if (halfUp && state.emerged() > 0) {
             LocalDate day = emerged.orElse(today.minusDays(1));
             double emergedAt = ChronoUnit.DAYS.between(anySeries.firstDay(), day) + 0.5;
+            double leavesMade = leavesBetween(day, today) - leavesMissed(state, day, today, pottings);
             return new Standing(
-                    now, 0, emergedAt, leavesBetween(day, today), 0,
+                    now, 0, emergedAt, Math.max(0, leavesMade), pottingsDone, settledAt(state, pottingsDone, anySeries),
                     state.hardeningStartedOn().isPresent(), state.hardeningDays());
         }
         return new Standing(
-                now, emergenceProgressUntil(today), ProgressSeries.NEVER, 0, 0,
+                now, emergenceProgressUntil(today), ProgressSeries.NEVER, 0, pottingsDone,
+                settledAt(state, pottingsDone, anySeries),
                 state.hardeningStartedOn().isPresent(), state.hardeningDays());
+    }
+
+    private static double settledAt(BatchState state, int pottingsDone, ProgressSeries series) {
+        return pottingsDone == 0 ? ProgressSeries.NEVER : state.lastPottedOn()
+                .map(day -> (double) ChronoUnit.DAYS.between(series.firstDay(), day))
+                .orElse(ProgressSeries.NEVER);
+    }
+
+    /** Leaves that would have unfolded while the plants stood still after their pottings. */
+    private double leavesMissed(BatchState state, LocalDate emerged, LocalDate today, List<Potting> pottings) {
+        double missed = 0;
+        LocalDate counted = emerged;
+        int index = 0;
+        for (LocalDate potted : state.pottingDays()) {
+            double check = pottings.isEmpty() ? 0 : pottings.get(Math.min(index++, pottings.size() - 1)).checkDays();
+            LocalDate begins = later(potted, counted);
+            LocalDate ends = earlier(potted.plusDays(Math.round(check)), today);
+            if (begins.isBefore(ends)) {
+                missed += leavesBetween(begins, ends);
+                counted = ends;
+            }
+        }
+        return missed;
     }
 
     private double progress(Function<PlaceId, ProgressSeries> byPlace, LocalDate from, LocalDate to) {

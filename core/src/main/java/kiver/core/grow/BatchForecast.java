@@ -2,7 +2,6 @@ package kiver.core.grow;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.growth.DateSpread;
@@ -20,7 +19,7 @@ import kiver.core.growth.Standing;
  * @param stageReached enough leaves to begin hardening
  * @param ready fit for release
  * @param pastLimit past its best
- * @param chanceOnTarget share of scenarios in which it is ready and not past its best on the target day, 0 to 1
+ * @param chanceOnTarget that it is ready and not past its best on the target day, 0 to 1
  */
 public record BatchForecast(
         Optional<DateSpread> emerged,
@@ -40,15 +39,17 @@ public record BatchForecast(
      * @param path it is on
      * @param standing where it stands
      * @param scenarios ways the season may go; not empty
+     * @param draws other ways it may go, from which the chance is read; not empty
      * @param target the day on which its plants are wanted
      */
-    public static BatchForecast of(Path path, Standing standing, List<Scenario> scenarios, LocalDate target) {
+    public static BatchForecast of(
+            Path path, Standing standing, List<Scenario> scenarios, List<Scenario> draws, LocalDate target) {
         Milestones[] milestones =
                 scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
         LocalDate firstDay = scenarios.get(0).growingOn().firstDay();
         LocalDate lastDay = firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1);
         double due = ChronoUnit.DAYS.between(firstDay, target);
-        double fit = Arrays.stream(milestones).filter(each -> each.fitOn(due)).count();
+        double fit = draws.stream().filter(draw -> path.from(standing, draw).fitOn(due)).count();
         MilestoneSpreads spreads = new MilestoneSpreads(firstDay, lastDay, milestones);
         return new BatchForecast(
                 spreads.of(Milestones::emerged),
@@ -56,6 +57,6 @@ public record BatchForecast(
                 spreads.of(Milestones::stageReached),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
-                fit / milestones.length);
+                fit / draws.size());
     }
 }

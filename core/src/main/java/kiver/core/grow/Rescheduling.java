@@ -103,6 +103,7 @@ public record Rescheduling(Season season, Crop crop, Path path, Standing standin
 
     private BatchForecast forecast(Way along, LocalDate target) {
         return BatchForecast.of(
-                path, standing, season.scenarios(along, crop.emergence(), crop.leaves(), pace), target);
+                path, standing, season.scenarios(along, crop.emergence(), crop.leaves(), pace),
+                season.freshDraws(along, crop.emergence(), crop.leaves(), pace), target);
     }
 }

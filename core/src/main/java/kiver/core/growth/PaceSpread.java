@@ -1,6 +1,5 @@
 package kiver.core.growth;
 
-import java.math.BigInteger;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -14,8 +13,20 @@ public record PaceSpread(double logMean, double logDeviation) {
     /** Before anything is known of a batch. */
     public static final PaceSpread BEFORE_ANY_COUNT = new PaceSpread(0, 0.15);
 
-    /** Near the golden section of the scenarios, a stride scatters paces evenly over weather years. */
-    private static final double GOLDEN_SECTION = 0.618;
+    /**
+     * How far the crop's own figures may be off, as a standard deviation of the logarithm of pace: what no count of a
+     * batch has told yet.
+     */
+    private static final double OF_THE_CROP = 0.08;
+
+    /**
+     * Steps whose multiples fill a square most evenly: powers of 1/g, g the real root of g³ = g + 1. Reference: Roberts
+     * (2018), "The unreasonable effectiveness of quasirandom sequences", the generalized golden ratio.
+     */
+    private static final double[] STEPS = {0.7548776662466927, 0.5698402909980532};
+
+    /** Keeps the strata of both stages from rising together within a year. */
+    private static final int STRIDE = 3;
 
     public PaceSpread {
         if (logDeviation < 0) {
@@ -24,21 +35,38 @@ public record PaceSpread(double logMean, double logDeviation) {
     }
 
     /**
-     * Evenly spaced standard normal quantiles, one for each scenario, scattered in a fixed order: forecasts need no
-     * random numbers and do not jitter from one computation to the next.
+     * Pairs of standard normal quantiles for the pace of emergence and of leaves: every weather year gets the same
+     * number of them, spread evenly over both, so that pace knows nothing of the year nor one stage of the other.
+     * Forecasts need no random numbers and do not jitter from one computation to the next.
      *
-     * @param scenarios number of them, at least 1
-     * @param salt different numbers scatter in different orders, so that two stages do not run late together
+     * @param years of weather, at least 1
+     * @param drawsAYear at least 1
+     * @param shift of the whole pattern, 0 to 1; patterns shifted otherwise do not know each other's draws
+     * @return years × drawsAYear pairs; the year of a pair is its index modulo years
      */
-    public static double[] scatter(int scenarios, int salt) {
+    public static double[][] scatter(int years, int drawsAYear, double shift) {
         NormalDistribution normal = NormalDistribution.of(0, 1);
-        double[] quantiles = new double[scenarios];
-        int stride = strideFor(scenarios);
-        for (int scenario = 0; scenario < scenarios; scenario++) {
-            int rank = Math.floorMod(scenario * stride + salt, scenarios);
-            quantiles[scenario] = normal.inverseCumulativeProbability((rank + 0.5) / scenarios);
+        double[][] pairs = new double[years * drawsAYear][];
+        for (int draw = 0; draw < pairs.length; draw++) {
+            int year = draw % years;
+            int stratum = draw / years;
+            int other = Math.floorMod(STRIDE * stratum + year, drawsAYear);
+            double emergence = (stratum + (shift + (year + 1) * STEPS[0]) % 1) / drawsAYear;
+            double leaves = (other + (shift + (year + 1) * STEPS[1]) % 1) / drawsAYear;
+            pairs[draw] = new double[] {
+                normal.inverseCumulativeProbability(inside(emergence)), normal.inverseCumulativeProbability(inside(leaves))
+            };
         }
-        return quantiles;
+        return pairs;
+    }
+
+    private static double inside(double share) {
+        return Math.min(Math.max(share, 1e-4), 1 - 1e-4);
+    }
+
+    /** The same, less sure by what the crop's own figures may be off. */
+    public PaceSpread withFiguresUncertain() {
+        return new PaceSpread(logMean, Math.hypot(logDeviation, OF_THE_CROP));
     }
 
     /**
@@ -48,14 +76,5 @@ public record PaceSpread(double logMean, double logDeviation) {
      */
     public double paceAt(double quantile) {
         return Math.exp(logMean + logDeviation * quantile);
-    }
-
-    /** A stride that shares no factor with the number of scenarios meets every quantile once. */
-    private static int strideFor(int scenarios) {
-        int stride = Math.max(1, (int) (GOLDEN_SECTION * scenarios));
-        while (BigInteger.valueOf(stride).gcd(BigInteger.valueOf(scenarios)).intValue() != 1) {
-            stride++;
-        }
-        return stride;
     }
 }

@@ -53,8 +53,8 @@ public record Path(
             return Milestones.NEVER;
         }
         double leaves = standing.leafProgress();
-        double from = growingFrom;
-        double settledAt = emerged;
+        double from = Math.max(growingFrom, checkedUntil(standing));
+        double settledAt = standing.isPotted() ? standing.settledAt() : emerged;
         for (int index = standing.pottingsDone(); index < pottings.size() && !standing.hardeningStarted(); index++) {
             Potting potting = pottings.get(index);
             double potted = reached(scenario.growingOn(), from, potting.atLeaves() * scenario.leafPace() - leaves);
@@ -88,7 +88,7 @@ public record Path(
                 ? standing.emergedAt()
                 : scenario.emergence()
                         .timeReaching(standing.time(), scenario.emergencePace() - standing.emergenceProgress());
-        double from = Math.max(standing.time(), emerged);
+        double from = Math.max(Math.max(standing.time(), emerged), checkedUntil(standing));
         double leaves = standing.leafProgress();
         for (int index = 0; index < times.length; index++) {
             Potting potting = pottings.get(standing.pottingsDone() + index);
@@ -127,6 +127,12 @@ public record Path(
             spreads.add(spread.get());
         }
         return List.copyOf(spreads);
+    }
+
+    /** When the check of the last potting is over; 0 where there was none. */
+    private double checkedUntil(Standing standing) {
+        int last = Math.min(standing.pottingsDone(), pottings.size()) - 1;
+        return standing.isPotted() && last >= 0 ? standing.settledAt() + pottings.get(last).checkDays() : 0;
     }
 
     private static double reached(ProgressSeries series, double from, double progress) {

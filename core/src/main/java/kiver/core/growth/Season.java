@@ -2,7 +2,6 @@ package kiver.core.growth;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -24,10 +23,17 @@ public final class Season {
     private final List<StationRecord> weather;
     private final Map<PlaceId, Map<LocalDate, DailyRange>> readings;
     private final double latitude;
-    private final double[] emergenceScatter;
-    private final double[] leafScatter;
+    private final double[][] scatter;
+    private final double[][] freshScatter;
+    private final double[][] manyFreshScatter;
     private final Map<PlaceId, List<ClimateSeries>> climates = new ConcurrentHashMap<>();
     private final Map<Key, List<ProgressSeries>> progress = new ConcurrentHashMap<>();
+
+    /** Draws of pace in each weather year when the chance of a batch under way is read. */
+    private static final int DRAWS_A_YEAR = 4;
+
+    /** The same for a promise, which is asked once and must hold. */
+    private static final int DRAWS_A_YEAR_FOR_A_PROMISE = 8;
 
     private record Key(PlaceId place, Object stage) {}
 
@@ -51,8 +57,9 @@ public final class Season {
         if (weather.isEmpty()) {
             throw new IllegalArgumentException("A season needs at least one weather scenario.");
         }
-        emergenceScatter = PaceSpread.scatter(weather.size(), 3);
-        leafScatter = PaceSpread.scatter(weather.size(), 11);
+        scatter = PaceSpread.scatter(weather.size(), 1, 0.5);
+        freshScatter = PaceSpread.scatter(weather.size(), DRAWS_A_YEAR, 0.13);
+        manyFreshScatter = PaceSpread.scatter(weather.size(), DRAWS_A_YEAR_FOR_A_PROMISE, 0.29);
     }
 
     /** The first day of all series. */
@@ -95,11 +102,10 @@ public final class Season {
                 .toList());
     }
 
-    /** Emergence progress at a place, one series for each scenario; steady places share one. */
+    /** Emergence progress at a place, one series for each scenario. */
     public List<ProgressSeries> emergence(PlaceId id, Emergence emergence) {
-        return progress.computeIfAbsent(new Key(id, emergence), key -> place(id).climate().isSteady()
-                ? Collections.nCopies(scenarios(), ProgressSeries.ofEmergence(emergence, climate(id).get(0)))
-                : each(id, climate -> ProgressSeries.ofEmergence(emergence, climate)));
+        return progress.computeIfAbsent(
+                new Key(id, emergence), key -> each(id, climate -> ProgressSeries.ofEmergence(emergence, climate)));
     }
 
     /** Leaf progress at a place, one series for each scenario. */
@@ -121,17 +127,35 @@ public final class Season {
      * @param emergencePace what is known of how fast it comes up
      */
     public List<Scenario> scenarios(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
+        return crossed(way, emergence, leaves, emergencePace, scatter);
+    }
+
+    /**
+     * Other draws of the same: every weather year with several paces of emergence and of leaves that have nothing to do
+     * with those of {@link #scenarios}. A chance is read from these, never from those on which a day was chosen.
+     */
+    public List<Scenario> freshDraws(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
+        return crossed(way, emergence, leaves, emergencePace, freshScatter);
+    }
+
+    /** Twice as many draws, for the chance of something that is to be promised. */
+    public List<Scenario> manyFreshDraws(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
+        return crossed(way, emergence, leaves, emergencePace, manyFreshScatter);
+    }
+
+    private List<Scenario> crossed(
+            Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace, double[][] pairs) {
         List<ProgressSeries> emerging = emergence(way.emergence(), emergence);
         List<ProgressSeries> growing = leaves(way.growingOn(), leaves);
         List<ProgressSeries> hardening = leaves(way.hardening(), leaves);
-        List<Scenario> scenarios = new ArrayList<>(scenarios());
-        for (int index = 0; index < scenarios(); index++) {
+        PaceSpread emergencePaces = emergencePace.withFiguresUncertain();
+        PaceSpread leafPaces = PaceSpread.BEFORE_ANY_COUNT.withFiguresUncertain();
+        List<Scenario> scenarios = new ArrayList<>(pairs.length);
+        for (int draw = 0; draw < pairs.length; draw++) {
+            int year = draw % scenarios();
             scenarios.add(new Scenario(
-                    emerging.get(index),
-                    growing.get(index),
-                    hardening.get(index),
-                    emergencePace.paceAt(emergenceScatter[index]),
-                    PaceSpread.BEFORE_ANY_COUNT.paceAt(leafScatter[index])));
+                    emerging.get(year), growing.get(year), hardening.get(year),
+                    emergencePaces.paceAt(pairs[draw][0]), leafPaces.paceAt(pairs[draw][1])));
         }
         return List.copyOf(scenarios);
     }

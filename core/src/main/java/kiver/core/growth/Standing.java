@@ -8,6 +8,7 @@ package kiver.core.growth;
  * @param emergedAt when the median seedling was up, or {@link ProgressSeries#NEVER} while it is not
  * @param leafProgress true leaves made so far at the crop's mean pace, 0 or more
  * @param pottingsDone moves into larger containers already made, 0 or more
+ * @param settledAt when the last of them was made, or {@link ProgressSeries#NEVER} where there was none
  * @param hardeningStarted whether it has left the growing place for hardening
  * @param hardeningDaysDone days of hardening already had, 0 or more
  */
@@ -17,12 +18,13 @@ public record Standing(
         double emergedAt,
         double leafProgress,
         int pottingsDone,
+        double settledAt,
         boolean hardeningStarted,
         int hardeningDaysDone) {
 
     /** About to be sown on the morning of a day. */
     public static Standing sownAt(double time) {
-        return new Standing(time, 0, ProgressSeries.NEVER, 0, 0, false, 0);
+        return new Standing(time, 0, ProgressSeries.NEVER, 0, 0, ProgressSeries.NEVER, false, 0);
     }
 
     /** Whether the median seedling is up. */
@@ -30,9 +32,14 @@ public record Standing(
         return emergedAt != ProgressSeries.NEVER;
     }
 
-    /** The same after so many moves into larger containers. */
-    public Standing potted(int pottings) {
+    /** The same after so many moves into larger containers, the last of them at a time. */
+    public Standing potted(int pottings, double lastAt) {
         return new Standing(
-                time, emergenceProgress, emergedAt, leafProgress, pottings, hardeningStarted, hardeningDaysDone);
+                time, emergenceProgress, emergedAt, leafProgress, pottings, lastAt, hardeningStarted, hardeningDaysDone);
+    }
+
+    /** Whether any plant of it was potted on. */
+    public boolean isPotted() {
+        return settledAt != ProgressSeries.NEVER;
     }
 }

@@ -15,9 +15,6 @@ public enum DayOutside {
     /** Above this, soft leaves scorch on the first days out. */
     private static final double SCORCHING = 30;
 
-    /** A plant still being hardened stands this much less cold than a hardened one. */
-    private static final double STILL_SOFT = 3;
-
     /**
      * The advice for a day.
      *
@@ -28,7 +25,7 @@ public enum DayOutside {
      */
     public static DayOutside on(Hardiness hardiness, DailyRange forecast, int daysDone, int programmeDays) {
         boolean soft = daysDone < programmeDays;
-        double floor = hardiness.floor() + (soft ? STILL_SOFT : 0);
+        double floor = new NightOut(hardiness, soft, forecast.minimum()).floor();
         if (forecast.maximum() < floor + 2 || soft && forecast.maximum() > SCORCHING) {
             return STAY_IN;
         }

@@ -10,7 +10,7 @@ import kiver.core.weather.StationRecord;
  * Temperature and light of a place, day by day, through one weather scenario.
  *
  * <p>Temperatures come, in this order, from readings taken there, from its set points, or from the weather and the
- * place's gain and floor. Held as plain arrays because a season's forecast walks over millions of days.
+ * place's gain and floor; what readings showed beyond those is carried forward. Held as plain arrays because a season's forecast walks over millions of days.
  */
 public final class ClimateSeries {
 
@@ -37,6 +37,7 @@ public final class ClimateSeries {
     public static ClimateSeries of(
             Place place, StationRecord weather, Map<LocalDate, DailyRange> readings, double latitude) {
         int days = weather.days().size();
+        PlaceBias bias = PlaceBias.of(place, weather, readings);
         double[] minimum = new double[days];
         double[] maximum = new double[days];
         double[] light = new double[days];
@@ -44,7 +45,7 @@ public final class ClimateSeries {
             LocalDate day = weather.firstDay().plusDays(index);
             DailyRange outside = weather.days().get(index);
             DailyRange read = readings.get(day);
-            DailyRange inside = read != null ? read : place.climate().inside(outside);
+            DailyRange inside = read != null ? read : bias.on(day, place.climate().inside(outside));
             minimum[index] = inside.minimum();
             maximum[index] = inside.maximum();
             light[index] = place.daylightShare() * Daylight.lightOutdoors(latitude, day, outside) + place.lampLight();

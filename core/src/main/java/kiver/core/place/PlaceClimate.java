@@ -12,11 +12,8 @@ public sealed interface PlaceClimate {
      */
     DailyRange inside(DailyRange outside);
 
-    /** Whether the weather outside makes no difference here. */
-    boolean isSteady();
-
     /**
-     * Heated, and cooled by vents, to set points.
+     * Heated to set points, and cooled by vents as far as outdoors allows: a heated house is never cooler than outdoors.
      *
      * @param day °C by day, for example 21
      * @param night °C by night, not above {@code day}
@@ -29,14 +26,12 @@ public sealed interface PlaceClimate {
             }
         }
 
-        @Override
-        public DailyRange inside(DailyRange outside) {
-            return new DailyRange(night, day);
-        }
+        /** What the sun adds under glass though shade is drawn and all vents stand open, K. */
+        private static final double GAIN_WITH_VENTS_OPEN = 2;
 
         @Override
-        public boolean isSteady() {
-            return true;
+        public DailyRange inside(DailyRange outside) {
+            return new DailyRange(Math.max(night, outside.minimum()), Math.max(day, outside.maximum() + GAIN_WITH_VENTS_OPEN));
         }
     }
 
@@ -58,11 +53,6 @@ public sealed interface PlaceClimate {
         public DailyRange inside(DailyRange outside) {
             double minimum = Math.max(floor, outside.minimum() + gainByNight);
             return new DailyRange(minimum, Math.max(minimum, outside.maximum() + gainByDay));
-        }
-
-        @Override
-        public boolean isSteady() {
-            return false;
         }
     }
 }

@@ -1,5 +1,7 @@
 package kiver.core.plan;
 
+import kiver.core.seed.Survival;
+
 /**
  * How much to grow beyond the wish.
  *
@@ -16,6 +18,14 @@ public record Allowances(double confidence, double survival, double spareShare) 
         if (!(confidence > 0 && confidence < 1) || !(survival > 0 && survival <= 1) || spareShare < 0) {
             throw new IllegalArgumentException("Confidence, survival and spare share are out of range.");
         }
+    }
+
+    /** Plants that what is known of survival is worth: about three batches counted to the end. */
+    private static final double WEIGHT_OF_SURVIVAL = 60;
+
+    /** What is known of survival. */
+    public Survival living() {
+        return new Survival(survival, WEIGHT_OF_SURVIVAL);
     }
 
     /** Plants to aim for when so many are wanted. */

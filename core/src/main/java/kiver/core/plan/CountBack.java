@@ -2,11 +2,14 @@ package kiver.core.plan;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
+import java.util.stream.DoubleStream;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
@@ -27,9 +30,11 @@ public final class CountBack {
 
     private final Path path;
     private final List<Scenario> scenarios;
+    private final List<Scenario> draws;
     private final LocalDate firstDay;
     private final SeedlingLight light;
     private final Map<LocalDate, Milestones[]> bySowDay = new ConcurrentHashMap<>();
+    private final Map<LocalDate, Milestones[]> drawnBySowDay = new ConcurrentHashMap<>();
 
     /**
      * A count back where light does not count.
@@ -39,16 +44,26 @@ public final class CountBack {
      * @param firstDay of the scenarios
      */
     public CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay) {
-        this(path, scenarios, firstDay, SeedlingLight.AMPLE);
+        this(path, scenarios, scenarios, firstDay, SeedlingLight.AMPLE);
     }
 
-    /** A count back for seedlings that have that light where they grow on. */
-    public CountBack(Path path, List<Scenario> scenarios, LocalDate firstDay, SeedlingLight light) {
+    /**
+     * A count back for seedlings that have that light where they grow on.
+     *
+     * @param path from sowing to release
+     * @param scenarios ways the season may go, on which days are chosen
+     * @param draws other ways it may go, from which the chance of a chosen day is read
+     * @param firstDay of both
+     * @param light where they grow on
+     */
+    public CountBack(
+            Path path, List<Scenario> scenarios, List<Scenario> draws, LocalDate firstDay, SeedlingLight light) {
         this.path = path;
+        this.draws = List.copyOf(draws);
         this.scenarios = List.copyOf(scenarios);
         this.firstDay = firstDay;
         this.light = light;
-        if (scenarios.isEmpty()) {
+        if (scenarios.isEmpty() || draws.isEmpty()) {
             throw new IllegalArgumentException("Counting back needs at least one scenario.");
         }
     }
@@ -83,7 +98,12 @@ public final class CountBack {
                 best,
                 latest.orElse(notBefore.minusDays(1)),
                 evenOdds.orElse(notBefore.minusDays(1)),
-                chance(best, target)));
+                drawnChance(best, target)));
+    }
+
+    /** Whether plants sown on some day from then on are ready by the target day in any scenario. */
+    public boolean everInTime(LocalDate notBefore, LocalDate target) {
+        return !notBefore.isAfter(target) && chancesOf(notBefore, target).inTime() > 0;
     }
 
     private boolean everFit(LocalDate first, LocalDate last, LocalDate target) {
@@ -149,7 +169,25 @@ public final class CountBack {
      * @param notBefore usually today
      */
     public LocalDate lastEvenOdds(LocalDate target, LocalDate notBefore) {
-        return last(notBefore, target, day -> chancesOf(day, target).inTime() >= 0.5).orElse(notBefore);
+        return lastInTime(target, notBefore, 0.5);
+    }
+
+    /**
+     * A sow day about as good as the best, found without looking at every day: of the last days that are in time with
+     * nine, seven and five of ten the one with the best chance.
+     *
+     * @param target the day on which plants are wanted, not before {@code notBefore}
+     * @param notBefore usually today
+     */
+    public LocalDate goodDay(LocalDate target, LocalDate notBefore) {
+        return DoubleStream.of(0.5, 0.7, IN_NINE_OF_TEN)
+                .mapToObj(share -> lastInTime(target, notBefore, share))
+                .max(Comparator.comparingDouble(day -> chance(day, target)))
+                .orElseThrow();
+    }
+
+    private LocalDate lastInTime(LocalDate target, LocalDate notBefore, double share) {
+        return last(notBefore, target, day -> chancesOf(day, target).inTime() >= share).orElse(notBefore);
     }
 
     /** The day with the best chance; of several in a row the middle one, which leaves room on both sides. */
@@ -186,6 +224,16 @@ public final class CountBack {
     /** The share of scenarios in which a batch sown on that day is fit for release on the target day. */
     public double chance(LocalDate sowDay, LocalDate target) {
         return chancesOf(sowDay, target).fit();
+    }
+
+    /** The chance that a batch sown on that day is fit on the target day, on draws that chose no day. */
+    public double drawnChance(LocalDate sowDay, LocalDate target) {
+        Milestones[] drawn = drawnBySowDay.computeIfAbsent(sowDay, day -> {
+            Standing sown = Standing.sownAt(time(day));
+            return draws.stream().map(draw -> path.from(sown, draw)).toArray(Milestones[]::new);
+        });
+        double due = time(target);
+        return Arrays.stream(drawn).filter(milestones -> milestones.fitOn(due)).count() / (double) drawn.length;
     }
 
     private Chances chancesOf(LocalDate sowDay, LocalDate target) {

@@ -11,6 +11,8 @@ public record Obstacle(Kind kind, boolean prevents, String message) {
 
     /** The kinds of obstacle. */
     public enum Kind {
+        /** The target date lies beyond the days that can be looked at. */
+        TOO_FAR_AHEAD,
         /** Plants sown today would not be ready by the target date. */
         TOO_LATE_TO_SOW,
         /** Where the seed would lie it is never warm or cool enough. */

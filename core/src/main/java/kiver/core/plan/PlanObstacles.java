@@ -27,14 +27,19 @@ final class PlanObstacles {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private final PlanRequest request;
+    private final CountBack countBack;
+    private final LocalDate lastDay;
     private final List<Obstacle> found = new ArrayList<>();
 
-    PlanObstacles(PlanRequest request) {
+    PlanObstacles(PlanRequest request, CountBack countBack, LocalDate lastDay) {
         this.request = request;
+        this.countBack = countBack;
+        this.lastDay = lastDay;
     }
 
     /** Everything in the way, worst first. */
-    List<Obstacle> all(Optional<SowWindow> window, Optional<SowingOption> chosen, MilestoneSpreads spreads, SeedlingLight light) {
+    List<Obstacle> all(Optional<SowWindow> window, Optional<SowingOption> chosen, MilestoneSpreads spreads) {
+        SeedlingLight light = countBack.light();
         inTheNursery(window, spreads);
         window.map(SowWindow::best).filter(sowDay -> !light.isEnough(sowDay)).ifPresent(sowDay -> tooDark(sowDay, light));
         seed(chosen, window);
@@ -48,7 +53,11 @@ final class PlanObstacles {
         Path path = request.path();
         String crop = request.crop().name();
         double chance = window.map(SowWindow::chance).orElse(0.0);
-        if (path.leavesLimit() <= path.leavesWanted()) {
+        if (request.line().target().isAfter(lastDay)) {
+            add(Obstacle.Kind.TOO_FAR_AHEAD, true,
+                    "%s lies beyond %s, the last day that can be looked at. Ask again nearer the time.",
+                    day(request.line().target()), day(lastDay));
+        } else if (path.leavesLimit() <= path.leavesWanted()) {
             add(Obstacle.Kind.OUTGROWS_CONTAINER, true,
                     "%s fills a cell of the %s at %.1f true leaves, fewer than the %d wanted. Choose larger cells or fewer leaves.",
                     crop, request.containers().last().name(), path.leavesLimit(), request.line().stage().from());
@@ -59,6 +68,8 @@ final class PlanObstacles {
             add(Obstacle.Kind.NEVER_GROWS, true,
                     "%s would not make %d true leaves this season where it would grow on.",
                     crop, request.line().stage().from());
+        } else if (window.isEmpty() && countBack.everInTime(request.today(), request.line().target())) {
+            outgrows(spreads);
         } else if (window.isEmpty()) {
             tooLateToSow(spreads);
         } else if (!window.get().isOpen() && chance < LOW_CHANCE) {
@@ -79,6 +90,21 @@ final class PlanObstacles {
                 "Sown on %s, seedlings have about %.1f mol of light a day and stretch below %.1f. "
                         + "Lamps over them, or a later date, would keep them sturdy.",
                 day(sowDay), light.meanAfter(sowDay), light.needed());
+    }
+
+    /** There is time enough, but no day of sowing after which plants are ready and still young on the day. */
+    private void outgrows(MilestoneSpreads spreads) {
+        String ready = spreads.of(Milestones::ready)
+                .map(spread -> " Sown today it would most likely be ready on " + day(spread.middle()))
+                .orElse(" Sown today it would not be ready this season");
+        String past = spreads.of(Milestones::pastLimit)
+                .map(spread -> " and past its best from " + day(spread.middle()) + ".")
+                .orElse(".");
+        add(Obstacle.Kind.OUTGROWS_CONTAINER, true,
+                "On no day can %s be sown in the %s so that it is ready and not past its best on %s.%s%s"
+                        + " Larger cells or a wider leaf range would help.",
+                request.crop().name().toLowerCase(Locale.ROOT), request.containers().last().name().toLowerCase(Locale.ROOT),
+                day(request.line().target()), ready, past);
     }
 
     private void tooLateToSow(MilestoneSpreads spreads) {

@@ -66,6 +66,12 @@ public record PlanRequest(
                 seedsPerCell, hardeningDays, today);
     }
 
+    /** The same at another site. */
+    public PlanRequest at(OutdoorSeason otherSite) {
+        return new PlanRequest(line, crop, containers, Optional.of(otherSite), germination, seedsInStock, allowances,
+                seedsPerCell, hardeningDays, today);
+    }
+
     /** The same in other containers. */
     public PlanRequest in(ContainerPath otherContainers) {
         return new PlanRequest(line, crop, otherContainers, outdoors, germination, seedsInStock, allowances,

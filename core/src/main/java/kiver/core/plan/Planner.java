@@ -64,7 +64,7 @@ public final class Planner {
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
                 chanceInTime * chosen.map(SowingOption::chance).orElse(0.0),
-                new PlanObstacles(request).all(window, chosen, spreads, countBack.light()));
+                new PlanObstacles(request, countBack, lastDay).all(window, chosen, spreads));
     }
 
     private static List<SowingOption> options(PlanRequest request, int aim) {
@@ -73,7 +73,9 @@ public final class Planner {
         }
         GerminationNodes nodes = GerminationNodes.of(request.germination());
         return switch (request.containers().kind()) {
-            case CLUMPS -> List.of(clumps(request, nodes, aim));
+            case CLUMPS -> List.of(request.line().clumps()
+                    ? single(request, nodes, request.crop().cells().clumpSeeds(), aim)
+                    : clumps(request, nodes, aim));
             case PRICKED_OUT -> List.of(single(request, nodes, 1, aim));
             default -> IntStream.rangeClosed(1, Math.max(MOST_SEEDS_COMPARED, request.seedsPerCell()))
                     .mapToObj(seeds -> single(request, nodes, seeds, aim))
@@ -84,7 +86,8 @@ public final class Planner {
     private static SowingOption single(PlanRequest request, GerminationNodes nodes, int seedsPerCell, int aim) {
         SowQuantity quantity = new SowQuantity(nodes, seedsPerCell, request.allowances().survival());
         int cells = quantity.cellsNeeded(aim, request.allowances().confidence());
-        return option(request, seedsPerCell, cells, quantity.chanceOfAtLeast(request.line().plants(), cells));
+        SowQuantity asItMayGo = new SowQuantity(nodes.withMishaps(), seedsPerCell, request.allowances().living());
+        return option(request, seedsPerCell, cells, asItMayGo.chanceOfAtLeast(request.line().accepted(), cells));
     }
 
     private static SowingOption clumps(PlanRequest request, GerminationNodes nodes, int aim) {
@@ -93,7 +96,8 @@ public final class Planner {
         double survival = request.allowances().survival();
         int cells = sizes.cellsNeeded(aim, request.allowances().confidence(), survival);
         return option(request, habits.clumpSeeds(), cells,
-                sizes.chanceOfAtLeast(request.line().plants(), cells, survival));
+                new ClumpSizes(nodes.withMishaps(), habits.clumpSeeds(), habits.seedlingsPerSeed())
+                        .chanceOfAtLeast(request.line().accepted(), cells, survival));
     }
 
     private static SowingOption option(PlanRequest request, int seedsPerCell, int cells, double chance) {
@@ -101,10 +105,12 @@ public final class Planner {
         return new SowingOption(seedsPerCell, cells, (cells + inATray - 1) / inATray, cells * seedsPerCell, chance);
     }
 
-    /** The option asked for, else the fewest trays, and of those the fewest seeds. */
+    /** The option asked for; else of those that the seed in stock suffices for, the fewest trays, then the fewest seeds. */
     private static Optional<SowingOption> choose(PlanRequest request, List<SowingOption> options) {
         return options.stream()
                 .filter(option -> options.size() == 1 || request.seedsPerCell() == 0 || option.seedsPerCell() == request.seedsPerCell())
-                .min(Comparator.comparingInt(SowingOption::trays).thenComparingInt(SowingOption::seeds));
+                .min(Comparator.comparing((SowingOption option) -> option.seeds() > request.seedsInStock())
+                        .thenComparingInt(SowingOption::trays)
+                        .thenComparingInt(SowingOption::seeds));
     }
 }

@@ -15,7 +15,6 @@ import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
-import kiver.core.order.OrderLine;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
@@ -41,7 +40,14 @@ public final class PromiseCheck {
     /** A way that costs so much more than the best is not taken only for its room; see {@link Suitability}. */
     private static final double MUCH_WORSE = 25;
 
+    /** Below this a wish is not promised, whatever is done for it. */
+    private static final double TOO_UNLIKELY = 0.5;
+
     private static final int FURTHEST_DATE = 60;
+
+    /** Days that looked like a yes and are asked again in full, for each direction. */
+    private static final int MOST_ASKED_AGAIN = 8;
+
     private static final int MOST_CONTAINERS_OFFERED = 2;
     private static final Set<Obstacle.Kind> SEED = EnumSet.of(Obstacle.Kind.NO_SEED, Obstacle.Kind.TOO_LITTLE_SEED);
     private static final Set<Obstacle.Kind> OF_THE_SITE =
@@ -96,10 +102,11 @@ public final class PromiseCheck {
         CountBack countBack = countBack(request.path(), request, way);
         Plan plan = Planner.plan(request, countBack, season.firstDay(), season.lastDay());
         List<Stay> stays = stays(request, way, plan.sowDay().orElse(request.today()), request.line().target(), trueSlots(request, plan));
+        List<Occupancy.Lack> lacks = occupancy.lacksFor(stays, List.of());
         Optional<Occupancy.Lack> lack = occupancy.lackFor(stays);
         List<String> conditions = new ArrayList<>();
         List<String> reasons = new ArrayList<>();
-        sortOut(request, plan, lack, conditions, reasons);
+        sortOut(plan, lacks, conditions, reasons);
         Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
         List<Offer> offers = answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
         return new Promise(
@@ -109,8 +116,7 @@ public final class PromiseCheck {
 
     /** What stands in the way, as conditions that can be met or as reasons that cannot. */
     private static void sortOut(
-            PlanRequest request, Plan plan, Optional<Occupancy.Lack> lack, List<String> conditions,
-            List<String> reasons) {
+            Plan plan, List<Occupancy.Lack> lacks, List<String> conditions, List<String> reasons) {
         for (Obstacle obstacle : plan.obstacles()) {
             if (obstacle.prevents()) {
                 reasons.add(obstacle.message());
@@ -118,13 +124,22 @@ public final class PromiseCheck {
                 conditions.add(obstacle.message());
             }
         }
-        lack.ifPresent(over -> conditions.add(String.format(Locale.ROOT,
+        if (reasons.isEmpty() && plan.chance() < TOO_UNLIKELY) {
+            reasons.add("Whole and in time it would be only " + Math.round(100 * plan.chance()) + " times in 100.");
+            reasons.addAll(conditions);
+        }
+        lacks.forEach(over -> conditions.add(String.format(Locale.ROOT,
                 "Room must be found: %s lacks %.0f tray places from %s to %s.",
                 over.place().name(), Math.ceil(over.mostOver()), DAY.format(over.from()),
                 DAY.format(over.until().minusDays(1)))));
         if (reasons.isEmpty() && conditions.isEmpty() && plan.chance() < SURE_ENOUGH) {
             conditions.add("The grower can live with a chance of " + Math.round(100 * plan.chance()) + " in 100.");
         }
+    }
+
+    /** Whether exactly this would be answered with a plain yes. */
+    private Optional<Promise> plainYes(PlanRequest request) {
+        return Optional.of(answer(request)).filter(promise -> promise.answer() == Answer.YES);
     }
 
     private List<Offer> offers(
@@ -143,8 +158,9 @@ public final class PromiseCheck {
             sites.stream()
                     .filter(site -> welcomes(site.outdoors(), request.line().target()))
                     .limit(2)
-                    .forEach(site -> offers.add(offer(request, Offer.Change.SITE, site.words(), request.line().target(),
-                            request.line().plants(), request.containers().last(), site.key(), plan.chance())));
+                    .forEach(site -> plainYes(request.at(site.outdoors())).ifPresent(yes -> offers.add(offer(
+                            Offer.Change.SITE, site.words(), request.line().target(), request.line().plants(),
+                            request.containers().last(), site.key(), yes.plan().chance()))));
         }
         if (!seedShort) {
             offers.addAll(containerOffers(request, way, enough));
@@ -156,7 +172,9 @@ public final class PromiseCheck {
     private Optional<Offer> dayOffer(
             PlanRequest request, Way way, CountBack countBack, Plan plan, double enough, int direction) {
         List<Double> slots = trueSlots(request, plan);
-        for (int away = 1; away <= FURTHEST_DATE; away++) {
+        int asked = 0;
+        for (int away = 1; away <= FURTHEST_DATE && asked < MOST_ASKED_AGAIN; away++) {
+            // What was asked in full and is none is near; each such day makes the next step longer.
             LocalDate target = request.line().target().plusDays((long) direction * away);
             if (target.isBefore(request.today()) || target.isAfter(season.lastDay().minusDays(7))) {
                 break;
@@ -168,8 +186,14 @@ public final class PromiseCheck {
             if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
                     && countBack.isLit(window.get().best())
                     && occupancy.lackFor(stays(request, way, window.get().best(), target, slots)).isEmpty()) {
-                return Optional.of(offer(request, Offer.Change.DAY, "on " + DAY.format(target) + " instead", target,
-                        request.line().plants(), request.containers().last(), "", window.get().chance() * enough));
+                Optional<Promise> yes = plainYes(request.with(request.line().on(target)));
+                if (yes.isEmpty()) {
+                    away += asked++;
+                } else {
+                    return Optional.of(offer(
+                            Offer.Change.DAY, "on " + DAY.format(target) + " instead", target, request.line().plants(),
+                            request.containers().last(), "", yes.get().plan().chance()));
+                }
             }
         }
         return Optional.empty();
@@ -191,12 +215,11 @@ public final class PromiseCheck {
             share = Math.min(share, (wanted - lack.get().mostOver()) / wanted);
         }
         for (int plants = roundDown((int) (share * request.line().plants())); plants >= 1; plants = roundDown((int) (plants * 0.93))) {
-            PlanRequest fewer = request.with(new OrderLine(plants, request.line().stage(), request.line().target()));
-            Plan smaller = Planner.plan(fewer, countBack(fewer.path(), fewer, way), season.firstDay(), season.lastDay());
-            List<Stay> stays = stays(fewer, way, smaller.sowDay().orElse(request.today()), fewer.line().target(), trueSlots(fewer, smaller));
-            if (smaller.isPossible() && smaller.chance() >= SURE_ENOUGH && occupancy.lackFor(stays).isEmpty()) {
-                return Optional.of(offer(request, Offer.Change.QUANTITY, plants + " plants on the day asked for",
-                        request.line().target(), plants, request.containers().last(), "", smaller.chance()));
+            PlanRequest fewer = request.with(request.line().of(plants));
+            Optional<Promise> yes = plainYes(fewer);
+            if (yes.isPresent()) {
+                return Optional.of(offer(Offer.Change.QUANTITY, plants + " plants on the day asked for",
+                        request.line().target(), plants, request.containers().last(), "", yes.get().plan().chance()));
             }
             if (plants < 10) {
                 break;
@@ -223,8 +246,9 @@ public final class PromiseCheck {
             Optional<SowWindow> window = countBack(other.path(), other, way).windowFor(target, request.today());
             if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
                     && occupancy.lackFor(stays(other, way, window.get().best(), target, slots(other, request.line().plants()))).isEmpty()) {
-                offers.add(offer(request, Offer.Change.CONTAINER, "in the " + container.name().toLowerCase(Locale.ROOT), target,
-                        request.line().plants(), container, "", window.get().chance() * enough));
+                plainYes(other).ifPresent(yes -> offers.add(offer(
+                        Offer.Change.CONTAINER, "in the " + container.name().toLowerCase(Locale.ROOT), target,
+                        request.line().plants(), container, "", yes.plan().chance())));
             }
         }
         offers.sort((one, another) -> Double.compare(another.chance(), one.chance()));
@@ -239,14 +263,17 @@ public final class PromiseCheck {
     }
 
     private static Offer offer(
-            PlanRequest request, Offer.Change change, String words, LocalDate target, int plants, Container container,
+            Offer.Change change, String words, LocalDate target, int plants, Container container,
             String site, double chance) {
         return new Offer(change, words, target, plants, container.code(), site, Math.min(1, chance));
     }
 
     private CountBack countBack(Path path, PlanRequest request, Way way) {
         return new CountBack(
-                path, scenarios(request, way), season.firstDay(),
+                path, scenarios(request, way),
+                season.manyFreshDraws(
+                        way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.firstDay(),
                 SeedlingLight.at(season, way.growingOn(), request.crop().leaves()));
     }
 

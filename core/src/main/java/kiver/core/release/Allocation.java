@@ -48,15 +48,24 @@ public final class Allocation {
         int missing = wanted;
         for (ReadyTray tray : trays) {
             if (tray.plants() <= missing) {
-                picks.add(new Pick(tray.batch(), tray.tray(), tray.cells(), true));
+                picks.add(new Pick(tray.batch(), tray.tray(), tray.cells(), tray.plants(), true));
                 left.remove(tray);
                 missing -= tray.plants();
             }
         }
         if (missing > 0 && !left.isEmpty()) {
-            ReadyTray split = left.get(0);
-            picks.add(new Pick(split.batch(), split.tray(), split.cells().subList(0, missing), false));
+            picks.add(part(left.get(0), missing));
         }
         return List.copyOf(picks);
+    }
+
+    /** The first cells of a tray that count so many; the last clump goes whole. */
+    private static Pick part(ReadyTray tray, int wanted) {
+        int cells = 0;
+        int plants = 0;
+        while (plants < wanted) {
+            plants += tray.plantsPerCell().get(cells++);
+        }
+        return new Pick(tray.batch(), tray.tray(), tray.cells().subList(0, cells), plants, cells == tray.cells().size());
     }
 }

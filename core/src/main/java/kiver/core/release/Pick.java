@@ -9,15 +9,11 @@ import kiver.core.tray.TrayId;
  * @param batch its number
  * @param tray to take from
  * @param cells to take, rising; not empty
+ * @param plants that those cells count
  * @param wholeTray whether nothing living is left behind in it
  */
-public record Pick(long batch, TrayId tray, List<Integer> cells, boolean wholeTray) {
+public record Pick(long batch, TrayId tray, List<Integer> cells, int plants, boolean wholeTray) {
     public Pick {
         cells = List.copyOf(cells);
-    }
-
-    /** Plants taken. */
-    public int plants() {
-        return cells.size();
     }
 }

@@ -1,6 +1,7 @@
 package kiver.core.release;
 
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
 import kiver.core.tray.TrayId;
 
@@ -11,11 +12,22 @@ import kiver.core.tray.TrayId;
  * @param lot its seed lot
  * @param tray where they are
  * @param cells with a living plant, rising; not empty
+ * @param plantsPerCell what each of those cells counts, in their order: 1, or the seedlings of its clump
  * @param pastLimit the day on which they will most likely be past their best
  */
-public record ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
+public record ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, List<Integer> plantsPerCell, LocalDate pastLimit) {
+
+    /** A tray of single plants. */
+    public ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
+        this(batch, lot, tray, cells, Collections.nCopies(cells.size(), 1), pastLimit);
+    }
+
     public ReadyTray {
         cells = List.copyOf(cells);
+        plantsPerCell = List.copyOf(plantsPerCell);
+        if (plantsPerCell.size() != cells.size()) {
+            throw new IllegalArgumentException("Every cell counts something.");
+        }
         if (cells.isEmpty()) {
             throw new IllegalArgumentException("A ready tray holds at least one plant.");
         }
@@ -23,6 +35,6 @@ public record ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, 
 
     /** Plants in it, 1 or more. */
     public int plants() {
-        return cells.size();
+        return plantsPerCell.stream().mapToInt(Integer::intValue).sum();
     }
 }

@@ -16,6 +16,15 @@ public record Germination(double up, double failed) {
 
     private static final double LEAST_WEIGHT = 10;
 
+    /**
+     * How much batches of one lot differ beyond chance, as a correlation between their seeds: 0.02 puts two batches in
+     * three within 4 points at 90 %. Reference: Williams (1975), "The analysis of binary responses from toxicological
+     * experiments involving reproduction and teratogenicity", Biometrics 31.
+     */
+    private static final double BETWEEN_BATCHES = 0.02;
+
+    private static final int NODES = 4000;
+
     public Germination {
         if (!(up > 0) || !(failed > 0)) {
             throw new IllegalArgumentException(
@@ -55,6 +64,64 @@ public record Germination(double up, double failed) {
             throw new IllegalArgumentException("A count cannot be negative.");
         }
         return new Germination(up + seedsUp, failed + seedsFailed);
+    }
+
+    /**
+     * After the counts of one batch, by the likelihood of its cells; the Beta distribution with the mean and variance
+     * of what is then known. Batches of one lot differ, so one batch never tells all: what it teaches is worth at most
+     * 1 / 0.02 = 50 seeds.
+     */
+    public Germination afterBatch(CountLesson lesson) {
+        Germination taught = after(lesson);
+        double gained = taught.weight() - weight();
+        double moreUp = taught.up() - up;
+        double moreFailed = taught.failed() - failed;
+        if (moreUp < 0 || moreFailed < 0 || gained <= 0) {
+            return taught;
+        }
+        double worth = 1 / (1 / gained + BETWEEN_BATCHES) / gained;
+        return new Germination(up + worth * moreUp, failed + worth * moreFailed);
+    }
+
+    /** After counts, taken at their full weight. */
+    public Germination after(CountLesson lesson) {
+        if (lesson.cellsSeenUp().isEmpty()) {
+            return after(lesson.seedsUp(), lesson.seedsFailed());
+        }
+        double[] shares = new double[NODES];
+        double[] logs = new double[NODES];
+        double most = Double.NEGATIVE_INFINITY;
+        for (int node = 0; node < NODES; node++) {
+            double theta = Math.PI / 2 * (node + 0.5) / NODES;
+            shares[node] = Math.pow(Math.sin(theta), 2);
+            logs[node] = (2 * up - 1) * Math.log(Math.sin(theta)) + (2 * failed - 1) * Math.log(Math.cos(theta))
+                    + lesson.logLikelihood(shares[node]);
+            most = Math.max(most, logs[node]);
+        }
+        double sum = 0;
+        double first = 0;
+        double second = 0;
+        for (int node = 0; node < NODES; node++) {
+            double weight = Math.exp(logs[node] - most);
+            sum += weight;
+            first += weight * shares[node];
+            second += weight * shares[node] * shares[node];
+        }
+        double mean = first / sum;
+        double variance = second / sum - mean * mean;
+        double weight = mean * (1 - mean) / variance - 1;
+        return new Germination(mean * weight, (1 - mean) * weight);
+    }
+
+    /** What is to be expected of the lot's next batch: the lot's mean, less surely, since batches differ. */
+    public Germination ofNextBatch() {
+        double wider = 1 / (1 / (weight() + 1) + BETWEEN_BATCHES) - 1;
+        return new Germination(mean() * wider, (1 - mean()) * wider);
+    }
+
+    /** Its standard deviation. */
+    public double deviation() {
+        return Math.sqrt(mean() * (1 - mean()) / (weight() + 1));
     }
 
     /** The expected share that comes up, 0 to 1. */

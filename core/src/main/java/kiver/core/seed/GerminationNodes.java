@@ -1,5 +1,6 @@
 package kiver.core.seed;
 
+import java.util.Arrays;
 import org.apache.commons.numbers.gamma.LogBeta;
 
 /**
@@ -15,6 +16,11 @@ import org.apache.commons.numbers.gamma.LogBeta;
 public record GerminationNodes(double[] shares, double[] weights) {
 
     private static final int NODES = 200;
+
+    /** One batch in twenty meets with a mishap that no label foresees: too wet, too hot, dead seed. */
+    public static final double CHANCE_OF_MISHAP = 0.05;
+
+    private static final int MISHAPS = 12;
     private static final double STANDARD_DEVIATIONS = 12;
 
     /** The nodes of what is known of a lot. */
@@ -40,6 +46,47 @@ public record GerminationNodes(double[] shares, double[] weights) {
             weights[node] /= sum;
         }
         return new GerminationNodes(shares, weights);
+    }
+
+    /** Shares that a mishap may leave of a germination, equally likely, rising. */
+    public static double[] afterMishap(double germination) {
+        double[] shares = new double[MISHAPS];
+        for (int index = 0; index < MISHAPS; index++) {
+            shares[index] = germination * (index + 0.5) / MISHAPS;
+        }
+        return shares;
+    }
+
+    /** The same with the mishap that one batch in twenty meets. */
+    public GerminationNodes withMishaps() {
+        double mean = 0;
+        for (int node = 0; node < shares.length; node++) {
+            mean += weights[node] * shares[node];
+        }
+        double[] after = afterMishap(mean);
+        double[] allShares = Arrays.copyOf(after, after.length + shares.length);
+        double[] allWeights = new double[allShares.length];
+        Arrays.fill(allWeights, 0, after.length, CHANCE_OF_MISHAP / after.length);
+        for (int node = 0; node < shares.length; node++) {
+            allShares[after.length + node] = shares[node];
+            allWeights[after.length + node] = (1 - CHANCE_OF_MISHAP) * weights[node];
+        }
+        return new GerminationNodes(allShares, allWeights);
+    }
+
+    /** Fewer nodes with the same mean, each standing for so many that lay beside each other. */
+    public GerminationNodes merged(int together) {
+        int count = (shares.length + together - 1) / together;
+        double[] fewerShares = new double[count];
+        double[] fewerWeights = new double[count];
+        for (int node = 0; node < shares.length; node++) {
+            fewerWeights[node / together] += weights[node];
+            fewerShares[node / together] += weights[node] * shares[node];
+        }
+        for (int node = 0; node < count; node++) {
+            fewerShares[node] = fewerWeights[node] > 0 ? fewerShares[node] / fewerWeights[node] : 0;
+        }
+        return new GerminationNodes(fewerShares, fewerWeights);
     }
 
     /** A share that is known for certain. */

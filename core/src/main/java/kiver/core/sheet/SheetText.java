@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -30,6 +31,8 @@ public final class SheetText {
             .setIgnoreEmptyLines(true)
             .setAllowMissingColumnNames(true)
             .get();
+
+    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+([.,]\\d+)?([eE][+-]?\\d+)?");
 
     private static final char BYTE_ORDER_MARK = '\uFEFF';
 
@@ -76,7 +79,9 @@ public final class SheetText {
                         + String.join(",", columns) + ".");
             }
             for (CSVRecord fields : parser) {
-                lines.add(new Line(parser.getCurrentLineNumber(), new SheetRow(fields.toMap())));
+                Map<String, String> entries = new LinkedHashMap<>(fields.toMap());
+                entries.replaceAll((column, entry) -> asItWas(entry));
+                lines.add(new Line(parser.getCurrentLineNumber(), new SheetRow(entries)));
             }
         } catch (IOException cannotBe) {
             throw new UncheckedIOException(cannotBe);
@@ -114,12 +119,27 @@ public final class SheetText {
         try {
             format.printRecord(text, columns.toArray());
             for (SheetRow row : rows) {
-                format.printRecord(text, columns.stream().map(row::text).toArray());
+                format.printRecord(text, columns.stream().map(column -> harmless(row.text(column))).toArray());
             }
         } catch (IOException cannotBe) {
             throw new UncheckedIOException(cannotBe);
         }
         return text.toString();
+    }
+
+    /**
+     * An entry as it is written: one that a spreadsheet would take for a formula, or that begins with the mark against
+     * it, gets an apostrophe before it. Plain numbers stay as they are.
+     */
+    private static String harmless(String entry) {
+        boolean formula = !entry.isEmpty() && "=+-@\t\r'".indexOf(entry.charAt(0)) >= 0 && !NUMBER.matcher(entry).matches();
+        return formula ? "'" + entry : entry;
+    }
+
+    private static String asItWas(String entry) {
+        return entry.length() > 1 && entry.charAt(0) == '\'' && "=+-@\t\r'".indexOf(entry.charAt(1)) >= 0
+                ? entry.substring(1)
+                : entry;
     }
 
     /** An entry by column, in the order of the columns; for writing. */

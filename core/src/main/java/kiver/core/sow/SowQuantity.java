@@ -1,6 +1,7 @@
 package kiver.core.sow;
 
 import kiver.core.seed.GerminationNodes;
+import kiver.core.seed.Survival;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 
 /**
@@ -10,22 +11,47 @@ import org.apache.commons.statistics.distribution.BinomialDistribution;
  * germination, so the number of good cells is a binomial averaged over what is known of p: a bad lot is bad in every
  * cell at once, which asks for more cells than an average lot would. Reference: beta-binomial mixture, Johnson, Kemp
  * and Kotz (2005), "Univariate Discrete Distributions", section 6.2.2; for k above 1 averaged numerically.
- *
- * @param nodes what is known of the lot's germination
- * @param seedsPerCell 1 to 10
- * @param survival share of emerged cells that live to release, above 0 to 1
  */
-public record SowQuantity(GerminationNodes nodes, int seedsPerCell, double survival) {
+public final class SowQuantity {
 
     /** Above this many cells the wish is refused rather than computed. */
     public static final int MOST_CELLS = 2_000_000;
 
-    public SowQuantity {
+    private static final int SURVIVALS = 5;
+    private static final int NODES_TOGETHER = 4;
+
+    /** Chances of a cell to give a plant, and how likely each is. */
+    private final double[] goodShares;
+
+    private final double[] goodWeights;
+
+    /** A quantity where the share that lives to release is known. */
+    public SowQuantity(GerminationNodes nodes, int seedsPerCell, double survival) {
+        this(nodes, seedsPerCell, Survival.certain(survival));
+    }
+
+    /**
+     * A quantity.
+     *
+     * @param nodes what is known of the lot's germination
+     * @param seedsPerCell 1 to 10
+     * @param survival share of emerged cells that live to release
+     */
+    public SowQuantity(GerminationNodes nodes, int seedsPerCell, Survival survival) {
         if (seedsPerCell < 1 || seedsPerCell > 10) {
             throw new IllegalArgumentException("Seeds per cell must be from 1 to 10, not " + seedsPerCell + ".");
         }
-        if (!(survival > 0 && survival <= 1)) {
-            throw new IllegalArgumentException("Survival must be above 0 and up to 100 %.");
+        double[] survivals = survival.shares(SURVIVALS);
+        GerminationNodes used = survivals.length == 1 ? nodes : nodes.merged(NODES_TOGETHER);
+        int count = used.shares().length;
+        goodShares = new double[count * survivals.length];
+        goodWeights = new double[goodShares.length];
+        for (int node = 0; node < count; node++) {
+            double up = 1 - Math.pow(1 - used.shares()[node], seedsPerCell);
+            for (int index = 0; index < survivals.length; index++) {
+                goodShares[node * survivals.length + index] = up * survivals[index];
+                goodWeights[node * survivals.length + index] = used.weights()[node] / survivals.length;
+            }
         }
     }
 
@@ -73,11 +99,10 @@ public record SowQuantity(GerminationNodes nodes, int seedsPerCell, double survi
             return 0;
         }
         double chance = 0;
-        for (int node = 0; node < nodes.shares().length; node++) {
-            double weight = nodes.weights()[node];
-            if (weight > 1e-14) {
-                double good = goodCell(nodes.shares()[node]);
-                chance += weight * BinomialDistribution.of(cells, good).survivalProbability(plants - 1);
+        for (int node = 0; node < goodShares.length; node++) {
+            if (goodWeights[node] > 1e-14) {
+                chance += goodWeights[node]
+                        * BinomialDistribution.of(cells, goodShares[node]).survivalProbability(plants - 1);
             }
         }
         return Math.min(chance, 1);
@@ -86,13 +111,9 @@ public record SowQuantity(GerminationNodes nodes, int seedsPerCell, double survi
     /** The expected share of cells that give a plant, 0 to 1. */
     public double expectedShare() {
         double share = 0;
-        for (int node = 0; node < nodes.shares().length; node++) {
-            share += nodes.weights()[node] * goodCell(nodes.shares()[node]);
+        for (int node = 0; node < goodShares.length; node++) {
+            share += goodWeights[node] * goodShares[node];
         }
         return share;
-    }
-
-    private double goodCell(double germination) {
-        return (1 - Math.pow(1 - germination, seedsPerCell)) * survival;
     }
 }

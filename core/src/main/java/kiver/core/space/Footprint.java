@@ -66,7 +66,8 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
     List<Stay> from(Standing standing, Marks marks, LocalDate firstDay, LocalDate leaves) {
         double end = leaves.toEpochDay() - firstDay.toEpochDay() + 1;
         double emerged = Math.min(end, marks.emerged() + DAYS_AFTER_HALF_UP);
-        double stage = Math.min(end, marks.stageReached());
+        // Hardening ends with the release, so what has its leaves early waits inside.
+        double stage = Math.min(end, Math.max(marks.stageReached(), end - 1 - path.hardeningDays()));
         List<Stay> stays = new ArrayList<>();
         double from = standing.time();
         int container = 0;

@@ -3,6 +3,7 @@ package kiver.core.space;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -109,7 +110,12 @@ public final class Occupancy {
 
     /** The worst lack of room that stays would meet, were they there instead of others. */
     public Optional<Lack> lackFor(List<Stay> wanted, List<Stay> insteadOf) {
-        Lack worst = null;
+        return lacksFor(wanted, insteadOf).stream().max(Comparator.comparingDouble(Lack::mostOver));
+    }
+
+    /** Every lack of room that stays would meet, were they there instead of others, in their order. */
+    public List<Lack> lacksFor(List<Stay> wanted, List<Stay> insteadOf) {
+        List<Lack> lacks = new ArrayList<>();
         for (Stay stay : wanted) {
             double[] slots = used.get(stay.place());
             int first = -1;
@@ -123,11 +129,11 @@ public final class Occupancy {
                     over = Math.max(over, lack);
                 }
             }
-            if (first >= 0 && (worst == null || over > worst.mostOver())) {
-                worst = new Lack(place(stay.place()), firstDay.plusDays(first), firstDay.plusDays(last + 1L), over);
+            if (first >= 0) {
+                lacks.add(new Lack(place(stay.place()), firstDay.plusDays(first), firstDay.plusDays(last + 1L), over));
             }
         }
-        return Optional.ofNullable(worst);
+        return List.copyOf(lacks);
     }
 
     private double taken(List<Stay> stays, PlaceId place, int day) {

@@ -39,14 +39,17 @@ public record Outlay(double slotDays, double mostSlots, double mix, int seeds, i
             mix += trays * container.mixVolume() / MILLILITRES_IN_LITRE;
             labels += trays;
         }
+        mix *= 1 + rates.mixLoss();
+        labels = (int) Math.ceil(labels * (1 + rates.labelWaste()));
+        int seeds = (int) Math.ceil(option.seeds() * (1 + rates.seedWaste()));
         int moves = path.containers().size() - 1;
         double slotDays = stays.stream().mapToDouble(stay -> stay.slots() * stay.days()).sum();
         double hours = (option.cells() * rates.secondsToSow() + moves * plants * rates.secondsToPot()) / SECONDS_IN_HOUR;
         return new Outlay(
                 slotDays,
                 stays.stream().mapToDouble(Stay::slots).max().orElse(0),
-                mix, option.seeds(), labels, hours,
-                mix * rates.mixPerLitre() + option.seeds() / 1000.0 * rates.seedPerThousand() + labels * rates.label()
+                mix, seeds, labels, hours,
+                mix * rates.mixPerLitre() + seeds / 1000.0 * rates.seedPerThousand() + labels * rates.label()
                         + slotDays / 7 * rates.slotWeek() + hours * rates.hour());
     }
 }

@@ -10,13 +10,16 @@ package kiver.core.space;
  * @param hour of work
  * @param secondsToSow a cell, filling and labelling included
  * @param secondsToPot a plant
+ * @param seedWaste share of the seeds sown that is spilled or dropped twice besides
+ * @param mixLoss share of the filled volume that is lost besides: mix shrinks when blended and wetted, and is spilled
+ * @param labelWaste share of the labels used that is spoiled besides
  */
 public record Rates(
         double mixPerLitre, double seedPerThousand, double label, double slotWeek, double hour, double secondsToSow,
-        double secondsToPot) {
+        double secondsToPot, double seedWaste, double mixLoss, double labelWaste) {
     public Rates {
         if (mixPerLitre < 0 || seedPerThousand < 0 || label < 0 || slotWeek < 0 || hour < 0 || secondsToSow < 0
-                || secondsToPot < 0) {
+                || secondsToPot < 0 || seedWaste < 0 || mixLoss < 0 || labelWaste < 0) {
             throw new IllegalArgumentException("Rates cannot be negative.");
         }
     }

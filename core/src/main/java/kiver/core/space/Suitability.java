@@ -80,7 +80,7 @@ public final class Suitability {
     private Candidate candidate(Way way, LocalDate target, LocalDate notBefore, List<Double> slots) {
         CountBack countBack = countBacks.computeIfAbsent(
                 way, each -> new CountBack(path, scenarios(each), season.firstDay()));
-        LocalDate sowDay = countBack.lastEvenOdds(target, notBefore);
+        LocalDate sowDay = countBack.goodDay(target, notBefore);
         Standing sown = Standing.sownAt(sowDay.toEpochDay() - season.firstDay().toEpochDay());
         Footprint.Marks passed = marks.computeIfAbsent(
                 new WayAndDay(way, sowDay),

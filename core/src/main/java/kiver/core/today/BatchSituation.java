@@ -24,6 +24,11 @@ import kiver.core.harden.DayOutside;
  * @param forecast as far as is known today
  * @param outside whether plants in hardening may go out today
  * @param programmeDays that its hardening takes
+ * @param traysToSow trays, or parts of them, set aside for it and not sown yet
+ * @param plantsAlive on hand, counted as its order counts them
+ * @param plantsAccepted fewest that its grower takes as whole
+ * @param chanceEnough that so many reach their release, 0 to 1
+ * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
  */
 public record BatchSituation(
         BatchState state,
@@ -39,4 +44,9 @@ public record BatchSituation(
         Optional<String> nextContainer,
         BatchForecast forecast,
         DayOutside outside,
-        int programmeDays) {}
+        int programmeDays,
+        int traysToSow,
+        int plantsAlive,
+        int plantsAccepted,
+        double chanceEnough,
+        Optional<Double> frostToLookFor) {}

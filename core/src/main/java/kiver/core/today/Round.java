@@ -52,6 +52,9 @@ public final class Round {
             }
             case RELEASED, FAILED -> { }
         }
+        restOfSowing(batch, today).ifPresent(tasks::add);
+        lookingForFrost(batch).ifPresent(tasks::add);
+        deciding(batch, today).ifPresent(tasks::add);
         watching(batch, today).ifPresent(tasks::add);
         return List.copyOf(tasks);
     }
@@ -70,11 +73,42 @@ public final class Round {
         return Optional.of(new RoundTask(TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, reason + lastDay));
     }
 
+    /** A batch whose first trays are sown and whose others wait. */
+    private static Optional<RoundTask> restOfSowing(BatchSituation batch, LocalDate today) {
+        if (batch.traysToSow() == 0 || batch.state().stage() == BatchStage.PLANNED) {
+            return Optional.empty();
+        }
+        boolean late = batch.plannedSowDay().isBefore(today);
+        return Optional.of(new RoundTask(TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, "Part sown, "
+                + batch.traysToSow() + (batch.traysToSow() == 1 ? " tray" : " trays") + " to go."));
+    }
+
+    private static Optional<RoundTask> lookingForFrost(BatchSituation batch) {
+        return batch.frostToLookFor().map(minimum -> new RoundTask(TaskKind.LOOK_FOR_FROST, Urgency.AT_RISK,
+                String.format(Locale.ROOT, "The night fell to %.0f °C where it stands. Look for losses and note them.", minimum)));
+    }
+
+    /** What will stay short of its order: said with what to do and until when. */
+    private static Optional<RoundTask> deciding(BatchSituation batch, LocalDate today) {
+        BatchStage stage = batch.state().stage();
+        if (batch.plantsStillWanted() == 0 || stage == BatchStage.PLANNED || stage == BatchStage.RELEASED) {
+            return Optional.empty();
+        }
+        boolean failed = stage == BatchStage.FAILED && batch.state().balance().released() == 0;
+        if (!failed && batch.verdict() != EmergenceVerdict.FAILING) {
+            return Optional.empty();
+        }
+        String untilWhen = batch.lastUsefulSowDay().filter(day -> !day.isBefore(today))
+                .map(day -> "Resow by " + DAY.format(day) + ", or tell the grower.")
+                .orElse("A resowing would be late: offer fewer plants or a later day.");
+        return Optional.of(new RoundTask(TaskKind.DECIDE_ON_FAILING, Urgency.AT_RISK,
+                "Short: " + batch.plantsAlive() + " alive" + (batch.state().balance().waiting() > 0 ? " so far" : "")
+                        + ", " + batch.plantsAccepted() + " needed. " + untilWhen));
+    }
+
     private static Optional<RoundTask> counting(BatchSituation batch, LocalDate today) {
         if (batch.verdict() == EmergenceVerdict.FAILING) {
-            return Optional.of(new RoundTask(TaskKind.DECIDE_ON_FAILING, Urgency.AT_RISK,
-                    "Too little has come up: " + batch.state().emerged() + " cells of the " + batch.cellsNeeded()
-                            + " needed. Resow, wait or tell the grower."));
+            return Optional.empty();
         }
         LocalDate lastCount = batch.state().cellsUp().isEmpty() ? null : batch.state().cellsUp().lastKey();
         if (lastCount == null && batch.cellsExpectedUp() < 1) {
@@ -118,17 +152,19 @@ public final class Round {
                         + ", before their roots circle. Look at the roots of a few first."));
     }
 
+    /** Counted back from the release: plants that have their leaves early are held inside until then. */
     private static Optional<RoundTask> startOfHardening(BatchSituation batch, LocalDate today) {
         Optional<LocalDate> stage = batch.forecast().stageReached().map(DateSpread::middle);
-        if (batch.programmeDays() == 0 || stage.isEmpty() || stage.get().isAfter(today)) {
-            return batch.programmeDays() == 0 && stage.isPresent() && !stage.get().isAfter(today)
-                    ? Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY,
-                            "Has its leaves and was raised cool: it can go out at once."))
-                    : Optional.empty();
+        LocalDate start = batch.target().minusDays(batch.programmeDays());
+        if (stage.isEmpty() || stage.get().isAfter(today) || start.isAfter(today)) {
+            return Optional.empty();
         }
-        LocalDate lastStart = batch.target().minusDays(batch.programmeDays());
-        boolean late = lastStart.isBefore(today);
-        return Optional.of(new RoundTask(TaskKind.START_HARDENING, late ? Urgency.LATE : Urgency.TODAY,
+        if (batch.programmeDays() == 0) {
+            return Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY,
+                    "Has its leaves and was raised cool: it can go out at once."));
+        }
+        return Optional.of(new RoundTask(
+                TaskKind.START_HARDENING, start.isBefore(today) ? Urgency.LATE : Urgency.TODAY,
                 "Has its leaves; hardening takes " + batch.programmeDays() + " days and the plants are wanted on "
                         + DAY.format(batch.target()) + "."));
     }

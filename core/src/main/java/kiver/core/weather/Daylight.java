@@ -21,7 +21,7 @@ public final class Daylight {
     /**
      * The daily light integral outdoors, mol m⁻² d⁻¹; about 5 in a dull December and 45 on a clear June day at 46°.
      *
-     * @param latitude degrees, north positive, −66 to 66 (beyond the polar circles the day's length is not defined)
+     * @param latitude degrees, north positive, −90 to 90
      * @param day the date
      * @param range the day's temperatures, whose swing tells how bright it was
      */
@@ -33,12 +33,12 @@ public final class Daylight {
     /**
      * Hours from sunrise to sunset, 0 to 24. FAO-56 equation 34; its example 9: 20° south, 3 September, 11.7.
      *
-     * @param latitude degrees, north positive, −66 to 66
+     * @param latitude degrees, north positive, −90 to 90
      * @param day the date
      */
     public static double dayLength(double latitude, LocalDate day) {
         double declination = 0.409 * Math.sin(2 * Math.PI * day.getDayOfYear() / 365 - 1.39);
-        return 24 / Math.PI * Math.acos(-Math.tan(Math.toRadians(latitude)) * Math.tan(declination));
+        return 24 / Math.PI * sunsetAngle(Math.toRadians(latitude), declination);
     }
 
     /** Radiation at the top of the atmosphere, MJ m⁻² d⁻¹; FAO-56 example 8: 20° south, 3 September, 32.2. */
@@ -47,9 +47,14 @@ public final class Daylight {
         double distance = 1 + 0.033 * Math.cos(angle);
         double declination = 0.409 * Math.sin(angle - 1.39);
         double phi = Math.toRadians(latitude);
-        double sunset = Math.acos(-Math.tan(phi) * Math.tan(declination));
+        double sunset = sunsetAngle(phi, declination);
         return 24 * 60 / Math.PI * SOLAR_CONSTANT * distance
                 * (sunset * Math.sin(phi) * Math.sin(declination)
                         + Math.cos(phi) * Math.cos(declination) * Math.sin(sunset));
+    }
+
+    /** The hour angle of sunset; where the sun does not set it is half the circle, where it does not rise nothing. */
+    private static double sunsetAngle(double phi, double declination) {
+        return Math.acos(Math.min(1, Math.max(-1, -Math.tan(phi) * Math.tan(declination))));
     }
 }

@@ -67,12 +67,12 @@ class BatchCourseTest {
     void aBatchStandsWhereCountsSayItDoes() {
         LocalDate today = SOWN.plusDays(14);
         BatchState uncounted = sown();
-        assertThat(course(uncounted).standing(uncounted, today, 1).hasEmerged()).isFalse();
+        assertThat(course(uncounted).standing(uncounted, today, 1, List.of(), 0).hasEmerged()).isFalse();
         BatchState up = sown().after(SOWN.plusDays(9), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1, 3, 1), false));
-        Standing standing = course(up).standing(up, today, 1);
+        Standing standing = course(up).standing(up, today, 1, List.of(), 0);
         assertThat(standing.hasEmerged()).isTrue();
         assertThat(standing.leafProgress()).isPositive();
-        Standing slow = course(up).standing(up, today, 1.3);
+        Standing slow = course(up).standing(up, today, 1.3, List.of(), 0);
         assertThat(slow.leafProgress()).isLessThan(standing.leafProgress());
     }
 
@@ -80,11 +80,11 @@ class BatchCourseTest {
     void aMoveToTheCoolBuysDays() {
         LocalDate today = SOWN.plusDays(14);
         BatchState up = sown().after(SOWN.plusDays(9), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1, 3, 1), true));
-        Standing standing = course(up).standing(up, today, 1);
+        Standing standing = course(up).standing(up, today, 1, List.of(), 0);
         Path path = new Path(4, 7, 5);
         LocalDate target = today.plusDays(30);
-        BatchForecast warm = BatchForecast.of(path, standing, scenarios(WARM), target);
-        BatchForecast cool = BatchForecast.of(path, standing, scenarios(COOL), target);
+        BatchForecast warm = BatchForecast.of(path, standing, scenarios(WARM), scenarios(WARM), target);
+        BatchForecast cool = BatchForecast.of(path, standing, scenarios(COOL), scenarios(COOL), target);
         assertThat(cool.ready().orElseThrow().middle()).isAfter(warm.ready().orElseThrow().middle());
         assertThat(warm.ready().orElseThrow().early()).isBefore(warm.ready().orElseThrow().late());
         assertThat(warm.chanceOnTarget()).isBetween(0.0, 1.0);
@@ -94,14 +94,14 @@ class BatchCourseTest {
     void pottingsStillToComeAreForecastInTheirOrder() {
         LocalDate today = SOWN.plusDays(14);
         BatchState up = sown().after(SOWN.plusDays(9), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1, 3, 1), true));
-        Standing standing = course(up).standing(up, today, 1);
+        Standing standing = course(up).standing(up, today, 1, List.of(), 0);
         Path path = new Path(List.of(new Potting(2, 2), new Potting(4, 2)), 6, 12, Double.POSITIVE_INFINITY, 5);
-        BatchForecast forecast = BatchForecast.of(path, standing, scenarios(WARM), today.plusDays(60));
+        BatchForecast forecast = BatchForecast.of(path, standing, scenarios(WARM), scenarios(WARM), today.plusDays(60));
         assertThat(forecast.pottings()).hasSize(2);
         assertThat(forecast.pottings().get(0).middle()).isBefore(forecast.pottings().get(1).middle());
         assertThat(forecast.pottings().get(1).middle()).isBefore(forecast.stageReached().orElseThrow().middle());
-        assertThat(BatchForecast.of(path, standing.potted(1), scenarios(WARM), today.plusDays(60)).pottings()).hasSize(1);
-        assertThat(BatchForecast.of(path, standing.potted(2), scenarios(WARM), today.plusDays(60)).pottings()).isEmpty();
+        assertThat(BatchForecast.of(path, standing.potted(1, standing.time()), scenarios(WARM), scenarios(WARM), today.plusDays(60)).pottings()).hasSize(1);
+        assertThat(BatchForecast.of(path, standing.potted(2, standing.time()), scenarios(WARM), scenarios(WARM), today.plusDays(60)).pottings()).isEmpty();
     }
 
     @Test

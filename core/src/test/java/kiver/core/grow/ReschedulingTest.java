@@ -30,7 +30,7 @@ class ReschedulingTest {
     private static final double NOW = TODAY.toEpochDay() - SEASON.firstDay().toEpochDay();
 
     private static Rescheduling growing(boolean hardening) {
-        return new Rescheduling(SEASON, kale(60), new Path(4, 6, 3), new Standing(NOW, 0, NOW - 5, 1, 0, hardening, 0),
+        return new Rescheduling(SEASON, kale(60), new Path(4, 6, 3), new Standing(NOW, 0, NOW - 5, 1, 0, kiver.core.growth.ProgressSeries.NEVER, hardening, 0),
                 WAY, PaceSpread.BEFORE_ANY_COUNT);
     }
 

@@ -138,9 +138,9 @@ class GrowthTest {
         Milestones fresh = path.from(Standing.sownAt(0), scenario);
         double middle = (fresh.emerged() + fresh.stageReached()) / 2;
         double leaves = scenario.growingOn().between(fresh.emerged(), middle);
-        Milestones later = path.from(new Standing(middle, 0, fresh.emerged(), leaves, 0, false, 0), scenario);
+        Milestones later = path.from(new Standing(middle, 0, fresh.emerged(), leaves, 0, ProgressSeries.NEVER, false, 0), scenario);
         assertThat(later.ready()).isCloseTo(fresh.ready(), within(1e-6));
-        Milestones hardening = path.from(new Standing(20, 0, 5, 4, 0, true, 3), scenario);
+        Milestones hardening = path.from(new Standing(20, 0, 5, 4, 0, ProgressSeries.NEVER, true, 3), scenario);
         assertThat(hardening.ready()).isEqualTo(22);
     }
 
@@ -160,14 +160,35 @@ class GrowthTest {
 
     @Test
     void pacesAreEvenlySpreadAndAlwaysTheSame() {
-        double[] scatter = PaceSpread.scatter(30, 3);
-        assertThat(scatter).isEqualTo(PaceSpread.scatter(30, 3)).doesNotHaveDuplicates();
-        assertThat(scatter).isNotEqualTo(PaceSpread.scatter(30, 11));
-        double mean = 0;
-        for (double quantile : scatter) {
-            mean += Math.log(PaceSpread.BEFORE_ANY_COUNT.paceAt(quantile)) / scatter.length;
+        double[][] scatter = PaceSpread.scatter(30, 8, 0.29);
+        assertThat(scatter).isDeepEqualTo(PaceSpread.scatter(30, 8, 0.29));
+        assertThat(scatter[0][0]).isNotEqualTo(PaceSpread.scatter(30, 8, 0.13)[0][0]);
+        for (int stage = 0; stage < 2; stage++) {
+            double mean = 0;
+            double square = 0;
+            for (double[] pair : scatter) {
+                mean += pair[stage] / scatter.length;
+                square += pair[stage] * pair[stage] / scatter.length;
+            }
+            assertThat(mean).isCloseTo(0, within(0.06));
+            assertThat(square).isCloseTo(1, within(0.05));
         }
-        assertThat(mean).isCloseTo(0, within(1e-9));
+    }
+
+    /** A batch that comes up late is not the likelier to make its leaves early, nor does its pace know the year. */
+    @Test
+    void pacesOfEmergenceAndOfLeavesHaveNothingToDoWithEachOther() {
+        double[][] scatter = PaceSpread.scatter(30, 8, 0.29);
+        double both = 0;
+        double[] byYear = new double[30];
+        for (int draw = 0; draw < scatter.length; draw++) {
+            both += scatter[draw][0] * scatter[draw][1] / scatter.length;
+            byYear[draw % byYear.length] += scatter[draw][0] / (scatter.length / byYear.length);
+        }
+        assertThat(both).isCloseTo(0, within(0.06));
+        for (double mean : byYear) {
+            assertThat(mean).isCloseTo(0, within(0.4));
+        }
     }
 
     private static Scenario scenario(double temperature, double emergencePace, double leafPace) {

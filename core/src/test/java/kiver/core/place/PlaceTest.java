@@ -25,7 +25,28 @@ class PlaceTest {
         assertThat(series.minimum(0)).isEqualTo(16);
         assertThat(series.minimum(1)).isEqualTo(11);
         assertThat(series.maximum(1)).isEqualTo(13);
-        assertThat(series.maximum(2)).isEqualTo(20);
+        assertThat(series.maximum(2)).as("one cold reading makes the days after it a little colder").isBetween(18.0, 19.9);
+    }
+
+    @Test
+    void aHeatedHouseIsNeverCoolerThanOutdoors() {
+        PlaceClimate house = new PlaceClimate.SetPoints(16, 10);
+        assertThat(house.inside(new DailyRange(-3, 8))).isEqualTo(new DailyRange(10, 16));
+        assertThat(house.inside(new DailyRange(14, 27))).isEqualTo(new DailyRange(14, 29));
+    }
+
+    @Test
+    void whatReadingsShowedIsCarriedForwardAndNotBackward() {
+        Place heated = place(new PlaceClimate.SetPoints(20, 16), 0);
+        Map<LocalDate, DailyRange> warmer = new java.util.HashMap<>();
+        List<DailyRange> cold = java.util.Collections.nCopies(40, new DailyRange(-5, 2));
+        for (int day = 10; day < 31; day++) {
+            warmer.put(DAY.plusDays(day), new DailyRange(18, 22));
+        }
+        ClimateSeries series = ClimateSeries.of(heated, new StationRecord(DAY, cold), warmer, 46);
+        assertThat(series.minimum(5)).isEqualTo(16);
+        assertThat(series.minimum(35)).isCloseTo(16 + 2 * 21 / 26.0, within(1e-9));
+        assertThat(series.maximum(35)).isCloseTo(20 + 2 * 21 / 26.0, within(1e-9));
     }
 
     @Test

@@ -84,7 +84,7 @@ class ContainerPathTest {
             double[] when = potted.pottingTimes(sown, scenario);
             assertThat(when).hasSize(1);
             assertThat(when[0]).isBetween(one.emerged(), one.stageReached());
-            assertThat(potted.pottingTimes(new Standing(60, 0, 40, 2.5, 1, false, 0), scenario)).isEmpty();
+            assertThat(potted.pottingTimes(new Standing(60, 0, 40, 2.5, 1, 50, false, 0), scenario)).isEmpty();
         }
     }
 

@@ -70,7 +70,7 @@ class PlannerTest {
                     assertThat(window.get().latest())
                             .isEqualTo(ready.isEmpty() ? TODAY.minusDays(1) : ready.get(ready.size() - 1));
                     if (!window.get().isOpen()) {
-                        assertThat(window.get().chance()).isEqualTo(best);
+                        assertThat(countBack.chance(window.get().best(), target)).isEqualTo(best);
                     }
                 }
             }

@@ -67,6 +67,7 @@ class SeedlingLightTest {
     private static CountBack countBack(Season season, SeedlingLight light, Path path) {
         return new CountBack(
                 path, season.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.freshDraws(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(), light);
     }
 }

@@ -49,4 +49,17 @@ class SheetTextTest {
         String text = SheetText.written(List.of("name", "n"), List.of(row));
         assertThat(SheetText.lines("x", text, List.of("name", "n")).get(0).row().text("name")).isEqualTo("deep, \"to the leaves\"");
     }
+
+    @Test
+    void noSpreadsheetRunsWhatIsWrittenAndItIsReadBackUnchanged() {
+        List<String> columns = List.of("name", "figure");
+        for (String name : List.of("=cmd|' /C calc'!A0", "+1+1", "-2+3", "@SUM(1)", "'=already", "O'Neil", "=1,2\nx")) {
+            String text = SheetText.written(columns, List.of(SheetText.row(columns, name, -3.25)));
+            assertThat(text.lines().skip(1).findFirst().orElseThrow().replaceFirst("^\"", "")).doesNotStartWith("=")
+                    .doesNotStartWith("+").doesNotStartWith("-").doesNotStartWith("@");
+            SheetText.Line line = SheetText.lines("a.csv", text, columns).get(0);
+            assertThat(line.row().text("name")).isEqualTo(name);
+            assertThat(line.row().number("figure")).isEqualTo(-3.25);
+        }
+    }
 }

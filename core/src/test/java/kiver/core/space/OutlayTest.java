@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 
 class OutlayTest {
 
-    private static final Rates RATES = new Rates(0.2, 10, 0.05, 0.7, 18, 4, 20);
+    private static final Rates RATES = new Rates(0.2, 10, 0.05, 0.7, 18, 4, 20, 0, 0, 0);
     private static final SowingOption OPTION = new SowingOption(2, 120, 2, 240, 0.96);
     private static final List<Stay> STAYS = List.of(
             new Stay(new PlaceId(1), TODAY, TODAY.plusDays(10), 2), new Stay(new PlaceId(2), TODAY.plusDays(10), TODAY.plusDays(24), 4));
@@ -41,8 +41,18 @@ class OutlayTest {
         assertThat(outlay.hours()).isCloseTo((480 + 2000) / 3600.0, within(1e-9));
     }
 
+    /** 240 seeds and 5 % are 252, 6 L and a fifth 7.2, 2 labels and 5 % are 3. */
+    @Test
+    void whatIsSpilledShrinksOrSpoilsIsCounted() {
+        Rates wasteful = new Rates(0.2, 10, 0.05, 0.7, 18, 4, 20, 0.05, 0.2, 0.05);
+        Outlay outlay = Outlay.of(ContainerPath.straight(MODULES), OPTION, 100, STAYS, wasteful);
+        assertThat(outlay.seeds()).isEqualTo(252);
+        assertThat(outlay.mix()).isCloseTo(7.2, within(1e-9));
+        assertThat(outlay.labels()).isEqualTo(3);
+    }
+
     @Test
     void ratesCannotBeNegative() {
-        assertThatThrownBy(() -> new Rates(0.2, 10, -0.05, 0.7, 18, 4, 20)).hasMessageContaining("negative");
+        assertThatThrownBy(() -> new Rates(0.2, 10, -0.05, 0.7, 18, 4, 20, 0, 0, 0)).hasMessageContaining("negative");
     }
 }

@@ -68,7 +68,38 @@ class RoundTest {
         assertThat(only(counted.verdict(EmergenceVerdict.LATE)).urgency()).isEqualTo(Urgency.AT_RISK);
         RoundTask failing = only(counted.verdict(EmergenceVerdict.FAILING));
         assertThat(failing.kind()).isEqualTo(TaskKind.DECIDE_ON_FAILING);
-        assertThat(failing.reason()).contains("2 cells of the 9 needed").contains("Resow");
+        assertThat(failing.reason()).contains("2 alive so far, 8 needed").contains("Resow by Sun 18 Apr");
+        assertThat(tasks(counted.verdict(EmergenceVerdict.FAILING).latestSowDay(TODAY.minusDays(1))))
+                .anySatisfy(task -> assertThat(task.reason()).contains("would be late"));
+    }
+
+    /** Counted to the end, potted or hardening: what is short stays on the round. */
+    @Test
+    void aShortBatchIsDecidedUponWhereverItStands() {
+        BatchState short32 = counted(TODAY.minusDays(20), 4, true);
+        assertThat(tasks(new Situation(short32).verdict(EmergenceVerdict.FAILING)))
+                .extracting(RoundTask::kind).containsExactly(TaskKind.DECIDE_ON_FAILING);
+        BatchState hardening = short32.after(TODAY, new BatchChange.HardeningStarted(new PlaceId(9), 5))
+                .after(TODAY, new BatchChange.HardenedForDay(2));
+        assertThat(tasks(new Situation(hardening).verdict(EmergenceVerdict.FAILING)))
+                .extracting(RoundTask::kind).containsExactly(TaskKind.DECIDE_ON_FAILING);
+        assertThat(tasks(new Situation(short32).verdict(EmergenceVerdict.FAILING).wanted(0))).isEmpty();
+    }
+
+    @Test
+    void whatIsPartSownWaitsForTheRest() {
+        RoundTask rest = only(new Situation(sown(TODAY.minusDays(1))).expected(0).traysToSow(4));
+        assertThat(rest.kind()).isEqualTo(TaskKind.SOW);
+        assertThat(rest.reason()).isEqualTo("Part sown, 4 trays to go.");
+        assertThat(only(new Situation(sown(TODAY.minusDays(3))).expected(0).traysToSow(1).plannedFor(TODAY.minusDays(3))).urgency())
+                .isEqualTo(Urgency.LATE);
+    }
+
+    @Test
+    void frostThatCameIsAskedAbout() {
+        RoundTask look = only(new Situation(ready()).target(TODAY.plusDays(9)).frost(-8));
+        assertThat(look.kind()).isEqualTo(TaskKind.LOOK_FOR_FROST);
+        assertThat(look.reason()).contains("-8 °C");
     }
 
     @Test
@@ -83,10 +114,11 @@ class RoundTest {
     void hardeningBeginsWithTheLeavesAndIsLateWhenTheDaysNoLongerFit() {
         Situation grown = new Situation(counted(TODAY.minusDays(20), 9, true));
         assertThat(tasks(grown.stageOn(TODAY.plusDays(1)))).isEmpty();
-        assertThat(only(grown.stageOn(TODAY)).kind()).isEqualTo(TaskKind.START_HARDENING);
-        assertThat(only(grown.stageOn(TODAY)).urgency()).isEqualTo(Urgency.TODAY);
+        assertThat(tasks(grown.stageOn(TODAY))).as("wanted in twenty days: held inside until five before").isEmpty();
+        assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(5))).kind()).isEqualTo(TaskKind.START_HARDENING);
+        assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(5))).urgency()).isEqualTo(Urgency.TODAY);
         assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(3))).urgency()).isEqualTo(Urgency.LATE);
-        assertThat(only(grown.stageOn(TODAY).programme(0)).reason()).contains("at once");
+        assertThat(only(grown.stageOn(TODAY).programme(0).target(TODAY)).reason()).contains("at once");
     }
 
     @Test
@@ -131,7 +163,8 @@ class RoundTest {
     void deadAndGoneBatchesAreLeftAlone() {
         BatchState failed = counted(TODAY.minusDays(9), 2, true)
                 .after(TODAY, new BatchChange.Lost(TRAY, List.of(1, 2), LossReason.DAMPING_OFF));
-        assertThat(tasks(new Situation(failed))).isEmpty();
+        assertThat(only(new Situation(failed)).kind()).as("nobody has its plants yet").isEqualTo(TaskKind.DECIDE_ON_FAILING);
+        assertThat(tasks(new Situation(failed).wanted(0))).isEmpty();
         BatchState gone = ready().after(TODAY, new BatchChange.Released(501, TRAY, IntStream.rangeClosed(1, 9).boxed().toList()));
         assertThat(tasks(new Situation(gone))).isEmpty();
     }
@@ -167,11 +200,11 @@ class RoundTest {
     private record Situation(
             BatchState state, LocalDate planned, LocalDate latest, LocalDate target, int wanted, LocalDate released,
             double expected, EmergenceVerdict verdict, boolean atEmergencePlace, LocalDate stage, LocalDate past,
-            double chance, DayOutside outside, int programme, LocalDate potting) {
+            double chance, DayOutside outside, int programme, LocalDate potting, int toSow, Double frost) {
 
         Situation(BatchState state) {
             this(state, TODAY, TODAY.plusDays(3), TODAY.plusDays(20), 8, null, 5, EmergenceVerdict.ON_COURSE, false,
-                    TODAY.plusDays(9), TODAY.plusDays(40), 0.9, DayOutside.OUT, 5, null);
+                    TODAY.plusDays(9), TODAY.plusDays(40), 0.9, DayOutside.OUT, 5, null, 0, null);
         }
 
         BatchSituation build() {
@@ -180,7 +213,8 @@ class RoundTest {
                     Optional.of(day(TODAY)), potting == null ? List.of() : List.of(day(potting)), Optional.of(day(stage)), Optional.of(ready), Optional.of(day(past)), chance);
             return new BatchSituation(state, planned, Optional.of(latest), target, wanted,
                     Optional.ofNullable(released), expected, verdict, 9, atEmergencePlace,
-                    Optional.ofNullable(potting).map(due -> "Carrier of 28 pots"), forecast, outside, programme);
+                    Optional.ofNullable(potting).map(due -> "Carrier of 28 pots"), forecast, outside, programme, toSow,
+                    state.balance().alive(), 8, 0.9, Optional.ofNullable(frost));
         }
 
         private static DateSpread day(LocalDate day) {
@@ -188,59 +222,67 @@ class RoundTest {
         }
 
         Situation plannedFor(LocalDate day) {
-            return new Situation(state, day, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, day, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation latestSowDay(LocalDate day) {
-            return new Situation(state, planned, day, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, day, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation target(LocalDate day) {
-            return new Situation(state, planned, latest, day, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, day, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation wanted(int plants) {
-            return new Situation(state, planned, latest, target, plants, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, plants, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation releasedOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, day, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, day, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation expected(double cells) {
-            return new Situation(state, planned, latest, target, wanted, released, cells, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, cells, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation verdict(EmergenceVerdict changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, changed, atEmergencePlace, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, changed, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation atEmergencePlace(boolean there) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, there, stage, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, there, stage, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation stageOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, day, past, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, day, past, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation pastLimit(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, day, chance, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, day, chance, outside, programme, potting, toSow, frost);
         }
 
         Situation chance(double changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, changed, outside, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, changed, outside, programme, potting, toSow, frost);
         }
 
         Situation outside(DayOutside changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, changed, programme, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, changed, programme, potting, toSow, frost);
         }
 
         Situation pottingOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, day);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, day, toSow, frost);
         }
 
         Situation programme(int days) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, days, potting);
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, days, potting, toSow, frost);
+        }
+
+        Situation traysToSow(int trays) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, trays, frost);
+        }
+
+        Situation frost(double minimum) {
+            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, minimum);
         }
     }
 }

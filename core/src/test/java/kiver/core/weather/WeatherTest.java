@@ -79,4 +79,13 @@ class WeatherTest {
                 .average()
                 .orElseThrow();
     }
+
+    @Test
+    void withinThePolarCirclesTheSunMayNotSetOrNotRise() {
+        assertThat(Daylight.dayLength(78, LocalDate.of(2027, 6, 21))).isEqualTo(24);
+        assertThat(Daylight.dayLength(78, LocalDate.of(2027, 12, 21))).isZero();
+        assertThat(Daylight.dayLength(-90, LocalDate.of(2027, 12, 21))).isEqualTo(24);
+        assertThat(Daylight.lightOutdoors(70, LocalDate.of(2027, 12, 21), new DailyRange(-12, -4))).isBetween(0.0, 1.0);
+        assertThat(Daylight.lightOutdoors(70, LocalDate.of(2027, 6, 21), new DailyRange(6, 16))).isGreaterThan(20);
+    }
 }

@@ -5,6 +5,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** The account table. */
 @Mapper
@@ -15,6 +16,9 @@ public interface AccountMapper {
 
     @Select("select id, email, name, password_hash, role, grower_id from account where id = #{id}")
     Optional<Account> byId(@Param("id") long id);
+
+    @Update("update account set password_hash = #{passwordHash} where id = #{id}")
+    int setPassword(@Param("id") long id, @Param("passwordHash") String passwordHash);
 
     @Select("select exists (select from account)")
     boolean any();

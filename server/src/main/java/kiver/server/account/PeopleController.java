@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import kiver.server.limit.Limits;
 import kiver.server.problem.Refusal;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -28,7 +29,7 @@ class PeopleController {
     /** A person to be added. */
     record PersonEntry(
             @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.") String name,
-            @NotBlank(message = "Enter an e-mail address.") @Email(message = "This is not an e-mail address.") String email,
+            @NotBlank(message = "Enter an e-mail address.") @Email(message = "This is not an e-mail address.") @Size(max = Limits.MOST_LETTERS_OF_AN_ADDRESS, message = "Use at most 100 letters.") String email,
             @NotBlank(message = "Choose a first password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.") String password,
             @NotNull(message = "Choose what they do.") Role role,
             @Nullable Long growerId) {}
@@ -39,6 +40,7 @@ class PeopleController {
         if (grower && entry.growerId() == null) {
             throw new Refusal("growerId", "Choose the grower they belong to.");
         }
+        Passwords.requireUnguessable(entry.password(), entry.email().strip(), entry.name().strip());
         try {
             int added = accounts.insert(
                     entry.email().strip(), entry.name().strip(), encoder.encode(entry.password()), entry.role(),

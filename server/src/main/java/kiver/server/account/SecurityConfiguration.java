@@ -1,6 +1,9 @@
 package kiver.server.account;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -11,24 +14,29 @@ import org.springframework.security.authentication.dao.DaoAuthenticationProvider
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.crypto.password.Pbkdf2PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.DefaultCookieSerializer;
 
 /** Who may call what. Whose orders a grower sees is decided where orders are read. */
 @Configuration
 class SecurityConfiguration {
 
     private static final String PROPAGATOR = Role.PROPAGATOR.name();
+    private static final Pattern SESSION_NUMBER = Pattern.compile("[0-9a-f-]{36}");
     private static final String BENCH_HAND = Role.BENCH_HAND.name();
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts) throws Exception {
         return http.authorizeHttpRequests(calls -> calls
                         .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/setup", "/actuator/health/**").permitAll()
+                        .requestMatchers("/actuator/**").denyAll()
                         .requestMatchers("/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**").hasRole(PROPAGATOR)
                         .requestMatchers("/calendar/*").permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/season/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
@@ -46,9 +54,12 @@ class SecurityConfiguration {
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->
                         failures.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(
+                .headers(headers -> headers
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN))
+                        .contentSecurityPolicy(policy -> policy.policyDirectives(
                         "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; "
                                 + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
+                .addFilterAfter(new AccountStillStands(accounts), SecurityContextHolderFilter.class)
                 .logout(logout -> logout.disable())
                 .requestCache(cache -> cache.disable())
                 .build();
@@ -59,10 +70,23 @@ class SecurityConfiguration {
         return new HttpSessionSecurityContextRepository();
     }
 
-    /** PBKDF2 with the framework's present strength: it needs no native code and stands in current guidance. */
     @Bean
     PasswordEncoder passwordEncoder() {
-        return Pbkdf2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+        return Passwords.encoder();
+    }
+
+    /** A session's number is one that was given out here; anything else is no session, and nothing asks for it. */
+    @Bean
+    CookieSerializer sessionCookies() {
+        DefaultCookieSerializer cookies = new DefaultCookieSerializer() {
+            @Override
+            public List<String> readCookieValues(HttpServletRequest request) {
+                return super.readCookieValues(request).stream().filter(id -> SESSION_NUMBER.matcher(id).matches()).toList();
+            }
+        };
+        cookies.setUseHttpOnlyCookie(true);
+        cookies.setSameSite("Lax");
+        return cookies;
     }
 
     @Bean

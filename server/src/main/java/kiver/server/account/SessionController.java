@@ -5,14 +5,23 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.time.LocalDate;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
+import kiver.server.limit.Limits;
 import kiver.server.problem.Refusal;
+import kiver.server.problem.TooSoon;
 import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
@@ -32,43 +41,45 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SessionController {
 
-    private static final double LATITUDE_UNTIL_SET = 46;
-
-    private static final int ALTITUDE_UNTIL_SET = 600;
-
     private final AuthenticationManager authentication;
     private final SecurityContextRepository contexts;
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
     private final NurseryClock clock;
+    private final SignInAttempts attempts;
 
     SessionController(
             AuthenticationManager authentication,
             SecurityContextRepository contexts,
             AccountMapper accounts,
             PasswordEncoder encoder,
-            NurseryClock clock) {
+            NurseryClock clock,
+            SignInAttempts attempts) {
         this.authentication = authentication;
         this.contexts = contexts;
         this.accounts = accounts;
         this.encoder = encoder;
         this.clock = clock;
+        this.attempts = attempts;
     }
 
     /** Who is signed in, and what the first page needs to know. */
     record SessionView(
-            boolean signedIn, @Nullable String name, @Nullable Role role, boolean needsFirstAccount, @Nullable String nursery, LocalDate today,
+            boolean signedIn, @Nullable Long person, @Nullable String name, @Nullable Role role, boolean needsFirstAccount, @Nullable String nursery, LocalDate today,
             boolean demo) {}
 
     /** What is typed to sign in. */
-    record SignIn(@NotBlank(message = "Enter your e-mail address.") String email,
-            @NotBlank(message = "Enter your password.") String password) {}
+    record SignIn(
+            @NotBlank(message = "Enter your e-mail address.") @Size(max = 300, message = "Use at most 300 letters.") String email,
+            @NotBlank(message = "Enter your password.") @Size(max = 200, message = "Use at most 200 letters.") String password) {}
 
     /** What is typed on the first-run page. */
     record FirstAccount(
             @NotBlank(message = "Enter the nursery's name.") @Size(max = 80, message = "Use at most 80 letters.") String nursery,
             @NotBlank(message = "Enter your name.") @Size(max = 80, message = "Use at most 80 letters.") String name,
-            @NotBlank(message = "Enter your e-mail address.") @Email(message = "This is not an e-mail address.") String email,
+            @NotBlank(message = "Enter your e-mail address.") @Email(message = "This is not an e-mail address.") @Size(max = Limits.MOST_LETTERS_OF_AN_ADDRESS, message = "Use at most 100 letters.") String email,
+            @NotNull(message = "Say how far north or south it lies.") @DecimalMin(value = "-90", message = "Enter −90 to 90 degrees, south negative.") @DecimalMax(value = "90", message = "Enter −90 to 90 degrees, south negative.") Double latitude,
+            @NotNull(message = "Say how high it lies.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5_000, message = "Enter −400 to 5,000 m.") Integer altitude,
             @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.") String password) {}
 
     @GetMapping("/api/session")
@@ -76,6 +87,7 @@ class SessionController {
         Nursery nursery = clock.nursery().orElse(null);
         return new SessionView(
                 person != null,
+                person == null ? null : person.id(),
                 person == null ? null : person.name(),
                 person == null ? null : person.role(),
                 !accounts.any(),
@@ -86,24 +98,71 @@ class SessionController {
 
     @PostMapping("/api/session")
     SessionView signIn(@Valid @RequestBody SignIn typed, HttpServletRequest request, HttpServletResponse response) {
+        String email = typed.email().strip();
+        Duration wait = attempts.toWait(email, request.getRemoteAddr());
+        if (!wait.isZero()) {
+            throw new TooSoon("Too many attempts with this address. Wait " + (wait.toSeconds() + 1) + " seconds, then try again.",
+                    wait);
+        }
         Authentication checked;
         try {
             checked = authentication.authenticate(
-                    UsernamePasswordAuthenticationToken.unauthenticated(typed.email().strip(), typed.password()));
+                    UsernamePasswordAuthenticationToken.unauthenticated(email, typed.password()));
+        } catch (InternalAuthenticationServiceException away) {
+            if (away.getCause() instanceof RuntimeException cause) {
+                throw cause;
+            }
+            throw away;
         } catch (AuthenticationException wrong) {
+            attempts.failed(email, request.getRemoteAddr());
             throw new Refusal("password", "E-mail address and password do not fit together. Check both and try again.");
         }
-        Person person = ((Person) checked.getPrincipal()).withoutPassword();
+        attempts.succeeded(email, request.getRemoteAddr());
+        Person person = keptAsIsCurrent((Person) checked.getPrincipal(), typed.password()).withoutPassword();
         // A new session number, so that one planted before signing in is worth nothing.
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }
+        keepSignedIn(person, request, response);
+        return session(person);
+    }
+
+    private void keepSignedIn(Person person, HttpServletRequest request, HttpServletResponse response) {
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(
                 UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return session(person);
+    }
+
+    /** A password kept in an older way is kept in the present one from now on. */
+    private Person keptAsIsCurrent(Person person, String password) {
+        if (!encoder.upgradeEncoding(person.passwordHash())) {
+            return person;
+        }
+        String hash = encoder.encode(password);
+        accounts.setPassword(person.id(), hash);
+        return new Person(person.id(), person.email(), person.name(), hash, person.role(), person.growerId());
+    }
+
+    /** A new password for the person signed in. */
+    record PasswordChange(
+            @NotBlank(message = "Enter your present password.") @Size(max = 200, message = "Use at most 200 letters.") String present,
+            @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.") String password) {}
+
+    /** Changes one's own password; other sessions of the same account end. */
+    @PostMapping("/api/session/password")
+    void changePassword(
+            @Valid @RequestBody PasswordChange typed, @AuthenticationPrincipal Person person, HttpServletRequest request,
+            HttpServletResponse response) {
+        Account account = accounts.byId(person.id()).orElseThrow();
+        if (!encoder.matches(typed.present(), account.passwordHash())) {
+            attempts.failed(account.email(), request.getRemoteAddr());
+            throw new Refusal("present", "This is not your present password.");
+        }
+        Passwords.requireUnguessable(typed.password(), account.email(), account.name());
+        accounts.setPassword(person.id(), encoder.encode(typed.password()));
+        keepSignedIn(Person.of(accounts.byId(person.id()).orElseThrow()).withoutPassword(), request, response);
     }
 
     @DeleteMapping("/api/session")
@@ -122,7 +181,8 @@ class SessionController {
         if (accounts.any()) {
             throw new Refusal("email", "This nursery has its first account already. Sign in instead.");
         }
-        clock.open(new Nursery(typed.nursery().strip(), LATITUDE_UNTIL_SET, ALTITUDE_UNTIL_SET, false, null));
+        Passwords.requireUnguessable(typed.password(), typed.email().strip(), typed.name().strip());
+        clock.open(new Nursery(typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null));
         accounts.insert(
                 typed.email().strip(), typed.name().strip(), encoder.encode(typed.password()), Role.PROPAGATOR, null);
     }

@@ -38,13 +38,21 @@ import kiver.core.plan.ContainerPath;
  * @param leavesFrom fewest true leaves ordered
  * @param leavesTo most true leaves ordered
  * @param target day on which the plants are wanted
+ * @param under share of them that the grower takes as whole when it is missing, 0 to 0.5
+ * @param countedIn what the number ordered counts
+ * @param planVersion how often its plan was changed
  */
 public record Batch(
         long id, int number, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
         LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId, long hardeningPlaceId,
         HardeningProgramme hardeningProgramme, ContainerPath.Kind containerPath, String containers, boolean pottedLate,
         boolean pinned, long orderId, int orderNumber, long growerId, String grower, String variety,
-        String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target) {
+        String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target, double under,
+        CountedIn countedIn, int planVersion) {
+
+    /** What the number of an order counts. */
+    public enum CountedIn { PLANTS, CLUMPS }
+
 
     /** The places it is planned to pass through. */
     public Way way() {

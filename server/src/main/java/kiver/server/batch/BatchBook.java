@@ -1,9 +1,11 @@
 package kiver.server.batch;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
@@ -14,6 +16,9 @@ import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.kept.Kept;
 import kiver.server.problem.NotFound;
+import kiver.server.problem.Refusal;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,9 +27,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class BatchBook {
 
-    private static final BatchState NOTHING_RECORDED = BatchState.after(List.of());
+    private static final Folded NOTHING_RECORDED = new Folded(BatchState.after(List.of()), 0, Optional.empty());
+    private static final Logger LOG = LoggerFactory.getLogger(BatchBook.class);
 
-    private final Map<Long, BatchState> kept = new ConcurrentHashMap<>();
+    /** A record as far as it can be folded, how many changes it holds, and what is wrong with the rest. */
+    private record Folded(BatchState state, int changes, Optional<String> problem) {}
+
+    private final Map<Long, Folded> kept = new ConcurrentHashMap<>();
     private final BatchMapper mapper;
     private final ChangeJson json;
 
@@ -36,10 +45,9 @@ public class BatchBook {
     /** The batch of that number. */
     public BatchFile file(int number) {
         Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound("batch " + number));
+        Folded folded = folded(mapper.changes(batch.id()));
         return new BatchFile(
-                batch,
-                mapper.runs(batch.id()).stream().map(BatchBook::run).toList(),
-                BatchState.after(mapper.changes(batch.id()).stream().map(this::change).toList()));
+                batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), folded.state(), folded.problem());
     }
 
     /** A mark that differs whenever anything has changed from which the state of batches follows. */
@@ -51,12 +59,14 @@ public class BatchBook {
     public List<BatchFile> files() {
         Map<Long, List<BatchMapper.RunRow>> runs =
                 mapper.allRuns().stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
-        Map<Long, BatchState> states = states();
+        Map<Long, Folded> states = states();
         return mapper.all().stream()
-                .map(batch -> new BatchFile(
-                        batch,
-                        runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
-                        states.getOrDefault(batch.id(), NOTHING_RECORDED)))
+                .map(batch -> {
+                    Folded folded = states.getOrDefault(batch.id(), NOTHING_RECORDED);
+                    return new BatchFile(
+                            batch, runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
+                            folded.state(), folded.problem());
+                })
                 .toList();
     }
 
@@ -65,26 +75,54 @@ public class BatchBook {
      * last of its changes stays right; only records that have grown are read again. Inside a transaction that writes
      * nothing is kept, since what it wrote may yet be taken back.
      */
-    private Map<Long, BatchState> states() {
+    private Map<Long, Folded> states() {
         Map<Long, Integer> reaches = mapper.reaches().stream()
                 .collect(Collectors.toMap(BatchMapper.Reach::batchId, BatchMapper.Reach::sequence));
         List<Long> grown = reaches.entrySet().stream()
                 .filter(reach -> kept.get(reach.getKey()) == null
-                        || kept.get(reach.getKey()).changes().size() != reach.getValue())
+                        || kept.get(reach.getKey()).changes() != reach.getValue())
                 .map(Map.Entry::getKey)
                 .toList();
-        Map<Long, BatchState> states = new HashMap<>();
+        Map<Long, Folded> states = new HashMap<>();
         if (!grown.isEmpty()) {
             mapper.changesOf(grown).stream()
                     .collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId))
-                    .forEach((batch, rows) ->
-                            states.put(batch, BatchState.after(rows.stream().map(this::change).toList())));
+                    .forEach((batch, rows) -> states.put(batch, folded(rows)));
         }
         if (!Kept.writing()) {
             kept.putAll(states);
         }
         reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));
         return states;
+    }
+
+    /** Folds a record; one that was damaged is folded up to there, so that it stops no page of others. */
+    private Folded folded(List<BatchMapper.ChangeRow> rows) {
+        try {
+            return new Folded(BatchState.after(rows.stream().map(this::change).toList()), rows.size(), Optional.empty());
+        } catch (RuntimeException damaged) {
+            BatchState state = NOTHING_RECORDED.state();
+            List<RecordedChange> whole = new ArrayList<>();
+            for (BatchMapper.ChangeRow row : rows) {
+                try {
+                    whole.add(change(row));
+                    state = BatchState.after(whole);
+                } catch (RuntimeException here) {
+                    LOG.error("Entry {} of the record of batch id {} cannot be read", row.sequence(), row.batchId(), here);
+                    return new Folded(state, rows.size(), Optional.of(
+                            "Entry " + row.sequence() + " of its record cannot be read; what came after is not shown."));
+                }
+            }
+            throw damaged;
+        }
+    }
+
+    /** Locks a batch against others who record for it or change its plan, until the transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void lock(int number) {
+        if (mapper.lock(number) == null) {
+            throw new NotFound("batch " + number);
+        }
     }
 
     /** The batches that lie in a tray or are planned into it. */
@@ -106,11 +144,31 @@ public class BatchBook {
         return number;
     }
 
-    /** Gives each of two batches to the other's order. */
+    /**
+     * Gives each of two batches to the other's order.
+     *
+     * @throws Refusal when they are not alike, or plants of one have gone already
+     */
     @Transactional(propagation = Propagation.MANDATORY)
     public void swapOrders(int number, int other) {
+        mapper.lock(Math.min(number, other));
+        mapper.lock(Math.max(number, other));
+        BatchFile one = file(number);
+        BatchFile two = file(other);
+        requireAlike(number == other, other, "a batch cannot be swapped with itself");
+        requireAlike(!one.batch().variety().equals(two.batch().variety()), other, "it is of another variety");
+        requireAlike(!one.batch().container().equals(two.batch().container()), other, "it is in another container");
+        requireAlike(!one.batch().stage().equals(two.batch().stage()), other, "its order wants another stage");
+        requireAlike(!one.batch().countedIn().equals(two.batch().countedIn()), other, "its order counts otherwise");
+        requireAlike(one.plantsReleased() + two.plantsReleased() > 0, other, "plants of one of them have gone already");
         if (mapper.swapOrders(number, other) != 2) {
             throw new NotFound("pair of batches " + number + " and " + other);
+        }
+    }
+
+    private static void requireAlike(boolean different, int other, String why) {
+        if (different) {
+            throw new Refusal("otherBatch", "Batch " + other + " cannot take this order: " + why + ".");
         }
     }
 
@@ -143,6 +201,8 @@ public class BatchBook {
         for (BatchChange change : changes) {
             if (change instanceof BatchChange.Sown sown) {
                 requireFree(number, sown.run());
+            } else if (change instanceof BatchChange.PottedOn potted) {
+                requireFree(number, potted.into());
             }
             state = state.after(day, change);
             int sequence = state.changes().size();
@@ -152,18 +212,17 @@ public class BatchBook {
         return state;
     }
 
-    /** No two batches in one cell: whatever others have sown in this tray must lie elsewhere. */
+    /** No two batches in one cell: whatever others have in this tray, sown or potted, must stand elsewhere. */
     private void requireFree(int number, CellRun run) {
         mapper.lockTray(run.tray().number());
         for (BatchFile other : filesIn(run.tray())) {
             if (other.batch().number() != number) {
-                other.state().sowings().keySet().stream()
-                        .filter(sowing -> sowing.run().overlaps(run))
+                run.cells().stream()
+                        .filter(other.state().cells()::containsKey)
                         .findFirst()
-                        .ifPresent(sowing -> {
-                            throw new ChangeRefused("run", "Cells " + sowing.run().first() + " to "
-                                    + sowing.run().last() + " of this tray hold batch " + other.batch().number()
-                                    + " already.");
+                        .ifPresent(cell -> {
+                            throw new ChangeRefused("run", "Cell " + cell.number() + " of this tray holds batch "
+                                    + other.batch().number() + " already.");
                         });
             }
         }

@@ -20,7 +20,7 @@ interface BatchMapper {
                    batch.potted_late, batch.pinned, batch.order_id,
                    ordered.number as order_number, ordered.grower_id, grower.name as grower, variety.name as variety,
                    variety.crop, ordered.container, ordered.plants, ordered.leaves_from, ordered.leaves_to,
-                   ordered.target
+                   ordered.target, ordered.under, ordered.counted_in, batch.plan_version
             from batch
             join grower_order ordered on ordered.id = batch.order_id
             join grower on grower.id = ordered.grower_id
@@ -42,6 +42,7 @@ interface BatchMapper {
     @Select(BATCHES + " where batch.number = #{number}")
     Optional<Batch> byNumber(@Param("number") int number);
 
+    /** Waits for others who record for this batch or change its plan. */
     @Select("select id from batch where number = #{number} for update")
     Long lock(@Param("number") int number);
 
@@ -70,6 +71,7 @@ interface BatchMapper {
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from variety),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from library_entry),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from evening_done),
                 (select count(*) from tray))
             """)
     String mark();

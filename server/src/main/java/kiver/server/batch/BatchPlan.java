@@ -60,6 +60,12 @@ public record BatchPlan(
                 pottedLate);
     }
 
+    /** Whether it is sown on the same day, in the same place and into the same containers as another. */
+    public boolean sowsLike(BatchPlan other) {
+        return sowDay.equals(other.sowDay) && containers.equals(other.containers) && containerPath == other.containerPath
+                && emergencePlaceId == other.emergencePlaceId;
+    }
+
     /** The container its plants are handed over in. */
     public String lastContainer() {
         return containers.substring(containers.lastIndexOf(' ') + 1);
@@ -82,6 +88,6 @@ public record BatchPlan(
                 sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, batch.hardeningProgramme(),
                 containerPath, containers, pottedLate, pinned, batch.orderId(), batch.orderNumber(),
                 batch.growerId(), batch.grower(), batch.variety(), batch.crop(), lastContainer(), batch.plants(),
-                batch.leavesFrom(), batch.leavesTo(), target);
+                batch.leavesFrom(), batch.leavesTo(), target, batch.under(), batch.countedIn(), batch.planVersion());
     }
 }

@@ -12,7 +12,7 @@ import tools.jackson.databind.json.JsonMapper;
 class ChangeJson {
 
     private static final Map<String, Class<? extends BatchChange>> KINDS = Stream.of(
-                    BatchChange.Sown.class, BatchChange.Counted.class, BatchChange.Lost.class,
+                    BatchChange.Sown.class, BatchChange.LeftUnsown.class, BatchChange.Counted.class, BatchChange.Lost.class,
                     BatchChange.PottedOn.class, BatchChange.Moved.class, BatchChange.HardeningStarted.class,
                     BatchChange.HardenedForDay.class, BatchChange.HardeningEnded.class, BatchChange.Released.class,
                     BatchChange.Corrected.class)

@@ -21,14 +21,14 @@ interface PlanChangeMapper {
     record PartRow(int number, String before, String after) {}
 
     /** One batch of a draft. */
-    record DraftPartRow(int number, String change) {}
+    record DraftPartRow(int number, String change, int planVersion) {}
 
     @Update("""
             update batch set sow_day = #{plan.sowDay}, latest_sow_day = #{plan.latestSowDay},
                    emergence_place_id = #{plan.emergencePlaceId}, growing_place_id = #{plan.growingPlaceId},
                    hardening_place_id = #{plan.hardeningPlaceId}, pinned = #{plan.pinned},
                    container_path = #{plan.containerPath}, containers = #{plan.containers},
-                   potted_late = #{plan.pottedLate}
+                   potted_late = #{plan.pottedLate}, plan_version = plan_version + 1
             where number = #{number}
             """)
     int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);
@@ -55,6 +55,10 @@ interface PlanChangeMapper {
             @Param("before") String before,
             @Param("after") String after);
 
+    /** Lets one person at a time undo. */
+    @Select("select true from (select pg_advisory_xact_lock(4712)) as held")
+    boolean lockChanges();
+
     @Select("select id, words from plan_change where not undone order by id desc limit 1")
     Optional<PlanChangeRow> lastChange();
 
@@ -80,16 +84,16 @@ interface PlanChangeMapper {
     int deleteDraft(@Param("draft") long draft);
 
     @Select("""
-            select batch.number, part.change::text as change
+            select batch.number, part.change::text as change, part.plan_version
             from draft_part part join batch on batch.id = part.batch_id where part.draft_id = #{draft}
             order by batch.number
             """)
     List<DraftPartRow> draftParts(@Param("draft") long draft);
 
     @Insert("""
-            insert into draft_part (draft_id, batch_id, change)
-            values (#{draft}, (select id from batch where number = #{number}), #{change}::jsonb)
-            on conflict (draft_id, batch_id) do update set change = excluded.change
+            insert into draft_part (draft_id, batch_id, change, plan_version)
+            select #{draft}, id, #{change}::jsonb, plan_version from batch where number = #{number}
+            on conflict (draft_id, batch_id) do update set change = excluded.change, plan_version = excluded.plan_version
             """)
     void putDraftPart(@Param("draft") long draft, @Param("number") int number, @Param("change") String change);
 }

@@ -42,6 +42,7 @@ public class PlanChanges {
         }
         long change = mapper.insertChange(by, words);
         new TreeMap<>(plans).forEach((number, plan) -> {
+            batches.lock(number);
             Batch batch = batches.file(number).batch();
             mapper.insertPart(change, number, json.writeValueAsString(BatchPlan.of(batch)), json.writeValueAsString(plan));
             set(batch, plan);
@@ -66,13 +67,15 @@ public class PlanChanges {
     /** Undoes the last change, unless its batches were changed otherwise since. Answers what it was. */
     @Transactional(propagation = Propagation.MANDATORY)
     public String undo() {
+        mapper.lockChanges();
         PlanChangeMapper.PlanChangeRow last =
                 mapper.lastChange().orElseThrow(() -> new Refusal("change", "There is no change of the plan to undo."));
         for (PlanChangeMapper.PartRow part : mapper.parts(last.id())) {
+            batches.lock(part.number());
             BatchFile file = batches.file(part.number());
-            if (file.state().sownOn().isPresent()
-                    && !read(part.before()).sowDay().equals(file.batch().sowDay())) {
-                throw new Refusal("change", "Batch " + part.number() + " has been sown since; its sow day cannot be put back.");
+            if (file.state().sownOn().isPresent() && !read(part.before()).sowsLike(BatchPlan.of(file.batch()))) {
+                throw new Refusal("change", "Batch " + part.number()
+                        + " has been sown since; its sow day and its containers cannot be put back.");
             }
             set(file.batch(), read(part.before()));
         }
@@ -113,7 +116,17 @@ public class PlanChanges {
     @Transactional(propagation = Propagation.MANDATORY)
     public void take(long draft, Long by) {
         Draft taken = requireDraft(draft);
-        change(by, "Take the draft \"" + taken.name() + "\"", plansOf(draft));
+        Map<Integer, BatchPlan> plans = plansOf(draft);
+        for (PlanChangeMapper.DraftPartRow part : mapper.draftParts(draft)) {
+            batches.lock(part.number());
+            Batch planned = batches.file(part.number()).batch();
+            if (part.planVersion() != planned.planVersion()) {
+                throw new Refusal("draft", "The plan of batch " + part.number() + " was changed since it was put into this draft: it"
+                        + " is to be sown on " + planned.sowDay() + " now, and on " + plans.get(part.number()).sowDay()
+                        + " in the draft. Change it again in the draft, or drop the draft.");
+            }
+        }
+        change(by, "Take the draft \"" + taken.name() + "\"", plans);
         mapper.deleteDraft(draft);
     }
 
@@ -124,7 +137,8 @@ public class PlanChanges {
         mapper.deleteDraft(draft);
     }
 
-    private Draft requireDraft(long draft) {
+    /** The draft of that number. */
+    public Draft requireDraft(long draft) {
         return mapper.drafts().stream()
                 .filter(each -> each.id() == draft)
                 .findFirst()

@@ -1,6 +1,7 @@
 package kiver.server.batch;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
@@ -40,7 +41,7 @@ public class RecordingService {
         if (happened.isAfter(today)) {
             throw new Refusal("day", "The day " + happened + " is still to come; today is " + today + ".");
         }
-        requests.once(requestId, () -> {
+        requests.once(requestId, Arrays.asList("record", number, happened, changes, recordedBy), () -> {
             batches.record(number, happened, changes, recordedBy);
             return number;
         });

@@ -29,7 +29,8 @@ class TrayController {
     }
 
     /** A cell; without a batch when it is free, without a condition when it is only set aside. */
-    record CellView(int number, @Nullable Integer batch, @Nullable CellCondition condition, @Nullable Integer seeds, @Nullable Integer seedlings) {}
+    record CellView(int number, @Nullable Integer batch, @Nullable CellCondition condition, @Nullable Integer seeds, @Nullable Integer seedlings,
+            boolean onlySeen) {}
 
     /** A tray. */
     record TrayView(
@@ -55,14 +56,13 @@ class TrayController {
             CellState state = file.state().cells().get(cell);
             if (state != null) {
                 return new CellView(
-                        cell.number(), file.batch().number(), state.condition(), state.seeds(), state.seedlings());
+                        cell.number(), file.batch().number(), state.condition(), state.seeds(), state.seedlings(), state.onlySeen());
             }
         }
         return files.stream()
-                .filter(file -> file.state().sownOn().isEmpty())
-                .filter(file -> file.runs().stream().anyMatch(run -> run.cells().contains(cell)))
+                .filter(file -> file.toSow().stream().anyMatch(run -> run.cells().contains(cell)))
                 .findFirst()
-                .map(file -> new CellView(cell.number(), file.batch().number(), null, null, null))
-                .orElseGet(() -> new CellView(cell.number(), null, null, null, null));
+                .map(file -> new CellView(cell.number(), file.batch().number(), null, null, null, false))
+                .orElseGet(() -> new CellView(cell.number(), null, null, null, null, false));
     }
 }

@@ -44,6 +44,13 @@ public class NurseryClock {
         }
     }
 
+    /** Says where the nursery lies; the demonstration's does not move. */
+    public void move(double latitude, int stationAltitude) {
+        if (mapper.move(latitude, stationAltitude) != 1) {
+            throw new IllegalStateException("There is no nursery that could be moved.");
+        }
+    }
+
     /** The nursery table. */
     @Mapper
     interface NurseryMapper {
@@ -53,6 +60,9 @@ public class NurseryClock {
         @Insert("insert into nursery (name, latitude, station_altitude, demo, demo_today) "
                 + "values (#{name}, #{latitude}, #{stationAltitude}, #{demo}, #{demoToday})")
         void insert(Nursery nursery);
+
+        @Update("update nursery set latitude = #{latitude}, station_altitude = #{stationAltitude}")
+        int move(@Param("latitude") double latitude, @Param("stationAltitude") int stationAltitude);
 
         @Update("update nursery set demo_today = #{day} where demo")
         int showDay(@Param("day") LocalDate day);

@@ -94,7 +94,11 @@ class DemoHands {
         String purpose = task.kind().name();
         switch (task.kind()) {
             case SOW -> record(batch.number(), today, purpose, sowing(analysis));
-            case COUNT, DECIDE_ON_FAILING -> record(batch.number(), today, purpose, counts(analysis, today));
+            case COUNT, DECIDE_ON_FAILING -> {
+                if (state.balance().waiting() > 0) {
+                    record(batch.number(), today, purpose, counts(analysis, today));
+                }
+            }
             case MOVE_TO_GROW_ON -> record(batch.number(), today, purpose,
                     List.of(new BatchChange.Moved(new PlaceId(batch.growingPlaceId()))));
             case POT_ON -> potOn(analysis, today);
@@ -111,7 +115,7 @@ class DemoHands {
                     batch.hardeningProgramme().hoursOn(state.hardeningDays() + 1))));
             case END_HARDENING -> record(batch.number(), today, purpose, List.of(new BatchChange.HardeningEnded()));
             case RELEASE -> {
-                int plants = Math.min(stop.plantsStillWanted(), state.balance().alive());
+                int plants = Math.min(stop.plantsStillWanted(), stop.batch().file().plantsAlive());
                 if (plants > 0 && !batch.target().isAfter(today)) {
                     releases.release(id(batch.number(), today, purpose), batch.orderNumber(), plants, null);
                 }
@@ -121,7 +125,7 @@ class DemoHands {
                     .map(tray -> (BatchChange) new BatchChange.Lost(
                             tray, state.cellsIn(tray, CellCondition.ALIVE), LossReason.NOT_NEEDED))
                     .toList());
-            case WATCH_DATE -> { }
+            case LOOK_FOR_FROST, WATCH_DATE -> { }
         }
     }
 
@@ -130,34 +134,33 @@ class DemoHands {
         SeedLot lot = seeds.lot(batch.lotId());
         List<BatchChange> changes = new ArrayList<>();
         int left = lot.seedsLeft();
-        for (CellRun run : analysis.file().runs()) {
+        for (CellRun run : analysis.file().toSow()) {
             int needed = run.length() * batch.seedsPerCell();
             if (needed <= left) {
                 changes.add(new BatchChange.Sown(run, batch.seedsPerCell(), batch.lotId(),
                         MEDIA[batch.number() % MEDIA.length], new PlaceId(batch.emergencePlaceId())));
                 left -= needed;
+            } else {
+                changes.add(new BatchChange.LeftUnsown(run.tray()));
             }
         }
         return changes;
     }
 
-    /** All that live go on into the next container of their path, tray by tray. */
+    /** All that live go on into the next container of their path. */
     private void potOn(BatchAnalysis analysis, LocalDate today) {
         int number = analysis.file().batch().number();
         BatchState state = analysis.file().state();
         String into = analysis.containers().containers().get(analysis.standing().pottingsDone() + 1).code();
-        for (TrayId tray : state.trays()) {
-            int alive = state.cellsIn(tray, CellCondition.ALIVE).size();
-            if (alive > 0) {
-                pottings.pot(id(number, today, "POT_ON " + tray.number()), number, today,
-                        new PottingService.Potted(tray, into, alive), null);
-            }
+        int alive = state.balance().alive();
+        if (alive > 0) {
+            pottings.pot(id(number, today, "POT_ON"), number, today, new PottingService.Potted(List.of(), into, alive), null);
         }
     }
 
     private List<BatchChange> counts(BatchAnalysis analysis, LocalDate today) {
         BatchState state = analysis.file().state();
-        SeedLot lot = seeds.lot(state.sowings().keySet().iterator().next().lot());
+        SeedLot lot = seeds.lot(state.sowings().values().iterator().next().sown().lot());
         double germination = DemoTruth.germination(lot.id(), lot.germinationLabel());
         double progress = analysis.course().orElseThrow().emergenceProgressUntil(today);
         boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;

@@ -17,6 +17,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
 import kiver.core.plan.WayFinder;
+import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;
@@ -142,7 +143,7 @@ class LargeSeason implements ApplicationRunner {
                 .lastEvenOdds(target, DAY);
         int cells = CELLS / 2 + random.nextInt(CELLS);
         int order = stock.orders().add(
-                site.growerId(), site.id(), variety.id(), container.code(), new OrderLine(cells * 3 / 4, stage, target), DAY,
+                site.growerId(), site.id(), variety.id(), container.code(), new OrderLine(cells * 3 / 4, stage, target), Batch.CountedIn.PLANTS, DAY,
                 null);
         stock.batches().add(
                 new NewBatch(

@@ -2,8 +2,10 @@ package kiver.server.emerge;
 
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
@@ -27,6 +29,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class CountController {
 
+    private static final int MOST_CELLS = 2_000;
+
     private final RecordingService recording;
     private final TrayBook trays;
 
@@ -36,13 +40,18 @@ class CountController {
     }
 
     /** Seedlings in one cell. */
-    record CellCount(@NotNull Integer cell, @NotNull Integer seedlings) {}
+    record CellCount(@NotNull(message = "Say which cell.") @Min(value = 1, message = "Cells are counted from 1.") Integer cell, @NotNull(message = "Say how many seedlings.") Integer seedlings) {}
 
-    /** Counts of some cells of a tray. */
+    /**
+     * Counts of some cells of a tray.
+     *
+     * @param somethingUp cells in which something was seen to be up without being counted
+     */
     record CountEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotNull(message = "Count at least one cell, or say that the count is complete.") List<@Valid CellCount> cells,
+            @NotNull(message = "Count at least one cell, or say that the count is complete.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Valid CellCount> cells,
+            @Nullable @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> somethingUp,
             boolean complete,
             @Nullable LocalDate day) {}
 
@@ -50,13 +59,14 @@ class CountController {
     record LossEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotEmpty(message = "Pick at least one cell.") List<@NotNull Integer> cells,
+            @NotEmpty(message = "Pick at least one cell.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> cells,
             @NotNull(message = "Choose a reason.") LossReason reason,
             @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/counts")
     void count(@PathVariable int number, @Valid @RequestBody CountEntry entry, @AuthenticationPrincipal Person person) {
-        if (entry.cells().isEmpty() && !entry.complete()) {
+        List<Integer> somethingUp = entry.somethingUp() == null ? List.of() : entry.somethingUp();
+        if (entry.cells().isEmpty() && somethingUp.isEmpty() && !entry.complete()) {
             throw new Refusal("cells", "Count at least one cell, or say that the count is complete.");
         }
         TreeMap<Integer, Integer> seedlings = new TreeMap<>();
@@ -67,7 +77,7 @@ class CountController {
             }
             seedlings.put(count.cell(), count.seedlings());
         }
-        BatchChange change = new BatchChange.Counted(tray(entry.tray()), seedlings, entry.complete());
+        BatchChange change = new BatchChange.Counted(tray(entry.tray()), seedlings, somethingUp, entry.complete());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 

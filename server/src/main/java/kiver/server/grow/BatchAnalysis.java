@@ -31,18 +31,41 @@ import kiver.server.batch.BatchFile;
  * @param course what temperatures did to it; empty before sowing
  * @param watch on its emergence; empty before sowing
  * @param expectedUp cells that should show something by this morning
+ * @param expectedAtCount cells that should have shown something on the day of the last count; 0 before one
  * @param verdict on its emergence
  * @param chanceEnough that enough cells come up, or are alive once all is counted; 0 to 1
  * @param forecast of its dates
  * @param leavesNow true leaves by now, 0 before emergence
  * @param leggy whether it stands in too little light
  * @param stays room it takes from today on, as most likely
+ * @param lossTonight share likely lost to the coming night where it stands, 0 to 1; 0 once it was brought in or covered
+ * @param problem why it could not be worked out, in words; empty when it was
  */
 public record BatchAnalysis(
         BatchFile file, Crop crop, Container container, ContainerPath containers, Path path, Standing standing,
         PaceSpread pace, Way way, Optional<BatchCourse> course,
-        Optional<EmergenceWatch> watch, double expectedUp, EmergenceVerdict verdict, double chanceEnough,
-        BatchForecast forecast, double leavesNow, boolean leggy, List<Stay> stays) {
+        Optional<EmergenceWatch> watch, double expectedUp, double expectedAtCount, EmergenceVerdict verdict, double chanceEnough,
+        BatchForecast forecast, double leavesNow, boolean leggy, List<Stay> stays, double lossTonight, Optional<String> problem) {
+
+    /** A batch of which nothing could be worked out; it is shown with what was recorded, among the others. */
+    static BatchAnalysis notComputable(BatchFile file, Crop crop, ContainerPath containers) {
+        Path path = new Path(List.of(), 1, 1, Double.POSITIVE_INFINITY, 0);
+        BatchForecast nothing = new BatchForecast(
+                Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), 0);
+        return new BatchAnalysis(
+                file, crop, containers.last(), containers, path, Standing.sownAt(0), PaceSpread.BEFORE_ANY_COUNT,
+                file.batch().way(), Optional.empty(), Optional.empty(), 0, 0, EmergenceVerdict.TOO_SOON_TO_TELL, 0,
+                nothing, 0, false, List.of(), 0,
+                Optional.of(file.problem().orElse("Its dates and figures cannot be worked out; check its days and its plan.")));
+    }
+
+
+    /** The same with what the coming night may take. */
+    BatchAnalysis losingTonight(double share) {
+        return new BatchAnalysis(
+                file, crop, container, containers, path, standing, pace, way, course, watch, expectedUp, expectedAtCount,
+                verdict, chanceEnough, forecast, leavesNow, leggy, stays, share, problem);
+    }
 
     /** Where the batch is on its path. */
     public BatchStage stage() {
@@ -51,13 +74,13 @@ public record BatchAnalysis(
 
     /** The chance that its order is met from it whole and in time, 0 to 1. */
     public double chance() {
-        if (file.state().balance().released() >= file.batch().plants()) {
+        if (file.plantsReleased() >= file.accepted()) {
             return 1;
         }
         return switch (stage()) {
             case RELEASED -> 1;
             case FAILED -> 0;
-            default -> forecast.chanceOnTarget() * chanceEnough;
+            default -> forecast.chanceOnTarget() * chanceEnough * (1 - lossTonight);
         };
     }
 }

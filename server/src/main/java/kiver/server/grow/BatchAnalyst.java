@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchState;
@@ -14,10 +15,12 @@ import kiver.core.crop.Crop;
 import kiver.core.emerge.CountSoFar;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.emerge.EmergenceWatch;
+import kiver.core.emerge.ExpectedShare;
 import kiver.core.grow.BatchCourse;
 import kiver.core.grow.BatchForecast;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
+import kiver.core.growth.Potting;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
@@ -29,15 +32,19 @@ import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
+import kiver.core.seed.Survival;
+import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowQuantity;
 import kiver.core.space.Footprint;
 import kiver.core.space.Stay;
+import kiver.core.tray.TrayId;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
+import kiver.server.limit.Limits;
 import kiver.server.kept.Kept;
 import kiver.server.problem.NotFound;
 import kiver.server.seed.SeedLot;
@@ -47,6 +54,8 @@ import kiver.server.space.BatchInSpace;
 import kiver.server.space.BatchesInSpace;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /** Works out how batches stand, from their records, the temperatures they had and the season ahead. */
@@ -56,6 +65,9 @@ public class BatchAnalyst implements BatchesInSpace {
     /** Light is judged over this many days gone by. */
     private static final int DAYS_OF_LIGHT = 7;
 
+    private static final double EVEN = 0.5;
+    private static final Logger LOG = LoggerFactory.getLogger(BatchAnalyst.class);
+
     private final BatchBook batches;
     private final SeasonService seasons;
     private final NurseryClock clock;
@@ -63,17 +75,22 @@ public class BatchAnalyst implements BatchesInSpace {
     private final SeedStore seeds;
     private final LotKnowledge lots;
     private final TrayBook trays;
+    private final EveningBook evenings;
     private final Map<Integer, KeptOne> kept = new ConcurrentHashMap<>();
 
     /** An analysis with all that it rests on. */
-    private record KeptOne(BatchFile file, Season season, Germination germination, BatchAnalysis analysis) {
+    private record KeptOne(
+            BatchFile file, Season season, Germination germination, Kind kind, BatchAnalysis analysis) {
 
         /** The same season and record are the same objects: they are only ever replaced. */
-        boolean restsOn(BatchFile otherFile, Season otherSeason, Germination otherGermination) {
+        boolean restsOn(BatchFile otherFile, Season otherSeason, Germination otherGermination, Kind otherKind) {
             return season == otherSeason && file.state() == otherFile.state() && file.batch().equals(otherFile.batch())
-                    && germination.equals(otherGermination);
+                    && germination.equals(otherGermination) && kind.equals(otherKind);
         }
     }
+
+    /** What is grown and in what, as their sheets stand. */
+    private record Kind(Crop crop, ContainerPath containers) {}
 
     /** All analyses, with the mark of what they rest on. */
     private record KeptAll(String mark, Season season, List<BatchAnalysis> analyses) {}
@@ -87,7 +104,8 @@ public class BatchAnalyst implements BatchesInSpace {
             CropBook crops,
             SeedStore seeds,
             LotKnowledge lots,
-            TrayBook trays) {
+            TrayBook trays,
+            EveningBook evenings) {
         this.batches = batches;
         this.seasons = seasons;
         this.clock = clock;
@@ -95,6 +113,7 @@ public class BatchAnalyst implements BatchesInSpace {
         this.seeds = seeds;
         this.lots = lots;
         this.trays = trays;
+        this.evenings = evenings;
     }
 
     /** All batches as they stand today; worked out anew only when something has changed. */
@@ -106,7 +125,13 @@ public class BatchAnalyst implements BatchesInSpace {
         if (present != null && present.season() == season && present.mark().equals(mark)) {
             return present.analyses();
         }
-        List<BatchAnalysis> analyses = analyseAll(season, today);
+        Set<Integer> safe = evenings.safeOn(today);
+        List<BatchAnalysis> analyses = analyseAll(season, today).stream()
+                .map(batch -> EveningBook.tonight(batch, season, today)
+                        .filter(night -> night.isTooCold() && !safe.contains(batch.file().batch().number()))
+                        .map(night -> batch.losingTonight(night.likelyLoss()))
+                        .orElse(batch))
+                .toList();
         if (!Kept.writing()) {
             keptAll = new KeptAll(mark, season, analyses);
         }
@@ -122,11 +147,30 @@ public class BatchAnalyst implements BatchesInSpace {
         // Each batch is worked out by itself; nothing in here asks the database.
         return files.parallelStream()
                 .map(file -> {
-                    SeedLot lot = lotsById.get(lotOf(file));
-                    Germination germination = known.germination(lot, today, file.batch().number());
-                    return keptOrNew(file, germination, season, today, containerByTray);
+                    try {
+                        requirePlausible(file.batch());
+                        SeedLot lot = lotsById.get(lotOf(file));
+                        Germination germination = known.germination(lot, today, file.batch().number());
+                        return keptOrNew(file, germination, season, today, containerByTray);
+                    } catch (RuntimeException wrong) {
+                        LOG.error("Batch {} cannot be worked out", file.batch().number(), wrong);
+                        return BatchAnalysis.notComputable(file, kindOf(file.batch()).crop(), kindOf(file.batch()).containers());
+                    }
                 })
                 .toList();
+    }
+
+    /** Days that no season can hold come from an older version or from other hands than Kiver's. */
+    private static void requirePlausible(Batch batch) {
+        Limits.day(batch.sowDay());
+        Limits.day(batch.target());
+    }
+
+    private Kind kindOf(Batch batch) {
+        return new Kind(
+                crops.crop(batch.crop()),
+                new ContainerPath(
+                        batch.containerPath(), batch.containerCodes().stream().map(crops::container).toList()));
     }
 
     /** One batch as it stands today. */
@@ -140,11 +184,12 @@ public class BatchAnalyst implements BatchesInSpace {
     /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */
     public BatchAnalysis trial(BatchAnalysis standing, Batch otherwise) {
         LocalDate today = clock.today();
-        BatchFile file = new BatchFile(otherwise, standing.file().runs(), standing.file().state());
+        BatchFile file =
+                new BatchFile(otherwise, standing.file().runs(), standing.file().state(), standing.file().problem());
         Germination germination = kept.get(otherwise.number()) == null
                 ? lots.germination(seeds.lot(lotOf(file)), today, batches.files(), otherwise.number())
                 : kept.get(otherwise.number()).germination();
-        return analyse(file, germination, seasons.season(today), today, Map.of());
+        return analyse(file, germination, kindOf(otherwise), seasons.season(today), today, containersByTray());
     }
 
     @Override
@@ -165,12 +210,13 @@ public class BatchAnalyst implements BatchesInSpace {
     private BatchAnalysis keptOrNew(
             BatchFile file, Germination germination, Season season, LocalDate today, Map<Long, String> containerByTray) {
         int number = file.batch().number();
+        Kind kind = kindOf(file.batch());
         KeptOne present = kept.get(number);
-        if (present != null && present.restsOn(file, season, germination)) {
+        if (present != null && present.restsOn(file, season, germination, kind)) {
             return present.analysis();
         }
-        BatchAnalysis analysis = analyse(file, germination, season, today, containerByTray);
-        kept.put(number, new KeptOne(file, season, germination, analysis));
+        BatchAnalysis analysis = analyse(file, germination, kind, season, today, containerByTray);
+        kept.put(number, new KeptOne(file, season, germination, kind, analysis));
         return analysis;
     }
 
@@ -179,19 +225,19 @@ public class BatchAnalyst implements BatchesInSpace {
     }
 
     private static long lotOf(BatchFile file) {
-        return file.state().sowings().keySet().stream()
+        return file.state().sowings().values().stream()
                 .findFirst()
-                .map(sown -> sown.lot())
+                .map(sowing -> sowing.sown().lot())
                 .orElse(file.batch().lotId());
     }
 
     private BatchAnalysis analyse(
-            BatchFile file, Germination germination, Season season, LocalDate today, Map<Long, String> containerByTray) {
+            BatchFile file, Germination germination, Kind kind, Season season, LocalDate today,
+            Map<Long, String> containerByTray) {
         Batch batch = file.batch();
         BatchState state = file.state();
-        Crop crop = crops.crop(batch.crop());
-        ContainerPath containers = new ContainerPath(
-                batch.containerPath(), batch.containerCodes().stream().map(crops::container).toList());
+        Crop crop = kind.crop();
+        ContainerPath containers = kind.containers();
         Container container = containers.last();
         Way way = wayFromHere(file, season);
         Optional<BatchCourse> course = state.sownOn().filter(sown -> !sown.isBefore(season.firstDay()))
@@ -203,27 +249,31 @@ public class BatchAnalyst implements BatchesInSpace {
         PaceSpread pace = watch.filter(made -> !state.cellsUp().isEmpty())
                 .map(EmergenceWatch::pace)
                 .orElse(PaceSpread.BEFORE_ANY_COUNT);
+        List<Potting> pottings = containers.pottings(crop, batch.leavesFrom(), batch.pottedLate());
         Standing standing = course
-                .map(made -> made.standing(state, today, Math.exp(pace.logMean()))
-                        .potted(pottingsDone(state, batch.containerCodes(), containerByTray)))
+                .map(made -> made.standing(
+                        state, today, Math.exp(pace.logMean()), pottings,
+                        pottingsDone(state, batch.containerCodes(), containerByTray)))
                 .orElseGet(() -> Standing.sownAt(timeOf(later(batch.sowDay(), today), season)));
         double limit = Math.min(batch.leavesTo() + 1.0, crop.leafLimitIn(container));
         int hardeningDays = state.hardenedOn().isPresent() ? state.hardeningDays()
                 : state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days();
         Path path = new Path(
-                containers.pottings(crop, batch.leavesFrom(), batch.pottedLate()), batch.leavesFrom(), Math.max(limit, batch.leavesFrom()),
-                crop.dayLimitIn(container), hardeningDays);
+                pottings, batch.leavesFrom(), Math.max(limit, batch.leavesFrom()), crop.dayLimitIn(container), hardeningDays);
         List<Scenario> scenarios = season.scenarios(way, crop.emergence(), crop.leaves(), pace);
-        BatchForecast forecast = BatchForecast.of(path, standing, scenarios, batch.target());
+        BatchForecast forecast = BatchForecast.of(
+                path, standing, scenarios, season.freshDraws(way, crop.emergence(), crop.leaves(), pace), batch.target());
         double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
+        double enough = chanceEnough(file, crop, watch, germination, today);
         return new BatchAnalysis(
                 file, crop, container, containers, path, standing, pace, way, course, watch,
                 watch.map(made -> made.expectedAt(progress).middle()).orElse(0.0),
-                verdict(file, watch, progress),
-                chanceEnough(file, watch, germination),
+                watch.flatMap(EmergenceWatch::expectedAtLastCount).map(ExpectedShare::middle).orElse(0.0),
+                verdict(file, watch, progress, enough),
+                enough,
                 forecast, standing.leafProgress(),
                 standing.hasEmerged() && isLeggy(state, crop, season, today),
-                stays(file, containers, path, way, standing, scenarios, today));
+                stays(file, containers, path, way, standing, scenarios, today), 0, file.problem());
     }
 
     /** The room that the batch takes from today on; none once all its plants are gone. */
@@ -246,30 +296,66 @@ public class BatchAnalyst implements BatchesInSpace {
             slots.set(0, trays * containers.containers().get(standing.pottingsDone()).slots());
         }
         LocalDate leaves = later(batch.target(), today);
-        return new Footprint(path, way, slots).from(standing, scenarios, leaves);
+        long elsewhere = traysElsewhere(state);
+        if (elsewhere == 0) {
+            return beginningWhereItStands(new Footprint(path, way, slots).from(standing, scenarios, leaves), state, today);
+        }
+        double slotsOfOne = containers.containers().get(standing.pottingsDone()).slots();
+        slots.set(0, Math.max(0, slots.get(0) - elsewhere * slotsOfOne));
+        List<Stay> stays = new ArrayList<>(beginningWhereItStands(
+                new Footprint(path, way, slots).from(standing, scenarios, leaves), state, today));
+        state.trays().stream()
+                .filter(tray -> inUse(state, tray) && !state.placeOf(tray).equals(state.place()))
+                .forEach(tray -> stays.add(
+                        new Stay(state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne)));
+        return List.copyOf(stays);
+    }
+
+    /** What should have been moved and still stands where it was takes its room there today. */
+    private static List<Stay> beginningWhereItStands(List<Stay> stays, BatchState state, LocalDate today) {
+        if (stays.isEmpty() || state.place().isEmpty() || stays.get(0).place().equals(state.place().get())) {
+            return stays;
+        }
+        List<Stay> moved = new ArrayList<>();
+        Stay first = stays.get(0);
+        moved.add(new Stay(state.place().get(), today, today.plusDays(1), first.slots()));
+        for (Stay stay : stays) {
+            LocalDate from = later(stay.from(), today.plusDays(1));
+            if (from.isBefore(stay.until())) {
+                moved.add(new Stay(stay.place(), from, stay.until(), stay.slots()));
+            }
+        }
+        return List.copyOf(moved);
+    }
+
+    /** Trays that stand elsewhere than most of the batch. */
+    private static long traysElsewhere(BatchState state) {
+        return state.trays().stream()
+                .filter(tray -> inUse(state, tray) && !state.placeOf(tray).equals(state.place()))
+                .count();
+    }
+
+    private static boolean inUse(BatchState state, TrayId tray) {
+        return !state.cellsIn(tray, CellCondition.ALIVE).isEmpty() || !state.cellsIn(tray, CellCondition.WAITING).isEmpty();
     }
 
     /** Trays in which something is alive or may yet come up. */
     public static long traysInUse(BatchState state) {
-        return state.trays().stream()
-                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty()
-                        || !state.cellsIn(tray, CellCondition.WAITING).isEmpty())
-                .count();
+        return state.trays().stream().filter(tray -> inUse(state, tray)).count();
     }
 
-    /** How far along its containers the plants are that stand in the largest of them. */
+    /** How far along its containers most of its plants are. */
     private static int pottingsDone(BatchState state, List<String> containers, Map<Long, String> containerByTray) {
-        if (containers.size() == 1) {
-            return 0;
+        int[] plants = new int[containers.size()];
+        for (TrayId tray : state.trays()) {
+            int at = containers.indexOf(containerByTray.getOrDefault(tray.number(), ""));
+            plants[Math.max(at, 0)] += state.cellsIn(tray, CellCondition.ALIVE).size();
         }
-        return state.trays().stream()
-                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty())
-                .mapToInt(tray -> containers.indexOf(containerByTray.getOrDefault(tray.number(), "")))
-                .max()
-                .stream()
-                .map(index -> Math.max(index, 0))
-                .findFirst()
-                .orElse(0);
+        int most = 0;
+        for (int index = 1; index < plants.length; index++) {
+            most = plants[index] >= plants[most] && plants[index] > 0 ? index : most;
+        }
+        return most;
     }
 
     private static EmergenceWatch watch(BatchState state, Crop crop, Germination germination, BatchCourse course) {
@@ -279,32 +365,62 @@ public class BatchAnalyst implements BatchesInSpace {
             most = Math.max(most, count.getValue());
             counts.add(new CountSoFar(course.emergenceProgressUntil(count.getKey()), most));
         }
-        int seedsPerCell = state.sowings().keySet().iterator().next().seedsPerCell();
+        int seedsPerCell = state.sowings().values().iterator().next().sown().seedsPerCell();
         return new EmergenceWatch(
                 crop.emergence(), germination, PaceSpread.BEFORE_ANY_COUNT, state.balance().sown(), seedsPerCell, counts);
     }
 
-    private static EmergenceVerdict verdict(BatchFile file, Optional<EmergenceWatch> watch, double progress) {
-        BatchState state = file.state();
-        if (state.isCompletelyCounted()) {
-            int plants = state.balance().alive() + state.balance().released();
-            return plants >= file.batch().plants() ? EmergenceVerdict.ON_COURSE : EmergenceVerdict.FAILING;
+    private static EmergenceVerdict verdict(
+            BatchFile file, Optional<EmergenceWatch> watch, double progress, double chanceEnough) {
+        if (file.state().isCompletelyCounted() && file.toSow().isEmpty()) {
+            return chanceEnough >= EVEN ? EmergenceVerdict.ON_COURSE : EmergenceVerdict.FAILING;
         }
-        return watch.map(made -> made.verdict(progress, file.batch().cellsNeeded()))
-                .orElse(EmergenceVerdict.TOO_SOON_TO_TELL);
+        return watch.map(made -> made.verdict(progress, chanceEnough)).orElse(EmergenceVerdict.TOO_SOON_TO_TELL);
     }
 
-    private static double chanceEnough(BatchFile file, Optional<EmergenceWatch> watch, Germination germination) {
+    /**
+     * The chance that enough plants for what the grower takes as whole reach their release; deaths are still to come
+     * until then. What is planned and not sown yet counts as it was planned.
+     */
+    private static double chanceEnough(
+            BatchFile file, Crop crop, Optional<EmergenceWatch> watch, Germination germination, LocalDate today) {
         BatchState state = file.state();
         Batch batch = file.batch();
-        if (state.balance().waiting() == 0 && state.sownOn().isPresent()) {
-            return state.balance().alive() + state.balance().released() >= batch.plants() ? 1 : 0;
+        int wanted = file.accepted() - file.plantsReleased();
+        Survival living = Allowances.USUAL.living();
+        if (state.sownOn().isEmpty() || watch.isEmpty()) {
+            GerminationNodes nodes = GerminationNodes.of(germination).withMishaps();
+            return file.countsSeedlings()
+                    ? new ClumpSizes(nodes, batch.seedsPerCell(), crop.cells().seedlingsPerSeed())
+                            .chanceOfAtLeast(file.accepted(), batch.cells(), living.mean())
+                    : new SowQuantity(nodes, batch.seedsPerCell(), living).chanceOfAtLeast(file.accepted(), batch.cells());
         }
-        if (watch.isPresent()) {
-            return watch.get().chanceOfReaching(batch.cellsNeeded());
+        Survival ahead = living.over(wayToGo(state, batch, today));
+        int alive = file.plantsAlive() + stillToSow(file, germination, crop);
+        if (state.balance().waiting() == 0) {
+            return ahead.chanceOfAtLeast(alive, wanted);
         }
-        return new SowQuantity(GerminationNodes.of(germination), batch.seedsPerCell(), Allowances.USUAL.survival())
-                .chanceOfAtLeast(batch.plants(), batch.cells());
+        double plantsPerCell = file.countsSeedlings() ? Math.max(1, clump(file, germination, crop)) : 1;
+        int wantedCells = (int) Math.ceil((wanted - stillToSow(file, germination, crop)) / plantsPerCell);
+        return watch.get().chanceOfLiving(wantedCells, state.balance().alive(), ahead);
+    }
+
+    /** Plants that may be expected of cells not sown yet. */
+    private static int stillToSow(BatchFile file, Germination germination, Crop crop) {
+        int cells = file.toSow().stream().mapToInt(run -> run.length()).sum();
+        double up = 1 - Math.pow(1 - germination.mean(), file.batch().seedsPerCell());
+        return (int) Math.floor(cells * (file.countsSeedlings() ? clump(file, germination, crop) : up));
+    }
+
+    private static double clump(BatchFile file, Germination germination, Crop crop) {
+        return file.batch().seedsPerCell() * germination.mean() * crop.cells().seedlingsPerSeed();
+    }
+
+    /** The share of the way from emergence to the target that is still to come, 0 to 1. */
+    private static double wayToGo(BatchState state, Batch batch, LocalDate today) {
+        LocalDate up = state.cellsUp().isEmpty() ? state.sownOn().orElse(today) : state.cellsUp().firstKey();
+        double whole = Math.max(1, batch.target().toEpochDay() - up.toEpochDay());
+        return (batch.target().toEpochDay() - today.toEpochDay()) / whole;
     }
 
     /** The planned way, bent by the moves that were made. */

@@ -29,11 +29,14 @@ import kiver.core.place.PlaceId;
  * @param grower name
  * @param plants ordered
  * @param target day on which they are wanted
+ * @param plantsAlive on hand, counted as its order counts them
+ * @param traysToSow trays, or parts of them, that are still to be sown; 0 before the first is
+ * @param problem why nothing could be worked out; missing when all could
  */
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
         List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
-        int order, String grower, int plants, LocalDate target) {
+        int order, String grower, int plants, LocalDate target, int plantsAlive, int traysToSow, @Nullable String problem) {
 
     static BatchSummary of(BatchAnalysis batch, Season season, List<Integer> trays) {
         var planned = batch.file().batch();
@@ -46,6 +49,8 @@ public record BatchSummary(
                 planned.number(), planned.variety(), batch.crop().name(), batch.stage(), batch.verdict(),
                 season.place(place).name(), trays, state.balance(), state.sownOn().orElse(planned.sowDay()), ready,
                 batch.forecast().pastLimit().orElse(null), batch.chance(), planned.orderNumber(), planned.grower(),
-                planned.plants(), planned.target());
+                planned.plants(), planned.target(), batch.file().plantsAlive(),
+                state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(),
+                batch.problem().or(batch.file()::problem).orElse(null));
     }
 }

@@ -5,10 +5,12 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.RecordedChange;
@@ -37,19 +39,22 @@ public class BatchViews {
     private final TrayBook trays;
     private final SeedStore seeds;
     private final BatchBook batches;
+    private final LastSowDays lastSowDays;
 
-    BatchViews(SeasonService seasons, TrayBook trays, SeedStore seeds, BatchBook batches) {
+    BatchViews(
+            SeasonService seasons, TrayBook trays, SeedStore seeds, BatchBook batches, LastSowDays lastSowDays) {
         this.seasons = seasons;
         this.trays = trays;
         this.seeds = seeds;
         this.batches = batches;
+        this.lastSowDays = lastSowDays;
     }
 
     /** A run of cells of one tray. */
     public record RunView(int tray, int firstCell, int lastCell) {}
 
     /** Living plants in a tray, and the code of what that tray is. */
-    public record TrayPlants(int tray, int plants, String container) {}
+    public record TrayPlants(int tray, int plants, String container, @Nullable String place) {}
 
     /** One point of the emergence expected, in cells. */
     public record CurvePoint(LocalDate day, double low, double middle, double high) {}
@@ -66,14 +71,15 @@ public class BatchViews {
 
     /** A batch with everything the screens show of it. */
     public record BatchView(
-            BatchSummary summary, List<RunView> runs, int leavesFrom, int leavesTo, String container, List<String> containers,
+            BatchSummary summary, List<RunView> runs, List<RunView> toSow, int leavesFrom, int leavesTo, String container, List<String> containers,
             List<TrayPlants> living, String lot, long lotId,
             String supplier, int seedsPerCell, int cells, int cellsNeeded, double seedDepth, boolean needsLight,
             String caution, LocalDate plannedSowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId,
             long growingPlaceId, long hardeningPlaceId, @Nullable Long placeId, String emergencePlace, String growingPlace,
             String hardeningPlace, String hardeningProgramme, int programmeDays, int hardeningDays,
             @Nullable LocalDate hardeningStartedOn, @Nullable DateSpread emerged, @Nullable DateSpread stageReached, double chanceEnough,
-            double chanceInTime, double leavesNow, boolean leggy, double expectedUp, int emergedCells,
+            double chanceInTime, double leavesNow, boolean leggy, double expectedUp, double expectedAtCount,
+            int plantsAlive, @Nullable LocalDate hardenFrom, boolean countsSeedlings, int accepted, int pottingsDone, int planVersion, int emergedCells,
             boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
             List<ChangeView> changes, String emergenceSource) {}
 
@@ -89,12 +95,12 @@ public class BatchViews {
         Season season = seasons.season();
         Batch batch = analysis.file().batch();
         BatchState state = analysis.file().state();
-        SeedLot lot = seeds.lot(state.sowings().keySet().stream().findFirst().map(s -> s.lot()).orElse(batch.lotId()));
+        SeedLot lot = seeds.lot(state.sowings().values().stream().findFirst().map(s -> s.sown().lot()).orElse(batch.lotId()));
         return new BatchView(
-                summarising().apply(analysis), runs(analysis), batch.leavesFrom(), batch.leavesTo(), analysis.container().name(),
+                summarising().apply(analysis), runs(analysis), runViews(analysis.file().toSow()), batch.leavesFrom(), batch.leavesTo(), analysis.container().name(),
                 batch.containerCodes(), living(state), lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
                 analysis.crop().seed().depth(), analysis.crop().seed().needsLight(),
-                analysis.crop().planting().caution(), batch.sowDay(), batch.latestSowDay(), batch.emergencePlaceId(),
+                analysis.crop().planting().caution(), batch.sowDay(), lastSowDays.last(analysis).orElse(null), batch.emergencePlaceId(),
                 batch.growingPlaceId(), batch.hardeningPlaceId(), state.place().map(PlaceId::number).orElse(null),
                 season.place(batch.way().emergence()).name(), season.place(batch.way().growingOn()).name(),
                 season.place(batch.way().hardening()).name(), batch.hardeningProgramme().name(),
@@ -102,7 +108,10 @@ public class BatchViews {
                 state.hardeningDays(), state.hardeningStartedOn().orElse(null),
                 analysis.forecast().emerged().orElse(null), analysis.forecast().stageReached().orElse(null),
                 analysis.chanceEnough(), analysis.forecast().chanceOnTarget(), analysis.leavesNow(), analysis.leggy(),
-                analysis.expectedUp(), state.emerged(), state.isCompletelyCounted(), curve(analysis),
+                analysis.expectedUp(), analysis.expectedAtCount(), analysis.file().plantsAlive(),
+                heldUntil(analysis).orElse(null),
+                analysis.file().countsSeedlings(), analysis.file().accepted(), analysis.standing().pottingsDone(),
+                batch.planVersion(), state.emerged(), state.isCompletelyCounted(), curve(analysis),
                 state.cellsUp().entrySet().stream()
                         .map(count -> new CountPoint(count.getKey(), count.getValue()))
                         .toList(),
@@ -112,26 +121,37 @@ public class BatchViews {
                 changes(analysis, season), analysis.crop().sources().emergence());
     }
 
+    /** When hardening begins, for plants that have their leaves and wait for it inside. */
+    private Optional<LocalDate> heldUntil(BatchAnalysis analysis) {
+        LocalDate today = seasons.today();
+        LocalDate start = analysis.file().batch().target().minusDays(analysis.file().batch().hardeningProgramme().days());
+        boolean grown = analysis.stage() == BatchStage.GROWING_ON
+                && analysis.forecast().stageReached().map(spread -> !spread.middle().isAfter(today)).orElse(false);
+        return grown && start.isAfter(today) ? Optional.of(start) : Optional.empty();
+    }
+
     private static List<Integer> trayNumbers(BatchAnalysis batch, Map<TrayId, Integer> numbers) {
         TreeSet<Integer> own = new TreeSet<>();
         batch.file().state().trays().forEach(tray -> own.add(numbers.get(tray)));
-        if (own.isEmpty()) {
-            batch.file().runs().forEach(run -> own.add(numbers.get(run.tray())));
-        }
+        batch.file().toSow().forEach(run -> own.add(numbers.get(run.tray())));
         return List.copyOf(own);
     }
 
     /** The cells it was sown in, then those it was potted on into. */
     private List<RunView> runs(BatchAnalysis batch) {
         BatchState state = batch.file().state();
-        List<CellRun> runs = new ArrayList<>(state.sowings().keySet().stream().map(each -> each.run()).toList());
+        List<CellRun> runs = new ArrayList<>(state.sowings().values().stream().map(each -> each.sown().run()).toList());
         state.changes().stream()
                 .filter(change -> !state.isCorrected(change.sequence()))
                 .map(RecordedChange::change)
                 .filter(BatchChange.PottedOn.class::isInstance)
                 .forEach(change -> runs.add(((BatchChange.PottedOn) change).into()));
         runs.removeIf(run -> !state.trays().contains(run.tray()));
-        return (state.sownOn().isEmpty() ? batch.file().runs() : runs).stream()
+        return runViews(state.sownOn().isEmpty() ? batch.file().runs() : runs);
+    }
+
+    private List<RunView> runViews(List<CellRun> runs) {
+        return runs.stream()
                 .map(run -> new RunView(number(run.tray()), run.first(), run.last()))
                 .toList();
     }
@@ -141,7 +161,8 @@ public class BatchViews {
                 .map(tray -> {
                     Tray numbered = trays.tray(tray);
                     return new TrayPlants(
-                            numbered.number(), state.cellsIn(tray, CellCondition.ALIVE).size(), numbered.container());
+                            numbered.number(), state.cellsIn(tray, CellCondition.ALIVE).size(), numbered.container(),
+                            state.placeOf(tray).map(place -> seasons.season().place(place).name()).orElse(null));
                 })
                 .filter(tray -> tray.plants() > 0)
                 .toList();

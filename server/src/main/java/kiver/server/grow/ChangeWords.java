@@ -3,6 +3,7 @@ package kiver.server.grow;
 import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.LongFunction;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.TrayId;
@@ -18,8 +19,8 @@ record ChangeWords(
                     + sown.medium() + "; put in " + place.apply(sown.place());
         }
         if (change instanceof BatchChange.Counted counted) {
-            long up = counted.seedlings().values().stream().filter(count -> count > 0).count();
-            return "Counted " + counted.seedlings().size() + " cells of " + tray.apply(counted.tray()) + ", " + up
+            long up = counted.seedlings().values().stream().filter(count -> count > 0).count() + counted.somethingUp().size();
+            return "Counted " + (counted.seedlings().size() + counted.somethingUp().size()) + " cells of " + tray.apply(counted.tray()) + ", " + up
                     + " with something up" + (counted.complete() ? "; last look, the rest is given up" : "");
         }
         if (change instanceof BatchChange.Lost lost) {
@@ -30,7 +31,8 @@ record ChangeWords(
                     + tray.apply(potted.into().tray());
         }
         if (change instanceof BatchChange.Moved moved) {
-            return "Moved to " + place.apply(moved.place());
+            return "Moved " + (moved.trays().isEmpty() ? "" : moved.trays().stream().map(tray).collect(Collectors.joining(", ")) + " ")
+                    + "to " + place.apply(moved.place());
         }
         if (change instanceof BatchChange.HardeningStarted started) {
             return "Hardening begun in " + place.apply(started.place()) + ", " + started.programmeDays() + " days";
@@ -45,7 +47,11 @@ record ChangeWords(
             return "Released " + released.cells().size() + " from " + tray.apply(released.tray()) + " with note "
                     + released.release();
         }
-        return "Undid entry " + ((BatchChange.Corrected) change).sequence();
+        if (change instanceof BatchChange.LeftUnsown left) {
+            return "Left unsown: the rest of " + tray.apply(left.tray());
+        }
+        BatchChange.Corrected correction = (BatchChange.Corrected) change;
+        return "Undid entry " + correction.sequence() + (correction.reason().isEmpty() ? "" : ": " + correction.reason());
     }
 
     private static String words(String name) {

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import kiver.server.account.Person;
 import kiver.server.tray.TrayBook;
@@ -27,9 +28,13 @@ class PottingController {
         this.trays = trays;
     }
 
-    /** Plants of one tray that went on. */
+    /**
+     * Plants that went on.
+     *
+     * @param tray they stood in; missing for all trays of the batch that stand in something smaller
+     */
     record PottingEntry(
-            @NotNull UUID requestId, @NotNull(message = "Choose the tray.") Integer tray,
+            @NotNull UUID requestId, @Nullable Integer tray,
             @NotBlank(message = "Choose the container.") String container,
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.") Integer plants,
             @Nullable LocalDate day) {}
@@ -38,6 +43,8 @@ class PottingController {
     public void pot(@PathVariable int number, @Valid @RequestBody PottingEntry entry, @AuthenticationPrincipal Person person) {
         pottings.pot(
                 entry.requestId(), number, entry.day(),
-                new PottingService.Potted(trays.numbered(entry.tray()).trayId(), entry.container(), entry.plants()), person.id());
+                new PottingService.Potted(
+                        entry.tray() == null ? List.of() : List.of(trays.numbered(entry.tray()).trayId()),
+                        entry.container(), entry.plants()), person.id());
     }
 }

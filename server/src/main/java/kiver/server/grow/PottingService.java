@@ -2,12 +2,16 @@ package kiver.server.grow;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.crop.Container;
+import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
@@ -39,13 +43,13 @@ public class PottingService {
     }
 
     /**
-     * Plants of one tray that go on.
+     * Plants that go on.
      *
-     * @param tray they stand in
+     * @param trays they stand in; empty for all trays whose plants stand in something smaller
      * @param container code of what they are potted into
      * @param plants how many, 1 or more
      */
-    public record Potted(TrayId tray, String container, int plants) {}
+    public record Potted(List<TrayId> trays, String container, int plants) {}
 
     /**
      * Records that plants were potted on.
@@ -63,32 +67,79 @@ public class PottingService {
         if (happened.isAfter(clock.today())) {
             throw new Refusal("day", "This day is still to come.");
         }
-        requests.once(requestId, () -> {
+        requests.once(requestId, Arrays.asList("pot", number, happened, potted, by), () -> {
+            batches.lock(number);
             batches.record(number, happened, changes(number, potted), by);
             return number;
         });
     }
 
+    /** Fills carriers one after the other, the last one begun before first, whichever trays the plants come from. */
     private List<BatchChange> changes(int number, Potted potted) {
-        Tray from = trays.tray(potted.tray());
         Container into = crops.container(potted.container());
-        if (into.cellVolume() <= crops.container(from.container()).cellVolume()) {
-            throw new Refusal("container", into.name()
-                    + " is no larger than what they stand in; the pot must be larger than the plug.");
-        }
         BatchState state = batches.file(number).state();
-        List<Integer> alive = state.cellsIn(from.trayId(), CellCondition.ALIVE);
-        if (potted.plants() > alive.size()) {
-            throw new Refusal("plants", from.code() + " holds " + alive.size() + " living plants of this batch, not "
+        List<TrayId> from = potted.trays().isEmpty() ? smallerTrays(state, into) : potted.trays();
+        List<Cell> plants = new ArrayList<>();
+        for (TrayId tray : from) {
+            Container present = crops.container(trays.tray(tray).container());
+            if (into.cellVolume() <= present.cellVolume()) {
+                throw new Refusal("container", into.name()
+                        + " is no larger than what they stand in; the pot must be larger than the plug.");
+            }
+            state.cellsIn(tray, CellCondition.ALIVE).forEach(cell -> plants.add(new Cell(tray, cell)));
+        }
+        if (potted.plants() > plants.size()) {
+            throw new Refusal("plants", from.stream().map(tray -> trays.tray(tray).code()).collect(Collectors.joining(", "))
+                    + (from.size() == 1 ? " holds " : " hold ") + plants.size() + " living plants of this batch, not "
                     + potted.plants() + ".");
         }
+        return carriers(state, into, plants.subList(0, potted.plants()));
+    }
+
+    private List<TrayId> smallerTrays(BatchState state, Container into) {
+        List<TrayId> smaller = state.trays().stream()
+                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty())
+                .filter(tray -> crops.container(trays.tray(tray).container()).cellVolume() < into.cellVolume())
+                .toList();
+        if (smaller.isEmpty()) {
+            throw new Refusal("container", "No plant of this batch stands in anything smaller than " + into.name() + ".");
+        }
+        return smaller;
+    }
+
+    private List<BatchChange> carriers(BatchState state, Container into, List<Cell> plants) {
         List<BatchChange> changes = new ArrayList<>();
-        for (int done = 0; done < potted.plants(); done += into.cells()) {
-            int count = Math.min(into.cells(), potted.plants() - done);
-            Tray tray = trays.add(into.code());
-            changes.add(new BatchChange.PottedOn(
-                    from.trayId(), alive.subList(done, done + count), new CellRun(new TrayId(tray.id()), 1, count)));
+        Optional<Begun> begun = begunCarrier(state, into);
+        TrayId carrier = begun.map(Begun::tray).orElse(null);
+        int next = begun.map(Begun::next).orElse(1);
+        int done = 0;
+        while (done < plants.size()) {
+            if (carrier == null || next > into.cells()) {
+                carrier = trays.add(into.code()).trayId();
+                next = 1;
+            }
+            TrayId from = plants.get(done).tray();
+            List<Integer> cells = new ArrayList<>();
+            while (done < plants.size() && plants.get(done).tray().equals(from) && next + cells.size() <= into.cells()) {
+                cells.add(plants.get(done++).number());
+            }
+            changes.add(new BatchChange.PottedOn(from, cells, new CellRun(carrier, next, next + cells.size() - 1)));
+            next += cells.size();
         }
         return changes;
+    }
+
+    /** A carrier with room at its end. */
+    private record Begun(TrayId tray, int next) {}
+
+    /** The carrier that was begun last and holds only this batch. */
+    private Optional<Begun> begunCarrier(BatchState state, Container into) {
+        return state.trays().stream()
+                .filter(tray -> trays.tray(tray).container().equals(into.code()))
+                .filter(tray -> batches.filesIn(tray).size() == 1)
+                .map(tray -> new Begun(tray, 1 + state.cells().keySet().stream()
+                        .filter(cell -> cell.tray().equals(tray)).mapToInt(Cell::number).max().orElse(0)))
+                .filter(each -> each.next() <= into.cells())
+                .reduce((earlier, later) -> later);
     }
 }

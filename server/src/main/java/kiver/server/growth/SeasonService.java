@@ -39,6 +39,11 @@ public class SeasonService {
         this.places = places;
     }
 
+    /** The nursery's day. */
+    public LocalDate today() {
+        return clock.today();
+    }
+
     /** The season as seen from today; readings and forecast are fetched first when a day has passed. */
     public Season season() {
         return season(clock.today());
@@ -83,7 +88,9 @@ public class SeasonService {
         List<LocalDate> newDays = weather.catchUp(today);
         StationRecord record = weather.record();
         LocalDate firstDay = today.minusDays(DAYS_BACK);
-        places.catchUp(newDays.stream().filter(day -> !day.isBefore(firstDay)).toList(), record);
+        // Only the demonstration has thermometers; elsewhere a simulated one would be taken for a measurement.
+        boolean thermometers = clock.nursery().orElseThrow().demo();
+        places.catchUp(!thermometers ? List.of() : newDays.stream().filter(day -> !day.isBefore(firstDay)).toList(), record);
         List<DailyRange> forecast = weather.forecast(today);
         List<StationRecord> scenarios =
                 record.scenarios(today.minusDays(1), forecast, firstDay, today.plusDays(DAYS_AHEAD));

@@ -1,6 +1,12 @@
 package kiver.server.growth;
 
 import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -17,8 +23,10 @@ import kiver.server.weather.WeatherBook;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -46,7 +54,21 @@ class WeatherController {
     /** The record at a glance: the last weeks, the forecast, and what past years had on the same days. */
     record WeatherView(
             LocalDate firstDay, LocalDate lastDay, int days, int daysFromFile, int years, List<WeatherDay> lately,
-            List<WeatherDay> forecast, List<WeatherDay> usual) {}
+            List<WeatherDay> forecast, List<WeatherDay> usual, double latitude, int altitude, boolean assumed) {}
+
+    /** Where the nursery lies. */
+    record Position(
+            @NotNull(message = "Say how far north or south it lies.") @DecimalMin(value = "-90", message = "Enter −90 to 90 degrees, south negative.") @DecimalMax(value = "90", message = "Enter −90 to 90 degrees, south negative.") Double latitude,
+            @NotNull(message = "Say how high it lies.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5_000, message = "Enter −400 to 5,000 m.") Integer altitude) {}
+
+    /** Moves the nursery on the map; weather that was assumed for where it was is worked out anew. */
+    @PutMapping("/api/weather/position")
+    @Transactional
+    public void move(@Valid @RequestBody Position position) {
+        clock.move(position.latitude(), position.altitude());
+        weather.assumeAnew(clock.today());
+        seasons.forget();
+    }
 
     /** A line that cannot be used. */
     record FaultView(long line, String problem) {}
@@ -78,7 +100,8 @@ class WeatherController {
         int years = (int) ((record.lastDay().toEpochDay() - record.firstDay().toEpochDay()) / 365.25);
         return new WeatherView(
                 record.firstDay(), record.lastDay(), record.days().size(), weather.daysFromFile(), years, lately, forecast,
-                usual);
+                usual, clock.nursery().orElseThrow().latitude(), clock.nursery().orElseThrow().stationAltitude(),
+                weather.isAssumed());
     }
 
     @GetMapping("/api/weather/file")

@@ -3,6 +3,7 @@ package kiver.server.order;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.order.OrderLine;
+import kiver.server.batch.Batch;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import org.springframework.stereotype.Component;
@@ -43,6 +44,11 @@ public class OrderBook {
         return mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", "Choose one of the grower's sites."));
     }
 
+    /** Lets one booking at a time through, until its transaction ends. */
+    public void lockBookings() {
+        mapper.lockBookings();
+    }
+
     /** A number that the parts of a succession share. */
     public int nextSuccession() {
         return mapper.nextSuccession();
@@ -61,18 +67,19 @@ public class OrderBook {
     /**
      * Takes an order and answers its number.
      *
+     * @param countedIn what the number ordered counts
      * @param succession shared by parts of a succession, or null
      */
     public int add(
-            long growerId, long siteId, long varietyId, String container, OrderLine line, LocalDate placedOn,
-            Integer succession) {
+            long growerId, long siteId, long varietyId, String container, OrderLine line, Batch.CountedIn countedIn,
+            LocalDate placedOn, Integer succession) {
         Site site = site(siteId);
         if (site.growerId() != growerId) {
             throw new Refusal("siteId", "The site " + site.name() + " belongs to another grower.");
         }
         return mapper.insert(new OrderMapper.OrderRow(
                 growerId, siteId, varietyId, container, line.plants(), line.stage().from(), line.stage().to(),
-                line.target(), placedOn, succession));
+                line.target(), placedOn, line.under(), countedIn, succession));
     }
 
     /** All growers by name. */

@@ -3,6 +3,7 @@ package kiver.server.order;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import kiver.server.batch.Batch;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -16,7 +17,7 @@ interface OrderMapper {
             select ordered.id, ordered.number, ordered.grower_id, grower.name as grower, site.name as site,
                    site.altitude, ordered.variety_id, variety.name as variety, variety.crop, ordered.container,
                    ordered.plants, ordered.leaves_from, ordered.leaves_to, ordered.target, ordered.placed_on,
-                   ordered.site_id, ordered.succession
+                   ordered.site_id, ordered.under, ordered.counted_in, ordered.succession
             from grower_order ordered
             join grower on grower.id = ordered.grower_id
             join site on site.id = ordered.site_id
@@ -26,7 +27,7 @@ interface OrderMapper {
     /** An order to be stored. */
     record OrderRow(
             long growerId, long siteId, long varietyId, String container, int plants, int leavesFrom, int leavesTo,
-            LocalDate target, LocalDate placedOn, Integer succession) {}
+            LocalDate target, LocalDate placedOn, double under, Batch.CountedIn countedIn, Integer succession) {}
 
     @Select(ORDERS + " order by ordered.target, ordered.number")
     List<Order> all();
@@ -43,12 +44,15 @@ interface OrderMapper {
 
     @Select(value = """
             insert into grower_order (grower_id, site_id, variety_id, container, plants, leaves_from, leaves_to,
-                                      target, placed_on, succession)
+                                      target, placed_on, under, counted_in, succession)
             values (#{growerId}, #{siteId}, #{varietyId}, #{container}, #{plants}, #{leavesFrom}, #{leavesTo},
-                    #{target}, #{placedOn}, #{succession})
+                    #{target}, #{placedOn}, #{under}, #{countedIn}, #{succession})
             returning number
             """, affectData = true)
     int insert(OrderRow order);
+
+    @Select("select true from (select pg_advisory_xact_lock(4714)) as held")
+    boolean lockBookings();
 
     @Select("select nextval('succession_number')")
     int nextSuccession();

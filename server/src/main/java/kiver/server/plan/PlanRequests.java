@@ -123,9 +123,13 @@ public class PlanRequests {
     /** Seeds left in the lot that no planned batch is waiting for. */
     private static int seedsFree(SeedLot lot, List<BatchFile> files) {
         int spokenFor = files.stream()
-                .filter(file -> file.batch().lotId() == lot.id() && file.state().sownOn().isEmpty())
-                .mapToInt(file -> file.batch().cells() * file.batch().seedsPerCell())
+                .filter(file -> file.batch().lotId() == lot.id())
+                .mapToInt(PlanRequests::seedsToSow)
                 .sum();
         return Math.max(0, lot.seedsLeft() - spokenFor);
+    }
+
+    private static int seedsToSow(BatchFile file) {
+        return file.toSow().stream().mapToInt(run -> run.length()).sum() * file.batch().seedsPerCell();
     }
 }

@@ -1,6 +1,8 @@
 package kiver.server.plan;
 
 import jakarta.annotation.Nullable;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -9,6 +11,7 @@ import java.time.LocalDate;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
 import kiver.core.plan.ContainerPath;
+import kiver.server.batch.Batch;
 import kiver.server.problem.Refusal;
 
 /**
@@ -24,6 +27,8 @@ import kiver.server.problem.Refusal;
  * @param lotId chosen by hand; null to let the plan choose
  * @param siteId where they are to stand; null while it is open
  * @param containerPath kind of path; null for straight
+ * @param under share that the grower takes as whole when it is missing; null for 3 of 100
+ * @param countedIn what the number counts; null for plants
  */
 public record Wish(
         @NotNull(message = "Choose a variety.") Long varietyId,
@@ -35,29 +40,48 @@ public record Wish(
         @Nullable @Min(value = 0, message = "Seeds per cell cannot be negative.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
         @Nullable Long lotId,
         @Nullable Long siteId,
-        @Nullable ContainerPath.Kind containerPath) {
+        @Nullable ContainerPath.Kind containerPath,
+        @Nullable @DecimalMin(value = "0", message = "The tolerance cannot be negative.") @DecimalMax(value = "0.5", message = "A grower takes at most half under.") Double under,
+        @Nullable Batch.CountedIn countedIn) {
+
+    /** So many days ahead plants can be promised. */
+    public static final int DAYS_AHEAD = 240;
+
+    /** A wish with the usual tolerance, counted in plants. */
+    public Wish(
+            Long varietyId, String container, Integer plants, Integer leavesFrom, Integer leavesTo, LocalDate target,
+            Integer seedsPerCell, Long lotId, Long siteId, ContainerPath.Kind containerPath) {
+        this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, siteId, containerPath, null, null);
+    }
 
     /** A wish at no site yet, sown where it stays. */
     public Wish(
             Long varietyId, String container, Integer plants, Integer leavesFrom, Integer leavesTo, LocalDate target,
             Integer seedsPerCell, Long lotId) {
-        this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, null, null);
+        this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, null, null, null, null);
     }
 
     /** The same on another path through containers. */
     public Wish along(ContainerPath.Kind path) {
-        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, siteId, path);
+        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, siteId, path, under,
+                countedIn);
     }
 
     /** The same for other plants and another day. */
     public Wish with(int otherPlants, LocalDate otherTarget) {
         return new Wish(varietyId, container, otherPlants, leavesFrom, leavesTo, otherTarget, seedsPerCell, lotId, siteId,
-                containerPath);
+                containerPath, under, countedIn);
     }
 
     /** The same at a site. */
     public Wish at(long site) {
-        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, site, containerPath);
+        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, site, containerPath,
+                under, countedIn);
+    }
+
+    /** What the number counts. */
+    public Batch.CountedIn counted() {
+        return countedIn == null ? Batch.CountedIn.PLANTS : countedIn;
     }
 
     /** As the core knows it. */
@@ -68,9 +92,11 @@ public record Wish(
         if (target.isBefore(today)) {
             throw new Refusal("target", "This day has passed; today is " + today + ".");
         }
-        if (target.isAfter(today.plusDays(240))) {
-            throw new Refusal("target", "Kiver looks 240 days ahead; choose a day before " + today.plusDays(241) + ".");
+        if (target.isAfter(today.plusDays(DAYS_AHEAD))) {
+            throw new Refusal("target", "Kiver looks " + DAYS_AHEAD + " days ahead; choose a day before "
+                    + today.plusDays(DAYS_AHEAD + 1L) + ".");
         }
-        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target);
+        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, under == null ? OrderLine.USUAL_UNDER : under,
+                counted() == Batch.CountedIn.CLUMPS);
     }
 }

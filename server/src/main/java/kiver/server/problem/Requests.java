@@ -1,5 +1,10 @@
 package kiver.server.problem;
 
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
 import java.util.UUID;
 import java.util.function.LongSupplier;
 import org.apache.ibatis.annotations.Insert;
@@ -28,12 +33,19 @@ public class Requests {
      * Does the work unless this request was carried out before.
      *
      * @param id that the sender chose, the same on every retry
+     * @param content who sends it, where to, and all that is in it; must be the same on every retry
      * @param work to do; answers the number of what it made
      * @return the number of what was made, now or before
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public long once(UUID id, LongSupplier work) {
-        if (mapper.insert(id) == 0) {
+    public long once(UUID id, List<?> content, LongSupplier work) {
+        String fingerprint = fingerprint(content);
+        if (mapper.insert(id, fingerprint) == 0) {
+            String before = mapper.content(id);
+            if (!before.isEmpty() && !before.equals(fingerprint)) {
+                throw new Refusal("requestId", "This was sent once before with other entries, and that was carried out or "
+                        + "is being carried out. Look at what stands now, then enter the change anew.");
+            }
             return mapper.result(id);
         }
         long result = work.getAsLong();
@@ -41,11 +53,24 @@ public class Requests {
         return result;
     }
 
+    /** Records and lists write themselves out the same way each time, so their digest does, too. */
+    private static String fingerprint(List<?> content) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(content.toString().getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest);
+        } catch (NoSuchAlgorithmException missing) {
+            throw new IllegalStateException(missing);
+        }
+    }
+
     /** The request table. */
     @Mapper
     interface RequestMapper {
-        @Insert("insert into request (id) values (#{id}::uuid) on conflict do nothing")
-        int insert(@Param("id") UUID id);
+        @Insert("insert into request (id, content) values (#{id}::uuid, #{content}) on conflict do nothing")
+        int insert(@Param("id") UUID id, @Param("content") String content);
+
+        @Select("select content from request where id = #{id}::uuid")
+        String content(@Param("id") UUID id);
 
         @Select("select result from request where id = #{id}::uuid")
         long result(@Param("id") UUID id);

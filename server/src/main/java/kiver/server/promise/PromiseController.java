@@ -1,5 +1,6 @@
 package kiver.server.promise;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -7,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.plan.ContainerPath;
+import kiver.core.promise.Answer;
 import kiver.server.plan.Wish;
 import kiver.server.space.RateBook;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -27,12 +29,17 @@ class PromiseController {
         this.rates = rates;
     }
 
-    /** A whole order as typed. */
+    /**
+     * A whole order as typed.
+     *
+     * @param seen the answer it is taken on
+     */
     record OrderEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Choose the grower.") Long growerId,
             @NotNull(message = "Choose the site.") Long siteId,
-            @NotNull @Valid Wish wish) {}
+            @NotNull @Valid Wish wish,
+            @Nullable Answer seen) {}
 
     /** The order taken. */
     record OrderTaken(int number) {}
@@ -66,7 +73,7 @@ class PromiseController {
     @PostMapping("/api/orders")
     OrderTaken accept(@Valid @RequestBody OrderEntry entry) {
         return new OrderTaken(promises.accept(
-                entry.requestId(), entry.growerId(), entry.wish().at(entry.siteId()), null));
+                entry.requestId(), entry.growerId(), entry.wish().at(entry.siteId()), null, entry.seen()));
     }
 
     private PlanView view(Wish wish) {

@@ -10,6 +10,7 @@ import kiver.core.crop.Crop;
 import kiver.core.order.Protection;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Obstacle;
+import kiver.core.promise.Answer;
 import kiver.core.promise.Promise;
 import kiver.core.promise.PromiseCheck;
 import kiver.core.promise.SiteChoice;
@@ -132,12 +133,37 @@ public class PromiseService {
      */
     @Transactional
     public int accept(UUID requestId, long growerId, Wish wish, Integer succession) {
-        return bookings.once(requestId, () -> take(growerId, wish, succession));
+        return accept(requestId, growerId, wish, succession, null);
+    }
+
+    /**
+     * Takes the order, unless the answer has become worse than the one that was seen.
+     *
+     * @param seen answer that the order was taken on; null where none was shown
+     * @return the number of the order
+     */
+    @Transactional
+    public int accept(UUID requestId, long growerId, Wish wish, Integer succession, Answer seen) {
+        return bookings.once(requestId, Arrays.asList("order", growerId, wish, succession), () -> {
+            bookings.oneAtATime();
+            Checked checked = check(wish, false);
+            if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
+                List<String> why = new ArrayList<>(checked.promise().reasons());
+                why.addAll(checked.promise().conditions());
+                throw new Refusal("target", "Meanwhile something that this rested on was promised to others. Now: "
+                        + String.join(" ", why) + " Look at the answer again.");
+            }
+            return book(growerId, wish, succession, checked);
+        });
     }
 
     /** Takes one order of however many a request holds; must run inside the request. */
     public int take(long growerId, Wish wish, Integer succession) {
-        Checked checked = check(wish, false);
+        bookings.oneAtATime();
+        return book(growerId, wish, succession, check(wish, false));
+    }
+
+    private int book(long growerId, Wish wish, Integer succession, Checked checked) {
         checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
             throw new Refusal("target", obstacle.message());
         });

@@ -74,7 +74,7 @@ class SuccessionController {
     @Transactional
     public SuccessionTaken take(@Valid @RequestBody SuccessionOrder entry) {
         Succession succession = parts(entry.succession());
-        int first = bookings.once(entry.requestId(), () -> {
+        int first = bookings.once(entry.requestId(), List.of("succession", entry), () -> {
             int number = orders.nextSuccession();
             List<Integer> taken = new ArrayList<>();
             for (Succession.Part part : succession.parts()) {

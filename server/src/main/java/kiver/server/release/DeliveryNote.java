@@ -5,8 +5,13 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.CellState;
+import kiver.core.tray.Cell;
+import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
 import kiver.server.clock.Nursery;
@@ -49,7 +54,7 @@ class DeliveryNote {
         try (Paper paper = new Paper("Delivery note " + release.number())) {
             paper.page(210, 297);
             paper.text(LEFT, 20, 11, clock.nursery().map(Nursery::name).orElse(""));
-            paper.text(LEFT, 28, 22, "Delivery note " + release.number());
+            paper.text(LEFT, 28, 22, "Delivery note " + release.number() + (lines.isEmpty() ? ", taken back" : ""));
             paper.text(LEFT, 40, 11, DAY.format(release.day()) + ", order " + order.number());
             paper.text(LEFT, 46, 11, "To " + order.grower() + ", " + order.site() + " (" + order.altitude() + " m)");
             paper.rule(LEFT, 54, WIDTH);
@@ -100,19 +105,28 @@ class DeliveryNote {
                     .filter(change -> change.change() instanceof BatchChange.Released)
                     .map(change -> (BatchChange.Released) change.change())
                     .filter(part -> part.release() == release.number())
-                    .forEach(part -> lines.add(line(file, part)));
+                    .forEach(part -> lines.addAll(lines(file, part)));
         }
         return lines;
     }
 
-    private Line line(BatchFile file, BatchChange.Released part) {
-        BatchChange.Sown sown = file.state().sowings().keySet().stream()
-                .filter(each -> each.run().tray().equals(part.tray()))
-                .findFirst()
-                .orElseThrow();
-        SeedLot lot = seeds.lot(sown.lot());
-        return new Line(
-                part.cells().size(), trays.tray(part.tray()).code(), file.batch().number(),
-                file.state().sowings().get(sown), lot.code() + " (" + lot.supplier() + ")", sown.medium());
+    /** One line for each sowing that plants of a tray came from, wherever they were potted since. */
+    private List<Line> lines(BatchFile file, BatchChange.Released part) {
+        Map<Integer, List<CellState>> bySowing = new TreeMap<>();
+        for (int number : part.cells()) {
+            CellState cell = file.state().cells().get(new Cell(part.tray(), number));
+            bySowing.computeIfAbsent(cell.sowing(), sowing -> new ArrayList<>()).add(cell);
+        }
+        List<Line> lines = new ArrayList<>();
+        bySowing.forEach((sequence, cells) -> {
+            BatchState.Sowing sowing = file.state().sowings().get(sequence);
+            SeedLot lot = seeds.lot(sowing.sown().lot());
+            TrayId sownIn = sowing.sown().run().tray();
+            String potted = sownIn.equals(part.tray()) ? "" : " (sown in " + trays.tray(sownIn).code() + ", potted on)";
+            lines.add(new Line(
+                    file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code() + potted,
+                    file.batch().number(), sowing.day(), lot.code() + " (" + lot.supplier() + ")", sowing.sown().medium()));
+        });
+        return lines;
     }
 }

@@ -2,6 +2,7 @@ package kiver.server.release;
 
 import java.time.LocalDate;
 import java.util.List;
+import kiver.server.batch.Batch;
 import kiver.server.grow.BatchSummary;
 
 /**
@@ -19,6 +20,8 @@ import kiver.server.grow.BatchSummary;
  * @param leavesTo most true leaves
  * @param target day on which they are wanted
  * @param placedOn day on which it was taken
+ * @param under share that the grower takes as whole when it is missing
+ * @param countedIn what the number ordered counts
  * @param released plants that have gone
  * @param ready plants ready to go now
  * @param standing where it is
@@ -29,7 +32,7 @@ import kiver.server.grow.BatchSummary;
  */
 record OrderView(
         int number, String grower, String site, int altitude, String variety, String crop, String container,
-        int plants, int leavesFrom, int leavesTo, LocalDate target, LocalDate placedOn, int released, int ready,
+        int plants, int leavesFrom, int leavesTo, LocalDate target, LocalDate placedOn, double under, Batch.CountedIn countedIn, int released, int ready,
         Standing standing, double chance, List<BatchSummary> batches, List<Release> releases, List<String> planting) {
 
     /** Where an order is. */

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
+import kiver.core.order.OrderLine;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.crop.CropBook;
@@ -55,9 +56,8 @@ class OrderViews {
 
     private List<OrderView> views(List<Order> shown) {
         List<BatchAnalysis> all = analyst.all();
-        List<Release> made = releases.releases();
-        Map<Integer, Integer> released =
-                releases.releasedByOrder(all.stream().map(BatchAnalysis::file).toList(), made);
+        List<Release> made = releases.releases(all.stream().map(BatchAnalysis::file).toList());
+        Map<Integer, Integer> released = ReleaseService.releasedByOrder(made);
         Map<Integer, List<BatchAnalysis>> byOrder =
                 all.stream().collect(Collectors.groupingBy(batch -> batch.file().batch().orderNumber()));
         Function<BatchAnalysis, BatchSummary> summary = batches.summarising();
@@ -74,15 +74,15 @@ class OrderViews {
         Crop crop = crops.crop(order.crop());
         int ready = own.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
-                .mapToInt(batch -> batch.file().state().balance().alive())
+                .mapToInt(batch -> batch.file().plantsAlive())
                 .sum();
         double chance = own.stream().mapToDouble(BatchAnalysis::chance).max().orElse(0);
         return new OrderView(
                 order.number(), order.grower(), order.site(), order.altitude(), order.variety(), crop.name(),
                 crops.container(order.container()).name(), order.plants(), order.leavesFrom(), order.leavesTo(),
-                order.target(), order.placedOn(), released, Math.min(ready, order.plants() - released),
+                order.target(), order.placedOn(), order.under(), order.countedIn(), released, Math.min(ready, order.plants() - released),
                 standing(order, own, released, ready),
-                released >= order.plants() ? 1 : chance,
+                released >= OrderLine.accepted(order.plants(), order.under()) ? 1 : chance,
                 own.stream().map(summary).toList(),
                 made.stream().filter(each -> each.orderNumber() == order.number()).toList(),
                 PlantingLines.of(crop, order.target()));

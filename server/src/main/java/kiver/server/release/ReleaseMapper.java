@@ -12,7 +12,7 @@ import org.apache.ibatis.annotations.Select;
 interface ReleaseMapper {
 
     String RELEASES = """
-            select release.number, ordered.number as order_number, release.day
+            select release.number, ordered.number as order_number, release.day, 0 as plants
             from release join grower_order ordered on ordered.id = release.order_id
             """;
 

@@ -2,6 +2,7 @@ package kiver.server.release;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import kiver.core.growth.DateSpread;
 import kiver.core.release.Allocation;
 import kiver.core.release.Pick;
 import kiver.core.release.ReadyTray;
+import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
@@ -59,31 +61,31 @@ public class ReleaseService {
         this.clock = clock;
     }
 
-    /** All releases. */
-    public List<Release> releases() {
-        return releases.all();
-    }
-
     /**
-     * Plants that have gone with each order, whichever batches they came from.
+     * All releases, with what left with each; one of no plants was taken back.
      *
      * @param files all batches
-     * @param all releases
-     * @return by order number; an order of which nothing has gone is missing
      */
-    public Map<Integer, Integer> releasedByOrder(List<BatchFile> files, List<Release> all) {
-        Map<Integer, Integer> orders = all.stream().collect(Collectors.toMap(Release::number, Release::orderNumber));
-        Map<Integer, Integer> released = new HashMap<>();
+    public List<Release> releases(List<BatchFile> files) {
+        Map<Integer, Integer> plants = new HashMap<>();
         for (BatchFile file : files) {
             for (RecordedChange change : file.state().changes()) {
-                if (change.change() instanceof BatchChange.Released gone
-                        && orders.containsKey((int) gone.release())
-                        && !file.state().isCorrected(change.sequence())) {
-                    released.merge(orders.get((int) gone.release()), gone.cells().size(), Integer::sum);
+                if (change.change() instanceof BatchChange.Released gone && !file.state().isCorrected(change.sequence())) {
+                    plants.merge((int) gone.release(), file.plantsOf(gone), Integer::sum);
                 }
             }
         }
-        return released;
+        return releases.all().stream()
+                .map(each -> new Release(
+                        each.number(), each.orderNumber(), each.day(), plants.getOrDefault(each.number(), 0)))
+                .toList();
+    }
+
+    /** Plants that have gone with each order, by order number; an order of which nothing has gone is missing. */
+    public static Map<Integer, Integer> releasedByOrder(List<Release> made) {
+        return made.stream()
+                .filter(release -> !release.takenBack())
+                .collect(Collectors.toMap(Release::orderNumber, Release::plants, Integer::sum));
     }
 
     /** What would go with an order: plants of its variety in its container that are ready. */
@@ -102,14 +104,27 @@ public class ReleaseService {
                         && batch.file().batch().container().equals(order.container()))
                 // Plants grown for another order stay with it until it is filled.
                 .filter(batch -> batch.file().batch().orderNumber() == order.number())
-                .forEach(batch -> batch.file().state().trays().forEach(tray -> {
-                    List<Integer> cells = batch.file().state().cellsIn(tray, CellCondition.ALIVE);
-                    if (!cells.isEmpty()) {
-                        long lot = batch.file().state().sowings().keySet().iterator().next().lot();
-                        LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);
-                        ready.add(new ReadyTray(batch.file().batch().number(), lot, tray, cells, past));
-                    }
-                }));
+                .forEach(batch -> batch.file().state().trays().forEach(tray -> ready.addAll(readyOf(batch, tray))));
+        return ready;
+    }
+
+    /** What is ready in a tray, lot by lot. */
+    private static List<ReadyTray> readyOf(BatchAnalysis batch, TrayId tray) {
+        BatchFile file = batch.file();
+        Map<Long, List<Integer>> byLot = new TreeMap<>();
+        for (int cell : file.state().cellsIn(tray, CellCondition.ALIVE)) {
+            int sowing = file.state().cells().get(new Cell(tray, cell)).sowing();
+            byLot.computeIfAbsent(file.state().sowings().get(sowing).sown().lot(), lot -> new ArrayList<>()).add(cell);
+        }
+        LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);
+        List<ReadyTray> ready = new ArrayList<>();
+        byLot.forEach((lot, cells) -> ready.add(new ReadyTray(
+                file.batch().number(), lot, tray, cells,
+                cells.stream()
+                        .map(cell -> Math.max(1, file.state().plants(
+                                List.of(file.state().cells().get(new Cell(tray, cell))), file.countsSeedlings())))
+                        .toList(),
+                past)));
         return ready;
     }
 
@@ -124,10 +139,10 @@ public class ReleaseService {
      */
     @Transactional
     public int release(UUID requestId, int orderNumber, int plants, Long recordedBy) {
-        return (int) requests.once(requestId, () -> {
+        return (int) requests.once(requestId, Arrays.asList("release", orderNumber, plants, recordedBy), () -> {
             Order order = orders.orderToReleaseFor(orderNumber);
             List<BatchAnalysis> all = analyst.all();
-            int released = releasedByOrder(all.stream().map(BatchAnalysis::file).toList(), releases.all())
+            int released = releasedByOrder(releases(all.stream().map(BatchAnalysis::file).toList()))
                     .getOrDefault(orderNumber, 0);
             List<ReadyTray> ready = readyTrays(order, all);
             int onHand = ready.stream().mapToInt(ReadyTray::plants).sum();

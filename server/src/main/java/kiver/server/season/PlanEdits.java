@@ -7,11 +7,13 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.core.plan.ContainerPath;
+import kiver.server.batch.Batch;
 import kiver.server.batch.BatchPlan;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.growth.SeasonService;
+import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import org.springframework.stereotype.Component;
 
@@ -46,6 +48,16 @@ class PlanEdits {
             @Nullable Long growingPlaceId, @Nullable Long hardeningPlaceId, @Nullable String container,
             @Nullable ContainerPath.Kind containerPath, @Nullable Boolean pottedLate) {}
 
+    /** Refuses an edit of a plan that was changed since it was seen, and says both. */
+    void requireSeen(Batch planned, @Nullable Integer seenVersion, Edit edit) {
+        if (seenVersion != null && seenVersion != planned.planVersion()) {
+            throw new Refusal("planVersion", "The plan of batch " + planned.number()
+                    + " was changed by somebody else meanwhile: it is to be sown on " + planned.sowDay() + " in "
+                    + planned.containerCodes().get(0) + (edit.sowDay() == null ? "" : "; you wanted " + edit.sowDay())
+                    + ". Look at it as it stands and change it again.");
+        }
+    }
+
     /** The plan after an edit of the plan before. */
     BatchPlan edited(BatchAnalysis batch, BatchPlan before, Edit edit) {
         boolean sown = batch.file().state().sownOn().isPresent();
@@ -55,6 +67,9 @@ class PlanEdits {
         }
         if (edit.sowDay() != null && edit.sowDay().isBefore(clock.today())) {
             throw new Refusal("sowDay", "That day has passed; the first day to sow is today, " + clock.today() + ".");
+        }
+        if (edit.sowDay() != null && edit.sowDay().isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
+            throw new Refusal("sowDay", "Kiver looks " + Wish.DAYS_AHEAD + " days ahead; choose an earlier day.");
         }
         BatchPlan plan = before;
         if (edit.sowDay() != null) {

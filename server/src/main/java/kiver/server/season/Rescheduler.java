@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,6 +17,7 @@ import kiver.core.grow.Rescheduling;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Way;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchPlan;
@@ -103,6 +105,9 @@ class Rescheduler {
         BatchAnalysis batch = board.batch(number);
         Batch planned = batch.file().batch();
         LocalDate today = clock.today();
+        if (Math.abs(days) > Wish.DAYS_AHEAD) {
+            throw new Refusal("days", "A day moves by at most " + Wish.DAYS_AHEAD + " days.");
+        }
         LocalDate target = planned.target().plusDays(days);
         if (target.isBefore(today)) {
             throw new Refusal("days", "Batch " + number + " would be wanted on " + target + ", which has passed.");
@@ -115,7 +120,7 @@ class Rescheduler {
         options.add(new RescheduleOption(RescheduleKind.KEEP, "Leave it as it is for " + DAY.format(target) + ".", target,
                 asItIs.chanceOnTarget() * enough, null, null, null));
         if (batch.file().state().sownOn().isEmpty()) {
-            timedAnew(batch, target, today).ifPresent(options::add);
+            timedAnew(batch, target).ifPresent(options::add);
         } else {
             places(rescheduling, target, today, enough, options);
         }
@@ -133,10 +138,10 @@ class Rescheduler {
                 options);
     }
 
-    private Optional<RescheduleOption> timedAnew(BatchAnalysis batch, LocalDate target, LocalDate today) {
+    private Optional<RescheduleOption> timedAnew(BatchAnalysis batch, LocalDate target) {
         Batch moved = withTarget(batch.file().batch(), target);
         BatchAnalysis there = board.tried(batch, BatchPlan.of(moved), target);
-        return board.windowFor(there, target, today).map(window -> new RescheduleOption(
+        return board.windowFor(there, target).map(window -> new RescheduleOption(
                 RescheduleKind.SOW_AGAIN_TIMED, "Sow it on " + DAY.format(window.best()) + " instead of "
                         + DAY.format(moved.sowDay()) + ".", target, window.chance() * batch.chanceEnough(), null, null, null));
     }
@@ -162,8 +167,9 @@ class Rescheduler {
                 .filter(other -> other.file().batch().number() != own.number()
                         && other.file().batch().variety().equals(own.variety())
                         && other.file().batch().container().equals(own.container())
-                        && other.file().state().balance().released() == 0
-                        && batch.file().state().balance().released() == 0
+                        && other.file().batch().stage().equals(own.stage())
+                        && other.file().plantsReleased() == 0
+                        && batch.file().plantsReleased() == 0
                         && alive(other) >= own.plants() && alive(batch) >= other.file().batch().plants())
                 .map(other -> {
                     Rescheduling theirs = new Rescheduling(
@@ -187,13 +193,13 @@ class Rescheduler {
     private static int alive(BatchAnalysis batch) {
         return batch.file().state().sownOn().isEmpty()
                 ? batch.file().batch().plants()
-                : batch.file().state().balance().alive();
+                : batch.file().plantsAlive();
     }
 
     /** Where fewer plants are alive than ordered, those there are on the day and the rest later. */
     private void split(BatchAnalysis batch, LocalDate target, double inTime, List<RescheduleOption> options) {
         int plants = batch.file().batch().plants();
-        int alive = batch.file().state().balance().alive();
+        int alive = batch.file().plantsAlive();
         if (batch.file().state().isCompletelyCounted() && alive > 0 && alive < plants) {
             options.add(new RescheduleOption(RescheduleKind.SPLIT, "Hand over " + alive + " on the day and sow " + (plants - alive)
                     + " anew for later.", target, inTime, null, null, alive));
@@ -205,7 +211,12 @@ class Rescheduler {
     public void take(
             UUID requestId, int number, RescheduleKind kind, LocalDate target, @Nullable Long placeId, @Nullable Integer otherBatch,
             @Nullable Integer plants, long by) {
-        requests.once(requestId, () -> {
+        List<?> content = Arrays.asList("reschedule", number, kind, target, placeId, otherBatch, plants, by);
+        if (target.isBefore(clock.today()) || target.isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
+            throw new Refusal("target", "Choose a day from today to " + clock.today().plusDays(Wish.DAYS_AHEAD) + ".");
+        }
+        requests.once(requestId, content, () -> {
+            batches.lock(number);
             BatchAnalysis batch = board.batch(number);
             Batch planned = batch.file().batch();
             switch (kind) {
@@ -225,6 +236,9 @@ class Rescheduler {
     private void moveTo(BatchAnalysis batch, long placeId, long by) {
         Batch planned = batch.file().batch();
         PlaceId place = new PlaceId(placeId);
+        if (seasons.season().places().stream().noneMatch(each -> each.id().equals(place) && each.suits(PlaceUse.GROWING_ON))) {
+            throw new Refusal("placeId", "Choose a place where plants grow on.");
+        }
         Way way = new Way(planned.way().emergence(), place, planned.way().hardening());
         plans.change(by, "Grow batch " + planned.number() + " on elsewhere",
                 Map.of(planned.number(), BatchPlan.of(planned).along(way, true)));
@@ -235,7 +249,7 @@ class Rescheduler {
 
     private void sowAgainTimed(BatchAnalysis batch, LocalDate target, long by) {
         Batch planned = batch.file().batch();
-        LocalDate day = board.windowFor(board.tried(batch, BatchPlan.of(planned), target), target, clock.today())
+        LocalDate day = board.windowFor(board.tried(batch, BatchPlan.of(planned), target), target)
                 .orElseThrow(() -> new Refusal("target", "It is too late to sow for this day."))
                 .best();
         plans.change(by, "Sow batch " + planned.number() + " for another day",

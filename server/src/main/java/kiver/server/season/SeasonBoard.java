@@ -5,12 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Season;
-import kiver.core.plan.CountBack;
-import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.SowWindow;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
@@ -18,6 +14,7 @@ import kiver.server.batch.BatchPlan;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
+import kiver.server.grow.LastSowDays;
 import kiver.server.growth.SeasonService;
 import kiver.server.problem.NotFound;
 import org.springframework.stereotype.Component;
@@ -29,11 +26,10 @@ public class SeasonBoard {
     private final BatchAnalyst analyst;
     private final SeasonService seasons;
     private final NurseryClock clock;
-    private final Map<Integer, KeptWindow> windows = new ConcurrentHashMap<>();
+    private final LastSowDays lastSowDays;
 
-    private record KeptWindow(BatchAnalysis analysis, Optional<SowWindow> window) {}
-
-    SeasonBoard(BatchAnalyst analyst, SeasonService seasons, NurseryClock clock) {
+    SeasonBoard(BatchAnalyst analyst, SeasonService seasons, NurseryClock clock, LastSowDays lastSowDays) {
+        this.lastSowDays = lastSowDays;
         this.analyst = analyst;
         this.seasons = seasons;
         this.clock = clock;
@@ -57,15 +53,8 @@ public class SeasonBoard {
     }
 
     /** When a batch may be sown for a day; empty where there is no such day. */
-    Optional<SowWindow> windowFor(BatchAnalysis batch, LocalDate target, LocalDate today) {
-        return countBack(batch, seasons.season(today)).windowFor(target, today);
-    }
-
-    private static CountBack countBack(BatchAnalysis batch, Season season) {
-        return new CountBack(
-                batch.path(),
-                season.scenarios(batch.way(), batch.crop().emergence(), batch.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.firstDay(), SeedlingLight.at(season, batch.way().growingOn(), batch.crop().leaves()));
+    Optional<SowWindow> windowFor(BatchAnalysis batch, LocalDate target) {
+        return lastSowDays.windowFor(batch, target);
     }
 
     /** The batch of that number. */
@@ -88,21 +77,11 @@ public class SeasonBoard {
 
     /** When a batch that is not sown yet may be sown; empty for one that is, or where there is no such day. */
     public Optional<SowWindow> window(BatchAnalysis batch) {
-        LocalDate today = clock.today();
-        if (batch.file().state().sownOn().isPresent() || batch.file().batch().target().isBefore(today)) {
-            return Optional.empty();
-        }
-        KeptWindow present = windows.get(number(batch));
-        if (present != null && present.analysis() == batch) {
-            return present.window();
-        }
-        Optional<SowWindow> window = windowFor(batch, batch.file().batch().target(), today);
-        windows.put(number(batch), new KeptWindow(batch, window));
-        return window;
+        return batch.file().state().sownOn().isPresent() ? Optional.empty() : lastSowDays.window(batch);
     }
 
     /** The names of places. */
-    Map<Long, String> placeNames() {
+    public Map<Long, String> placeNames() {
         return seasons.season().places().stream()
                 .collect(Collectors.toMap(place -> place.id().number(), place -> place.name()));
     }

@@ -14,6 +14,8 @@ import kiver.core.batch.BatchStage;
 import kiver.core.place.PlaceUse;
 import kiver.core.space.Occupancy;
 import kiver.server.account.Person;
+import kiver.server.batch.Batch;
+import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchPlan;
 import kiver.server.batch.PlanChanges;
 import kiver.server.clock.NurseryClock;
@@ -38,8 +40,12 @@ class SeasonController {
     private final PlanChanges plans;
     private final SeasonService seasons;
     private final NurseryClock clock;
+    private final BatchBook batches;
 
-    SeasonController(SeasonBoard board, PlanEdits edits, PlanChanges plans, SeasonService seasons, NurseryClock clock) {
+    SeasonController(
+            SeasonBoard board, PlanEdits edits, PlanChanges plans, SeasonService seasons, NurseryClock clock,
+            BatchBook batches) {
+        this.batches = batches;
         this.board = board;
         this.edits = edits;
         this.plans = plans;
@@ -47,8 +53,13 @@ class SeasonController {
         this.clock = clock;
     }
 
-    /** A change that is tried, or made, in a draft or in the plan itself. */
-    record EditEntry(@NotNull @Valid PlanEdits.Edit edit, @Nullable Long draft) {}
+    /**
+     * A change that is tried, or made, in a draft or in the plan itself.
+     *
+     * @param planVersion of the plan that was seen; a change to one that was changed since is refused
+     */
+    record EditEntry(
+            @NotNull @Valid PlanEdits.Edit edit, @Nullable Long draft, @Nullable Integer planVersion) {}
 
     /** What a change would do: the batch then, places over-full then, and neighbours that would share their room. */
     record TrialView(
@@ -124,9 +135,12 @@ class SeasonController {
     @Transactional
     public void change(@Valid @RequestBody EditEntry entry, @AuthenticationPrincipal Person person) {
         int number = entry.edit().batch();
+        batches.lock(number);
         BatchAnalysis standing = board.batch(number);
-        BatchPlan stands = BatchPlan.of(standing.file().batch());
+        Batch planned = batches.file(number).batch();
+        BatchPlan stands = BatchPlan.of(planned);
         if (entry.draft() == null) {
+            edits.requireSeen(planned, entry.planVersion(), entry.edit());
             BatchPlan after = edits.edited(standing, stands, entry.edit());
             plans.change(person.id(), "Change the plan of batch " + number, Map.of(number, after));
         } else {
@@ -149,6 +163,7 @@ class SeasonController {
 
     @GetMapping("/api/drafts/{draft}")
     DraftView compare(@PathVariable long draft) {
+        plans.requireDraft(draft);
         Map<Integer, BatchPlan> drafted = plansOf(draft);
         List<BatchAnalysis> now = board.under(Map.of());
         List<BatchAnalysis> then = board.under(drafted);
@@ -177,7 +192,11 @@ class SeasonController {
     }
 
     private Map<Integer, BatchPlan> plansOf(@Nullable Long draft) {
-        return draft == null ? Map.of() : plans.plansOf(draft);
+        if (draft == null) {
+            return Map.of();
+        }
+        plans.requireDraft(draft);
+        return plans.plansOf(draft);
     }
 
     private static DraftLine line(BatchAnalysis before, BatchAnalysis after, Map<Long, String> names) {
@@ -205,6 +224,6 @@ class SeasonController {
     /** Neither over nor kept as spares of an order that was met. */
     private static boolean underWay(BatchAnalysis batch) {
         return batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED
-                && batch.file().state().balance().released() < batch.file().batch().plants();
+                && batch.file().plantsReleased() < batch.file().accepted();
     }
 }

@@ -54,14 +54,14 @@ class SeedNeedsController {
     /**
      * A lot with what is asked of it.
      *
-     * @param cellsForHundred cells that a hundred plants take with this lot, two seeds a cell
+     * @param cellsForHundred cells that a hundred plants take with this lot, two seeds a cell; missing where no number is enough
      * @param cellsForHundredFresh the same with fresh seed of 90 %
      */
     record LotLine(
             long id, String code, String variety, String crop, String supplier, LocalDate testedOn, double label,
             double germination, double low, double high, int stock, double stockGrams, int needed,
             @Nullable LocalDate shortFrom, int lacking, double lackingGrams, boolean old, boolean poor,
-            int cellsForHundred, int cellsForHundredFresh) {}
+            @Nullable Integer cellsForHundred, int cellsForHundredFresh) {}
 
     /** Seed to buy, from one supplier. */
     record BuyingLine(String supplier, String variety, int seeds, double grams, LocalDate neededBy) {}
@@ -79,10 +79,10 @@ class SeedNeedsController {
         List<SeedLot> all = seeds.lots();
         Map<Long, SeedLot> byId = all.stream().collect(Collectors.toMap(SeedLot::id, lot -> lot));
         List<SeedNeeds.Sowing> sowings = files.stream()
-                .filter(file -> file.state().sownOn().isEmpty() && !file.batch().target().isBefore(today))
+                .filter(file -> !file.toSow().isEmpty() && !file.batch().target().isBefore(today))
                 .map(file -> new SeedNeeds.Sowing(
                         file.batch().number(), file.batch().lotId(), later(file.batch().sowDay(), today),
-                        file.batch().cells() * file.batch().seedsPerCell()))
+                        file.toSow().stream().mapToInt(run -> run.length()).sum() * file.batch().seedsPerCell()))
                 .toList();
         Map<Long, Integer> stock = all.stream().collect(Collectors.toMap(SeedLot::id, SeedLot::seedsLeft));
         Map<Long, SeedNeeds.LotNeed> needs = new HashMap<>();
@@ -110,9 +110,13 @@ class SeedNeedsController {
                 cells(germination), cells(FRESH));
     }
 
-    private static int cells(Germination germination) {
-        return new SowQuantity(GerminationNodes.of(germination), 2, Allowances.USUAL.survival())
-                .cellsNeeded(PLANTS_COMPARED, Allowances.USUAL.confidence());
+    private static @Nullable Integer cells(Germination germination) {
+        try {
+            return new SowQuantity(GerminationNodes.of(germination), 2, Allowances.USUAL.survival())
+                    .cellsNeeded(PLANTS_COMPARED, Allowances.USUAL.confidence());
+        } catch (IllegalArgumentException noNumberIsEnough) {
+            return null;
+        }
     }
 
     private List<SowingLine> sowingLines(

@@ -29,8 +29,10 @@ import org.springframework.web.bind.annotation.RestController;
 class SheetController {
 
     private final Map<String, SheetBook> books = new TreeMap<>();
+    private final SheetLocks locks;
 
-    SheetController(List<SheetBook> all) {
+    SheetController(List<SheetBook> all, SheetLocks locks) {
+        this.locks = locks;
         all.forEach(book -> books.put(book.shape().name(), book));
     }
 
@@ -64,6 +66,10 @@ class SheetController {
     @Transactional
     public void put(@PathVariable String name, @RequestBody RowEntry entry) {
         SheetBook book = book(name);
+        if (entry.entries() == null || entry.entries().containsValue(null)) {
+            throw new Refusal("entries", "The row is not whole; a column may be empty but not missing.");
+        }
+        locks.lock();
         try {
             book.put(new SheetRow(entry.entries()));
         } catch (IllegalArgumentException wrong) {
@@ -76,6 +82,7 @@ class SheetController {
     @Transactional
     public ReadIn readIn(@PathVariable String name, @RequestParam String file, @RequestBody byte[] bytes) {
         SheetBook book = book(name);
+        locks.lock();
         List<SheetText.Line> lines = SheetText.lines(file, SheetText.decoded(file, bytes), book.shape().names());
         List<SheetFault> faults = new ArrayList<>();
         for (SheetText.Line line : lines) {

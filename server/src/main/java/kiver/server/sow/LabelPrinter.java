@@ -50,12 +50,10 @@ class LabelPrinter {
 
     private static List<Label> labels(BatchFile file) {
         List<Label> labels = new ArrayList<>();
-        file.state().sowings().forEach((sown, day) ->
-                labels.add(new Label(sown.run(), sown.lot(), sown.seedsPerCell(), day)));
-        if (labels.isEmpty()) {
-            file.runs().forEach(run -> labels.add(
-                    new Label(run, file.batch().lotId(), file.batch().seedsPerCell(), file.batch().sowDay())));
-        }
+        file.state().sowings().values().forEach(sowing -> labels.add(new Label(
+                sowing.sown().run(), sowing.sown().lot(), sowing.sown().seedsPerCell(), sowing.day())));
+        file.toSow().forEach(run -> labels.add(
+                new Label(run, file.batch().lotId(), file.batch().seedsPerCell(), file.batch().sowDay())));
         return labels;
     }
 

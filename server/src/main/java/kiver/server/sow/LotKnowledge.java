@@ -5,8 +5,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import kiver.core.batch.BatchChange;
+import java.util.TreeMap;
 import kiver.core.batch.CellState;
+import kiver.core.seed.CountLesson;
 import kiver.core.seed.Germination;
 import kiver.server.batch.BatchFile;
 import kiver.server.seed.SeedLot;
@@ -28,14 +29,13 @@ public class LotKnowledge {
         return ofAll(files).germination(lot, day, exceptBatch);
     }
 
-    /** What every batch counted to the end taught of its lot, put together once. */
+    /** What every batch counted to the end taught of its lots, put together once. */
     public OfAll ofAll(List<BatchFile> files) {
         Map<Long, List<Lesson>> byLot = new HashMap<>();
         for (BatchFile file : files) {
             if (file.state().isCompletelyCounted()) {
-                Lesson lesson = lesson(file);
-                file.state().sowings().keySet().stream().map(BatchChange.Sown::lot).distinct()
-                        .forEach(lot -> byLot.computeIfAbsent(lot, each -> new ArrayList<>()).add(lesson));
+                lessons(file).forEach((lot, lesson) -> byLot.computeIfAbsent(lot, each -> new ArrayList<>())
+                        .add(new Lesson(file.batch().number(), lesson)));
             }
         }
         return new OfAll(byLot);
@@ -48,23 +48,44 @@ public class LotKnowledge {
         public Germination germination(SeedLot lot, LocalDate day, int exceptBatch) {
             Germination known = lot.labelOn(day);
             for (Lesson lesson : byLot.getOrDefault(lot.id(), List.of())) {
-                known = lesson.batch() == exceptBatch ? known : known.after(lesson.up(), lesson.seeds() - lesson.up());
+                known = lesson.batch() == exceptBatch ? known : known.afterBatch(lesson.counts());
             }
-            return known;
+            return known.ofNextBatch();
         }
     }
 
-    /** Seeds that came up in a batch, of those sown. */
-    public record Lesson(int batch, int seeds, int up) {}
+    /** What one batch taught. */
+    public record Lesson(int batch, CountLesson counts) {}
 
-    private static Lesson lesson(BatchFile file) {
-        int seeds = 0;
+    /** What a batch taught of each lot that was sown for it, cell by cell of that lot. */
+    private static Map<Long, CountLesson> lessons(BatchFile file) {
+        Map<Long, List<CellState>> byLot = new HashMap<>();
+        file.state().cells().values().forEach(cell -> byLot
+                .computeIfAbsent(file.state().sowings().get(cell.sowing()).sown().lot(), lot -> new ArrayList<>())
+                .add(cell));
+        Map<Long, CountLesson> lessons = new HashMap<>();
+        byLot.forEach((lot, cells) -> lessons.put(lot, lesson(cells)));
+        return lessons;
+    }
+
+    /**
+     * Seeds that came up where seedlings were counted. Where a seed is a cluster, or something was only seen to be up, a
+     * cell says no more than that.
+     */
+    private static CountLesson lesson(List<CellState> cells) {
         int up = 0;
-        for (CellState cell : file.state().cells().values()) {
-            seeds += cell.seeds();
-            // A cluster can give more seedlings than seeds; a seed counts as up once.
-            up += Math.min(cell.seeds(), cell.seedlings());
+        int failed = 0;
+        Map<Integer, Integer> seen = new TreeMap<>();
+        for (CellState cell : cells) {
+            if (cell.seedlings() == 0) {
+                failed += cell.seeds();
+            } else if (cell.onlySeen() || cell.seedlings() > cell.seeds()) {
+                seen.merge(cell.seeds(), 1, Integer::sum);
+            } else {
+                up += cell.seedlings();
+                failed += cell.seeds() - cell.seedlings();
+            }
         }
-        return new Lesson(file.batch().number(), seeds, up);
+        return new CountLesson(up, failed, seen);
     }
 }

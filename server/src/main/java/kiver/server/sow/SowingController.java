@@ -45,6 +45,16 @@ class SowingController {
             @NotNull(message = "Choose where the tray was put.") Long placeId,
             @Nullable LocalDate day) {}
 
+    /** What was set aside in a tray and is not sown. */
+    record LeftUnsownEntry(
+            @NotNull UUID requestId, @NotNull(message = "Say which tray.") Integer tray, @Nullable LocalDate day) {}
+
+    @PostMapping("/api/batches/{number}/left-unsown")
+    void leaveUnsown(
+            @PathVariable int number, @Valid @RequestBody LeftUnsownEntry entry, @AuthenticationPrincipal Person person) {
+        sowing.leaveUnsown(number, entry, person.id());
+    }
+
     @PostMapping("/api/batches/{number}/sowings")
     void sow(@PathVariable int number, @Valid @RequestBody SowingEntry entry, @AuthenticationPrincipal Person person) {
         sowing.sow(number, entry, person.id());

@@ -67,13 +67,24 @@ public class SowingService {
         recording.record(entry.requestId(), number, entry.day(), List.of(sown), recordedBy);
     }
 
+    /** What was set aside for a batch in a tray stays unsown, on purpose. */
+    @Transactional
+    void leaveUnsown(int number, SowingController.LeftUnsownEntry entry, long recordedBy) {
+        Tray tray = trays.numbered(entry.tray());
+        if (batches.file(number).toSow().stream().noneMatch(run -> run.tray().equals(tray.trayId()))) {
+            throw new Refusal("tray", "Nothing of batch " + number + " waits to be sown in " + tray.code() + ".");
+        }
+        recording.record(entry.requestId(), number, entry.day(), List.of(new BatchChange.LeftUnsown(tray.trayId())), recordedBy);
+    }
+
     private void requireSeed(int number, SowingController.SowingEntry entry, BatchChange.Sown sown) {
         SeedLot lot = seeds.lotToTakeFrom(entry.lotId());
         SeedLot planned = seeds.lot(batches.file(number).batch().lotId());
         if (lot.varietyId() != planned.varietyId()) {
             throw new Refusal("lotId", "Lot " + lot.code() + " is of another variety than this batch.");
         }
-        boolean sentBefore = batches.file(number).state().sowings().containsKey(sown);
+        boolean sentBefore = batches.file(number).state().sowings().values().stream()
+                .anyMatch(sowing -> sowing.sown().equals(sown));
         if (!sentBefore && sown.seeds() > lot.seedsLeft()) {
             throw new Refusal("lotId", "This takes " + sown.seeds() + " seeds and lot " + lot.code() + " has "
                     + lot.seedsLeft() + " left. Sow fewer cells, fewer seeds per cell, or another lot.");

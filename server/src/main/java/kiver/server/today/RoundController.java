@@ -1,23 +1,33 @@
 package kiver.server.today;
 
 import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 import java.util.function.Function;
 import kiver.core.place.PlaceClimate;
-import kiver.core.space.Stay;
+import kiver.core.space.Occupancy;
 import kiver.core.today.RoundTask;
 import kiver.core.weather.DailyRange;
+import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchSummary;
 import kiver.server.grow.BatchViews;
+import kiver.server.grow.EveningBook;
 import kiver.server.place.NamedPlace;
 import kiver.server.place.PlaceBook;
+import kiver.server.season.SeasonBoard;
 import kiver.server.weather.WeatherBook;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The round, place by place. */
@@ -29,18 +39,24 @@ class RoundController {
     private final BatchViews views;
     private final WeatherBook weather;
     private final NurseryClock clock;
+    private final SeasonBoard board;
+    private final EveningBook evenings;
 
     RoundController(
             RoundService round,
             PlaceBook places,
             BatchViews views,
             WeatherBook weather,
-            NurseryClock clock) {
+            NurseryClock clock,
+            SeasonBoard board,
+            EveningBook evenings) {
         this.round = round;
         this.places = places;
         this.views = views;
         this.weather = weather;
         this.clock = clock;
+        this.board = board;
+        this.evenings = evenings;
     }
 
     /** A batch with what is to be done with it. */
@@ -48,14 +64,39 @@ class RoundController {
 
     /** A stop on the round. */
     record StopView(
-            long placeId, String place, String caution, int slots, double slotsTaken, @Nullable Double lastMinimum,
+            long placeId, String place, int slots, double slotsTaken, @Nullable Double lastMinimum,
             @Nullable Double lastMaximum, @Nullable Double setMinimum, @Nullable Double setMaximum, List<BatchWork> work, int quietBatches) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
 
-    /** The round of a day. */
-    record RoundView(LocalDate today, List<DayRange> forecast, List<StopView> stops) {}
+    /** Plants that will not stand the coming night where they are, with the temperatures of the place and of the crop. */
+    record EveningView(
+            int batch, String variety, String place, List<Integer> trays, int plants, double tonight, double floor,
+            double likelyLoss) {}
+
+    /**
+     * The round of a day.
+     *
+     * @param forecast of the days to come
+     * @param assumed whether the weather is worked out and not measured
+     * @param cautions of today's stops, each once
+     * @param evening what must come in or be covered before night
+     * @param stops in walking order
+     */
+    record RoundView(
+            LocalDate today, List<DayRange> forecast, boolean assumed, List<String> cautions, List<EveningView> evening,
+            List<StopView> stops) {}
+
+    /** What was done about a night. */
+    record EveningEntry(
+            @NotNull(message = "Say which batch.") Integer batch, @NotNull(message = "Say what was done.") EveningBook.Done done) {}
+
+    @PostMapping("/api/round/evening")
+    @Transactional
+    public void tick(@Valid @RequestBody EveningEntry entry, @AuthenticationPrincipal Person person) {
+        evenings.tick(clock.today(), entry.batch(), entry.done(), person.id());
+    }
 
     @GetMapping("/api/round")
     RoundView round() {
@@ -63,6 +104,8 @@ class RoundController {
         List<RoundService.Stop> all = round.stops();
         var readings = places.readings(today.minusDays(1));
         Function<BatchAnalysis, BatchSummary> summary = views.summarising();
+        Occupancy occupancy = board.occupancy(board.under(Map.of()));
+        TreeSet<String> cautions = new TreeSet<>();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();
@@ -73,8 +116,11 @@ class RoundController {
                     .filter(stop -> !stop.tasks().isEmpty())
                     .map(stop -> new BatchWork(summary.apply(stop.batch()), stop.tasks()))
                     .toList();
+            if (!work.isEmpty() && !named.caution().isBlank()) {
+                cautions.add(named.caution());
+            }
             stops.add(new StopView(
-                    place.id().number(), place.name(), named.caution(), place.slots(), slotsTaken(here),
+                    place.id().number(), place.name(), place.slots(), occupancy.used(place.id())[0],
                     read == null ? null : read.minimum(), read == null ? null : read.maximum(),
                     set == null ? null : set.night(), set == null ? null : set.day(), work,
                     (int) here.stream().filter(stop -> stop.tasks().isEmpty() && standsThere(stop)).count()));
@@ -83,18 +129,16 @@ class RoundController {
         for (DailyRange range : weather.forecast(today)) {
             forecast.add(new DayRange(today.plusDays(forecast.size()), range.minimum(), range.maximum()));
         }
-        return new RoundView(today, forecast, stops);
+        return new RoundView(
+                today, forecast, weather.isAssumed(), List.copyOf(cautions),
+                round.evening().stream().map(task -> view(task, summary)).toList(), stops);
     }
 
-    private static double slotsTaken(List<RoundService.Stop> here) {
-        return here.stream()
-                .filter(RoundController::standsThere)
-                .mapToDouble(stop -> slotsNow(stop))
-                .sum();
-    }
-
-    private static double slotsNow(RoundService.Stop stop) {
-        return stop.batch().stays().stream().findFirst().map(Stay::slots).orElse(0.0);
+    private EveningView view(RoundService.EveningTask task, Function<BatchAnalysis, BatchSummary> summary) {
+        BatchSummary batch = summary.apply(task.batch());
+        return new EveningView(
+                batch.number(), batch.variety(), batch.place(), batch.trays(), batch.plantsAlive(),
+                task.night().minimum(), task.night().floor(), task.likelyLoss());
     }
 
     private static boolean standsThere(RoundService.Stop stop) {

@@ -2,14 +2,20 @@ package kiver.server.today;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
 import kiver.core.batch.RecordedChange;
 import kiver.core.crop.Container;
+import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
 import kiver.core.harden.DayOutside;
+import kiver.core.harden.NightOut;
 import kiver.core.place.PlaceId;
 import kiver.core.today.BatchSituation;
 import kiver.core.today.Round;
@@ -20,6 +26,8 @@ import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
+import kiver.server.grow.EveningBook;
+import kiver.server.grow.LastSowDays;
 import kiver.server.growth.SeasonService;
 import kiver.server.release.Release;
 import kiver.server.release.ReleaseService;
@@ -34,6 +42,8 @@ public class RoundService {
     private final SeasonService seasons;
     private final WeatherBook weather;
     private final ReleaseService releases;
+    private final LastSowDays lastSowDays;
+    private final EveningBook evenings;
     private final NurseryClock clock;
 
     RoundService(
@@ -41,11 +51,15 @@ public class RoundService {
             SeasonService seasons,
             WeatherBook weather,
             ReleaseService releases,
+            LastSowDays lastSowDays,
+            EveningBook evenings,
             NurseryClock clock) {
         this.analyst = analyst;
         this.seasons = seasons;
         this.weather = weather;
         this.releases = releases;
+        this.lastSowDays = lastSowDays;
+        this.evenings = evenings;
         this.clock = clock;
     }
 
@@ -59,13 +73,21 @@ public class RoundService {
         Optional<DailyRange> outside = weather.forecast(today).stream().findFirst();
         List<BatchAnalysis> all = analyst.all();
         List<BatchFile> files = all.stream().map(BatchAnalysis::file).toList();
-        List<Release> made = releases.releases();
-        Map<Integer, Integer> released = releases.releasedByOrder(files, made);
+        Map<Integer, Integer> released = ReleaseService.releasedByOrder(releases.releases(files));
+        Set<Integer> seenTo = new HashSet<>(evenings.safeOn(today.minusDays(1)));
+        seenTo.addAll(evenings.foundWholeOn(today));
         List<Stop> stops = new ArrayList<>();
         for (BatchAnalysis batch : all) {
             int wanted = Math.max(0,
                     batch.file().batch().plants() - released.getOrDefault(batch.file().batch().orderNumber(), 0));
-            BatchSituation situation = situation(batch, season, outside, wanted);
+            if (batch.problem().isPresent()) {
+                stops.add(new Stop(placeOf(batch), batch, List.of(), wanted));
+                continue;
+            }
+            Optional<Double> frost = seenTo.contains(batch.file().batch().number())
+                    ? Optional.empty()
+                    : frostToLookFor(batch, season, today);
+            BatchSituation situation = situation(batch, season, outside, wanted, frost);
             stops.add(new Stop(placeOf(batch), batch, Round.tasksFor(situation, today), wanted));
         }
         return stops;
@@ -89,8 +111,45 @@ public class RoundService {
         return batch.file().state().place().orElse(batch.way().emergence());
     }
 
-    private static BatchSituation situation(
-            BatchAnalysis analysis, Season season, Optional<DailyRange> outside, int plantsStillWanted) {
+    /** The last night's minimum where the batch stood, when it was too cold and no loss has been noted since. */
+    private static Optional<Double> frostToLookFor(BatchAnalysis batch, Season season, LocalDate today) {
+        boolean stoodThere = batch.file().state().placements().stream()
+                .reduce((earlier, later) -> later)
+                .filter(last -> last.from().isBefore(today))
+                .isPresent();
+        boolean noted = batch.file().state().changes().stream()
+                .anyMatch(change -> change.change() instanceof BatchChange.Lost && change.day().equals(today));
+        return stoodThere && !noted
+                ? EveningBook.night(batch, season, today).filter(NightOut::isTooCold).map(NightOut::minimum)
+                : Optional.empty();
+    }
+
+    /** A batch that will not stand the coming night where it stands. */
+    public record EveningTask(BatchAnalysis batch, PlaceId place, NightOut night) {
+
+        /** Plants likely lost when nothing is done. */
+        public double likelyLoss() {
+            return batch.file().plantsAlive() * night.likelyLoss();
+        }
+    }
+
+    /** What must come in or be covered this evening and has not been, the worst loss first. */
+    public List<EveningTask> evening() {
+        LocalDate today = clock.today();
+        Season season = seasons.season(today);
+        Set<Integer> safe = evenings.safeOn(today);
+        return analyst.all().stream()
+                .filter(batch -> batch.lossTonight() > 0 && !safe.contains(batch.file().batch().number()))
+                .map(batch -> new EveningTask(
+                        batch, batch.file().state().place().orElseThrow(),
+                        EveningBook.night(batch, season, today.plusDays(1)).orElseThrow()))
+                .sorted(Comparator.comparingDouble(EveningTask::likelyLoss).reversed())
+                .toList();
+    }
+
+    private BatchSituation situation(
+            BatchAnalysis analysis, Season season, Optional<DailyRange> outside, int plantsStillWanted,
+            Optional<Double> frostToLookFor) {
         BatchFile file = analysis.file();
         Batch batch = file.batch();
         DayOutside advice = outside
@@ -102,9 +161,18 @@ public class RoundService {
                         && !place.equals(batch.way().growingOn()))
                 .isPresent();
         return new BatchSituation(
-                file.state(), batch.sowDay(), Optional.ofNullable(batch.latestSowDay()), batch.target(),
+                file.state(), batch.sowDay(), lastSowDay(analysis), batch.target(),
                 plantsStillWanted, lastReleasedOn(file), analysis.expectedUp(), analysis.verdict(), batch.cellsNeeded(), atEmergencePlace,
                 nextContainer(analysis),
-                analysis.forecast(), advice, batch.hardeningProgramme().days());
+                analysis.forecast(), advice, batch.hardeningProgramme().days(), file.toSow().size(), file.plantsAlive(),
+                file.accepted(), analysis.chanceEnough(), frostToLookFor);
+    }
+
+    /** Looked up only where the round says it: for what is due to be sown, or short. */
+    private Optional<LocalDate> lastSowDay(BatchAnalysis analysis) {
+        boolean said = !analysis.file().batch().sowDay().isAfter(clock.today())
+                && (analysis.file().state().sownOn().isEmpty() || analysis.verdict() == EmergenceVerdict.FAILING
+                        || analysis.stage() == BatchStage.FAILED);
+        return said ? lastSowDays.last(analysis) : Optional.empty();
     }
 }

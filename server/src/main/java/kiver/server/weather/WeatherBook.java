@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
+import kiver.server.clock.NurseryClock;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,9 +20,27 @@ public class WeatherBook {
     private final WeatherMapper mapper;
     private final WeatherStation station;
 
-    WeatherBook(WeatherMapper mapper, WeatherStation station) {
+    private final NurseryClock clock;
+
+    WeatherBook(WeatherMapper mapper, WeatherStation station, NurseryClock clock) {
         this.mapper = mapper;
         this.station = station;
+        this.clock = clock;
+    }
+
+    /**
+     * Whether there is no station: the demonstration's is simulated and shown as its own, but a real nursery's weather is
+     * worked out from its latitude and height until a station's file is read in.
+     */
+    public boolean isAssumed() {
+        return clock.nursery().map(nursery -> !nursery.demo()).orElse(false);
+    }
+
+    private AssumedWeather assumed() {
+        return clock.nursery()
+                .filter(nursery -> !nursery.demo())
+                .map(nursery -> AssumedWeather.at(nursery.latitude(), nursery.stationAltitude()))
+                .orElse(AssumedWeather.AS_MEASURED);
     }
 
     /**
@@ -33,24 +52,36 @@ public class WeatherBook {
      */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public List<LocalDate> catchUp(LocalDate today) {
+        mapper.lock();
         LocalDate last = mapper.lastDay();
+        List<LocalDate> days = measureFrom(last == null ? station.firstDay() : last.plusDays(1), today);
+        forecastFrom(today);
+        return days;
+    }
+
+    private List<LocalDate> measureFrom(LocalDate first, LocalDate today) {
+        AssumedWeather assumed = assumed();
         List<WeatherMapper.StationDay> fresh = new ArrayList<>();
         List<LocalDate> days = new ArrayList<>();
-        LocalDate first = last == null ? station.firstDay() : last.plusDays(1);
         for (LocalDate day = first; day.isBefore(today); day = day.plusDays(1)) {
-            fresh.add(row(day, station.measured(day)));
+            fresh.add(row(day, assumed.of(station.measured(assumed.dayLike(day)))));
             days.add(day);
         }
         for (int from = 0; from < fresh.size(); from += ROWS_AT_ONCE) {
-            mapper.insert(fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())));
+            mapper.insert(
+                    fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())), isAssumed() ? "ASSUMED" : "STATION");
         }
+        return days;
+    }
+
+    private void forecastFrom(LocalDate today) {
+        AssumedWeather assumed = assumed();
         List<WeatherMapper.StationDay> ahead = new ArrayList<>();
-        for (DailyRange range : station.forecast(today)) {
-            ahead.add(row(today.plusDays(ahead.size()), range));
+        for (DailyRange range : station.forecast(assumed.dayLike(today))) {
+            ahead.add(row(today.plusDays(ahead.size()), assumed.of(range)));
         }
         mapper.forgetForecast();
         mapper.insertForecast(ahead);
-        return days;
     }
 
     /** Puts measured days in the place of those that are there. */
@@ -60,6 +91,15 @@ public class WeatherBook {
         for (int from = 0; from < rows.size(); from += ROWS_AT_ONCE) {
             mapper.put(rows.subList(from, Math.min(from + ROWS_AT_ONCE, rows.size())));
         }
+    }
+
+    /** Forgets what was worked out and not measured, because the nursery lies elsewhere than was thought. */
+    @Transactional
+    public void assumeAnew(LocalDate today) {
+        mapper.lock();
+        mapper.forgetAssumed();
+        measureFrom(station.firstDay(), today);
+        forecastFrom(today);
     }
 
     /** How many days of the record were read in from files. */

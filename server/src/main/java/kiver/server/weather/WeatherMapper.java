@@ -23,12 +23,12 @@ interface WeatherMapper {
 
     @Insert("""
             <script>
-            insert into station_day (day, minimum, maximum) values
-            <foreach collection="days" item="each" separator=",">(#{each.day}, #{each.minimum}, #{each.maximum})</foreach>
+            insert into station_day (day, minimum, maximum, source) values
+            <foreach collection="days" item="each" separator=",">(#{each.day}, #{each.minimum}, #{each.maximum}, #{source})</foreach>
             on conflict do nothing
             </script>
             """)
-    void insert(@Param("days") List<StationDay> days);
+    void insert(@Param("days") List<StationDay> days, @Param("source") String source);
 
     @Insert("""
             <script>
@@ -38,6 +38,13 @@ interface WeatherMapper {
             </script>
             """)
     void put(@Param("days") List<StationDay> days);
+
+    /** Lets one at a time fetch what is new. */
+    @Select("select true from (select pg_advisory_xact_lock(4713)) as held")
+    boolean lock();
+
+    @Delete("delete from station_day where source = 'ASSUMED'")
+    void forgetAssumed();
 
     @Select("select count(*) from station_day where source = 'FILE'")
     int daysFromFile();

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.Emergence;
-import kiver.server.OwnDatabase;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
@@ -27,7 +26,7 @@ import org.springframework.test.context.ContextConfiguration;
 
 /** The demonstration as it opens, after its winter. */
 @SpringBootTest(properties = "kiver.demo=true")
-@ContextConfiguration(initializers = OwnDatabase.class)
+@ContextConfiguration(initializers = Winter.class)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class DemoNurseryTest {
 

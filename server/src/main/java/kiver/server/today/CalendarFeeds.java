@@ -1,4 +1,4 @@
-package kiver.server.season;
+package kiver.server.today;
 
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;

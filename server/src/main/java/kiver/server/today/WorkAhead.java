@@ -1,4 +1,4 @@
-package kiver.server.season;
+package kiver.server.today;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -12,9 +12,11 @@ import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
 import kiver.core.place.PlaceId;
+import kiver.core.today.TaskKind;
 import kiver.server.batch.Batch;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
+import kiver.server.season.SeasonBoard;
 import org.springframework.stereotype.Component;
 
 /** The work that is coming, day by day, as forecasts stand; for sheets on the wall and for calendars. */
@@ -22,15 +24,34 @@ import org.springframework.stereotype.Component;
 class WorkAhead {
 
     private final SeasonBoard board;
+    private final RoundService round;
     private final NurseryClock clock;
 
-    WorkAhead(SeasonBoard board, NurseryClock clock) {
+    WorkAhead(SeasonBoard board, RoundService round, NurseryClock clock) {
         this.board = board;
+        this.round = round;
         this.clock = clock;
     }
 
     /** Kinds of work. */
-    enum WorkKind { SOW, COUNT, MOVE, POT_ON, HARDEN, RELEASE }
+    enum WorkKind {
+        SOW, LOOK_FOR_FROST, COUNT, DECIDE, MOVE, POT_ON, HARDEN, RELEASE, CLEAR, WATCH;
+
+        static WorkKind of(TaskKind task) {
+            return switch (task) {
+                case SOW -> SOW;
+                case LOOK_FOR_FROST -> LOOK_FOR_FROST;
+                case COUNT -> COUNT;
+                case DECIDE_ON_FAILING -> DECIDE;
+                case MOVE_TO_GROW_ON -> MOVE;
+                case POT_ON -> POT_ON;
+                case START_HARDENING, HARDEN, END_HARDENING -> HARDEN;
+                case RELEASE -> RELEASE;
+                case CLEAR_SPARES -> CLEAR;
+                case WATCH_DATE -> WATCH;
+            };
+        }
+    }
 
     /**
      * One piece of work on a day.
@@ -47,14 +68,24 @@ class WorkAhead {
     record Work(
             LocalDate day, WorkKind kind, int batch, String words, String place, long placeId, long growerId, String spread) {}
 
-    /** The work between two days, both inclusive, by day and then in walking order; what is overdue is for today. */
+    /**
+     * The work between two days, both inclusive, by day and then in walking order. Today's is that of the round; what is
+     * to come is forecast.
+     */
     List<Work> between(LocalDate from, LocalDate to) {
+        LocalDate today = clock.today();
         List<Work> works = new ArrayList<>();
         Map<Long, String> names = board.placeNames();
-        for (BatchAnalysis batch : board.under(Map.of())) {
-            boolean met = batch.file().state().balance().released() >= batch.file().batch().plants();
-            if (!met && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
-                add(batch, names, works);
+        for (RoundService.Stop stop : round.stops()) {
+            BatchAnalysis batch = stop.batch();
+            stop.tasks().forEach(task -> works.add(work(
+                    today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
+                    words(task.kind()) + " " + plants(batch) + ". " + task.reason())));
+            boolean met = batch.file().plantsReleased() >= batch.file().accepted();
+            if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
+                List<Work> ahead = new ArrayList<>();
+                add(batch, names, ahead);
+                ahead.stream().filter(work -> work.day().isAfter(today)).forEach(works::add);
             }
         }
         works.removeIf(work -> work.day().isBefore(from) || work.day().isAfter(to));
@@ -62,9 +93,18 @@ class WorkAhead {
         return works;
     }
 
+    private static String words(TaskKind kind) {
+        String words = kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    private static String plants(BatchAnalysis batch) {
+        return batch.file().batch().variety() + " (" + batch.crop().name().toLowerCase(Locale.ROOT) + ")";
+    }
+
     private void add(BatchAnalysis batch, Map<Long, String> names, List<Work> works) {
         Batch planned = batch.file().batch();
-        String plants = planned.variety() + " (" + batch.crop().name().toLowerCase(Locale.ROOT) + ")";
+        String plants = plants(batch);
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
@@ -88,7 +128,8 @@ class WorkAhead {
                     "Pot on " + plants + " into " + into.name().toLowerCase(Locale.ROOT)));
         }
         if (batch.stage().compareTo(BatchStage.HARDENING_OFF) < 0) {
-            batch.forecast().stageReached().ifPresent(spread -> works.add(work(spread.middle(), WorkKind.HARDEN, batch,
+            batch.forecast().stageReached().ifPresent(spread -> works.add(work(
+                    later(spread.middle(), planned.target().minusDays(planned.hardeningProgramme().days())), WorkKind.HARDEN, batch,
                     way.hardening(), names, Optional.of(spread), hardening(plants, planned.hardeningProgramme().days()))));
         }
         works.add(work(planned.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
@@ -103,8 +144,12 @@ class WorkAhead {
             LocalDate day, WorkKind kind, BatchAnalysis batch, PlaceId place, Map<Long, String> names,
             Optional<DateSpread> spread, String words) {
         return new Work(
-                day.isBefore(clock.today()) ? clock.today() : day, kind, batch.file().batch().number(), words, BoardView.name(names, place.number()), place.number(),
+                day, kind, batch.file().batch().number(), words, names.getOrDefault(place.number(), ""), place.number(),
                 batch.file().batch().growerId(),
                 spread.filter(each -> !each.isCertain()).map(each -> each.early() + "/" + each.late()).orElse(""));
+    }
+
+    private static LocalDate later(LocalDate one, LocalDate other) {
+        return one.isAfter(other) ? one : other;
     }
 }

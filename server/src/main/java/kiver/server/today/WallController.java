@@ -1,4 +1,4 @@
-package kiver.server.season;
+package kiver.server.today;
 
 import java.time.LocalDate;
 import java.util.List;

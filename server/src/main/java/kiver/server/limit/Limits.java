@@ -1,0 +1,69 @@
+package kiver.server.limit;
+
+import java.time.LocalDate;
+
+/** The one vocabulary of limits of everything that comes in. */
+public final class Limits {
+
+    /** No day of a nursery's life lies before this. */
+    public static final LocalDate FIRST_DAY = LocalDate.of(1900, 1, 1);
+
+    /** Nor after this. */
+    public static final LocalDate LAST_DAY = LocalDate.of(2199, 12, 31);
+
+    /** No single entry is longer, in letters. */
+    public static final int MOST_LETTERS = 20_000;
+
+    /** No request is larger, in bytes. */
+    public static final long MOST_BYTES = 1_000_000;
+
+    /** Sheets and station files may be as large as this, in bytes. */
+    public static final long MOST_BYTES_OF_A_FILE = 10_000_000;
+
+    /** E-mail addresses are no longer; sessions keep them in a column of this width. */
+    public static final int MOST_LETTERS_OF_AN_ADDRESS = 100;
+
+    private Limits() {}
+
+    /**
+     * The day, when it is one that can be meant.
+     *
+     * @throws IllegalArgumentException otherwise, saying what would be right
+     */
+    public static LocalDate day(LocalDate day) {
+        if (day.isBefore(FIRST_DAY) || day.isAfter(LAST_DAY)) {
+            throw new IllegalArgumentException("Choose a day from " + FIRST_DAY + " to " + LAST_DAY + ".");
+        }
+        return day;
+    }
+
+    /**
+     * The text, when it can be kept.
+     *
+     * @throws IllegalArgumentException when it is too long or holds control characters
+     */
+    public static String text(String text) {
+        if (text.length() > MOST_LETTERS) {
+            throw new IllegalArgumentException("Use at most " + MOST_LETTERS + " letters.");
+        }
+        for (int index = 0; index < text.length(); index++) {
+            char letter = text.charAt(index);
+            if (Character.isISOControl(letter) && letter != '\n' && letter != '\r' && letter != '\t') {
+                throw new IllegalArgumentException("The text holds a letter that cannot be shown; type it again.");
+            }
+        }
+        return text;
+    }
+
+    /**
+     * The number, when it is one.
+     *
+     * @throws IllegalArgumentException when it is infinite or not a number
+     */
+    public static double number(double number) {
+        if (!Double.isFinite(number) || Math.abs(number) > 1e12) {
+            throw new IllegalArgumentException("Enter a number from -1,000,000,000,000 to 1,000,000,000,000.");
+        }
+        return number;
+    }
+}

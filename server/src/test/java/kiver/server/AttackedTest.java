@@ -1,0 +1,415 @@
+package kiver.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasItem;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.jayway.jsonpath.JsonPath;
+import jakarta.servlet.http.Cookie;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import kiver.core.tray.CellRun;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Role;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.annotation.Import;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.crypto.password.Pbkdf2PasswordEncoder;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+
+/** What was found when Kiver was attacked: nothing stops a page, nothing is promised twice, nobody guesses for ever. */
+@ServerTest
+@Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=a database that is attacked")
+class AttackedTest {
+
+    private static final LocalDate TARGET = SmallNursery.TODAY.plusDays(70);
+
+    @Autowired SmallNursery nursery;
+    @Autowired MockMvc http;
+    @Autowired BatchBook batches;
+    @Autowired SeedStore seeds;
+    @Autowired AccountMapper accounts;
+    @Autowired PasswordEncoder encoder;
+    @Autowired JdbcTemplate database;
+
+    @BeforeEach
+    void found() {
+        nursery.found();
+        if (seeds.lots().size() == 2) {
+            seeds.add(new SeedLot(0, "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 90_000, 90_000));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"+999999999-12-31", "-999999999-01-01", "9999-12-31", "2027-13-01", "tomorrow"})
+    void aDayThatCannotBeMeantIsRefusedEverywhere(String day) throws Exception {
+        int batch = batch(10);
+        refused(nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day + "\"}}"));
+        refused(nursery.post(nursery.propagator, "/api/reschedule", "{\"requestId\":\"%s\",\"batch\":%d,\"kind\":\"KEEP\",\"target\":\"%s\"}"
+                .formatted(UUID.randomUUID(), batch, day)));
+        refused(nursery.record(nursery.hand, batch, "moves", "\"placeId\":2,\"day\":\"" + day + "\""));
+        nursery.get(nursery.propagator, "/api/space/suggestions?place=1&from=" + day + "&to=2027-04-01").andExpect(status().is4xxClientError());
+    }
+
+    @Test
+    void aFarDayOfASeasonIsRefusedWithTheLimit() throws Exception {
+        int batch = batch(10);
+        nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"2190-01-01\"}}")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("240 days ahead")));
+    }
+
+    /** A row that was spoilt, by an older version or by hand, is shown as what it is among the others. */
+    @Test
+    void aPoisonedRowStopsNoPageOfOthers() throws Exception {
+        int spoilt = batch(10);
+        int whole = batch(11);
+        database.update("update batch set sow_day = '5874897-01-01' where number = ?", spoilt);
+        database.update("update grower_order set target = '5874897-12-31' where id = (select order_id from batch where number = ?)", spoilt);
+        for (String page : List.of("/api/round", "/api/season", "/api/space", "/api/orders", "/api/batches", "/api/season/seed-needs",
+                "/api/season/work?from=2027-03-01&to=2027-03-07")) {
+            nursery.get(nursery.propagator, page).andExpect(status().isOk());
+        }
+        String all = nursery.get(nursery.propagator, "/api/batches").andReturn().getResponse().getContentAsString();
+        assertThat(JsonPath.<List<String>>read(all, "$[?(@.number == " + spoilt + ")].problem")).hasSize(1)
+                .allSatisfy(words -> assertThat(words).contains("cannot be worked out"));
+        assertThat(JsonPath.<List<String>>read(all, "$[?(@.number == " + whole + " && @.problem)].problem")).isEmpty();
+        database.update("update batch set sow_day = ? where number = ?", SmallNursery.TODAY.plusDays(5), spoilt);
+        database.update("update grower_order set target = ? where id = (select order_id from batch where number = ?)", TARGET, spoilt);
+    }
+
+    @Test
+    void aRequestNumberIsBoundToWhoSentItAndToWhatWasInIt() throws Exception {
+        UUID id = UUID.randomUUID();
+        String order = nursery.orderBody(id, 12, TARGET);
+        int first = JsonPath.read(nursery.post(nursery.propagator, "/api/orders", order).andReturn().getResponse().getContentAsString(), "$.number");
+        int again = JsonPath.read(nursery.post(nursery.propagator, "/api/orders", order).andReturn().getResponse().getContentAsString(), "$.number");
+        assertThat(again).isEqualTo(first);
+        nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(id, 13, TARGET))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("requestId"));
+        int batch = sown(20);
+        String loss = "{\"requestId\":\"%s\",\"tray\":%d,\"cells\":[1],\"reason\":\"SLUGS\"}".formatted(UUID.randomUUID(), trayOf(batch));
+        nursery.post(nursery.hand, "/api/batches/" + batch + "/losses", loss).andExpect(status().isOk());
+        nursery.post(nursery.hand, "/api/batches/" + batch + "/losses", loss).andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/batches/" + batch + "/losses", loss).andExpect(status().isUnprocessableContent());
+    }
+
+    @Test
+    void onlyAlikeBatchesAreSwapped() throws Exception {
+        int kale = batch(10);
+        long other = nursery.crops.add("cabbage", "Test cabbage " + UUID.randomUUID());
+        seeds.add(new SeedLot(0, "C" + UUID.randomUUID(), other, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 900, 900));
+        int cabbage = batchOf(orderNumber(nursery.orderBody(UUID.randomUUID(), 10, TARGET)
+                .replace("\"varietyId\":" + nursery.varietyId, "\"varietyId\":" + other)));
+        swap(kale, cabbage).andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("another variety")));
+        swap(kale, kale).andExpect(status().isUnprocessableContent());
+        swap(kale, batch(14)).andExpect(status().isOk());
+    }
+
+    @Test
+    void aBatchIsHeldOnlyWhereItCanGrowOn() throws Exception {
+        int batch = batch(10);
+        nursery.post(nursery.propagator, "/api/reschedule", """
+                {"requestId":"%s","batch":%d,"kind":"HOLD","target":"%s","placeId":3}""".formatted(UUID.randomUUID(), batch, TARGET))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("placeId"));
+    }
+
+    @Test
+    void twoPlanEditsAtOnceAreBothKeptAndASecondOfTheSamePlanIsToldOfTheFirst() throws Exception {
+        int batch = batch(10);
+        LocalDate day = SmallNursery.TODAY.plusDays(4);
+        List<Integer> answers = atOnce(List.of(
+                () -> code(nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day + "\"}}")),
+                () -> code(nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"pottedLate\":true}}"))));
+        assertThat(answers).containsOnly(200);
+        assertThat(batches.file(batch).batch().sowDay()).isEqualTo(day);
+        assertThat(batches.file(batch).batch().pottedLate()).isTrue();
+        nursery.post(nursery.propagator, "/api/season/changes",
+                        "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day.plusDays(2) + "\"},\"planVersion\":0}")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("to be sown on " + day)))
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("you wanted " + day.plusDays(2))));
+    }
+
+    @Test
+    void aDraftDoesNotOverwriteWhatChangedMeanwhile() throws Exception {
+        int batch = batch(10);
+        long draft = JsonPath.<Integer>read(nursery.post(nursery.propagator, "/api/drafts", "{\"name\":\"" + UUID.randomUUID() + "\"}")
+                .andReturn().getResponse().getContentAsString(), "$.id");
+        nursery.post(nursery.propagator, "/api/season/changes",
+                "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + SmallNursery.TODAY.plusDays(6) + "\"},\"draft\":" + draft + "}").andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/season/changes",
+                "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + SmallNursery.TODAY.plusDays(2) + "\"}}").andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/drafts/" + draft + "/taking", "{}").andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("was changed since")));
+        assertThat(batches.file(batch).batch().sowDay()).isEqualTo(SmallNursery.TODAY.plusDays(2));
+        nursery.get(nursery.propagator, "/api/drafts/987654").andExpect(status().isNotFound());
+        nursery.get(nursery.propagator, "/api/season?draft=987654").andExpect(status().isNotFound());
+    }
+
+    @Test
+    void afterSowingAPlanGoesBackNeitherToAnotherDayNorToOtherContainers() throws Exception {
+        int batch = batch(10);
+        nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"container\":\"module-40\"}}").andExpect(status().isOk());
+        sow(batch);
+        nursery.post(nursery.propagator, "/api/season/undo", "{}").andExpect(status().isUnprocessableContent());
+        assertThat(batches.file(batch).batch().containers()).isEqualTo("module-40");
+    }
+
+    /** Thirty orders at once for one lot: what they are promised is there. */
+    @Test
+    void ordersThatRaceForOneLotArePromisedNoMoreThanItHolds() throws Exception {
+        long variety = nursery.crops.add("curly-kale", "Raced kale");
+        seeds.add(new SeedLot(0, "RACE", variety, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 700, 700));
+        long lot = seeds.lotsOf(variety).get(0).id();
+        List<Callable<Integer>> orders = new ArrayList<>();
+        for (int order = 0; order < 30; order++) {
+            orders.add(() -> code(nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), 50, SmallNursery.TODAY.plusDays(50))
+                    .replace("\"varietyId\":" + nursery.varietyId, "\"varietyId\":" + variety)
+                    .replaceFirst("\\}$", ",\"seen\":\"YES\"}"))));
+        }
+        List<Integer> answers = atOnce(orders);
+        int promised = batches.files().stream().filter(file -> file.batch().lotId() == lot)
+                .mapToInt(file -> file.batch().cells() * file.batch().seedsPerCell()).sum();
+        assertThat(promised).isPositive().isLessThanOrEqualTo(700);
+        assertThat(answers).containsOnly(200, 422);
+    }
+
+    @Test
+    void pottingsFromOneTrayWaitForEachOther() throws Exception {
+        int batch = sown(30);
+        int tray = trayOf(batch);
+        BatchFile file = batches.file(batch);
+        int cells = Math.min(24, file.runs().get(0).length());
+        nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"complete\":false,\"cells\":[],\"somethingUp\":["
+                + String.join(",", IntStream.rangeClosed(1, cells).mapToObj(String::valueOf).toList()) + "]").andExpect(status().isOk());
+        List<Callable<Integer>> pottings = new ArrayList<>();
+        for (int potting = 0; potting < cells / 2; potting++) {
+            pottings.add(() -> code(nursery.record(nursery.hand, batch, "pottings", "\"tray\":" + tray + ",\"container\":\"pot-7\",\"plants\":2")));
+        }
+        assertThat(atOnce(pottings)).containsOnly(200);
+        assertThat(batches.file(batch).state().balance().alive()).isEqualTo(cells);
+        assertThat(batches.file(batch).state().cellsIn(file.runs().get(0).tray(), kiver.core.batch.CellCondition.ALIVE)).hasSize(cells % 2);
+    }
+
+    @Test
+    void ofManyUndosOfOneChangeOneIsDone() throws Exception {
+        int batch = sown(10);
+        List<Callable<Integer>> undos = new ArrayList<>();
+        for (int undo = 0; undo < 20; undo++) {
+            undos.add(() -> code(nursery.record(nursery.propagator, batch, "corrections", "\"sequence\":1,\"reason\":\"never sown\"")));
+        }
+        List<Integer> answers = atOnce(undos);
+        assertThat(answers).containsOnly(200, 422);
+        assertThat(answers.stream().filter(answer -> answer == 200)).hasSize(1);
+    }
+
+    @Test
+    void noTwoBatchesShareACellThatOneWasPottedInto() throws Exception {
+        int batch = sown(10);
+        int tray = trayOf(batch);
+        nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"complete\":false,\"cells\":[{\"cell\":1,\"seedlings\":1}]").andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "pottings", "\"tray\":" + tray + ",\"container\":\"pot-7\",\"plants\":1").andExpect(status().isOk());
+        CellRun potted = new CellRun(batches.file(batch).state().trays().stream().reduce((one, two) -> two).orElseThrow(), 1, 1);
+        int pots = database.queryForObject("select number from tray where id = ?", Integer.class, potted.tray().number());
+        int other = batch(10);
+        nursery.record(nursery.hand, other, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":2,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                .formatted(pots, batches.file(other).batch().lotId())).andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("holds batch " + batch)));
+    }
+
+    @Test
+    void guessingPasswordsBecomesSlowAndSaysSo() throws Exception {
+        accounts.insert("guessed@test.example", "Guessed", encoder.encode("long right words"), Role.BENCH_HAND, null);
+        for (int attempt = 0; attempt < 5; attempt++) {
+            signIn("guessed@test.example", "wrong").andExpect(status().isUnprocessableContent());
+        }
+        signIn("guessed@test.example", "long right words").andExpect(status().isTooManyRequests())
+                .andExpect(header().exists("Retry-After"))
+                .andExpect(jsonPath("$.detail").value(containsString("Wait")));
+        accounts.insert("other@test.example", "Other", encoder.encode("long right words"), Role.BENCH_HAND, null);
+        signIn("other@test.example", "long right words").andExpect(status().isOk());
+    }
+
+    @Test
+    void anOlderHashIsRightAndIsMadeAnewAtSignIn() throws Exception {
+        String old = Pbkdf2PasswordEncoder.defaultsForSpringSecurity_v5_8().encode("long right words");
+        accounts.insert("old@test.example", "Old", old, Role.BENCH_HAND, null);
+        signIn("old@test.example", "long right words").andExpect(status().isOk());
+        assertThat(accounts.byEmail("old@test.example").orElseThrow().passwordHash()).startsWith("{argon2id}");
+        signIn("old@test.example", "long right words").andExpect(status().isOk());
+    }
+
+    @Test
+    void wellKnownAndOwnPasswordsAreRefused() throws Exception {
+        for (String password : List.of("password123", "1111111111", "new.person1", "new.person@test.example")) {
+            nursery.post(nursery.propagator, "/api/people",
+                            "{\"name\":\"New Person\",\"email\":\"new.person@test.example\",\"password\":\"" + password + "\",\"role\":\"BENCH_HAND\"}")
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(jsonPath("$.errors[0].field").value("password"));
+        }
+        nursery.post(nursery.propagator, "/api/people", "{\"name\":\"N\",\"email\":\"" + "a".repeat(60) + "@" + "b".repeat(40)
+                        + ".example\",\"password\":\"three good words\",\"role\":\"BENCH_HAND\"}")
+                .andExpect(status().isUnprocessableContent()).andExpect(jsonPath("$.errors[*].field", hasItem("email")));
+    }
+
+    @Test
+    void aSessionDiesWithItsAccountsRoleOrPassword() throws Exception {
+        accounts.insert("changed@test.example", "Changed", encoder.encode("long right words"), Role.BENCH_HAND, null);
+        Cookie session = signIn("changed@test.example", "long right words").andReturn().getResponse().getCookie("SESSION");
+        http.perform(get("/api/batches").cookie(session)).andExpect(status().isOk());
+        database.update("update account set role = 'PROPAGATOR' where email = 'changed@test.example'");
+        http.perform(get("/api/batches").cookie(session)).andExpect(status().isUnauthorized());
+        Cookie again = signIn("changed@test.example", "long right words").andReturn().getResponse().getCookie("SESSION");
+        accounts.setPassword(accounts.byEmail("changed@test.example").orElseThrow().id(), encoder.encode("other right words"));
+        http.perform(get("/api/batches").cookie(again)).andExpect(status().isUnauthorized());
+    }
+
+    @Test
+    void nobodySendsWhatAnotherRecorded() throws Exception {
+        int batch = sown(10);
+        http.perform(post("/api/batches/" + batch + "/moves").with(csrf())
+                        .with(org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user(nursery.hand))
+                        .header("X-Kiver-Made-By", nursery.propagator.id()).contentType(MediaType.APPLICATION_JSON)
+                        .content("{\"requestId\":\"" + UUID.randomUUID() + "\",\"placeId\":2}"))
+                .andExpect(status().isConflict());
+    }
+
+    @Test
+    void anOddCookieIsNoSessionAndNothingButHealthIsOpen() throws Exception {
+        http.perform(get("/api/batches").cookie(new Cookie("SESSION", "AGEA"))).andExpect(status().isUnauthorized());
+        http.perform(get("/actuator/health/readiness")).andExpect(status().isOk()).andExpect(header().string("Referrer-Policy", "same-origin"));
+        for (String closed : List.of("/actuator", "/actuator/env", "/actuator/beans", "/actuator/info")) {
+            assertThat(http.perform(get(closed)).andReturn().getResponse().getStatus()).isIn(401, 403, 404);
+        }
+    }
+
+    @Test
+    void whatIsTooLargeIsTurnedAwayUnread() throws Exception {
+        http.perform(post("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON).content("x".repeat(1_100_000)))
+                .andExpect(status().isContentTooLarge());
+    }
+
+    @Test
+    void aLotOfWhichNothingComesUpLeavesItsPageAlive() throws Exception {
+        long variety = nursery.crops.add("curly-kale", "Dead kale " + UUID.randomUUID());
+        seeds.add(new SeedLot(0, "D" + UUID.randomUUID(), variety, "S", 0, 100_000, SmallNursery.TODAY, 500, 500));
+        nursery.get(nursery.propagator, "/api/season/seed-needs").andExpect(status().isOk());
+    }
+
+    @Test
+    void cropsThatAreEditedReachTheForecastAtOnce() throws Exception {
+        int batch = batch(10);
+        String before = ready(batch);
+        String sheet = nursery.get(nursery.propagator, "/api/sheets/crops").andReturn().getResponse().getContentAsString();
+        List<String> names = JsonPath.read(sheet, "$.columns[*].name");
+        List<String> row = JsonPath.<List<List<String>>>read(sheet, "$.rows").stream()
+                .filter(each -> each.contains("curly-kale")).findFirst().orElseThrow();
+        putCrop(names, row, "0.12");
+        assertThat(ready(batch)).isNotEqualTo(before);
+        putCrop(names, row, row.get(names.indexOf("leaves_per_day")));
+        assertThat(ready(batch)).isEqualTo(before);
+    }
+
+    private void putCrop(List<String> names, List<String> row, String leavesPerDay) throws Exception {
+        String entries = IntStream.range(0, names.size())
+                .mapToObj(index -> "\"" + names.get(index) + "\":\""
+                        + (names.get(index).equals("leaves_per_day") ? leavesPerDay : row.get(index)) + "\"")
+                .reduce((one, two) -> one + "," + two).orElseThrow();
+        nursery.put(nursery.propagator, "/api/sheets/crops/rows", "{\"entries\":{" + entries + "}}").andExpect(status().isOk());
+    }
+
+    private String ready(int batch) throws Exception {
+        return JsonPath.read(nursery.get(nursery.hand, "/api/batches/" + batch).andReturn().getResponse().getContentAsString(), "$.summary.ready.middle");
+    }
+
+    private ResultActions signIn(String email, String password) throws Exception {
+        return http.perform(post("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON)
+                .content("{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}"));
+    }
+
+    private ResultActions swap(int batch, int other) throws Exception {
+        return nursery.post(nursery.propagator, "/api/reschedule", """
+                {"requestId":"%s","batch":%d,"kind":"SWAP","target":"%s","otherBatch":%d}"""
+                .formatted(UUID.randomUUID(), batch, TARGET, other));
+    }
+
+    private static void refused(ResultActions answer) throws Exception {
+        answer.andExpect(status().is4xxClientError());
+    }
+
+    private int batch(int plants) throws Exception {
+        return batchOf(nursery.order(plants));
+    }
+
+    private int orderNumber(String body) throws Exception {
+        return JsonPath.read(nursery.post(nursery.propagator, "/api/orders", body).andExpect(status().isOk())
+                .andReturn().getResponse().getContentAsString(), "$.number");
+    }
+
+    private int batchOf(int order) {
+        return batches.files().stream().filter(file -> file.batch().orderNumber() == order).findFirst().orElseThrow().batch().number();
+    }
+
+    private int sown(int plants) throws Exception {
+        int batch = batch(plants);
+        sow(batch);
+        return batch;
+    }
+
+    private void sow(int batch) throws Exception {
+        BatchFile file = batches.file(batch);
+        nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                .formatted(trayOf(batch), file.runs().get(0).length(), file.batch().lotId())).andExpect(status().isOk());
+    }
+
+    private int trayOf(int batch) {
+        return database.queryForObject("select number from tray where id = ?", Integer.class, batches.file(batch).runs().get(0).tray().number());
+    }
+
+    private static int code(ResultActions answer) {
+        return answer.andReturn().getResponse().getStatus();
+    }
+
+    private static List<Integer> atOnce(List<Callable<Integer>> calls) throws Exception {
+        ExecutorService people = Executors.newFixedThreadPool(8);
+        try {
+            List<Integer> answers = new ArrayList<>();
+            for (Future<Integer> answer : people.invokeAll(calls)) {
+                answers.add(answer.get());
+            }
+            return answers;
+        } finally {
+            people.shutdown();
+        }
+    }
+}
