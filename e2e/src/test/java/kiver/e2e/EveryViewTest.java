@@ -1,6 +1,10 @@
 package kiver.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -19,7 +23,8 @@ class EveryViewTest {
 
     private static Nursery nursery;
 
-    private record View(String email, String path) {}
+    /** A page and what must be seen on it: an error page has another heading. */
+    private record View(String email, String path, String heading) {}
 
     @BeforeAll
     static void start() throws IOException, InterruptedException {
@@ -35,26 +40,26 @@ class EveryViewTest {
     @TestFactory
     List<DynamicTest> views() {
         List<View> views = List.of(
-                new View("", "/"),
-                new View(Nursery.PROPAGATOR, "/"),
-                new View(Nursery.PROPAGATOR, "/orders"),
-                new View(Nursery.PROPAGATOR, "/orders/new"),
-                new View(Nursery.PROPAGATOR, "/orders/109"),
-                new View(Nursery.PROPAGATOR, "/batches"),
-                new View(Nursery.HAND, "/batches/242"),
-                new View(Nursery.HAND, "/batches/262"),
-                new View(Nursery.HAND, "/trays/1001"),
-                new View(Nursery.HAND, "/season"),
-                new View(Nursery.PROPAGATOR, "/space"),
-                new View(Nursery.HAND, "/seed"),
-                new View(Nursery.PROPAGATOR, "/weather"),
-                new View(Nursery.HAND, "/sites/3"),
-                new View(Nursery.HAND, "/crops/lettuce"),
-                new View(Nursery.HAND, "/season/wall"),
-                new View(Nursery.PROPAGATOR, "/season/reschedule"),
-                new View(Nursery.PROPAGATOR, "/nursery"),
-                new View(Nursery.PROPAGATOR, "/nursery/crops"),
-                new View(Nursery.GROWER, "/"));
+                new View("", "/", "Kiver"),
+                new View(Nursery.PROPAGATOR, "/", "The round"),
+                new View(Nursery.PROPAGATOR, "/orders", "Orders"),
+                new View(Nursery.PROPAGATOR, "/orders/new", "Take an order"),
+                new View(Nursery.PROPAGATOR, "/orders/109", ""),
+                new View(Nursery.PROPAGATOR, "/batches", "Batches"),
+                new View(Nursery.HAND, "/batches/242", ""),
+                new View(Nursery.HAND, "/batches/262", ""),
+                new View(Nursery.HAND, "/trays/1001", "Tray T1001"),
+                new View(Nursery.HAND, "/season", "Season"),
+                new View(Nursery.PROPAGATOR, "/space", "Space through time"),
+                new View(Nursery.HAND, "/seed", "Seed"),
+                new View(Nursery.PROPAGATOR, "/weather", "Weather"),
+                new View(Nursery.HAND, "/sites/3", ""),
+                new View(Nursery.HAND, "/crops/lettuce", "Lettuce"),
+                new View(Nursery.HAND, "/season/wall", ""),
+                new View(Nursery.PROPAGATOR, "/season/reschedule", "Reschedule"),
+                new View(Nursery.PROPAGATOR, "/nursery", "The nursery"),
+                new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
+                new View(Nursery.GROWER, "/", "Your plants"));
         List<DynamicTest> tests = new ArrayList<>();
         for (View view : views) {
             tests.add(DynamicTest.dynamicTest("desk " + view, () -> look(screen(view.email(), false), view)));
@@ -75,6 +80,9 @@ class EveryViewTest {
         Page page = screen.page();
         page.navigate(view.path());
         page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).first()).containsText(view.heading());
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+        assertThat(page.locator("main [role=status]").filter(new Locator.FilterOptions().setHasText("Fetching"))).hasCount(0);
         screen.requireAccessible();
         screen.requireNoSidewaysScroll();
     }

@@ -204,6 +204,13 @@ abstract class Nursery implements AutoCloseable {
             run(Map.of("FROM", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "TO", password), words.toArray(String[]::new));
         }
 
+        /** The one value that a statement on its demonstration's records answers. */
+        String sql(String statement) throws IOException, InterruptedException {
+            String port = Files.readAllLines(home.resolve("database/postmaster.pid")).get(3).strip();
+            return run(Map.of("PGPASSWORD", Files.readString(home.resolve("database-password")).strip()), "psql", "-qAt", "-h",
+                    "127.0.0.1", "-p", port, "-U", "kiver", "-d", "kiver_demo", "-c", statement).strip();
+        }
+
         /** Throws away what an earlier run left. */
         private void forget() throws IOException {
             try (Stream<Path> left = Files.walk(home)) {
