@@ -29,7 +29,7 @@ function SeasonOnBoard({
   const [chosen, setChosen] = useState<number>();
   const { trial, ask, forget } = useTrial(draft);
   const change = useChange((edit: Edit) =>
-    answered(api.POST('/api/season/changes', { body: { edit, ...(draft ? { draft } : {}) } })),
+    answered(api.POST('/api/season/changes', { body: { edit, ...(draft ? { draft } : seenVersion(season, edit.batch)) } })),
   );
   const undo = useChange(() => answered(api.POST('/api/season/undo')));
   const shown = useMemo(() => season.batches.filter((batch) => fits(batch, filter)), [season.batches, filter]);
@@ -172,4 +172,10 @@ function Filters({
       )}
     </div>
   );
+}
+
+/** Which plan of a batch is on the screen: one that somebody else has changed since is not overwritten. */
+function seenVersion(season: BoardView, number: number): { planVersion?: number } {
+  const planVersion = season.batches.find((batch) => batch.number === number)?.planVersion;
+  return planVersion === undefined ? {} : { planVersion };
 }

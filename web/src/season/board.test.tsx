@@ -146,7 +146,7 @@ describe('the season page', () => {
     expect(await screen.findByText('Cool house would lack 3 tray places 10 May – 12 May.')).toBeTruthy();
     expect(screen.getByText('6 times in 10')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Change it so' }));
-    await waitFor(() => expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, growingPlaceId: 4 } }));
+    await waitFor(() => expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, growingPlaceId: 4 }, planVersion: 0 }));
     expect(screen.getByRole('button', { name: 'Undo: change the plan of batch 201' })).toBeTruthy();
   });
 

@@ -7,7 +7,7 @@ export function sampleBatch(more: Partial<BoardBatch> = {}): BoardBatch {
   return {
     number: 214, variety: 'Blue Lantern', crop: 'Curly kale', grower: 'Field one', order: 114, plants: 120,
     container: 'Module tray of 60', stage: 'PLANNED', sown: false, pinned: false, sowDay: '2027-05-03', chance: 0.9,
-    target: '2027-06-10', emergencePlaceId: 1, growingPlaceId: 2, hardeningPlaceId: 3,
+    target: '2027-06-10', emergencePlaceId: 1, growingPlaceId: 2, hardeningPlaceId: 3, planVersion: 0,
     window: { earliest: '2027-04-30', earliestBecause: 'LEAVES', best: '2027-05-03', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.9, open: true },
     pottings: [], pottedLate: false, emerged: spread('2027-05-07', '2027-05-08', '2027-05-09'), stageReached: spread('2027-05-28', '2027-06-01', '2027-06-05'),
     ready: spread('2027-06-02', '2027-06-06', '2027-06-10'), pastLimit: spread('2027-06-14', '2027-06-18', '2027-06-24'),

@@ -73,8 +73,8 @@ class KilledInTheMiddleTest {
         // One more than was acknowledged may have been saved when the answer was cut off.
         assertThat(recorded - before).isBetween(sure, sure + 1);
         // Requests that were carried out and entries of the record are written together or not at all.
-        assertThat(nursery.sql("select count(*) from request where result is null")).isEqualTo("0");
-        assertThat(nursery.sql("select count(*) from request r where r.result = " + batch
+        assertThat(nursery.answerOf("select count(*) from request where result is null")).isEqualTo("0");
+        assertThat(nursery.answerOf("select count(*) from request r where r.result = " + batch
                 + " and r.id::text = any('{" + String.join(",", acknowledged) + "}')")).isEqualTo(String.valueOf(sure));
         String retried = acknowledged.iterator().next();
         assertThat(again.post("/api/batches/" + batch + "/counts", count(retried, tray)).statusCode()).isEqualTo(200);

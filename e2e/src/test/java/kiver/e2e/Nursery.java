@@ -205,7 +205,7 @@ abstract class Nursery implements AutoCloseable {
         }
 
         /** The one value that a statement on its demonstration's records answers. */
-        String sql(String statement) throws IOException, InterruptedException {
+        String answerOf(String statement) throws IOException, InterruptedException {
             String port = Files.readAllLines(home.resolve("database/postmaster.pid")).get(3).strip();
             return run(Map.of("PGPASSWORD", Files.readString(home.resolve("database-password")).strip()), "psql", "-qAt", "-h",
                     "127.0.0.1", "-p", port, "-U", "kiver", "-d", "kiver_demo", "-c", statement).strip();

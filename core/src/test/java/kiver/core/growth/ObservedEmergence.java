@@ -8,6 +8,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kiver.core.crop.Crop;
+import kiver.core.crop.CropLibraryReader;
+import kiver.core.crop.Hardiness;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -21,6 +24,29 @@ public final class ObservedEmergence {
     private static final int[] TEMPERATURES = {0, 5, 10, 20, 30, 35, 40};
 
     private ObservedEmergence() {}
+
+    /** The temperatures at which each crop of the library was not seen to come up, °C. */
+    public static List<Double> nothingCameUp(List<ObservedDays> observed) {
+        List<Double> temperatures = new ArrayList<>();
+        for (double temperature : TEMPERATURES) {
+            if (observed.stream().noneMatch(each -> each.temperature() == temperature)) {
+                temperatures.add(temperature);
+            }
+        }
+        return temperatures;
+    }
+
+    /** The season class of each crop in the library, by code. */
+    public static Map<String, CardinalFit.Kin> kin() throws IOException {
+        Map<String, CardinalFit.Kin> kin = new LinkedHashMap<>();
+        try (Reader text = Files.newBufferedReader(LIBRARY.resolve("crops.csv"))) {
+            for (Crop crop : CropLibraryReader.readCrops("crops.csv", text)) {
+                kin.put(crop.code(), crop.hardiness() == Hardiness.TENDER
+                        ? CardinalFit.Kin.WARM_SEASON : CardinalFit.Kin.COOL_SEASON);
+            }
+        }
+        return kin;
+    }
 
     public static Map<String, List<ObservedDays>> read() throws IOException {
         Map<String, List<ObservedDays>> byCrop = new LinkedHashMap<>();

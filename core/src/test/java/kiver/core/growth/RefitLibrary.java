@@ -19,6 +19,7 @@ public final class RefitLibrary {
 
     public static void main(String[] arguments) throws IOException {
         Map<String, List<ObservedDays>> observed = ObservedEmergence.read();
+        Map<String, CardinalFit.Kin> kin = ObservedEmergence.kin();
         Path file = ObservedEmergence.LIBRARY.resolve("crops.csv");
         List<String> refitted = new ArrayList<>();
         List<String> heading = null;
@@ -31,17 +32,19 @@ public final class RefitLibrary {
                 refitted.add(line);
             } else {
                 refitted.add(observed.containsKey(fields.get(0))
-                        ? refit(heading, line, observed.get(fields.get(0)))
+                        ? refit(heading, line, observed.get(fields.get(0)), kin.get(fields.get(0)))
                         : line);
             }
         }
         Files.write(file, refitted);
     }
 
-    private static String refit(List<String> heading, String line, List<ObservedDays> observed) {
+    private static String refit(
+            List<String> heading, String line, List<ObservedDays> observed, CardinalFit.Kin kin) {
         int first = heading.indexOf("emergence_base");
         String[] fields = line.split(",(?=(?:[^\"]*\"[^\"]*\")*[^\"]*$)", -1);
-        Emergence fit = CardinalFit.fit(observed, Double.parseDouble(fields[first + 5]));
+        Emergence fit = CardinalFit.fit(
+                observed, ObservedEmergence.nothingCameUp(observed), kin, Double.parseDouble(fields[first + 5]));
         fields[first] = figure(fit.temperatures().base());
         fields[first + 1] = figure(fit.temperatures().optimum());
         fields[first + 2] = figure(fit.temperatures().ceiling());

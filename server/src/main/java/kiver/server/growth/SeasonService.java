@@ -25,6 +25,10 @@ public class SeasonService {
     private final PlaceBook places;
 
     private volatile Kept kept;
+
+    /** The station's record as last read; a day that has been measured changes only by {@link #forget}. */
+    private volatile StationRecord known;
+
     private volatile int yearsUsed = Integer.MAX_VALUE;
 
     private record Kept(LocalDate today, List<Place> places, StationRecord record, Season season) {
@@ -68,6 +72,7 @@ public class SeasonService {
 
     /** Makes the season anew when it is next asked for: what was measured has been changed. */
     public void forget() {
+        known = null;
         kept = null;
     }
 
@@ -86,7 +91,8 @@ public class SeasonService {
             return kept.season();
         }
         List<LocalDate> newDays = weather.catchUp(today);
-        StationRecord record = weather.record();
+        StationRecord record = known == null ? weather.record() : weather.recordAfter(known);
+        known = record;
         LocalDate firstDay = today.minusDays(DAYS_BACK);
         // Only the demonstration has thermometers; elsewhere a simulated one would be taken for a measurement.
         boolean thermometers = clock.nursery().orElseThrow().demo();

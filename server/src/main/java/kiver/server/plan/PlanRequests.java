@@ -84,9 +84,9 @@ public class PlanRequests {
         HardeningProgramme programme =
                 HardeningProgramme.usualFor(crop.hardiness(), season.meanTemperature(usual.growingOn(), today, 40));
         List<BatchFile> files = batches.files();
-        Optional<SeedLot> lot = chooseLot(wish, variety, files, today);
-        Germination germination =
-                lot.map(chosen -> lots.germination(chosen, today, files, 0)).orElse(null);
+        LotKnowledge.OfAll known = lots.ofAll(files);
+        Optional<SeedLot> lot = chooseLot(wish, variety, files, known, today);
+        Germination germination = lot.map(chosen -> known.germination(chosen, today, 0)).orElse(null);
         Optional<OutdoorSeason> outside =
                 Optional.ofNullable(wish.siteId()).map(site -> outdoors.season(crop, site, line.target()));
         PlanRequest request = new PlanRequest(
@@ -106,7 +106,8 @@ public class PlanRequests {
     }
 
     /** The lot asked for; else of those with seed free, enough of it if may be, the one that germinates best. */
-    private Optional<SeedLot> chooseLot(Wish wish, Variety variety, List<BatchFile> files, LocalDate today) {
+    private Optional<SeedLot> chooseLot(
+            Wish wish, Variety variety, List<BatchFile> files, LotKnowledge.OfAll known, LocalDate today) {
         if (wish.lotId() != null) {
             SeedLot asked = seeds.lot(wish.lotId());
             if (asked.varietyId() != variety.id()) {
@@ -117,7 +118,7 @@ public class PlanRequests {
         return seeds.lotsOf(variety.id()).stream()
                 .filter(lot -> seedsFree(lot, files) > 0)
                 .max(Comparator.comparing((SeedLot lot) -> seedsFree(lot, files) >= SEEDS_TO_A_PLANT * wish.plants())
-                        .thenComparingDouble(lot -> lots.germination(lot, today, files, 0).mean()));
+                        .thenComparingDouble(lot -> known.germination(lot, today, 0).mean()));
     }
 
     /** Seeds left in the lot that no planned batch is waiting for. */

@@ -45,7 +45,7 @@ record BoardView(
             BatchStage stage, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
             @Nullable DateSpread emerged, List<DateSpread> pottings, boolean pottedLate, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
             @Nullable DateSpread pastLimit, double chance, LocalDate target, List<BoardStay> stays,
-            long emergencePlaceId, long growingPlaceId, long hardeningPlaceId) {}
+            long emergencePlaceId, long growingPlaceId, long hardeningPlaceId, int planVersion) {}
 
     static BoardBatch batch(BatchAnalysis analysis, @Nullable SowWindow window) {
         Batch batch = analysis.file().batch();
@@ -61,7 +61,7 @@ record BoardView(
                 analysis.forecast().stageReached().orElse(null), ready, analysis.forecast().pastLimit().orElse(null),
                 analysis.chance(), batch.target(), analysis.stays().stream().map(BoardView::stay).toList(),
                 analysis.way().emergence().number(), analysis.way().growingOn().number(),
-                analysis.way().hardening().number());
+                analysis.way().hardening().number(), batch.planVersion());
     }
 
     static List<OverflowView> overflows(Occupancy occupancy) {

@@ -16,6 +16,8 @@ import kiver.server.grow.BatchAnalysis;
 import kiver.server.growth.SeasonService;
 import kiver.server.space.AssignmentService;
 import kiver.server.space.Placings;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -97,6 +99,9 @@ class SpaceController {
     @GetMapping("/api/space/suggestions")
     List<Suggestions.Suggestion> suggestions(
             @RequestParam long place, @RequestParam LocalDate from, @RequestParam LocalDate to) {
+        if (to.isBefore(from) || to.isAfter(from.plusDays(Wish.DAYS_AHEAD))) {
+            throw new Refusal("to", "Choose a span from 1 to " + Wish.DAYS_AHEAD + " days.");
+        }
         return suggestions.forOverflow(place, from, to);
     }
 

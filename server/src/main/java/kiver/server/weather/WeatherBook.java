@@ -107,9 +107,20 @@ public class WeatherBook {
         return mapper.daysFromFile();
     }
 
+    /** Everything measured so far, when what was measured up to some day is known: only what came after is read. */
+    public StationRecord recordAfter(StationRecord known) {
+        List<DailyRange> later = mapper.recordFrom(known.lastDay().plusDays(1)).stream().map(WeatherBook::range).toList();
+        if (later.isEmpty()) {
+            return known;
+        }
+        List<DailyRange> all = new ArrayList<>(known.days());
+        all.addAll(later);
+        return new StationRecord(known.firstDay(), all);
+    }
+
     /** Everything measured so far. */
     public StationRecord record() {
-        List<WeatherMapper.StationDay> days = mapper.record();
+        List<WeatherMapper.StationDay> days = mapper.recordFrom(LocalDate.EPOCH.minusYears(200));
         return new StationRecord(days.get(0).day(), days.stream().map(WeatherBook::range).toList());
     }
 

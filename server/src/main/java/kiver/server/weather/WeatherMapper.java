@@ -15,8 +15,8 @@ interface WeatherMapper {
     /** One day at the station. */
     record StationDay(LocalDate day, double minimum, double maximum) {}
 
-    @Select("select day, minimum, maximum from station_day order by day")
-    List<StationDay> record();
+    @Select("select day, minimum, maximum from station_day where day >= #{from} order by day")
+    List<StationDay> recordFrom(@Param("from") LocalDate from);
 
     @Select("select max(day) from station_day")
     LocalDate lastDay();

@@ -1,5 +1,6 @@
 package kiver.server.demo;
 
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -33,7 +34,8 @@ public class Winter extends OwnDatabase {
         statement.execute("drop database if exists " + LIVING);
         statement.execute("create database " + LIVING);
         try (ConfigurableApplicationContext lived = SpringApplication.run(
-                KiverApplication.class, "--kiver.demo=true", "--server.port=0", "--spring.datasource.url=" + server() + LIVING,
+                KiverApplication.class, "--kiver.demo=true",
+                "--kiver.library=" + Path.of("..", "library").toAbsolutePath().normalize(), "--server.port=0", "--spring.datasource.url=" + server() + LIVING,
                 "--spring.datasource.username=kiver", "--spring.datasource.password=" + password())) {
             if (!lived.isActive()) {
                 throw new IllegalStateException("The winter was not lived through to its end.");
