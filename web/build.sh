@@ -1,9 +1,12 @@
 #!/usr/bin/env bash
-# Installs packages only when the lock file changed, then checks and builds into dist/.
+# Installs packages only when the lock file changed, then checks and builds into dist/; with "packages" only the first.
 set -euo pipefail
 cd "$(dirname "$0")"
-if [ ! -f node_modules/.installed ] || ! cmp -s package-lock.json node_modules/.installed; then
-  npm ci --no-progress
-  cp package-lock.json node_modules/.installed
-fi
-npm run build
+(
+  flock 9  # the build and the tests may ask at once
+  if [ ! -f node_modules/.installed ] || ! cmp -s package-lock.json node_modules/.installed; then
+    npm ci --no-progress
+    cp package-lock.json node_modules/.installed
+  fi
+) 9>.packages.lock
+[ "${1:-}" = packages ] || npm run build

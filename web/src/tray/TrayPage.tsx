@@ -7,6 +7,7 @@ import { VerdictWords } from '../emerge/VerdictWords';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { counted, dayWords } from '../look/words';
+import { isStillToSow } from '../sow/isStillToSow';
 import { SowWork } from '../sow/SowWork';
 import { useOutbox } from '../bench/useOutbox';
 import { withUnsent } from '../bench/unsent';
@@ -50,7 +51,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
   const [mode, setMode] = useState<Mode>('count');
   const { summary } = batch;
   const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
-  const restHere = batch.toSow.some((run) => run.tray === tray.number);
+  const restHere = isStillToSow(tray, batch.toSow);
   const next = batch.toSow.find((run) => run.tray !== tray.number);
   const trays = [...new Set([...batch.runs, ...batch.toSow].map((run) => run.tray))];
   return (

@@ -232,7 +232,7 @@ abstract class OrderToRelease {
             page.navigate("/batches/" + batch);
             String before = page.getByRole(AriaRole.FIGURE).first().innerText();
             button(page, "Move to another place").click();
-            page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).selectOption("Long tunnel");
+            Screen.moveTo(page, "Long tunnel");
             screen.requireAccessible();
             button(page, "Move to Long tunnel").click();
             assertThat(page.getByText("Moved to Long tunnel")).isVisible();

@@ -7,6 +7,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
@@ -55,6 +56,12 @@ final class Screen implements AutoCloseable {
 
     static Screen at(String address, boolean phone) {
         return phone ? new Screen(address, 390, 844, true) : new Screen(address, 1280, 800, false);
+    }
+
+    /** Chooses a place to move to; beside its name stands how much is free there. */
+    static void moveTo(Page page, String place) {
+        Locator places = page.getByLabel("To", new Page.GetByLabelOptions().setExact(true));
+        places.selectOption(places.locator("option", new Locator.LocatorOptions().setHasText(place)).first().getAttribute("value"));
     }
 
     /** Types an order; the page must be the one for taking orders. */

@@ -49,7 +49,7 @@ class SeasonAtTheDeskTest {
                 page.keyboard().press("p");
             }
             Locator asked = page.getByLabel("Asked on the telephone");
-            asked.fill("120 curly kale, 25 April, Upper terrace, standard module");
+            asked.fill("120 leek, 25 April, Upper terrace, standard module");
             Locator answer = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Answer"));
             assertThat(answer).containsText("No");
             assertThat(answer).containsText("too late to sow");

@@ -33,9 +33,13 @@ public class BatchBook {
     /** A record as far as it can be folded, how many changes it holds, and what is wrong with the rest. */
     private record Folded(BatchState state, int changes, Optional<String> problem) {}
 
+    /** All files, with the mark under which they were read. */
+    private record KeptAll(String mark, List<BatchFile> files) {}
+
     private final Map<Long, Folded> kept = new ConcurrentHashMap<>();
     private final BatchMapper mapper;
     private final ChangeJson json;
+    private volatile KeptAll keptAll;
 
     BatchBook(BatchMapper mapper, ChangeJson json) {
         this.mapper = mapper;
@@ -55,8 +59,21 @@ public class BatchBook {
         return mapper.mark();
     }
 
-    /** All batches by number. */
+    /** All batches by number; read anew only when something has changed. */
     public List<BatchFile> files() {
+        String mark = mapper.mark();
+        KeptAll present = keptAll;
+        if (present != null && present.mark().equals(mark)) {
+            return present.files();
+        }
+        List<BatchFile> files = read();
+        if (!Kept.writing()) {
+            keptAll = new KeptAll(mark, files);
+        }
+        return files;
+    }
+
+    private List<BatchFile> read() {
         Map<Long, List<BatchMapper.RunRow>> runs =
                 mapper.allRuns().stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
         Map<Long, Folded> states = states();

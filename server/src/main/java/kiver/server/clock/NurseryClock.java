@@ -3,6 +3,7 @@ package kiver.server.clock;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
+import kiver.server.kept.Kept;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -16,15 +17,17 @@ public class NurseryClock {
 
     private final NurseryMapper mapper;
     private final Clock calendar;
+    private final Kept<Optional<Nursery>> kept;
 
     NurseryClock(NurseryMapper mapper, Clock calendar) {
         this.mapper = mapper;
         this.calendar = calendar;
+        this.kept = new Kept<>(mapper::find);
     }
 
     /** The nursery, once it is set up. */
     public Optional<Nursery> nursery() {
-        return mapper.find();
+        return kept.get();
     }
 
     /** The nursery's day. */
@@ -35,6 +38,7 @@ public class NurseryClock {
     /** Sets up the nursery of this database. */
     public void open(Nursery nursery) {
         mapper.insert(nursery);
+        kept.forget();
     }
 
     /** Moves the demonstration's clock; a real nursery's day cannot be moved. */
@@ -42,6 +46,7 @@ public class NurseryClock {
         if (mapper.showDay(day) != 1) {
             throw new IllegalStateException("Only the demonstration's clock can be moved.");
         }
+        kept.forget();
     }
 
     /** Says where the nursery lies; the demonstration's does not move. */
@@ -49,6 +54,7 @@ public class NurseryClock {
         if (mapper.move(latitude, stationAltitude) != 1) {
             throw new IllegalStateException("There is no nursery that could be moved.");
         }
+        kept.forget();
     }
 
     /** The nursery table. */

@@ -38,6 +38,10 @@ class DemoHands {
 
     private static final double USUALLY = 0.85;
     private static final double NEARLY_ALWAYS = 0.96;
+
+    /** In the days before the opening nobody finds the time to pot on; whoever opens the demonstration does. */
+    private static final int DAYS_WITHOUT_POTTING = 5;
+
     private static final String[] MEDIA = {"Sowing mix, fine", "Sowing mix with a little compost", "Block mix"};
 
     private final RoundService round;
@@ -149,6 +153,10 @@ class DemoHands {
 
     /** All that live go on into the next container of their path. */
     private void potOn(BatchAnalysis analysis, LocalDate today) {
+        LocalDate opening = DemoNursery.OPENING_DAY;
+        if (today.isBefore(opening) && !today.isBefore(opening.minusDays(DAYS_WITHOUT_POTTING))) {
+            return;
+        }
         int number = analysis.file().batch().number();
         BatchState state = analysis.file().state();
         String into = analysis.containers().containers().get(analysis.standing().pottingsDone() + 1).code();

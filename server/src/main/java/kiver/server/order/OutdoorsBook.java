@@ -1,6 +1,8 @@
 package kiver.server.order;
 
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import kiver.core.crop.Crop;
 import kiver.core.order.FrostDates;
 import kiver.core.order.OutdoorSeason;
@@ -16,9 +18,18 @@ import org.springframework.stereotype.Component;
 @Component
 public class OutdoorsBook {
 
+    private static final int MOST_KEPT = 5_000;
+
     private final OrderBook orders;
     private final SeasonService seasons;
     private final NurseryClock clock;
+    private volatile Seasons kept = new Seasons(null, Map.of());
+
+    /** What a season is asked for. */
+    private record Asked(Crop crop, SiteClimate climate, double latitude, LocalDate day) {}
+
+    /** Seasons that follow from a record of the station, which is only ever replaced. */
+    private record Seasons(StationRecord record, Map<Asked, OutdoorSeason> byAsked) {}
 
     OutdoorsBook(OrderBook orders, SeasonService seasons, NurseryClock clock) {
         this.orders = orders;
@@ -51,7 +62,15 @@ public class OutdoorsBook {
     }
 
     private OutdoorSeason season(Crop crop, SiteClimate climate, LocalDate day) {
-        return OutdoorSeason.of(crop, climate, record(), nursery().latitude(), day);
+        StationRecord record = record();
+        Seasons present = kept;
+        if (present.record() != record || present.byAsked().size() >= MOST_KEPT) {
+            present = new Seasons(record, new ConcurrentHashMap<>());
+            kept = present;
+        }
+        return present.byAsked().computeIfAbsent(
+                new Asked(crop, climate, nursery().latitude(), day),
+                asked -> OutdoorSeason.of(asked.crop(), asked.climate(), record, asked.latitude(), asked.day()));
     }
 
     private StationRecord record() {

@@ -1,0 +1,91 @@
+package kiver.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import com.jayway.jsonpath.JsonPath;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Person;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.context.ContextConfiguration;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/** The demonstration on its opening day: what two pages say of the same thing is the same. */
+@SpringBootTest
+@AutoConfigureMockMvc
+@ContextConfiguration(initializers = Winter.class)
+class OneSourceOfEachFigureTest {
+
+    @Autowired MockMvc http;
+    @Autowired AccountMapper accounts;
+
+    private Person propagator;
+
+    @BeforeEach
+    void signIn() {
+        var account = accounts.byEmail("propagator@quillmere.example").orElseThrow();
+        propagator = new Person(account.id(), account.email(), account.name(), "", account.role(), null);
+    }
+
+    @Test
+    void theRoundAndTheSpacePageCountTheSameTrays() throws Exception {
+        Map<Integer, Double> taken = byId(get("/api/round"), "$.stops[*]", "placeId", "slotsTaken");
+        Map<Integer, Double> used = new HashMap<>();
+        JsonPath.<List<Map<String, Object>>>read(get("/api/space"), "$.places[*]").forEach(place ->
+                used.put((Integer) place.get("id"), ((Number) ((List<?>) place.get("used")).get(0)).doubleValue()));
+        assertThat(taken).hasSizeGreaterThan(10);
+        taken.forEach((place, slots) -> assertThat(slots).as("place " + place).isCloseTo(used.get(place), within(0.01)));
+    }
+
+    @Test
+    void theRoundAndTheWeekSheetAskForTheSameWorkToday() throws Exception {
+        String round = get("/api/round");
+        String today = JsonPath.read(round, "$.today");
+        List<Integer> onTheRound = JsonPath.<List<Map<String, Object>>>read(round, "$.stops[*].work[*]").stream()
+                .flatMap(work -> ((List<?>) work.get("tasks")).stream().map(task -> (Integer) ((Map<?, ?>) work.get("batch")).get("number")))
+                .sorted().toList();
+        List<Integer> onTheSheet = JsonPath.<List<Integer>>read(get("/api/season/work?from=" + today + "&to=" + today), "$[*].batch")
+                .stream().sorted().toList();
+        assertThat(onTheRound).isNotEmpty().isEqualTo(onTheSheet);
+    }
+
+    @Test
+    void aBatchHasOneChanceOnEveryPage() throws Exception {
+        Map<Integer, Double> listed = byId(get("/api/batches"), "$[*]", "number", "chance");
+        Map<Integer, Double> onBoard = byId(get("/api/season"), "$.batches[*]", "number", "chance");
+        assertThat(onBoard).hasSizeGreaterThan(50);
+        onBoard.forEach((batch, chance) -> assertThat(chance).as("batch " + batch).isEqualTo(listed.get(batch)));
+    }
+
+    /** Tender plants that stand out in a frost are named, and their order is not called as good as sure. */
+    @Test
+    void whatWillNotStandTheNightIsOnTheEveningListAndInTheChance() throws Exception {
+        String round = get("/api/round");
+        Map<Integer, Double> lost = byId(round, "$.evening[*]", "batch", "likelyLoss");
+        Map<Integer, Double> plants = byId(round, "$.evening[*]", "batch", "plants");
+        Map<Integer, Double> chances = byId(get("/api/batches"), "$[*]", "number", "chance");
+        assertThat(lost).isNotEmpty();
+        lost.forEach((batch, loss) ->
+                assertThat(chances.get(batch)).as("batch " + batch).isLessThanOrEqualTo(1 - loss / plants.get(batch) + 0.01));
+    }
+
+    private static Map<Integer, Double> byId(String json, String path, String id, String value) {
+        Map<Integer, Double> values = new HashMap<>();
+        JsonPath.<List<Map<String, Object>>>read(json, path).forEach(each ->
+                values.put((Integer) each.get(id), ((Number) each.get(value)).doubleValue()));
+        return values;
+    }
+
+    private String get(String path) throws Exception {
+        return http.perform(MockMvcRequestBuilders.get(path).with(user(propagator))).andReturn().getResponse().getContentAsString();
+    }
+}
