@@ -53,10 +53,11 @@ public class Requests {
         return result;
     }
 
-    /** Records and lists write themselves out the same way each time, so their digest does, too. */
+    /** The same in every process: a phone may send again what it sent before the application was started anew. */
     private static String fingerprint(List<?> content) {
         try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(content.toString().getBytes(StandardCharsets.UTF_8));
+            byte[] digest = MessageDigest.getInstance("SHA-256")
+                    .digest(CanonicalText.of(content).getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);
         } catch (NoSuchAlgorithmException missing) {
             throw new IllegalStateException(missing);
