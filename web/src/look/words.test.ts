@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { wishIn } from '../order/NewOrderPage';
-import { addDays, chanceWords, counted, dayWords, daysBetween, longDay, nameWords, spreadWords } from './words';
+import { addDays, chanceWords, counted, dayWords, daysBetween, longDay, nameWords, spreadWords, trayWords } from './words';
 
 describe('dates', () => {
   it('carry their weekday', () => {
@@ -45,6 +45,13 @@ describe('words', () => {
     expect(counted(1, 'plant')).toBe('1 plant');
     expect(counted(1200, 'batch', 'batches')).toBe('1,200 batches');
     expect(nameWords('DAMPING_OFF')).toBe('Damping off');
+  });
+});
+
+describe('trays', () => {
+  it('are told as the runs they make', () => {
+    expect(trayWords([1030])).toBe('tray T1030');
+    expect(trayWords([1302, 1030, 1031, 1032])).toBe('trays T1030 to T1032, T1302');
   });
 });
 

@@ -72,3 +72,14 @@ export function nameWords(name: string): string {
   const words = name.toLowerCase().replaceAll('_', ' ');
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+/** Trays by their numbers, those that follow one another as a run: trays T1030 to T1033, T1302. */
+export function trayWords(numbers: number[]): string {
+  const runs: [number, number][] = [];
+  for (const number of [...numbers].sort((one, other) => one - other)) {
+    const last = runs.at(-1);
+    if (last?.[1] === number - 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return `${numbers.length === 1 ? 'tray' : 'trays'} ${runs.map(([first, last]) => (first === last ? `T${first}` : `T${first} to T${last}`)).join(', ')}`;
+}

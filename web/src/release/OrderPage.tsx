@@ -7,7 +7,7 @@ import { useNumberedChange, useOrder } from '../api/queries';
 import { Field } from '../look/Field';
 import { StageMark } from '../look/StageMark';
 import { Caution, Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { chanceWords, counted, dayWords, nameWords, spreadWords } from '../look/words';
+import { chanceWords, counted, dayWords, nameWords, spreadWords, trayWords } from '../look/words';
 
 /** One order: what was asked, what grows for it, and letting it go. */
 export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
@@ -55,7 +55,7 @@ function BatchLine({ batch }: { batch: BatchSummary }) {
     <li>
       <Link to={`/batches/${batch.number}`} className="flex min-h-14 flex-wrap items-center gap-x-4 px-3 py-2 hover:bg-wash">
         <span className="w-40 font-semibold"><StageMark stage={batch.stage} named size={28} /></span>
-        <span>batch {batch.number}, {batch.trays.length > 1 ? `trays T${batch.trays[0]} to T${batch.trays.at(-1)}` : `tray T${batch.trays[0]}`}</span>
+        <span>batch {batch.number}, {trayWords(batch.trays)}</span>
         <span className="text-pencil">
           {batch.stage === 'PLANNED' ? `sow on ${dayWords(batch.sowDay)}; ` : ''}
           {batch.traysToSow > 0 && `part sown, ${counted(batch.traysToSow, 'tray')} to go; `}
@@ -73,8 +73,8 @@ function Standing({ order }: { order: OrderView }) {
       <dd className="font-semibold">{nameWords(order.standing)}</dd>
       <dt className="text-pencil">Released</dt>
       <dd>{order.released} of {order.plants}{order.countedIn === 'CLUMPS' && ' clumps'}</dd>
-      <dt className="text-pencil">Whole from</dt>
-      <dd>{Math.ceil(order.plants * (1 - order.under) - 1e-9)} on</dd>
+      <dt className="text-pencil">Counts as whole with</dt>
+      <dd>{Math.ceil(order.plants * (1 - order.under) - 1e-9)}</dd>
       <dt className="text-pencil">Ready to go</dt>
       <dd>{order.ready}</dd>
       {order.released < order.plants && (

@@ -110,7 +110,7 @@ public final class ChancesComeTrue {
             PlanRequest request = new PlanRequest(
                     line, crop, ContainerPath.straight(container), Optional.empty(), germination, 100_000, Allowances.USUAL, 0,
                     5, TODAY);
-            Promise promise = new PromiseCheck(season, empty, List.of(), List.of()).answer(request);
+            Promise promise = new PromiseCheck(season, empty, List.of(), List::of).answer(request);
             Plan plan = promise.plan();
             if (plan.sowDay().isPresent() && plan.chosen().isPresent() && plan.isPossible()) {
                 outcomes.add(new Outcome(promise.answer(), plan.chance(), comesTrue(request, promise)));

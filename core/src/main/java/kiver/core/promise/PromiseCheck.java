@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.Set;
 import kiver.core.crop.Container;
 import kiver.core.growth.PaceSpread;
@@ -60,7 +61,7 @@ public final class PromiseCheck {
     private final Season season;
     private final Occupancy occupancy;
     private final List<Container> containers;
-    private final List<SiteChoice> sites;
+    private final Supplier<List<SiteChoice>> sites;
 
     /**
      * A check.
@@ -68,13 +69,14 @@ public final class PromiseCheck {
      * @param season to look into
      * @param occupancy by all batches that are planned or growing
      * @param containers that may be offered instead
-     * @param sites that may be offered instead
+     * @param sites that may be offered instead; only asked for when the site is what stands in the way
      */
-    public PromiseCheck(Season season, Occupancy occupancy, List<Container> containers, List<SiteChoice> sites) {
+    public PromiseCheck(
+            Season season, Occupancy occupancy, List<Container> containers, Supplier<List<SiteChoice>> sites) {
         this.season = season;
         this.occupancy = occupancy;
         this.containers = List.copyOf(containers);
-        this.sites = List.copyOf(sites);
+        this.sites = sites;
     }
 
     /** The answer to a request, with offers where it is not a plain yes. */
@@ -155,7 +157,7 @@ public final class PromiseCheck {
             quantityOffer(request, way, plan, lack).ifPresent(offers::add);
         }
         if (plan.obstacles().stream().anyMatch(obstacle -> OF_THE_SITE.contains(obstacle.kind()))) {
-            sites.stream()
+            sites.get().stream()
                     .filter(site -> welcomes(site.outdoors(), request.line().target()))
                     .limit(2)
                     .forEach(site -> plainYes(request.at(site.outdoors())).ifPresent(yes -> offers.add(offer(

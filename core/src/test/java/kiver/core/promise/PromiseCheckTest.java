@@ -84,7 +84,7 @@ class PromiseCheckTest {
         OutdoorSeason open = season(squash, Protection.OPEN_GROUND, early);
         PlanRequest request = Samples.at(open, request(squash, MODULES, 60, early, 1000, LOT));
         SiteChoice tunnel = new SiteChoice("7", "in the tunnel", season(squash, Protection.UNHEATED_TUNNEL, early));
-        Promise promise = new PromiseCheck(SEASON, empty(), List.of(MODULES), List.of(tunnel)).check(request);
+        Promise promise = new PromiseCheck(SEASON, empty(), List.of(MODULES), () -> List.of(tunnel)).check(request);
         assertThat(promise.answer()).isNotEqualTo(Answer.YES);
         assertThat(promise.offers()).anySatisfy(offer -> {
             assertThat(offer.change()).isEqualTo(Offer.Change.SITE);
@@ -98,14 +98,14 @@ class PromiseCheckTest {
     void tooLittleLightIsAConditionAndALighterDayIsOffered() {
         Season dim = Samples.seasonInLight(0.17, 0);
         PromiseCheck check = new PromiseCheck(
-                dim, Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List.of());
+                dim, Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
         Promise early = check.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT));
         assertThat(early.answer()).isEqualTo(Answer.YES_IF);
         assertThat(early.conditions()).anySatisfy(words -> assertThat(words).contains("stretch below 6.0"));
         Offer later = early.offers().stream().filter(offer -> offer.change() == Offer.Change.DAY).findFirst().orElseThrow();
         assertThat(check.check(request(kale(60), MODULES, 60, later.target(), 1000, LOT)).answer()).isEqualTo(Answer.YES);
         PromiseCheck lamps = new PromiseCheck(
-                Samples.seasonInLight(0.17, 6), Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List.of());
+                Samples.seasonInLight(0.17, 6), Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
         assertThat(lamps.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT)).conditions())
                 .noneSatisfy(words -> assertThat(words).contains("stretch"));
     }
@@ -122,7 +122,7 @@ class PromiseCheckTest {
     }
 
     private static Promise check(PlanRequest request, Occupancy occupancy) {
-        return new PromiseCheck(SEASON, occupancy, List.of(MODULES, PLUGS), List.of()).check(request);
+        return new PromiseCheck(SEASON, occupancy, List.of(MODULES, PLUGS), List::of).check(request);
     }
 
     private static Occupancy empty() {

@@ -67,8 +67,8 @@ public class PromiseService {
     public Checked check(Wish wish, boolean withOffers) {
         PlanRequests.Prepared prepared = plans.prepare(wish);
         List<Container> containers = withOffers ? crops.containers() : List.of();
-        List<SiteChoice> sites = withOffers && wish.siteId() != null ? sites(prepared.request().crop(), wish) : List.of();
-        PromiseCheck check = new PromiseCheck(prepared.season(), space.occupancy(), containers, sites);
+        PromiseCheck check = new PromiseCheck(
+                prepared.season(), space.occupancy(), containers, () -> sites(prepared.request().crop(), wish));
         try {
             return new Checked(prepared, withOffers ? check.check(prepared.request()) : check.answer(prepared.request()));
         } catch (IllegalArgumentException impossible) {
@@ -80,7 +80,7 @@ public class PromiseService {
     @Transactional(readOnly = true)
     public List<Checked> paths(Wish wish) {
         PlanRequests.Prepared prepared = plans.prepare(wish.along(null));
-        PromiseCheck check = new PromiseCheck(prepared.season(), space.occupancy(), List.of(), List.of());
+        PromiseCheck check = new PromiseCheck(prepared.season(), space.occupancy(), List.of(), List::of);
         return ContainerPath.all(crops.container(wish.container()), prepared.request().crop(), crops.containers()).stream()
                 .map(path -> new PlanRequests.Prepared(
                         prepared.request().in(path), prepared.season(), prepared.programme(), prepared.lot()))
@@ -105,6 +105,9 @@ public class PromiseService {
 
     /** The site under better cover, and the grower's other sites. */
     private List<SiteChoice> sites(Crop crop, Wish wish) {
+        if (wish.siteId() == null) {
+            return List.of();
+        }
         Site site = orders.site(wish.siteId());
         List<SiteChoice> choices = new ArrayList<>();
         Arrays.stream(Protection.values())
