@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
+import { AccountPage } from './account/AccountPage';
 import { FirstRun } from './account/FirstRun';
 import { SignIn } from './account/SignIn';
 import { useSession } from './api/queries';
@@ -39,6 +40,7 @@ export function App() {
       <Frame session={session.data}>
         <Routes>
           <Route path="/" element={<MyPlantsPage />} />
+          <Route path="/account" element={<AccountPage session={session.data} />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>
       </Frame>
@@ -64,6 +66,7 @@ export function App() {
         <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
         <Route path="/batches" element={<BatchesPage />} />
         <Route path="/batches/:number" element={<BatchPage today={session.data.today} />} />
+        <Route path="/account" element={<AccountPage session={session.data} />} />
         <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>

@@ -71,9 +71,10 @@ export function Frame({ session, children }: { session: SessionView; children: R
             {session.role === 'PROPAGATOR' && <PromiseSheet />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
-            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>
-              Sign out<span className="hidden sm:inline"> {session.name?.split(' ')[0]}</span>
-            </button>
+            <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title="Your account">
+              {session.name?.split(' ')[0]}
+            </NavLink>
+            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>Sign out</button>
           </div>
         </div>
       </header>

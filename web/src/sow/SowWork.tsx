@@ -9,6 +9,7 @@ import { counted } from '../look/words';
 import { cellLook } from '../tray/cellLook';
 import { runBetween } from '../tray/draft';
 import { TrayGrid } from '../tray/TrayGrid';
+import { coverWords } from './coverWords';
 
 /** Recording a sowing on the drawing of the tray: labels first, then the run of cells. */
 export function SowWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
@@ -50,8 +51,7 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">Print labels (PDF)</a>
         <span className="text-sm text-pencil">
-          Labels before sowing. {batch.seedDepth === 0 ? 'Press in, do not cover' : `Cover ${batch.seedDepth} mm`}
-          {batch.needsLight && '; it comes up only in light'}.
+          Labels before sowing. {coverWords(batch.seedDepth, batch.needsLight)}
         </span>
       </div>
       <div className="mb-3">

@@ -3,6 +3,7 @@ package kiver.core.emerge;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.PaceSpread;
 import kiver.core.seed.Germination;
@@ -27,13 +28,21 @@ public final class EmergenceWatch {
     private static final int GERMINATIONS = 25;
     private static final int SURVIVALS = 9;
 
+    /** Steps from none to all cells in which an expectation is told. */
+    private static final int STEPS = 10_000;
+
     /**
      * The grid of paces is half as wide again as what is expected, so that a batch far off can still be recognised; the
      * expectation itself is not.
      */
     private static final double WIDER_GRID = 1.5;
 
-    private static final double[] CHANCE_LEVELS = {0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.95};
+    private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
+
+    /** How far chance alone takes a count from what is expected, in standard deviations at seven levels. */
+    private static final double[] CHANCES = DoubleStream.of(0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.95)
+            .map(NORMAL::inverseCumulativeProbability)
+            .toArray();
 
     private final Emergence emergence;
     private final int cells;
@@ -68,14 +77,13 @@ public final class EmergenceWatch {
         this.cells = cells;
         this.seedsPerCell = seedsPerCell;
         this.counts = List.copyOf(counts);
-        NormalDistribution normal = NormalDistribution.of(0, 1);
         paces = new double[PACES];
         expectedPaces = new double[PACES];
         double[] afterMishap = GerminationNodes.afterMishap(germination.mean());
         mishaps = afterMishap.length;
         germinations = new double[GERMINATIONS + mishaps];
         for (int index = 0; index < PACES; index++) {
-            double quantile = normal.inverseCumulativeProbability((index + 0.5) / PACES);
+            double quantile = NORMAL.inverseCumulativeProbability((index + 0.5) / PACES);
             paces[index] = pace.paceAt(WIDER_GRID * quantile);
             expectedPaces[index] = pace.paceAt(quantile);
         }
@@ -88,21 +96,29 @@ public final class EmergenceWatch {
 
     /** The expectation before any count, at some progress. */
     public ExpectedShare expectedAt(double progress) {
-        double[] outcomes = new double[PACES * GERMINATIONS * CHANCE_LEVELS.length];
-        int next = 0;
-        NormalDistribution normal = NormalDistribution.of(0, 1);
+        int[] outcomes = new int[STEPS + 1];
         for (double pace : expectedPaces) {
+            double shareUp = emergence.shareUp(progress / pace);
             for (int index = 0; index < GERMINATIONS; index++) {
-                double share = cellShare(progress / pace, germinations[index]);
-                double deviation = Math.sqrt(cells * share * (1 - share));
-                for (double level : CHANCE_LEVELS) {
-                    double up = cells * share + deviation * normal.inverseCumulativeProbability(level);
-                    outcomes[next++] = Math.min(Math.max(up, 0), cells);
+                double share = cellShare(shareUp, germinations[index]);
+                double deviation = Math.sqrt(share * (1 - share) / cells);
+                for (double chance : CHANCES) {
+                    double up = Math.min(Math.max(share + deviation * chance, 0), 1);
+                    outcomes[(int) Math.round(up * STEPS)]++;
                 }
             }
         }
-        Arrays.sort(outcomes);
         return new ExpectedShare(quantile(outcomes, 0.1), quantile(outcomes, 0.5), quantile(outcomes, 0.9));
+    }
+
+    /** The cells that are up in so large a share of equally likely outcomes, which are told in steps. */
+    private double quantile(int[] outcomes, double probability) {
+        int rank = (int) Math.floor(probability * (PACES * GERMINATIONS * CHANCES.length - 1));
+        int step = 0;
+        for (int below = outcomes[0]; below <= rank; below += outcomes[step]) {
+            step++;
+        }
+        return cells * (double) step / STEPS;
     }
 
     /**
@@ -146,24 +162,40 @@ public final class EmergenceWatch {
         int up = cellsUp();
         double progress = counts.isEmpty() ? 0 : counts.get(counts.size() - 1).progress();
         int waiting = Math.max(0, cells - up);
+        double[] shareUp = Arrays.stream(paces).map(pace -> emergence.shareUp(progress / pace)).toArray();
         double[] chances = new double[waiting + 1];
         for (int point = 0; point < weights.length; point++) {
             if (weights[point] > 1e-7) {
                 double germination = germinations[point % germinations.length];
-                double now = cellShare(progress / paces[point / germinations.length], germination);
+                double now = cellShare(shareUp[point / germinations.length], germination);
                 double inTheEnd = 1 - Math.pow(1 - germination, seedsPerCell);
                 double still = now >= 1 ? 0 : Math.min(1, Math.max(0, (inTheEnd - now) / (1 - now)));
-                BinomialDistribution more = BinomialDistribution.of(waiting, still);
-                double spread = 8 * Math.sqrt(waiting * still * (1 - still)) + 1;
-                int least = (int) Math.max(0, waiting * still - spread);
-                int most = (int) Math.min(waiting, Math.ceil(waiting * still + spread));
-                for (int count = least; count <= most; count++) {
-                    chances[count] += weights[point] * more.probability(count);
-                }
+                addBinomial(chances, weights[point], still);
             }
         }
         double sum = Arrays.stream(chances).sum();
         return Arrays.stream(chances).map(chance -> chance / sum).toArray();
+    }
+
+    /**
+     * Adds the weighed binomial chances of each number of so many as there is room for. Each follows from the one
+     * before it; what lies beyond eight standard deviations is left out.
+     */
+    private static void addBinomial(double[] chances, double weight, double share) {
+        int trials = chances.length - 1;
+        if (share >= 1) {
+            chances[trials] += weight;
+            return;
+        }
+        double spread = 8 * Math.sqrt(trials * share * (1 - share)) + 1;
+        int least = (int) Math.max(0, trials * share - spread);
+        int most = (int) Math.min(trials, Math.ceil(trials * share + spread));
+        double odds = share / (1 - share);
+        double chance = BinomialDistribution.of(trials, share).probability(least);
+        for (int count = least; count <= most; count++) {
+            chances[count] += weight * chance;
+            chance *= odds * (trials - count) / (count + 1);
+        }
     }
 
     private int cellsUp() {
@@ -213,13 +245,15 @@ public final class EmergenceWatch {
 
     private double[] posterior() {
         double[] logLikelihood = new double[PACES * germinations.length];
-        for (int point = 0; point < logLikelihood.length; point++) {
-            int germination = point % germinations.length;
-            double prior = germination < GERMINATIONS
-                    ? (1 - GerminationNodes.CHANCE_OF_MISHAP) / GERMINATIONS
-                    : GerminationNodes.CHANCE_OF_MISHAP / mishaps;
-            logLikelihood[point] = Math.log(prior)
-                    + logLikelihood(paces[point / germinations.length], germinations[germination]);
+        for (int pace = 0; pace < PACES; pace++) {
+            double[] sharesUp = sharesUpAtCounts(paces[pace]);
+            for (int germination = 0; germination < germinations.length; germination++) {
+                double prior = germination < GERMINATIONS
+                        ? (1 - GerminationNodes.CHANCE_OF_MISHAP) / GERMINATIONS
+                        : GerminationNodes.CHANCE_OF_MISHAP / mishaps;
+                logLikelihood[pace * germinations.length + germination] =
+                        Math.log(prior) + logLikelihood(sharesUp, germinations[germination]);
+            }
         }
         double best = Arrays.stream(logLikelihood).max().orElse(0);
         double[] posterior = Arrays.stream(logLikelihood).map(value -> Math.exp(value - best)).toArray();
@@ -227,25 +261,27 @@ public final class EmergenceWatch {
         return Arrays.stream(posterior).map(value -> value / sum).toArray();
     }
 
-    private double logLikelihood(double pace, double germination) {
+    private double[] sharesUpAtCounts(double pace) {
+        return counts.stream().mapToDouble(count -> emergence.shareUp(count.progress() / pace)).toArray();
+    }
+
+    private double logLikelihood(double[] sharesUp, double germination) {
         double sum = 0;
         double shareBefore = 0;
         int upBefore = 0;
-        for (CountSoFar count : counts) {
-            double share = cellShare(count.progress() / pace, germination);
-            sum += (count.cellsUp() - upBefore) * Math.log(Math.max(share - shareBefore, 1e-9));
+        for (int index = 0; index < sharesUp.length; index++) {
+            double share = cellShare(sharesUp[index], germination);
+            int up = counts.get(index).cellsUp();
+            sum += (up - upBefore) * Math.log(Math.max(share - shareBefore, 1e-9));
             shareBefore = share;
-            upBefore = count.cellsUp();
+            upBefore = up;
         }
         return sum + (cells - upBefore) * Math.log(Math.max(1 - shareBefore, 1e-9));
     }
 
-    /** The share of cells with something up when the median seedling needs {@code progress} 1. */
-    private double cellShare(double progress, double germination) {
-        return 1 - Math.pow(1 - germination * emergence.shareUp(progress), seedsPerCell);
-    }
-
-    private static double quantile(double[] sorted, double probability) {
-        return sorted[(int) Math.floor(probability * (sorted.length - 1))];
+    /** The share of cells with something up when so large a share of those that ever come up is up. */
+    private double cellShare(double shareUp, double germination) {
+        double none = 1 - germination * shareUp;
+        return 1 - (seedsPerCell == 1 ? none : Math.pow(none, seedsPerCell));
     }
 }

@@ -1,7 +1,9 @@
 package kiver.core.growth;
 
 import java.time.LocalDate;
-import java.util.function.IntToDoubleFunction;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import kiver.core.place.ClimateSeries;
 import kiver.core.weather.DayCurve;
 
@@ -25,34 +27,49 @@ public final class ProgressSeries {
         this.sumBefore = sumBefore;
     }
 
-    /** Emergence progress at a place: 1 is the median seedling up. */
-    public static ProgressSeries ofEmergence(Emergence emergence, ClimateSeries climate) {
-        return summed(climate, emergence.temperatures(), index -> 1 / emergence.daysAtBest());
+    /** Emergence progress at a place, one series for each of its scenarios: 1 is the median seedling up. */
+    public static List<ProgressSeries> ofEmergence(Emergence emergence, List<ClimateSeries> scenarios) {
+        double perDayAtBest = 1 / emergence.daysAtBest();
+        return summed(scenarios, emergence.temperatures(), light -> perDayAtBest);
     }
 
-    /** Leaf progress at a place: 1 is one true leaf more. */
-    public static ProgressSeries ofLeaves(LeafGrowth leaves, ClimateSeries climate) {
-        return summed(climate, leaves.temperatures(),
-                index -> leaves.leavesPerDayAtBest() * leaves.lightFactor(climate.light(index)));
+    /** Leaf progress at a place, one series for each of its scenarios: 1 is one true leaf more. */
+    public static List<ProgressSeries> ofLeaves(LeafGrowth leaves, List<ClimateSeries> scenarios) {
+        return summed(scenarios, leaves.temperatures(), light -> leaves.leavesPerDayAtBest() * leaves.lightFactor(light));
+    }
+
+    /** Scenarios part where the weather is no longer known; what they have in common is summed once. */
+    private static List<ProgressSeries> summed(
+            List<ClimateSeries> scenarios, CardinalTemperatures temperatures, DoubleUnaryOperator progressAtBest) {
+        RateTable rate = new RateTable(temperatures);
+        List<ProgressSeries> series = new ArrayList<>(scenarios.size());
+        for (ClimateSeries climate : scenarios) {
+            double[] sums = new double[climate.days() + 1];
+            int common = 0;
+            if (!series.isEmpty()) {
+                common = climate.daysLike(scenarios.get(0));
+                System.arraycopy(series.get(0).sumBefore, 0, sums, 0, common + 1);
+            }
+            sum(climate, common, rate, progressAtBest, sums);
+            series.add(new ProgressSeries(climate.firstDay(), sums));
+        }
+        return List.copyOf(series);
     }
 
     /** The mean rate of a day is kept while temperatures stay the same, as they do for months at set points. */
-    private static ProgressSeries summed(
-            ClimateSeries climate, CardinalTemperatures temperatures, IntToDoubleFunction progressAtBest) {
-        RateTable rate = new RateTable(temperatures);
-        double[] sums = new double[climate.days() + 1];
+    private static void sum(
+            ClimateSeries climate, int firstIndex, RateTable rate, DoubleUnaryOperator progressAtBest, double[] sums) {
         double minimum = Double.NaN;
         double maximum = Double.NaN;
         double meanRate = 0;
-        for (int index = 0; index < climate.days(); index++) {
+        for (int index = firstIndex; index < climate.days(); index++) {
             if (climate.minimum(index) != minimum || climate.maximum(index) != maximum) {
                 minimum = climate.minimum(index);
                 maximum = climate.maximum(index);
                 meanRate = DayCurve.meanOverDay(minimum, maximum, rate);
             }
-            sums[index + 1] = sums[index] + meanRate * progressAtBest.applyAsDouble(index);
+            sums[index + 1] = sums[index] + meanRate * progressAtBest.applyAsDouble(climate.light(index));
         }
-        return new ProgressSeries(climate.firstDay(), sums);
     }
 
     /** The day on which time 0 begins. */

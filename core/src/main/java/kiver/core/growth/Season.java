@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import kiver.core.place.ClimateSeries;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
@@ -105,17 +104,12 @@ public final class Season {
     /** Emergence progress at a place, one series for each scenario. */
     public List<ProgressSeries> emergence(PlaceId id, Emergence emergence) {
         return progress.computeIfAbsent(
-                new Key(id, emergence), key -> each(id, climate -> ProgressSeries.ofEmergence(emergence, climate)));
+                new Key(id, emergence), key -> ProgressSeries.ofEmergence(emergence, climate(id)));
     }
 
     /** Leaf progress at a place, one series for each scenario. */
     public List<ProgressSeries> leaves(PlaceId id, LeafGrowth leaves) {
-        return progress.computeIfAbsent(
-                new Key(id, leaves), key -> each(id, climate -> ProgressSeries.ofLeaves(leaves, climate)));
-    }
-
-    private List<ProgressSeries> each(PlaceId id, Function<ClimateSeries, ProgressSeries> toSeries) {
-        return climate(id).stream().map(toSeries).toList();
+        return progress.computeIfAbsent(new Key(id, leaves), key -> ProgressSeries.ofLeaves(leaves, climate(id)));
     }
 
     /**

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.growth.DateSpread;
+import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 
 /**
@@ -48,9 +49,12 @@ public record FrostDates(boolean northern, List<Integer> lastInSpring, List<Inte
         List<Integer> autumns = new ArrayList<>();
         for (int year = record.firstDay().getYear(); year <= record.lastDay().getYear(); year++) {
             LocalDate midsummer = midsummer(year, northern);
-            if (record.covers(midsummer.minusDays(HALF_A_YEAR)) && record.covers(midsummer.plusDays(HALF_A_YEAR))) {
-                springs.add(firstFrost(record, midsummer, -1, threshold - offset));
-                autumns.add(firstFrost(record, midsummer, 1, threshold - offset));
+            LocalDate first = midsummer.minusDays(HALF_A_YEAR);
+            LocalDate last = midsummer.plusDays(HALF_A_YEAR);
+            if (record.covers(first) && record.covers(last)) {
+                List<DailyRange> season = record.between(first, last);
+                springs.add(firstFrost(season, -1, threshold - offset));
+                autumns.add(firstFrost(season, 1, threshold - offset));
             }
         }
         return new FrostDates(northern, springs, autumns);
@@ -141,16 +145,17 @@ public record FrostDates(boolean northern, List<Integer> lastInSpring, List<Inte
         return sorted[Math.max(0, (int) Math.ceil(share * sorted.length - 1e-9) - 1)];
     }
 
-    private static int firstFrost(StationRecord record, LocalDate midsummer, int step, double threshold) {
+    private static int firstFrost(List<DailyRange> season, int step, double threshold) {
         for (int away = 1; away <= HALF_A_YEAR; away++) {
-            if (record.on(midsummer.plusDays((long) step * away)).minimum() <= threshold) {
+            if (season.get(HALF_A_YEAR + step * away).minimum() <= threshold) {
                 return step * away;
             }
         }
         return NONE;
     }
 
-    private static LocalDate midsummer(int year, boolean northern) {
+    /** The midsummer that belongs to a year. */
+    static LocalDate midsummer(int year, boolean northern) {
         return northern ? LocalDate.of(year, 7, 22) : LocalDate.of(year, 1, 21);
     }
 }

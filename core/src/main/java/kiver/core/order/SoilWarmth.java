@@ -2,9 +2,12 @@ package kiver.core.order;
 
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.ProgressSeries;
+import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 
 /**
@@ -36,11 +39,11 @@ public final class SoilWarmth {
     public static Optional<DateSpread> reached(
             StationRecord record, double offset, double wanted, LocalDate day, boolean northern) {
         LocalDate midsummer = FrostDates.midsummerOf(day, northern);
-        double[] days = record.firstDay().datesUntil(record.lastDay())
-                .map(each -> FrostDates.midsummerOf(each, northern))
-                .distinct()
+        double[] days = IntStream.rangeClosed(record.firstDay().getYear(), record.lastDay().getYear())
+                .mapToObj(year -> FrostDates.midsummer(year, northern))
                 .filter(each -> record.covers(each.minusDays(HALF_A_YEAR)) && record.covers(each.plusDays(60)))
-                .mapToDouble(each -> firstWarm(record, each, wanted - offset))
+                .map(each -> record.between(each.minusDays(HALF_A_YEAR), each.plusDays(60)))
+                .mapToDouble(season -> firstWarm(season, wanted - offset))
                 .toArray();
         if (days.length == 0 || Arrays.stream(days).allMatch(each -> each == ProgressSeries.NEVER)) {
             return Optional.empty();
@@ -49,12 +52,11 @@ public final class SoilWarmth {
     }
 
     /** Days after the beginning of the season. */
-    private static double firstWarm(StationRecord record, LocalDate midsummer, double wanted) {
-        LocalDate start = midsummer.minusDays(HALF_A_YEAR);
-        double soil = record.on(start).middle();
+    private static double firstWarm(List<DailyRange> season, double wanted) {
+        double soil = season.get(0).middle();
         int inARow = 0;
-        for (int index = 0; index <= HALF_A_YEAR + 60; index++) {
-            soil += (record.on(start.plusDays(index)).middle() - soil) / TIME_CONSTANT;
+        for (int index = 0; index < season.size(); index++) {
+            soil += (season.get(index).middle() - soil) / TIME_CONSTANT;
             inARow = soil + SUN_GAIN >= wanted ? inARow + 1 : 0;
             if (inARow == DAYS_IN_A_ROW) {
                 return index;

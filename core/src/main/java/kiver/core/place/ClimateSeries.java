@@ -1,6 +1,7 @@
 package kiver.core.place;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Map;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.Daylight;
@@ -61,6 +62,19 @@ public final class ClimateSeries {
     /** The number of days, at least 1. */
     public int days() {
         return minimum.length;
+    }
+
+    /** The number of days at the beginning on which another series of the same first day says the same. */
+    public int daysLike(ClimateSeries other) {
+        int most = Math.min(days(), other.days());
+        return Math.min(
+                Math.min(like(minimum, other.minimum, most), like(maximum, other.maximum, most)),
+                like(light, other.light, most));
+    }
+
+    private static int like(double[] values, double[] others, int most) {
+        int difference = Arrays.mismatch(values, 0, most, others, 0, most);
+        return difference < 0 ? most : difference;
     }
 
     /** °C on the day {@code index} days after the first. */

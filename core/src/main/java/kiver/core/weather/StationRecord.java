@@ -1,7 +1,6 @@
 package kiver.core.weather;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -27,7 +26,12 @@ public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
 
     /** Whether that day was measured. */
     public boolean covers(LocalDate day) {
-        return !day.isBefore(firstDay) && !day.isAfter(lastDay());
+        long index = indexOf(day);
+        return index >= 0 && index < days.size();
+    }
+
+    private long indexOf(LocalDate day) {
+        return day.toEpochDay() - firstDay.toEpochDay();
     }
 
     /**
@@ -40,7 +44,17 @@ public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
             throw new IllegalArgumentException(
                     "The record runs from " + firstDay + " to " + lastDay() + " and has no " + day + ".");
         }
-        return days.get((int) ChronoUnit.DAYS.between(firstDay, day));
+        return days.get((int) indexOf(day));
+    }
+
+    /**
+     * The ranges of days one after another.
+     *
+     * @param first inside the record
+     * @param last inside the record, inclusive, not before {@code first}
+     */
+    public List<DailyRange> between(LocalDate first, LocalDate last) {
+        return days.subList((int) indexOf(first), (int) indexOf(last) + 1);
     }
 
     /**
@@ -56,14 +70,13 @@ public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
     public List<StationRecord> scenarios(
             LocalDate today, List<DailyRange> forecast, LocalDate firstDayWanted, LocalDate lastDayWanted) {
         List<StationRecord> scenarios = new ArrayList<>();
-        int known = (int) ChronoUnit.DAYS.between(firstDayWanted, today) + 1;
         for (int yearsBack = 1; covers(firstDayAhead(today, yearsBack)); yearsBack++) {
             if (lastDayWanted.minusYears(yearsBack).isAfter(lastDay())) {
                 continue;
             }
-            List<DailyRange> course = new ArrayList<>(daysFrom(firstDayWanted, known));
-            for (LocalDate day = today.plusDays(1); !day.isAfter(lastDayWanted); day = day.plusDays(1)) {
-                int ahead = (int) ChronoUnit.DAYS.between(today, day) - 1;
+            List<DailyRange> course = new ArrayList<>(between(firstDayWanted, today));
+            int ahead = 0;
+            for (LocalDate day = today.plusDays(1); !day.isAfter(lastDayWanted); day = day.plusDays(1), ahead++) {
                 course.add(ahead < forecast.size() ? forecast.get(ahead) : on(day.minusYears(yearsBack)));
             }
             scenarios.add(new StationRecord(firstDayWanted, course));
@@ -77,10 +90,5 @@ public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
 
     private static LocalDate firstDayAhead(LocalDate today, int yearsBack) {
         return today.plusDays(1).minusYears(yearsBack);
-    }
-
-    private List<DailyRange> daysFrom(LocalDate first, int count) {
-        int start = (int) ChronoUnit.DAYS.between(firstDay, first);
-        return days.subList(start, start + count);
     }
 }

@@ -66,7 +66,7 @@ class GrowthTest {
     @Test
     void emergesAfterTheDaysOfAConstantTemperature() {
         Emergence emergence = new Emergence(COOL, 5, 0.2);
-        ProgressSeries series = ProgressSeries.ofEmergence(emergence, constant(14, 60));
+        ProgressSeries series = ProgressSeries.ofEmergence(emergence, List.of(constant(14, 60))).get(0);
         assertThat(series.timeReaching(3, 1)).isCloseTo(3 + emergence.daysAt(14), within(0.02));
         assertThat(series.timeReaching(0, 1000)).isEqualTo(ProgressSeries.NEVER);
         assertThat(series.timeReaching(60, 1)).isEqualTo(ProgressSeries.NEVER);
@@ -81,7 +81,7 @@ class GrowthTest {
             double minimum = -8 + 25 * random.nextDouble();
             days.add(new DailyRange(minimum, minimum + 15 * random.nextDouble()));
         }
-        ProgressSeries series = ProgressSeries.ofEmergence(new Emergence(COOL, 4, 0.2), climate(days));
+        ProgressSeries series = ProgressSeries.ofEmergence(new Emergence(COOL, 4, 0.2), List.of(climate(days))).get(0);
         double before = 0;
         for (double wanted = 0.5; wanted < 10; wanted += 0.7) {
             double time = series.timeReaching(5.25, wanted);
@@ -95,8 +95,8 @@ class GrowthTest {
     @Test
     void warmthBringsOnAndColdHoldsBack() {
         LeafGrowth leaves = new LeafGrowth(COOL, 0.25, 12);
-        double cool = ProgressSeries.ofLeaves(leaves, constant(10, 90)).between(0, 30);
-        double warm = ProgressSeries.ofLeaves(leaves, constant(18, 90)).between(0, 30);
+        double cool = ProgressSeries.ofLeaves(leaves, List.of(constant(10, 90))).get(0).between(0, 30);
+        double warm = ProgressSeries.ofLeaves(leaves, List.of(constant(18, 90))).get(0).between(0, 30);
         assertThat(warm).isGreaterThan(1.5 * cool);
     }
 
@@ -192,8 +192,8 @@ class GrowthTest {
 
     private static Scenario scenario(double temperature, double emergencePace, double leafPace) {
         ClimateSeries climate = constant(temperature, 200);
-        ProgressSeries leaves = ProgressSeries.ofLeaves(new LeafGrowth(COOL, 0.25, 12), climate);
-        ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), climate);
+        ProgressSeries leaves = ProgressSeries.ofLeaves(new LeafGrowth(COOL, 0.25, 12), List.of(climate)).get(0);
+        ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), List.of(climate)).get(0);
         return new Scenario(emergence, leaves, leaves, emergencePace, leafPace);
     }
 

@@ -99,11 +99,7 @@ class SessionController {
     @PostMapping("/api/session")
     SessionView signIn(@Valid @RequestBody SignIn typed, HttpServletRequest request, HttpServletResponse response) {
         String email = typed.email().strip();
-        Duration wait = attempts.toWait(email, request.getRemoteAddr());
-        if (!wait.isZero()) {
-            throw new TooSoon("Too many attempts with this address. Wait " + (wait.toSeconds() + 1) + " seconds, then try again.",
-                    wait);
-        }
+        requireNotTooSoon(email, request);
         Authentication checked;
         try {
             checked = authentication.authenticate(
@@ -125,6 +121,14 @@ class SessionController {
         }
         keepSignedIn(person, request, response);
         return session(person);
+    }
+
+    private void requireNotTooSoon(String email, HttpServletRequest request) {
+        Duration wait = attempts.toWait(email, request.getRemoteAddr());
+        if (!wait.isZero()) {
+            throw new TooSoon("Too many attempts with this address. Wait " + (wait.toSeconds() + 1) + " seconds, then try again.",
+                    wait);
+        }
     }
 
     private void keepSignedIn(Person person, HttpServletRequest request, HttpServletResponse response) {
@@ -156,6 +160,7 @@ class SessionController {
             @Valid @RequestBody PasswordChange typed, @AuthenticationPrincipal Person person, HttpServletRequest request,
             HttpServletResponse response) {
         Account account = accounts.byId(person.id()).orElseThrow();
+        requireNotTooSoon(account.email(), request);
         if (!encoder.matches(typed.present(), account.passwordHash())) {
             attempts.failed(account.email(), request.getRemoteAddr());
             throw new Refusal("present", "This is not your present password.");

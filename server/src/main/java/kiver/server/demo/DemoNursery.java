@@ -16,6 +16,7 @@ import kiver.server.order.Grower;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
 import kiver.server.season.ForecastLedger;
 import org.slf4j.Logger;
@@ -146,13 +147,24 @@ class DemoNursery implements ApplicationRunner {
                 .at(site.id())
                 .along(DemoStock.isPottedUp(entry.crop()) ? ContainerPath.Kind.POTTED_ONCE : null);
         for (int tries = 0; tries < MOST_TRIES; tries++) {
-            Promise promise = promises.check(wish, true).promise();
             boolean eager = wished.plants() % 30 == 0 || tries == MOST_TRIES - 1;
-            if (promise.answer() == Answer.YES || eager && promise.plan().isPossible()) {
-                promises.accept(request, grower.id(), wish, null);
+            if (eager && isTaken(request, grower, wish)) {
+                return;
+            }
+            Promise promise = promises.check(wish, true).promise();
+            if (promise.answer() == Answer.YES && isTaken(request, grower, wish)) {
                 return;
             }
             wish = wish.with(wished.plants(), later(promise, wish.target()));
+        }
+    }
+
+    private boolean isTaken(UUID request, Grower grower, Wish wish) {
+        try {
+            promises.accept(request, grower.id(), wish, null);
+            return true;
+        } catch (Refusal notToBeHad) {
+            return false;
         }
     }
 

@@ -149,12 +149,12 @@ public class ReleaseService {
             if (plants < 1) {
                 throw new Refusal("plants", "Release at least 1 plant.");
             }
-            if (plants > onHand) {
-                throw new Refusal("plants", "Only " + onHand + " plants for this order are ready; release at most that many.");
-            }
-            if (released + plants > order.plants()) {
-                throw new Refusal("plants", "The order is for " + order.plants() + " plants and " + released
-                        + " have gone; release at most " + (order.plants() - released) + " more.");
+            int missing = order.plants() - released;
+            if (plants > Math.min(onHand, missing)) {
+                throw new Refusal("plants", onHand < missing
+                        ? "Only " + onHand + " plants for this order are ready; release at most that many."
+                        : "The order is for " + order.plants() + " plants and " + released + " have gone; release at most "
+                                + missing + " more.");
             }
             LocalDate today = clock.today();
             int number = releases.insert(order.id(), today);
