@@ -161,11 +161,23 @@ class OrderToReleaseTest {
         countAll(planned);
         harden(planned);
         refused(release(planned, UUID.randomUUID(), 26), "plants", "is for 25 plants");
-        refused(release(planned, UUID.randomUUID(), planned.cells() + 1), "plants", "Only " + planned.cells());
+        refused(release(planned, UUID.randomUUID(), planned.cells() + 1), "plants", "release at most 25 more");
         assertThat(balance(planned).released()).isZero();
         assertThat(database.queryForObject(
                 "select count(*) from release join grower_order o on o.id = order_id where o.number = ?",
                 Integer.class, planned.order())).isZero();
+    }
+
+    @Test
+    void fewerThanOrderedAreReleasedWhereFewerLive() throws Exception {
+        Planned planned = plan(25);
+        sow(planned, UUID.randomUUID(), 1, planned.cells());
+        countAll(planned);
+        lose(planned, IntStream.rangeClosed(1, planned.cells() - 20).boxed().toList().toString()).andExpect(status().isOk());
+        harden(planned);
+        refused(release(planned, UUID.randomUUID(), 21), "plants", "Only 20 plants for this order are ready");
+        release(planned, UUID.randomUUID(), 20).andExpect(status().isOk());
+        assertThat(balance(planned).released()).isEqualTo(20);
     }
 
     @Test
