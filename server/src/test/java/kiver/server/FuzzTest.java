@@ -36,7 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
 @TestPropertySource(properties = "kiver.test=a database that is attacked")
 class FuzzTest {
 
-    private static final int CALLS = 1_600;
+    private static final int CALLS = 3_000;
     private static final Object[] NONSENSE = {
         null, "", " ", "x".repeat(300), "x".repeat(30_000), "\u0000", "a\u0000b", "=cmd|' /C calc'!A0", "Ünï çødé \u202Erl", "'\";--",
         0, -1, 1, 7, Integer.MAX_VALUE, Integer.MIN_VALUE, 1.5, -0.0, 1e308, 9_999_999_999L, true, "+999999999-12-31", "-999999999-01-01",
