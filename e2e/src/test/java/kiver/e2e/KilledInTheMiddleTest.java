@@ -10,8 +10,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -21,15 +21,15 @@ class KilledInTheMiddleTest {
     private static final int LEAST_BEFORE_THE_END = 8;
     private static final int CELLS_PER_COUNT = 3;
 
-    private Nursery.ByCommand nursery;
+    private static Nursery.ByCommand nursery;
 
-    @BeforeEach
-    void start() throws IOException, InterruptedException {
+    @BeforeAll
+    static void start() throws IOException, InterruptedException {
         nursery = Nursery.demoByCommand("killed");
     }
 
-    @AfterEach
-    void stop() throws IOException, InterruptedException {
+    @AfterAll
+    static void stop() throws IOException, InterruptedException {
         nursery.close();
     }
 

@@ -46,12 +46,11 @@ abstract class Nursery implements AutoCloseable {
 
     /** The demonstration, started by its own command on a database server of its own. */
     static ByCommand demoByCommand(String name) throws IOException, InterruptedException {
-        ByCommand nursery = new ByCommand(name, "start");
+        ByCommand nursery = new ByCommand(name, "demo");
         nursery.kiver("stop");
         nursery.forget();
-        nursery.start();
+        nursery.kiver("reset-demo");
         nursery.takeWinter();
-        nursery.command = "demo";
         nursery.start();
         return nursery;
     }
@@ -129,8 +128,14 @@ abstract class Nursery implements AutoCloseable {
             try (ServerSocket free = new ServerSocket(0)) {
                 port = free.getLocalPort();
             }
-            ProcessBuilder builder = new ProcessBuilder(
-                            "java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-jar", ROOT.resolve(".kiver/app/kiver.jar").toString())
+            List<String> words = new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1"));
+            // Made by whichever test starts Kiver by its own command first; without it a start takes longer.
+            Path archive = ROOT.resolve(".kiver/app/kiver.jsa");
+            if (Files.exists(archive)) {
+                words.add("-XX:SharedArchiveFile=" + archive);
+            }
+            words.addAll(List.of("-jar", ROOT.resolve(".kiver/app/kiver.jar").toString()));
+            ProcessBuilder builder = new ProcessBuilder(words)
                     .redirectErrorStream(true).redirectOutput(log.toFile());
             builder.environment().putAll(Map.of(
                     "KIVER_DATABASE_URL", System.getenv("KIVER_TEST_DATABASE_URL") + name, "KIVER_DATABASE_USER", "kiver",
@@ -169,7 +174,7 @@ abstract class Nursery implements AutoCloseable {
     /** Started and stopped by its own command, in a home of its own. */
     static final class ByCommand extends Nursery {
         private final Path home;
-        private String command;
+        private final String command;
 
         private ByCommand(String name, String command) throws IOException {
             home = Path.of("target", name).toAbsolutePath();
@@ -195,7 +200,6 @@ abstract class Nursery implements AutoCloseable {
 
         /** Brings the winter over from the tests' database server. */
         private void takeWinter() throws IOException, InterruptedException {
-            killAtOnce("application.pid");
             int port = Integer.parseInt(Files.readAllLines(home.resolve("database/postmaster.pid")).get(3).strip());
             String password = Files.readString(home.resolve("database-password")).strip();
             sql(port, password, "postgres", "create database kiver_demo");

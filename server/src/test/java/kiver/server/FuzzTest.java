@@ -33,7 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @ServerTest
 @Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a database that is attacked")
+@TestPropertySource(properties = "kiver.test=a database that is left in whatever state nonsense brings it to")
 class FuzzTest {
 
     private static final int CALLS = 3_000;

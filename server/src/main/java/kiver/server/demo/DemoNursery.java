@@ -40,8 +40,8 @@ class DemoNursery implements ApplicationRunner {
     private static final int MOST_TRIES = 4;
     private static final int PAST_YEARS_WHILE_BUILDING = 5;
 
-    /** The last days are lived with all past years, so that it is seen on opening what has moved in them. */
-    private static final int DAYS_SEEN_WHOLE = 4;
+    /** So long before the opening forecasts are noted with all past years, so that it is seen then what has moved. */
+    private static final int DAYS_OF_MOVES = 4;
     private static final Logger LOG = LoggerFactory.getLogger(DemoNursery.class);
 
     private final boolean wanted;
@@ -94,9 +94,10 @@ class DemoNursery implements ApplicationRunner {
             if (clock.today().getDayOfMonth() == 1) {
                 LOG.info("Living through the demonstration's winter: {}", clock.today());
             }
-            if (clock.today().equals(OPENING_DAY.minusDays(DAYS_SEEN_WHOLE))) {
+            if (clock.today().equals(OPENING_DAY.minusDays(DAYS_OF_MOVES))) {
                 seasons.lookBackOn(Integer.MAX_VALUE);
                 forecasts.compare();
+                seasons.lookBackOn(PAST_YEARS_WHILE_BUILDING);
             }
             liveThroughToday(true);
         }
