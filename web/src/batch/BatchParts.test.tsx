@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { refusal, type BatchView } from '../api/client';
 import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
@@ -31,8 +31,6 @@ const inClient = (child: ReactNode) =>
   render(<QueryClientProvider client={new QueryClient()}>{child}</QueryClientProvider>);
 
 describe('the record of a batch', () => {
-  afterEach(cleanup);
-
   it('shows the newest first and the rest on wish', () => {
     inClient(<ChangeList batch={batch} />);
     expect(screen.getAllByRole('listitem')).toHaveLength(6);
@@ -56,8 +54,6 @@ describe('the record of a batch', () => {
 });
 
 describe('the verdict', () => {
-  afterEach(cleanup);
-
   it('says what to do while a resowing would still help', () => {
     render(<VerdictWords batch={batch} today="2027-04-15" />);
     expect(screen.getByText('Late')).toBeTruthy();
@@ -72,8 +68,6 @@ describe('the verdict', () => {
 });
 
 describe('the account', () => {
-  afterEach(cleanup);
-
   it('adds up in words', () => {
     render(<BalanceBar balance={{ sown: 100, waiting: 0, empty: 8, alive: 60, lost: 2, released: 30 }} needed={90} />);
     expect(screen.getByText(/100 sown = 30 released \+ 60 alive \+ 2 lost \+ 8 empty/)).toBeTruthy();
@@ -81,8 +75,6 @@ describe('the account', () => {
 });
 
 describe('the emergence chart', () => {
-  afterEach(cleanup);
-
   it('says in words what it shows, and rings every count', () => {
     const { container } = render(<EmergenceChart batch={batch} today="2027-04-08" />);
     expect(screen.getByRole('img', { name: 'Emergence: 20 of 100 cells up; about 61 expected by today' })).toBeTruthy();

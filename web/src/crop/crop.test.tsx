@@ -1,14 +1,9 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { CropView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../season/samples';
 import { CropPage } from './CropPage';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const crop = (more: Partial<CropView> = {}): CropView => ({
   code: 'tomato', name: 'Tomato', hardiness: 'tender', caution: 'Leaves are poisonous to eat.', placeId: 1, sown: '2027-04-15',

@@ -1,14 +1,9 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { BatchView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../season/samples';
 import { PotWork } from './PotWork';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const batch = { summary: { number: 308, stage: 'GROWING_ON' }, containers: ['module-60', 'pot-9'] } as unknown as BatchView;
 const alive = [{ tray: 1303, plants: 39, container: 'module-60' }, { tray: 1304, plants: 12, container: 'module-60' }];

@@ -1,8 +1,6 @@
 import { cleanup, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { LineChart } from './LineChart';
-
-afterEach(cleanup);
 
 const chart = (more: Partial<Parameters<typeof LineChart>[0]> = {}) =>
   render(<LineChart title="Chart" xTitle="day" yTitle="°C" series={[{ name: 'one', points: [{ x: 0, y: 0 }, { x: 10, y: 20 }] }]} {...more} />);

@@ -1,14 +1,9 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { SheetView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { StationFile } from '../weather/StationFile';
 import { SheetPage } from './SheetPage';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const sheet: SheetView = {
   name: 'places', keys: 1,

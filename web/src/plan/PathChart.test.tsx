@@ -1,5 +1,5 @@
-import { cleanup, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { OrderView, PlanView } from '../api/client';
 import { answer } from '../release/MyPlantsPage';
 import { PathChart } from './PathChart';
@@ -23,8 +23,6 @@ const plan: PlanView = {
 };
 
 describe('the path', () => {
-  afterEach(cleanup);
-
   it('says every date in words beside its bar', () => {
     render(<PathChart target="2027-06-10" today="2027-04-15" rows={[{ name: 'Ready', stage: 'READY', spread: ready }, { name: 'Past its best', stage: 'PAST_BEST' }]} />);
     expect(screen.getByText('30 May – 8 Jun, most likely 3 Jun')).toBeTruthy();
@@ -34,8 +32,6 @@ describe('the path', () => {
 });
 
 describe('the plan beside an order', () => {
-  afterEach(cleanup);
-
   it('leads with what to sow and how sure it is', () => {
     render(<PlanBeside plan={plan} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Sow 175 cells on Wed 5 May' })).toBeTruthy();

@@ -1,15 +1,10 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { PathView, PlanView, Wish } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { Outdoors } from './Outdoors';
 import { Paths } from './Paths';
 import { PlanBeside } from './PlanBeside';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
 

@@ -1,15 +1,10 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
 import type { Offer, PlanView, Understood } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../season/samples';
 import { PromiseAnswer } from './PromiseAnswer';
 import { PromiseSheet, reworded } from './PromiseSheet';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const plan: PlanView = {
   answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true, pottings: [],

@@ -1,16 +1,11 @@
 import { act, cleanup, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, show, Status } from '../api/faked';
 import { BoardRow } from './BoardRow';
 import { boardScale, dragged, fits, NO_FILTER } from './boardScale';
 import { sampleBatch, sampleChoices, sampleSeason } from './samples';
 import { SeasonPage } from './SeasonPage';
 import { useTrial } from './useTrial';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const acts = () => ({ trySowDay: vi.fn(), settle: vi.fn(), forget: vi.fn(), choose: vi.fn(), grab: vi.fn() });
 

@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { BatchChoices, SeedNeedsView, Work } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { SuccessionForm } from '../order/SuccessionForm';
@@ -7,11 +7,6 @@ import { SeedPage } from '../seed/SeedPage';
 import { ReschedulePage } from './ReschedulePage';
 import { sampleChoices, sampleSeason } from './samples';
 import { WallPage } from './WallPage';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 describe('rescheduling', () => {
   const choices: BatchChoices = {

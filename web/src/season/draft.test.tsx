@@ -1,15 +1,10 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { DraftView, Edit } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { DraftBar } from './DraftBar';
 import { sampleBatch, sampleChoices, sampleSeason } from './samples';
 import { TrialPanel } from './TrialPanel';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const drafts = [{ id: 3, name: 'Draft 3' }];
 const compared: DraftView = {

@@ -1,14 +1,9 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { AssignmentView, SpaceView } from '../api/client';
 import { fakeServer, show } from '../api/faked';
 import { AssignAll } from './AssignAll';
 import { SpacePage } from './SpacePage';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const place = (id: number, name: string, used: number[]) => ({
   id, name, walkingOrder: id, slots: 8, day: 26, night: 23, lampLight: 4, uses: ['EMERGENCE' as const],

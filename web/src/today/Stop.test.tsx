@@ -1,6 +1,6 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { BatchSummary, StopView } from '../api/client';
 import { ForecastStrip } from './ForecastStrip';
 import { Stop } from './Stop';
@@ -35,8 +35,6 @@ const show = (shown: StopView) =>
   );
 
 describe('a stop on the round', () => {
-  afterEach(cleanup);
-
   it('opens the thing itself for each piece of work', () => {
     show(stop);
     const targets = screen.getAllByRole('link').map((link) => link.getAttribute('href'));
@@ -67,8 +65,6 @@ describe('a stop on the round', () => {
 });
 
 describe('the forecast', () => {
-  afterEach(cleanup);
-
   it('names frost in words on the days that have it', () => {
     render(<ForecastStrip days={[{ day: '2027-04-15', minimum: -0.5, maximum: 9 }, { day: '2027-04-16', minimum: 3, maximum: 12 }]} />);
     expect(screen.getAllByText('frost')).toHaveLength(1);

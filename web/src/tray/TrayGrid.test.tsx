@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
 import type { CellView, TrayView } from '../api/client';
 import { cellLook } from './cellLook';
 import { TrayGrid } from './TrayGrid';
@@ -32,8 +32,6 @@ function show(fingerSweeps = false) {
 const cell = (number: number) => screen.getByRole('button', { name: new RegExp(`^Cell ${number},`) });
 
 describe('a tray on the screen', () => {
-  afterEach(cleanup);
-
   it('lies in its rows and columns and names every cell', () => {
     show();
     expect(screen.getByRole('group', { name: 'T1042, 2 rows of 3 cells' }).children).toHaveLength(6);

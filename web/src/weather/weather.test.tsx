@@ -1,15 +1,10 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { FileReport, SiteView, WeatherView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../season/samples';
 import { SitePage } from './SitePage';
 import { WeatherPage } from './WeatherPage';
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 const day = (name: string, minimum: number, maximum: number) => ({ day: name, minimum, maximum });
 

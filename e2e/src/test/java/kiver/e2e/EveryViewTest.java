@@ -59,6 +59,7 @@ class EveryViewTest {
                 new View(Nursery.PROPAGATOR, "/season/reschedule", "Reschedule"),
                 new View(Nursery.PROPAGATOR, "/nursery", "The nursery"),
                 new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
+                new View(Nursery.HAND, "/account", "Pell Oskway"),
                 new View(Nursery.GROWER, "/", "Your plants"));
         List<DynamicTest> tests = new ArrayList<>();
         for (View view : views) {

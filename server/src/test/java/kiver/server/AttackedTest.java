@@ -2,7 +2,6 @@ package kiver.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
-import static org.hamcrest.Matchers.hasItem;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -11,7 +10,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.jayway.jsonpath.JsonPath;
-import jakarta.servlet.http.Cookie;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,8 +20,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import kiver.core.tray.CellRun;
-import kiver.server.account.AccountMapper;
-import kiver.server.account.Role;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
 import kiver.server.seed.SeedLot;
@@ -36,8 +32,6 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.crypto.password.Pbkdf2PasswordEncoder;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
@@ -54,8 +48,6 @@ class AttackedTest {
     @Autowired MockMvc http;
     @Autowired BatchBook batches;
     @Autowired SeedStore seeds;
-    @Autowired AccountMapper accounts;
-    @Autowired PasswordEncoder encoder;
     @Autowired JdbcTemplate database;
 
     @BeforeEach
@@ -248,53 +240,6 @@ class AttackedTest {
     }
 
     @Test
-    void guessingPasswordsBecomesSlowAndSaysSo() throws Exception {
-        accounts.insert("guessed@test.example", "Guessed", encoder.encode("long right words"), Role.BENCH_HAND, null);
-        for (int attempt = 0; attempt < 5; attempt++) {
-            signIn("guessed@test.example", "wrong").andExpect(status().isUnprocessableContent());
-        }
-        signIn("guessed@test.example", "long right words").andExpect(status().isTooManyRequests())
-                .andExpect(header().exists("Retry-After"))
-                .andExpect(jsonPath("$.detail").value(containsString("Wait")));
-        accounts.insert("other@test.example", "Other", encoder.encode("long right words"), Role.BENCH_HAND, null);
-        signIn("other@test.example", "long right words").andExpect(status().isOk());
-    }
-
-    @Test
-    void anOlderHashIsRightAndIsMadeAnewAtSignIn() throws Exception {
-        String old = Pbkdf2PasswordEncoder.defaultsForSpringSecurity_v5_8().encode("long right words");
-        accounts.insert("old@test.example", "Old", old, Role.BENCH_HAND, null);
-        signIn("old@test.example", "long right words").andExpect(status().isOk());
-        assertThat(accounts.byEmail("old@test.example").orElseThrow().passwordHash()).startsWith("{argon2id}");
-        signIn("old@test.example", "long right words").andExpect(status().isOk());
-    }
-
-    @Test
-    void wellKnownAndOwnPasswordsAreRefused() throws Exception {
-        for (String password : List.of("password123", "1111111111", "new.person1", "new.person@test.example")) {
-            nursery.post(nursery.propagator, "/api/people",
-                            "{\"name\":\"New Person\",\"email\":\"new.person@test.example\",\"password\":\"" + password + "\",\"role\":\"BENCH_HAND\"}")
-                    .andExpect(status().isUnprocessableContent())
-                    .andExpect(jsonPath("$.errors[0].field").value("password"));
-        }
-        nursery.post(nursery.propagator, "/api/people", "{\"name\":\"N\",\"email\":\"" + "a".repeat(60) + "@" + "b".repeat(40)
-                        + ".example\",\"password\":\"three good words\",\"role\":\"BENCH_HAND\"}")
-                .andExpect(status().isUnprocessableContent()).andExpect(jsonPath("$.errors[*].field", hasItem("email")));
-    }
-
-    @Test
-    void aSessionDiesWithItsAccountsRoleOrPassword() throws Exception {
-        accounts.insert("changed@test.example", "Changed", encoder.encode("long right words"), Role.BENCH_HAND, null);
-        Cookie session = signIn("changed@test.example", "long right words").andReturn().getResponse().getCookie("SESSION");
-        http.perform(get("/api/batches").cookie(session)).andExpect(status().isOk());
-        database.update("update account set role = 'PROPAGATOR' where email = 'changed@test.example'");
-        http.perform(get("/api/batches").cookie(session)).andExpect(status().isUnauthorized());
-        Cookie again = signIn("changed@test.example", "long right words").andReturn().getResponse().getCookie("SESSION");
-        accounts.setPassword(accounts.byEmail("changed@test.example").orElseThrow().id(), encoder.encode("other right words"));
-        http.perform(get("/api/batches").cookie(again)).andExpect(status().isUnauthorized());
-    }
-
-    @Test
     void nobodySendsWhatAnotherRecorded() throws Exception {
         int batch = sown(10);
         http.perform(post("/api/batches/" + batch + "/moves").with(csrf())
@@ -302,15 +247,6 @@ class AttackedTest {
                         .header("X-Kiver-Made-By", nursery.propagator.id()).contentType(MediaType.APPLICATION_JSON)
                         .content("{\"requestId\":\"" + UUID.randomUUID() + "\",\"placeId\":2}"))
                 .andExpect(status().isConflict());
-    }
-
-    @Test
-    void anOddCookieIsNoSessionAndNothingButHealthIsOpen() throws Exception {
-        http.perform(get("/api/batches").cookie(new Cookie("SESSION", "AGEA"))).andExpect(status().isUnauthorized());
-        http.perform(get("/actuator/health/readiness")).andExpect(status().isOk()).andExpect(header().string("Referrer-Policy", "same-origin"));
-        for (String closed : List.of("/actuator", "/actuator/env", "/actuator/beans", "/actuator/info")) {
-            assertThat(http.perform(get(closed)).andReturn().getResponse().getStatus()).isIn(401, 403, 404);
-        }
     }
 
     @Test
@@ -350,11 +286,6 @@ class AttackedTest {
 
     private String ready(int batch) throws Exception {
         return JsonPath.read(nursery.get(nursery.hand, "/api/batches/" + batch).andReturn().getResponse().getContentAsString(), "$.summary.ready.middle");
-    }
-
-    private ResultActions signIn(String email, String password) throws Exception {
-        return http.perform(post("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON)
-                .content("{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}"));
     }
 
     private ResultActions swap(int batch, int other) throws Exception {

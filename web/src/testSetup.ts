@@ -1,0 +1,10 @@
+import { cleanup } from '@testing-library/react';
+import { afterEach, vi } from 'vitest';
+
+// All files share one page, so each test leaves it as it found it.
+afterEach(() => {
+  cleanup();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+  localStorage.clear();
+});
