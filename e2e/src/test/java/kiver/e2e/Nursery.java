@@ -128,7 +128,7 @@ abstract class Nursery implements AutoCloseable {
             try (ServerSocket free = new ServerSocket(0)) {
                 port = free.getLocalPort();
             }
-            List<String> words = new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1"));
+            List<String> words = new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC"));
             // Made by whichever test starts Kiver by its own command first; without it a start takes longer.
             Path archive = ROOT.resolve(".kiver/app/kiver.jsa");
             if (Files.exists(archive)) {
@@ -231,7 +231,7 @@ abstract class Nursery implements AutoCloseable {
         }
 
         private String kiver(String word) throws IOException, InterruptedException {
-            return run(Map.of("KIVER_HOME", home.toString(), "KIVER_BUILT", "yes"), ROOT.resolve("kiver").toString(), word);
+            return run(Map.of("KIVER_HOME", home.toString(), "KIVER_BUILT", "yes", "JAVA_TOOL_OPTIONS", "-XX:TieredStopAtLevel=1"), ROOT.resolve("kiver").toString(), word);
         }
     }
 
