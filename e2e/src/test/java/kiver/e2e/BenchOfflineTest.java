@@ -50,14 +50,14 @@ class BenchOfflineTest {
 
             screen.context().clearCookies();
             screen.context().setOffline(false);
-            screen.signIn(Nursery.PROPAGATOR);
+            screen.typePassword(Nursery.PROPAGATOR);
             assertThat(page.getByText("1 entry of Pell Oskway kept on this device")).isVisible();
             page.navigate("/batches/" + batch);
             assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was done and seen"))).isVisible();
             int before = moves(page);
 
             screen.context().clearCookies();
-            screen.signIn(Nursery.HAND);
+            screen.typePassword(Nursery.HAND);
             assertThat(page.getByText("kept on this device")).isHidden();
             page.navigate("/batches/" + batch);
             Locator moved = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Moved to")).first();

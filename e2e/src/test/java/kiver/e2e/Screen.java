@@ -12,8 +12,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -28,6 +30,10 @@ final class Screen implements AutoCloseable {
                     "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
                     "--disable-background-networking", "--disable-component-update", "--disable-sync")));
 
+    /** Cookies of those who have signed in to a running Kiver, by its address and theirs. */
+    private static final Map<String, List<Cookie>> SIGNED_IN = new HashMap<>();
+
+    private final String address;
     private final BrowserContext context;
     private final Page page;
 
@@ -37,6 +43,7 @@ final class Screen implements AutoCloseable {
     }
 
     private Screen(String address, int width, int height, boolean touch) {
+        this.address = address;
         context = CHROMIUM.newContext(new Browser.NewContextOptions()
                 .setBaseURL(address)
                 .setViewportSize(width, height)
@@ -82,7 +89,22 @@ final class Screen implements AutoCloseable {
         return context;
     }
 
+    /** Signs in; whoever has done so at this Kiver before comes back to the same session. */
     Screen signIn(String email) {
+        List<Cookie> cookies = SIGNED_IN.get(address + " " + email);
+        if (cookies != null) {
+            context.addCookies(cookies);
+            page.navigate("/");
+            page.locator("header").waitFor();
+            return this;
+        }
+        typePassword(email);
+        SIGNED_IN.put(address + " " + email, context.cookies());
+        return this;
+    }
+
+    /** Signs in by the form that people see. */
+    Screen typePassword(String email) {
         page.navigate("/");
         page.getByLabel("E-mail address").fill(email);
         page.getByLabel("Password").fill(Nursery.PASSWORD);
