@@ -1,15 +1,20 @@
 package kiver.core.emerge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 import kiver.core.growth.CardinalTemperatures;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.PaceSpread;
 import kiver.core.seed.Germination;
+import kiver.core.seed.GerminationNodes;
 import kiver.core.seed.Survival;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class EmergenceWatchTest {
 
@@ -76,6 +81,47 @@ class EmergenceWatchTest {
         PaceSpread slow = watch(new CountSoFar(1.0, 8), new CountSoFar(1.3, 45)).pace();
         assertThat(slow.logMean()).isGreaterThan(0.1);
         assertThat(slow.logDeviation()).isLessThan(PaceSpread.BEFORE_ANY_COUNT.logDeviation());
+    }
+
+    /** Before any count: binomial for a lot known for sure, but for the mishap of one batch in twenty. */
+    @ParameterizedTest
+    @ValueSource(ints = {70, 85, 90, 93, 97})
+    void beforeAnyCountTheChanceIsThatOfTheSeed(int wanted) {
+        EmergenceWatch watch = new EmergenceWatch(
+                EMERGENCE, new Germination(9e7, 1e7), PaceSpread.BEFORE_ANY_COUNT, 100, 1, List.of());
+        double mishap = Arrays.stream(GerminationNodes.afterMishap(0.9)).map(share -> atLeast(wanted, share)).average().orElseThrow();
+        assertThat(watch.chanceOfReaching(wanted)).isCloseTo(
+                (1 - GerminationNodes.CHANCE_OF_MISHAP) * atLeast(wanted, 0.9) + GerminationNodes.CHANCE_OF_MISHAP * mishap,
+                within(0.001));
+    }
+
+    /** Of a hundred cells, by adding up Pascal's triangle. */
+    private static double atLeast(int wanted, double share) {
+        double[] chances = {1};
+        for (int cell = 0; cell < 100; cell++) {
+            double[] next = new double[chances.length + 1];
+            for (int up = 0; up < chances.length; up++) {
+                next[up] += chances[up] * (1 - share);
+                next[up + 1] += chances[up] * share;
+            }
+            chances = next;
+        }
+        return Arrays.stream(chances, wanted, 101).sum();
+    }
+
+    @Test
+    void withNothingUpBeforeAnythingIsDueItIsTooSoonToTell() {
+        assertThat(watch(new CountSoFar(0.3, 0)).verdict(0.3, 0.9)).isEqualTo(EmergenceVerdict.TOO_SOON_TO_TELL);
+        assertThat(watch(new CountSoFar(1.0, 0)).verdict(1.0, 0.9)).isEqualTo(EmergenceVerdict.LATE);
+    }
+
+    @Test
+    void whatIsNotKnownOfAPaceIsItsSpread() {
+        PaceSpread before = watch().pace();
+        assertThat(before.logMean()).isCloseTo(0, within(0.001));
+        // The grid is half as wide again as what is expected.
+        assertThat(before.logDeviation()).isCloseTo(1.5 * PaceSpread.BEFORE_ANY_COUNT.logDeviation(), within(0.02));
+        assertThat(watch(new CountSoFar(0.8, 70)).pace().logMean()).isLessThan(-0.1);
     }
 
     /** Of many batches drawn from the model itself, four in five must lie inside the band. */

@@ -32,6 +32,14 @@ class AllocationTest {
     }
 
     @Test
+    void ofTraysThatAreAlikeTheLowerNumberGoesFirst() {
+        assertThat(Allocation.propose(40, List.of(tray(1, 5, 9, 40, 1), tray(1, 5, 4, 40, 1))))
+                .extracting(pick -> pick.tray().number()).containsExactly(4L);
+        assertThat(Allocation.propose(40, List.of(tray(2, 5, 4, 40, 1), tray(1, 5, 9, 40, 1))))
+                .extracting(Pick::batch).containsExactly(1L);
+    }
+
+    @Test
     void givesWhatThereIsWhenThereIsTooLittle() {
         List<Pick> picks = Allocation.propose(100, List.of(tray(1, 5, 1, 40, 1), tray(2, 6, 2, 10, 5)));
         assertThat(picks.stream().mapToInt(Pick::plants).sum()).isEqualTo(50);

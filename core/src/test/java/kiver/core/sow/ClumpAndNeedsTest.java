@@ -7,9 +7,12 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.SplittableRandom;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ClumpAndNeedsTest {
 
@@ -56,5 +59,50 @@ class ClumpAndNeedsTest {
         assertThat(needs.get(0).lacking()).isEqualTo(100);
         assertThat(needs.get(1).shortFrom()).isEmpty();
         assertThat(needs.get(1).lacking()).isZero();
+    }
+
+    /** The same by growing them one by one: 60 cells of three clusters of which four in five come up, nine in ten live. */
+    @ParameterizedTest
+    @ValueSource(ints = {265, 280, 285, 300})
+    void theChanceOfEnoughPlantsIsThatOfGrowingThem(int wanted) {
+        double stated = new ClumpSizes(GerminationNodes.certain(0.8), 3, 2.2).chanceOfAtLeast(wanted, 60, 0.9);
+        SplittableRandom random = new SplittableRandom(11);
+        int runs = 4000;
+        int enough = 0;
+        for (int run = 0; run < runs; run++) {
+            int plants = 0;
+            for (int seed = 0; seed < 180; seed++) {
+                for (int seedling = random.nextDouble() < 0.8 ? 1 + poisson(1.2, random) : 0; seedling > 0; seedling--) {
+                    plants += random.nextDouble() < 0.9 ? 1 : 0;
+                }
+            }
+            enough += plants >= wanted ? 1 : 0;
+        }
+        assertThat(stated).isCloseTo(enough / (double) runs, within(0.02));
+    }
+
+    @Test
+    void whereNothingIsLeftToChanceItIsAllOrNothing() {
+        ClumpSizes sure = new ClumpSizes(GerminationNodes.certain(1), 4, 1);
+        assertThat(sure.chanceOfAtLeast(40, 10, 1)).isEqualTo(1);
+        assertThat(sure.chanceOfAtLeast(41, 10, 1)).isZero();
+        assertThat(sure.cellsNeeded(41, 0.95, 1)).isEqualTo(11);
+    }
+
+    @Test
+    void theLotThatRunsShortSoonestComesFirst() {
+        List<SeedNeeds.LotNeed> needs = SeedNeeds.of(
+                List.of(new SeedNeeds.Sowing(1, 7, DAY.plusDays(9), 20), new SeedNeeds.Sowing(2, 8, DAY, 20),
+                        new SeedNeeds.Sowing(3, 9, DAY, 1)),
+                Map.of(7L, 10, 8L, 10, 9L, 10));
+        assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(8L, 7L, 9L);
+    }
+
+    private static int poisson(double mean, SplittableRandom random) {
+        int count = 0;
+        for (double left = random.nextDouble(); left > Math.exp(-mean); left *= random.nextDouble()) {
+            count++;
+        }
+        return count;
     }
 }
