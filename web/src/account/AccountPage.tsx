@@ -20,7 +20,7 @@ export function AccountPage({ session }: { session: SessionView }) {
       <h1 className="mb-4">{session.name}</h1>
       <section aria-labelledby="password">
         <h2 id="password" className="mb-1">Another password</h2>
-        <p className="mb-3 text-sm text-pencil">Wherever else you are signed in, the old one ends with it.</p>
+        <p className="mb-3 text-sm text-pencil">You stay signed in here; everywhere else you sign in anew.</p>
         <form
           className="flex flex-col gap-4"
           onSubmit={(event) => {

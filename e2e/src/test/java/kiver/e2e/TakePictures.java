@@ -52,6 +52,8 @@ public final class TakePictures {
             new View("reschedule", "/season/reschedule", Nursery.PROPAGATOR, false),
             new View("week-sheet", "/season/wall", Nursery.PROPAGATOR, false),
             new View("sheet", "/nursery/places", Nursery.PROPAGATOR, false),
+            new View("account", "/account", Nursery.HAND, false),
+            new View("account-phone", "/account", Nursery.HAND, true),
             new View("sign-in", "", "", false));
 
     private TakePictures() {}
