@@ -150,6 +150,9 @@ public class ReleaseService {
                 throw new Refusal("plants", "Release at least 1 plant.");
             }
             int missing = order.plants() - released;
+            if (onHand == 0 && missing > 0) {
+                throw new Refusal("plants", "No plants for this order are ready yet.");
+            }
             if (plants > Math.min(onHand, missing)) {
                 throw new Refusal("plants", onHand < missing
                         ? "Only " + onHand + " plants for this order are ready; release at most that many."
