@@ -36,8 +36,8 @@ export type BatchChoices = Schemas['BatchChoices'];
 export type Work = Schemas['Work'];
 export type Stage = BatchSummary['stage'];
 export type Verdict = BatchSummary['verdict'];
-export type Urgency = Schemas['RoundTask']['urgency'];
-export type TaskKind = Schemas['RoundTask']['kind'];
+export type Urgency = Schemas['TaskView']['urgency'];
+export type TaskKind = Schemas['TaskView']['kind'];
 
 /** What is wrong with one entry. */
 export interface FieldProblem {

@@ -130,7 +130,7 @@ class OrderToReleaseTest {
         refused(sow(planned, UUID.randomUUID(), 5, 1), "lastCell", "before it begins");
         refused(sow(planned, UUID.randomUUID(), 1, 500), "lastCell", "60 cells");
         refused(lose(planned, "[]"), "cells", "at least one cell");
-        refused(release(planned, UUID.randomUUID(), 5), "plants", "Only 0 plants");
+        refused(release(planned, UUID.randomUUID(), 5), "plants", "No plants for this order are ready yet");
         refused(nursery.post(nursery.hand, "/api/batches/" + planned.batch() + "/counts", """
                 {"requestId":"%s","tray":%d,"cells":[{"cell":1,"seedlings":1}],"complete":false,"day":"2031-01-01"}"""
                 .formatted(UUID.randomUUID(), planned.tray())), "day", "still to come");

@@ -1,15 +1,14 @@
 package kiver.core.today;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
+import kiver.core.harden.DayOutside;
 
 /** Works out what is to be done with a batch on a day. */
 public final class Round {
@@ -25,8 +24,6 @@ public final class Round {
 
     /** A forecast below this chance is worth a look every day. */
     private static final double WORRYING_CHANCE = 0.5;
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private Round() {}
 
@@ -64,13 +61,9 @@ public final class Round {
             return Optional.empty();
         }
         boolean late = batch.plannedSowDay().isBefore(today);
-        String lastDay = batch.lastUsefulSowDay()
-                .map(day -> day.isBefore(today)
-                        ? " The last safe day, " + DAY.format(day) + ", has passed."
-                        : " Last safe day: " + DAY.format(day) + ".")
-                .orElse("");
-        String reason = (late ? "Was to be sown on " + DAY.format(batch.plannedSowDay()) + "." : "To be sown today.");
-        return Optional.of(new RoundTask(TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, reason + lastDay));
+        return Optional.of(new RoundTask(
+                TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY,
+                new WhyNow.ToBeSown(batch.plannedSowDay(), batch.lastUsefulSowDay())));
     }
 
     /** A batch whose first trays are sown and whose others wait. */
@@ -79,13 +72,13 @@ public final class Round {
             return Optional.empty();
         }
         boolean late = batch.plannedSowDay().isBefore(today);
-        return Optional.of(new RoundTask(TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, "Part sown, "
-                + batch.traysToSow() + (batch.traysToSow() == 1 ? " tray" : " trays") + " to go."));
+        return Optional.of(new RoundTask(
+                TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, new WhyNow.PartSown(batch.traysToSow())));
     }
 
     private static Optional<RoundTask> lookingForFrost(BatchSituation batch) {
-        return batch.frostToLookFor().map(minimum -> new RoundTask(TaskKind.LOOK_FOR_FROST, Urgency.AT_RISK,
-                String.format(Locale.ROOT, "The night fell to %.0f °C where it stands. Look for losses and note them.", minimum)));
+        return batch.frostToLookFor().map(minimum ->
+                new RoundTask(TaskKind.LOOK_FOR_FROST, Urgency.AT_RISK, new WhyNow.NightWasCold(minimum)));
     }
 
     /** What will stay short of its order: said with what to do and until when. */
@@ -98,12 +91,9 @@ public final class Round {
         if (!failed && batch.verdict() != EmergenceVerdict.FAILING) {
             return Optional.empty();
         }
-        String untilWhen = batch.lastUsefulSowDay().filter(day -> !day.isBefore(today))
-                .map(day -> "Resow by " + DAY.format(day) + ", or tell the grower.")
-                .orElse("A resowing would be late: offer fewer plants or a later day.");
-        return Optional.of(new RoundTask(TaskKind.DECIDE_ON_FAILING, Urgency.AT_RISK,
-                "Short: " + batch.plantsAlive() + " alive" + (batch.state().balance().waiting() > 0 ? " so far" : "")
-                        + ", " + batch.plantsAccepted() + " needed. " + untilWhen));
+        return Optional.of(new RoundTask(TaskKind.DECIDE_ON_FAILING, Urgency.AT_RISK, new WhyNow.Short(
+                batch.plantsAlive(), batch.state().balance().waiting() > 0, batch.plantsAccepted(),
+                batch.lastUsefulSowDay().filter(day -> !day.isBefore(today)))));
     }
 
     private static Optional<RoundTask> counting(BatchSituation batch, LocalDate today) {
@@ -118,16 +108,14 @@ public final class Round {
             return Optional.empty();
         }
         long up = Math.round(batch.cellsExpectedUp());
-        String expected = up == 1 ? "A first cell should be up" : "About " + up + " cells should be up";
         if (batch.verdict() == EmergenceVerdict.LATE) {
-            return Optional.of(new RoundTask(TaskKind.COUNT, Urgency.AT_RISK,
-                    "Late: " + expected + ", " + batch.state().emerged() + " were counted."));
+            return Optional.of(new RoundTask(
+                    TaskKind.COUNT, Urgency.AT_RISK, new WhyNow.Late(up, batch.state().emerged())));
         }
         boolean overdue = lastCount == null && batch.cellsExpectedUp() > batch.state().balance().sown() / 2.0;
         return Optional.of(new RoundTask(
-                TaskKind.COUNT,
-                overdue ? Urgency.LATE : Urgency.TODAY,
-                expected + (lastCount == null ? "; none counted yet." : "; counted last on " + DAY.format(lastCount) + ".")));
+                TaskKind.COUNT, overdue ? Urgency.LATE : Urgency.TODAY,
+                new WhyNow.DueToBeCounted(up, Optional.ofNullable(lastCount))));
     }
 
     private static Optional<RoundTask> moving(BatchSituation batch) {
@@ -136,8 +124,7 @@ public final class Round {
             return Optional.empty();
         }
         return Optional.of(new RoundTask(TaskKind.MOVE_TO_GROW_ON, Urgency.TODAY,
-                "Up: " + batch.state().emerged() + " of " + batch.state().balance().sown()
-                        + " cells. Needs light and cooler air before it stretches."));
+                new WhyNow.IsUp(batch.state().emerged(), batch.state().balance().sown())));
     }
 
     private static Optional<RoundTask> potting(BatchSituation batch, LocalDate today) {
@@ -147,9 +134,7 @@ public final class Round {
             return Optional.empty();
         }
         return Optional.of(new RoundTask(TaskKind.POT_ON, Urgency.TODAY,
-                "Has the leaves for it: " + batch.state().balance().alive() + " plants into the "
-                        + batch.nextContainer().get().toLowerCase(Locale.ROOT)
-                        + ", before their roots circle. Look at the roots of a few first."));
+                new WhyNow.ReadyForPotting(batch.state().balance().alive(), batch.nextContainer().get())));
     }
 
     /** Counted back from the release: plants that have their leaves early are held inside until then. */
@@ -160,32 +145,24 @@ public final class Round {
             return Optional.empty();
         }
         if (batch.programmeDays() == 0) {
-            return Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY,
-                    "Has its leaves and was raised cool: it can go out at once."));
+            return Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY, new WhyNow.NeedsNoHardening()));
         }
         return Optional.of(new RoundTask(
                 TaskKind.START_HARDENING, start.isBefore(today) ? Urgency.LATE : Urgency.TODAY,
-                "Has its leaves; hardening takes " + batch.programmeDays() + " days and the plants are wanted on "
-                        + DAY.format(batch.target()) + "."));
+                new WhyNow.HardeningIsDue(batch.programmeDays(), batch.target())));
     }
 
     private static Optional<RoundTask> hardening(BatchSituation batch, LocalDate today) {
         int done = batch.state().hardeningDays();
         if (done >= batch.state().programmeDays()) {
-            return Optional.of(new RoundTask(
-                    TaskKind.END_HARDENING, Urgency.TODAY, "All " + done + " days of hardening are done."));
+            return Optional.of(new RoundTask(TaskKind.END_HARDENING, Urgency.TODAY, new WhyNow.HardeningIsDone(done)));
         }
         if (batch.state().lastHardeningDay().filter(today::equals).isPresent()) {
             return Optional.empty();
         }
-        String day = "Day " + (done + 1) + " of " + batch.state().programmeDays() + ". ";
-        return Optional.of(switch (batch.outside()) {
-            case OUT -> new RoundTask(TaskKind.HARDEN, Urgency.TODAY, day + "Out today.");
-            case IN_AT_NIGHT -> new RoundTask(TaskKind.HARDEN, Urgency.AT_RISK,
-                    day + "Out by day; bring in or cover for the night, it will be too cold.");
-            case STAY_IN -> new RoundTask(TaskKind.HARDEN, Urgency.AT_RISK,
-                    day + "Leave in or covered today; the weather would harm it.");
-        });
+        return Optional.of(new RoundTask(
+                TaskKind.HARDEN, batch.outside() == DayOutside.OUT ? Urgency.TODAY : Urgency.AT_RISK,
+                new WhyNow.HardeningGoesOn(done + 1, batch.state().programmeDays(), batch.outside())));
     }
 
     private static Optional<RoundTask> releasing(BatchSituation batch, LocalDate today) {
@@ -194,8 +171,7 @@ public final class Round {
         }
         boolean late = batch.target().isBefore(today);
         return Optional.of(new RoundTask(TaskKind.RELEASE, late ? Urgency.LATE : Urgency.TODAY,
-                late ? "Was wanted on " + DAY.format(batch.target()) + "."
-                        : "Wanted on " + DAY.format(batch.target()) + "; water well before it goes."));
+                new WhyNow.IsWanted(batch.target())));
     }
 
     private static Optional<RoundTask> clearing(BatchSituation batch, LocalDate today) {
@@ -204,8 +180,7 @@ public final class Round {
             return Optional.empty();
         }
         return Optional.of(new RoundTask(TaskKind.CLEAR_SPARES, Urgency.TODAY,
-                batch.state().balance().alive() + " spares, kept since " + DAY.format(batch.lastReleasedOn().get())
-                        + ". Nobody has asked for them: clear the trays."));
+                new WhyNow.SparesAreKept(batch.state().balance().alive(), batch.lastReleasedOn().get())));
     }
 
     private static Optional<RoundTask> watching(BatchSituation batch, LocalDate today) {
@@ -219,16 +194,12 @@ public final class Round {
             Optional<LocalDate> past = batch.forecast().pastLimit().map(DateSpread::middle);
             if (past.isPresent() && past.get().isBefore(batch.target())) {
                 return Optional.of(new RoundTask(TaskKind.WATCH_DATE, Urgency.AT_RISK,
-                        "Likely past its best from " + DAY.format(past.get()) + ", before it is wanted on "
-                                + DAY.format(batch.target()) + ". Hold it cooler or offer it earlier."));
+                        new WhyNow.PastItsBestTooSoon(past.get(), batch.target())));
             }
         }
         if (onItsWay && batch.forecast().chanceOnTarget() < WORRYING_CHANCE && !batch.target().isBefore(today)) {
-            String ready = batch.forecast().ready()
-                    .map(spread -> "Likely ready on " + DAY.format(spread.middle()))
-                    .orElse("Not likely ready this season");
             return Optional.of(new RoundTask(TaskKind.WATCH_DATE, Urgency.AT_RISK,
-                    ready + "; wanted on " + DAY.format(batch.target()) + ". Bring it on warmer or tell the grower."));
+                    new WhyNow.NotReadyInTime(batch.forecast().ready().map(DateSpread::middle), batch.target())));
         }
         return Optional.empty();
     }

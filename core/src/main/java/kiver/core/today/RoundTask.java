@@ -5,6 +5,6 @@ package kiver.core.today;
  *
  * @param kind what is to be done
  * @param urgency how pressing it is
- * @param reason why now, in growers' words
+ * @param why now
  */
-public record RoundTask(TaskKind kind, Urgency urgency, String reason) {}
+public record RoundTask(TaskKind kind, Urgency urgency, WhyNow why) {}

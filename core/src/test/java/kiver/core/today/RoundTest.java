@@ -30,12 +30,11 @@ class RoundTest {
         Situation planned = new Situation(BatchState.after(List.of()));
         assertThat(tasks(planned.plannedFor(TODAY.plusDays(1)))).isEmpty();
         assertThat(only(planned.plannedFor(TODAY))).isEqualTo(
-                new RoundTask(TaskKind.SOW, Urgency.TODAY, "To be sown today. Last safe day: Sun 18 Apr."));
+                new RoundTask(TaskKind.SOW, Urgency.TODAY, new WhyNow.ToBeSown(TODAY, Optional.of(TODAY.plusDays(3)))));
         RoundTask late = only(planned.plannedFor(TODAY.minusDays(2)));
         assertThat(late.urgency()).isEqualTo(Urgency.LATE);
-        assertThat(late.reason()).contains("Was to be sown on Tue 13 Apr");
-        assertThat(only(planned.plannedFor(TODAY.minusDays(9)).latestSowDay(TODAY.minusDays(1))).reason())
-                .contains("has passed");
+        assertThat(only(planned.plannedFor(TODAY.minusDays(9)).latestSowDay(TODAY.minusDays(1))).why())
+                .isEqualTo(new WhyNow.ToBeSown(TODAY.minusDays(9), Optional.of(TODAY.minusDays(1))));
     }
 
     @Test
@@ -46,8 +45,8 @@ class RoundTest {
         assertThat(only(sown.expected(3)).urgency()).isEqualTo(Urgency.TODAY);
         assertThat(only(sown.expected(8)).urgency()).as("most should be up and nobody looked").isEqualTo(Urgency.LATE);
         assertThat(tasks(new Situation(counted(TODAY.minusDays(1), 2, false)).expected(3))).isEmpty();
-        assertThat(only(new Situation(counted(TODAY.minusDays(2), 2, false)).expected(4)).reason())
-                .contains("counted last on Tue 13 Apr");
+        assertThat(only(new Situation(counted(TODAY.minusDays(2), 2, false)).expected(4)).why())
+                .isEqualTo(new WhyNow.DueToBeCounted(4, Optional.of(TODAY.minusDays(2))));
     }
 
     @Test
@@ -57,7 +56,7 @@ class RoundTest {
         assertThat(tasks(growing.pottingOn(TODAY.plusDays(1)))).isEmpty();
         RoundTask potting = only(growing.pottingOn(TODAY));
         assertThat(potting.kind()).isEqualTo(TaskKind.POT_ON);
-        assertThat(potting.reason()).contains("9 plants into the carrier of 28 pots");
+        assertThat(potting.why()).isEqualTo(new WhyNow.ReadyForPotting(9, "Carrier of 28 pots"));
         assertThat(tasks(new Situation(sown(TODAY.minusDays(3))).expected(0).pottingOn(TODAY)))
                 .as("nothing is up that could be potted").isEmpty();
     }
@@ -65,12 +64,13 @@ class RoundTest {
     @Test
     void lateAndFailingBatchesAreAtRisk() {
         Situation counted = new Situation(counted(TODAY.minusDays(2), 2, false)).expected(8);
-        assertThat(only(counted.verdict(EmergenceVerdict.LATE)).urgency()).isEqualTo(Urgency.AT_RISK);
+        assertThat(only(counted.verdict(EmergenceVerdict.LATE)))
+                .isEqualTo(new RoundTask(TaskKind.COUNT, Urgency.AT_RISK, new WhyNow.Late(8, 2)));
         RoundTask failing = only(counted.verdict(EmergenceVerdict.FAILING));
         assertThat(failing.kind()).isEqualTo(TaskKind.DECIDE_ON_FAILING);
-        assertThat(failing.reason()).contains("2 alive so far, 8 needed").contains("Resow by Sun 18 Apr");
+        assertThat(failing.why()).isEqualTo(new WhyNow.Short(2, true, 8, Optional.of(TODAY.plusDays(3))));
         assertThat(tasks(counted.verdict(EmergenceVerdict.FAILING).latestSowDay(TODAY.minusDays(1))))
-                .anySatisfy(task -> assertThat(task.reason()).contains("would be late"));
+                .extracting(RoundTask::why).contains(new WhyNow.Short(2, true, 8, Optional.empty()));
     }
 
     /** Counted to the end, potted or hardening: what is short stays on the round. */
@@ -90,7 +90,7 @@ class RoundTest {
     void whatIsPartSownWaitsForTheRest() {
         RoundTask rest = only(new Situation(sown(TODAY.minusDays(1))).expected(0).traysToSow(4));
         assertThat(rest.kind()).isEqualTo(TaskKind.SOW);
-        assertThat(rest.reason()).isEqualTo("Part sown, 4 trays to go.");
+        assertThat(rest.why()).isEqualTo(new WhyNow.PartSown(4));
         assertThat(only(new Situation(sown(TODAY.minusDays(3))).expected(0).traysToSow(1).plannedFor(TODAY.minusDays(3))).urgency())
                 .isEqualTo(Urgency.LATE);
     }
@@ -99,13 +99,13 @@ class RoundTest {
     void frostThatCameIsAskedAbout() {
         RoundTask look = only(new Situation(ready()).target(TODAY.plusDays(9)).frost(-8));
         assertThat(look.kind()).isEqualTo(TaskKind.LOOK_FOR_FROST);
-        assertThat(look.reason()).contains("-8 °C");
+        assertThat(look.why()).isEqualTo(new WhyNow.NightWasCold(-8));
     }
 
     @Test
     void emergedBatchesMoveOn() {
         Situation up = new Situation(counted(TODAY, 6, false)).atEmergencePlace(true);
-        assertThat(only(up).kind()).isEqualTo(TaskKind.MOVE_TO_GROW_ON);
+        assertThat(only(up)).isEqualTo(new RoundTask(TaskKind.MOVE_TO_GROW_ON, Urgency.TODAY, new WhyNow.IsUp(6, 10)));
         assertThat(tasks(up.atEmergencePlace(false))).isEmpty();
         assertThat(tasks(new Situation(counted(TODAY, 4, false)).atEmergencePlace(true))).isEmpty();
     }
@@ -118,7 +118,9 @@ class RoundTest {
         assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(5))).kind()).isEqualTo(TaskKind.START_HARDENING);
         assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(5))).urgency()).isEqualTo(Urgency.TODAY);
         assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(3))).urgency()).isEqualTo(Urgency.LATE);
-        assertThat(only(grown.stageOn(TODAY).programme(0).target(TODAY)).reason()).contains("at once");
+        assertThat(only(grown.stageOn(TODAY).target(TODAY.plusDays(3))).why())
+                .isEqualTo(new WhyNow.HardeningIsDue(5, TODAY.plusDays(3)));
+        assertThat(only(grown.stageOn(TODAY).programme(0).target(TODAY)).why()).isEqualTo(new WhyNow.NeedsNoHardening());
     }
 
     @Test
@@ -126,14 +128,17 @@ class RoundTest {
         BatchState hardening = counted(TODAY.minusDays(20), 9, true)
                 .after(TODAY.minusDays(1), new BatchChange.HardeningStarted(new PlaceId(9), 2));
         Situation situation = new Situation(hardening);
-        assertThat(only(situation).reason()).isEqualTo("Day 1 of 2. Out today.");
+        assertThat(only(situation)).isEqualTo(
+                new RoundTask(TaskKind.HARDEN, Urgency.TODAY, new WhyNow.HardeningGoesOn(1, 2, DayOutside.OUT)));
         assertThat(only(situation.outside(DayOutside.IN_AT_NIGHT)).urgency()).isEqualTo(Urgency.AT_RISK);
-        assertThat(only(situation.outside(DayOutside.STAY_IN)).reason()).contains("Leave in");
+        assertThat(only(situation.outside(DayOutside.STAY_IN)).why())
+                .isEqualTo(new WhyNow.HardeningGoesOn(1, 2, DayOutside.STAY_IN));
         BatchState hadToday = hardening.after(TODAY, new BatchChange.HardenedForDay(3));
         assertThat(tasks(new Situation(hadToday))).isEmpty();
         BatchState done = hardening.after(TODAY.minusDays(1), new BatchChange.HardenedForDay(3))
                 .after(TODAY, new BatchChange.HardenedForDay(5));
-        assertThat(only(new Situation(done)).kind()).isEqualTo(TaskKind.END_HARDENING);
+        assertThat(only(new Situation(done)))
+                .isEqualTo(new RoundTask(TaskKind.END_HARDENING, Urgency.TODAY, new WhyNow.HardeningIsDone(2)));
     }
 
     @Test
@@ -145,7 +150,8 @@ class RoundTest {
         assertThat(only(situation.target(TODAY.minusDays(1))).urgency()).isEqualTo(Urgency.LATE);
         Situation filled = situation.target(TODAY.minusDays(14)).wanted(0);
         assertThat(tasks(filled.releasedOn(TODAY.minusDays(13)))).isEmpty();
-        assertThat(only(filled.releasedOn(TODAY.minusDays(14))).kind()).isEqualTo(TaskKind.CLEAR_SPARES);
+        assertThat(only(filled.releasedOn(TODAY.minusDays(14)))).isEqualTo(new RoundTask(
+                TaskKind.CLEAR_SPARES, Urgency.TODAY, new WhyNow.SparesAreKept(9, TODAY.minusDays(14))));
     }
 
     @Test
@@ -153,9 +159,9 @@ class RoundTest {
         Situation grown = new Situation(counted(TODAY.minusDays(20), 9, true)).stageOn(TODAY.plusDays(9));
         RoundTask late = only(grown.chance(0.2));
         assertThat(late.kind()).isEqualTo(TaskKind.WATCH_DATE);
-        assertThat(late.reason()).contains("Likely ready on").contains("Bring it on warmer");
+        assertThat(late.why()).isEqualTo(new WhyNow.NotReadyInTime(Optional.of(TODAY.plusDays(14)), TODAY.plusDays(20)));
         RoundTask past = only(new Situation(ready()).target(TODAY.plusDays(30)).pastLimit(TODAY.plusDays(3)));
-        assertThat(past.reason()).contains("Likely past its best from Sun 18 Apr");
+        assertThat(past.why()).isEqualTo(new WhyNow.PastItsBestTooSoon(TODAY.plusDays(3), TODAY.plusDays(30)));
         assertThat(tasks(grown.chance(0.2).wanted(0))).isEmpty();
     }
 

@@ -11,7 +11,8 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import kiver.core.place.PlaceClimate;
 import kiver.core.space.Occupancy;
-import kiver.core.today.RoundTask;
+import kiver.core.today.TaskKind;
+import kiver.core.today.Urgency;
 import kiver.core.weather.DailyRange;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
@@ -59,8 +60,11 @@ class RoundController {
         this.evenings = evenings;
     }
 
+    /** A piece of work, with the reason for it in words. */
+    record TaskView(TaskKind kind, Urgency urgency, String reason) {}
+
     /** A batch with what is to be done with it. */
-    record BatchWork(BatchSummary batch, List<RoundTask> tasks) {}
+    record BatchWork(BatchSummary batch, List<TaskView> tasks) {}
 
     /** A stop on the round. */
     record StopView(
@@ -114,7 +118,11 @@ class RoundController {
             PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
             List<BatchWork> work = here.stream()
                     .filter(stop -> !stop.tasks().isEmpty())
-                    .map(stop -> new BatchWork(summary.apply(stop.batch()), stop.tasks()))
+                    .map(stop -> new BatchWork(
+                            summary.apply(stop.batch()),
+                            stop.tasks().stream()
+                                    .map(task -> new TaskView(task.kind(), task.urgency(), TaskWords.of(task.why(), today)))
+                                    .toList()))
                     .toList();
             if (!work.isEmpty() && !named.caution().isBlank()) {
                 cautions.add(named.caution());

@@ -80,7 +80,7 @@ class WorkAhead {
             BatchAnalysis batch = stop.batch();
             stop.tasks().forEach(task -> works.add(work(
                     today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
-                    words(task.kind()) + " " + plants(batch) + ". " + task.reason())));
+                    words(task.kind()) + " " + plants(batch) + ". " + TaskWords.of(task.why(), today))));
             boolean met = batch.file().plantsReleased() >= batch.file().accepted();
             if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();

@@ -1,0 +1,69 @@
+package kiver.core.today;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import kiver.core.harden.DayOutside;
+
+/** Why a piece of work is called for, in figures; words for it are chosen where it is shown. */
+public sealed interface WhyNow {
+
+    /**
+     * Nothing of the batch is sown.
+     *
+     * @param planned day of sowing, today or gone by
+     * @param lastUseful day on which a sowing is still in time nine times in ten; may have gone by; empty when unknown
+     */
+    record ToBeSown(LocalDate planned, Optional<LocalDate> lastUseful) implements WhyNow {}
+
+    /** Some of it is sown and so many trays, 1 or more, wait. */
+    record PartSown(int traysToGo) implements WhyNow {}
+
+    /** The night was too cold where it stood, °C, and nobody has looked yet. */
+    record NightWasCold(double minimum) implements WhyNow {}
+
+    /**
+     * Fewer will reach their release than the grower takes as whole.
+     *
+     * @param alive plants now
+     * @param moreMayCome whether cells are still waited for
+     * @param needed plants
+     * @param resowBy last day on which a resowing is still in time; empty when it has gone by or is unknown
+     */
+    record Short(int alive, boolean moreMayCome, int needed, Optional<LocalDate> resowBy) implements WhyNow {}
+
+    /** So many cells, 1 or more, should show something; the last count, if there was one, is old. */
+    record DueToBeCounted(long expected, Optional<LocalDate> lastCounted) implements WhyNow {}
+
+    /** So many cells should show something and fewer were counted. */
+    record Late(long expected, int counted) implements WhyNow {}
+
+    /** So many of the cells sown are up and still stand where it is too warm and dark for them. */
+    record IsUp(int up, int sown) implements WhyNow {}
+
+    /** It has the leaves for its next container, told by name. */
+    record ReadyForPotting(int plants, String container) implements WhyNow {}
+
+    /** It has its leaves and was raised so cool that it needs no hardening. */
+    record NeedsNoHardening() implements WhyNow {}
+
+    /** It has its leaves, and so many days of hardening are left until it is wanted. */
+    record HardeningIsDue(int days, LocalDate target) implements WhyNow {}
+
+    /** So many days of hardening, all of its programme, are done. */
+    record HardeningIsDone(int days) implements WhyNow {}
+
+    /** The day of its hardening, counted from 1, of how many, and whether it may go out. */
+    record HardeningGoesOn(int day, int ofDays, DayOutside outside) implements WhyNow {}
+
+    /** The day on which it is, or was, wanted. */
+    record IsWanted(LocalDate target) implements WhyNow {}
+
+    /** So many spares were kept since that day and nobody has asked for them. */
+    record SparesAreKept(int plants, LocalDate since) implements WhyNow {}
+
+    /** It is likely past its best from a day on, before it is wanted. */
+    record PastItsBestTooSoon(LocalDate from, LocalDate target) implements WhyNow {}
+
+    /** It is hardly ready in time; the likely day is empty when it is not ready this season. */
+    record NotReadyInTime(Optional<LocalDate> ready, LocalDate target) implements WhyNow {}
+}
