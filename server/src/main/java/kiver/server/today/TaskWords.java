@@ -3,6 +3,7 @@ package kiver.server.today;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
 
 /** Says in growers' words why a piece of work is called for. */
@@ -11,6 +12,24 @@ final class TaskWords {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private TaskWords() {}
+
+    /** What is to be done with some plants, for example "Pot on Copper Bell". */
+    static String doing(TaskKind kind, String plants) {
+        return switch (kind) {
+            case SOW -> "Sow " + plants;
+            case LOOK_FOR_FROST -> "Look for frost losses in " + plants;
+            case COUNT -> "Count " + plants;
+            case DECIDE_ON_FAILING -> "Decide on " + plants;
+            case MOVE_TO_GROW_ON -> "Move " + plants + " to grow on";
+            case POT_ON -> "Pot on " + plants;
+            case START_HARDENING -> "Begin hardening " + plants;
+            case HARDEN -> "Harden " + plants;
+            case END_HARDENING -> "End hardening " + plants;
+            case RELEASE -> "Release " + plants;
+            case CLEAR_SPARES -> "Clear spares of " + plants;
+            case WATCH_DATE -> "Watch the date of " + plants;
+        };
+    }
 
     /**
      * The reason in one or two sentences.
@@ -29,8 +48,8 @@ final class TaskWords {
         } else if (why instanceof WhyNow.PartSown part) {
             return "Part sown, " + counted(part.traysToGo(), "tray") + " to go.";
         } else if (why instanceof WhyNow.NightWasCold night) {
-            return String.format(
-                    Locale.ROOT, "The night fell to %.0f °C where it stands. Look for losses and note them.", night.minimum());
+            return "The night fell to " + String.format(Locale.ROOT, "%.0f", night.minimum()).replace('-', '−')
+                    + " °C where it stands. Look for losses and note them.";
         } else if (why instanceof WhyNow.Short left) {
             return "Short: " + left.alive() + " alive" + (left.moreMayCome() ? " so far" : "") + ", " + left.needed() + " needed. "
                     + left.resowBy().map(day -> "Resow by " + DAY.format(day) + ", or tell the grower.")

@@ -80,7 +80,7 @@ class WorkAhead {
             BatchAnalysis batch = stop.batch();
             stop.tasks().forEach(task -> works.add(work(
                     today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
-                    words(task.kind()) + " " + plants(batch) + ". " + TaskWords.of(task.why(), today))));
+                    TaskWords.doing(task.kind(), plants(batch)) + ". " + TaskWords.of(task.why(), today))));
             boolean met = batch.file().plantsReleased() >= batch.file().accepted();
             if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();
@@ -91,11 +91,6 @@ class WorkAhead {
         works.removeIf(work -> work.day().isBefore(from) || work.day().isAfter(to));
         works.sort(Comparator.comparing(Work::day).thenComparing(Work::kind).thenComparing(Work::placeId).thenComparing(Work::batch));
         return works;
-    }
-
-    private static String words(TaskKind kind) {
-        String words = kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private static String plants(BatchAnalysis batch) {

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.harden.DayOutside;
+import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,7 +27,7 @@ class TaskWordsTest {
                         "Was to be sown on Tue 13 Apr. The last safe day, Wed 14 Apr, has passed."),
                 Arguments.of(new WhyNow.PartSown(1), "Part sown, 1 tray to go."),
                 Arguments.of(new WhyNow.PartSown(4), "Part sown, 4 trays to go."),
-                Arguments.of(new WhyNow.NightWasCold(-8.2), "The night fell to -8 °C where it stands. Look for losses and note them."),
+                Arguments.of(new WhyNow.NightWasCold(-8.2), "The night fell to −8 °C where it stands. Look for losses and note them."),
                 Arguments.of(new WhyNow.Short(2, true, 8, SUNDAY), "Short: 2 alive so far, 8 needed. Resow by Sun 18 Apr, or tell the grower."),
                 Arguments.of(new WhyNow.Short(2, false, 8, Optional.empty()),
                         "Short: 2 alive, 8 needed. A resowing would be late: offer fewer plants or a later day."),
@@ -58,6 +59,15 @@ class TaskWordsTest {
     @MethodSource("reasons")
     void saysWhy(WhyNow why, String words) {
         assertThat(TaskWords.of(why, TODAY)).isEqualTo(words);
+    }
+
+    @Test
+    void saysWhatIsToBeDoneWithWhat() {
+        assertThat(TaskWords.doing(TaskKind.LOOK_FOR_FROST, "White Skein (cosmos)")).isEqualTo("Look for frost losses in White Skein (cosmos)");
+        assertThat(TaskWords.doing(TaskKind.MOVE_TO_GROW_ON, "Green Anvil")).isEqualTo("Move Green Anvil to grow on");
+        for (TaskKind kind : TaskKind.values()) {
+            assertThat(TaskWords.doing(kind, "Green Anvil")).matches("[A-Z][a-z ]+Green Anvil( [a-z ]+)?");
+        }
     }
 
     @Test
