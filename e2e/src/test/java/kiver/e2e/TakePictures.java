@@ -28,6 +28,7 @@ public final class TakePictures {
             new View("tray", "EMERGING", Nursery.HAND, false),
             new View("tray-phone", "EMERGING", Nursery.HAND, true),
             new View("sow", "PLANNED", Nursery.HAND, false),
+            new View("sow-phone", "PLANNED", Nursery.HAND, true),
             new View("my-plants", "/", Nursery.GROWER, false),
             new View("my-plants-phone", "/", Nursery.GROWER, true),
             new View("nursery", "/nursery", Nursery.PROPAGATOR, false),

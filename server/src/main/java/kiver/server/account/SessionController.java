@@ -165,6 +165,7 @@ class SessionController {
             attempts.failed(account.email(), request.getRemoteAddr());
             throw new Refusal("present", "This is not your present password.");
         }
+        attempts.succeeded(account.email(), request.getRemoteAddr());
         Passwords.requireUnguessable(typed.password(), account.email(), account.name());
         accounts.setPassword(person.id(), encoder.encode(typed.password()));
         keepSignedIn(Person.of(accounts.byId(person.id()).orElseThrow()).withoutPassword(), request, response);

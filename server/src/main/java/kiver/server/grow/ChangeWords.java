@@ -20,7 +20,8 @@ record ChangeWords(
         }
         if (change instanceof BatchChange.Counted counted) {
             long up = counted.seedlings().values().stream().filter(count -> count > 0).count() + counted.somethingUp().size();
-            return "Counted " + (counted.seedlings().size() + counted.somethingUp().size()) + " cells of " + tray.apply(counted.tray()) + ", " + up
+            int cells = counted.seedlings().size() + counted.somethingUp().size();
+            return "Counted " + cells + (cells == 1 ? " cell of " : " cells of ") + tray.apply(counted.tray()) + ", " + up
                     + " with something up" + (counted.complete() ? "; last look, the rest is given up" : "");
         }
         if (change instanceof BatchChange.Lost lost) {

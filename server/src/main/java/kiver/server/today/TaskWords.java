@@ -67,10 +67,10 @@ final class TaskWords {
                     + potting.container().toLowerCase(Locale.ROOT)
                     + ", before their roots circle. Look at the roots of a few first.";
         }
-        return ofTheLaterPart(why, today);
+        return ofHardeningAndHandingOver(why, today);
     }
 
-    private static String ofTheLaterPart(WhyNow why, LocalDate today) {
+    private static String ofHardeningAndHandingOver(WhyNow why, LocalDate today) {
         if (why instanceof WhyNow.NeedsNoHardening) {
             return "Has its leaves and was raised cool: it can go out at once.";
         } else if (why instanceof WhyNow.HardeningIsDue due) {
