@@ -65,7 +65,7 @@ export function App() {
         {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
         <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
         <Route path="/batches" element={<BatchesPage />} />
-        <Route path="/batches/:number" element={<BatchPage today={session.data.today} />} />
+        <Route path="/batches/:number" element={<BatchPage today={session.data.today} mayPlan={propagator} />} />
         <Route path="/account" element={<AccountPage session={session.data} />} />
         <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />
         <Route path="*" element={<Navigate to="/" replace />} />

@@ -12,9 +12,10 @@ import { chanceWords, counted, dayWords, shortDay } from '../look/words';
 import { PathChart, type PathRow } from '../plan/PathChart';
 import { BalanceBar } from './BalanceBar';
 import { ChangeList } from './ChangeList';
+import { Promises, Withdraw } from './Promises';
 
 /** One batch: its path so far and ahead, what can be done with it, its account and its record. */
-export function BatchPage({ today }: { today: string }) {
+export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean }) {
   const number = Number(useParams().number);
   const batch = useBatch(number);
   if (batch.isPending) return <Loading what={`batch ${number}`} />;
@@ -72,7 +73,7 @@ export function BatchPage({ today }: { today: string }) {
           )}
           <dl className="board grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 p-4">
             <dt className="text-pencil">For</dt>
-            <dd><Link className="trail" to={`/orders/${summary.order}`}>order {summary.order}</Link>, {summary.plants} plants, {summary.grower}</dd>
+            <dd><Promises summary={summary} /></dd>
             <dt className="text-pencil">Trays</dt>
             <dd className="flex flex-wrap gap-x-3">
               {[...new Set([...view.runs, ...view.toSow].map((run) => run.tray))].map((tray) => (
@@ -104,7 +105,10 @@ export function BatchPage({ today }: { today: string }) {
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING') && (
             <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>Count tray T{view.runs[0]?.tray}</Link>
           )}
-          {summary.stage === 'READY' && <Link className="act act-main" to={`/orders/${summary.order}`}>Release for order {summary.order}</Link>}
+          {summary.stage === 'READY' && [...new Set(summary.promises.map((promise) => promise.order))].map((order) => (
+            <Link key={order} className="act act-main" to={`/orders/${order}`}>Release for order {order}</Link>
+          ))}
+          {summary.stage === 'PLANNED' && summary.promises.length === 0 && mayPlan && <Withdraw batch={summary.number} />}
           <HardeningWork batch={view} today={today} />
           <MoveWork batch={view} />
           {(summary.stage === 'EMERGING' || summary.stage === 'GROWING_ON') && view.living.length > 0 && <PotWork batch={view} alive={view.living} />}

@@ -14,7 +14,7 @@ const change = (sequence: number, more: Partial<BatchView['changes'][number]> = 
 
 const batch = {
   summary: {
-    number: 242, stage: 'EMERGING', verdict: 'LATE', target: '2027-05-04', grower: 'Upper Tarrow Farm',
+    number: 242, stage: 'EMERGING', verdict: 'LATE', target: '2027-05-04', promises: [{ grower: 'Upper Tarrow Farm' }],
     balance: { sown: 100, waiting: 80, empty: 0, alive: 20, lost: 0, released: 0 },
   },
   changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),

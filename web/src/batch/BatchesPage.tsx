@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BatchSummary, Stage } from '../api/client';
 import { useBatches } from '../api/queries';
+import { forWhom } from '../look/forWhom';
 import { STAGE_WORDS, StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { chanceWords, dayWords, shortDay } from '../look/words';
@@ -17,7 +18,7 @@ export function BatchesPage() {
   if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = batches.data.filter((batch) => {
-    const text = `${batch.number} ${batch.variety} ${batch.crop} ${batch.grower} ${batch.place} ${batch.trays.map((tray) => `t${tray}`).join(' ')}`.toLowerCase();
+    const text = `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.place} ${batch.trays.map((tray) => `t${tray}`).join(' ')}`.toLowerCase();
     return (withGone || batch.stage !== 'RELEASED') && words.every((word) => text.includes(word));
   });
   return (
@@ -67,7 +68,8 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
         </span>
         <span className="text-sm">
           {batch.ready && `ready ${shortDay(batch.ready.early)}${batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}`}, `}
-          wanted {shortDay(batch.target)}
+          {batch.promises.length > 0 ? 'wanted' : 'grown for'} {shortDay(batch.target)}
+          {batch.shares.free > 0 && batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && <strong className="ml-2">{batch.shares.free} free</strong>}
           {open && (
             <span className={`block ${batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>in time {chanceWords(batch.chance)}</span>
           )}

@@ -1,4 +1,5 @@
 import type { BatchView, Verdict } from '../api/client';
+import { forWhom } from '../look/forWhom';
 import { VERDICT_WORDS, chanceWords, counted, dayWords, daysBetween } from '../look/words';
 
 const LOOK: Record<Verdict, string> = {
@@ -29,7 +30,7 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
       </p>
       {trouble && resowBy && resowBy >= today && <p>A resowing would still make the order until {dayWords(resowBy)}.</p>}
       {trouble && (!resowBy || resowBy < today) && (
-        <p>A resowing would now be late for {dayWords(batch.summary.target)}: tell {batch.summary.grower} and offer fewer plants or a later day.</p>
+        <p>A resowing would now be late for {dayWords(batch.summary.target)}: tell {forWhom(batch.summary.promises)} and offer fewer plants or a later day.</p>
       )}
     </div>
   );

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { wishIn } from '../order/NewOrderPage';
+import { wishIn } from '../order/typedLine';
 import { addDays, chanceWords, counted, dayWords, daysBetween, longDay, nameWords, spreadWords, trayWords } from './words';
 
 describe('dates', () => {
@@ -57,17 +57,17 @@ describe('trays', () => {
 
 describe('a typed order', () => {
   const typed = {
-    growerId: '', siteId: '', varietyId: '3', plants: '120', leavesFrom: '4', leavesTo: '6', container: 'module-60',
+    varietyId: '3', plants: '120', leavesFrom: '4', leavesTo: '6', container: 'module-60',
     target: '2027-06-10', seedsPerCell: '', containerPath: 'STRAIGHT' as const,
     under: '3', countedIn: 'PLANTS' as const,
   };
 
   it('is a wish once it is whole, grower or not', () => {
-    expect(wishIn(typed)).toEqual({ varietyId: 3, plants: 120, leavesFrom: 4, leavesTo: 6, container: 'module-60', target: '2027-06-10', under: 0.03 });
-    expect(wishIn({ ...typed, seedsPerCell: '2' })?.seedsPerCell).toBe(2);
+    expect(wishIn(typed, '')).toEqual({ varietyId: 3, plants: 120, leavesFrom: 4, leavesTo: 6, container: 'module-60', target: '2027-06-10', under: 0.03 });
+    expect(wishIn({ ...typed, seedsPerCell: '2' }, '')?.seedsPerCell).toBe(2);
   });
 
   it.each(['', ' ', 'many', '1.5'])('is not one with %s plants', (plants) => {
-    expect(wishIn({ ...typed, plants })).toBeUndefined();
+    expect(wishIn({ ...typed, plants }, '')).toBeUndefined();
   });
 });

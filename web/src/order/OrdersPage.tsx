@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { OrderView } from '../api/client';
+import type { LineView, OrderView } from '../api/client';
 import { useOrders } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { chanceWords, dayWords, nameWords } from '../look/words';
+
+const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.standing === 'CANCELLED';
 
 /** All orders, soonest first; those that are done are folded away. */
 export function OrdersPage({ mayTake }: { mayTake: boolean }) {
@@ -11,7 +13,7 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
   const [withDone, setWithDone] = useState(false);
   if (orders.isPending) return <Loading what="orders" />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
-  const open = orders.data.filter((order) => order.standing !== 'RELEASED');
+  const open = orders.data.filter((order) => !isOver(order));
   const shown = withDone ? orders.data : open;
   return (
     <>
@@ -39,27 +41,46 @@ function OrderList({ orders }: { orders: OrderView[] }) {
           <Link to={`/orders/${order.number}`} className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3.500rem_8rem_15rem_1fr_11rem] sm:items-center">
             <span className="font-semibold">{order.number}</span>
             <span>{dayWords(order.target)}</span>
-            <span>
-              <strong>{order.plants}</strong> {order.variety} <span className="text-pencil">{order.crop.toLowerCase()}</span>
-            </span>
+            <span><Wanted lines={order.lines} /></span>
             <span className="text-pencil">{order.grower}, {order.altitude} m</span>
-            <span>
-              {nameWords(order.standing)}
-              {order.standing === 'READY' && order.ready < order.plants && (
-                <strong className="block text-sm text-brick">{order.ready} of {order.plants}</strong>
-              )}
-              {order.standing === 'PART_RELEASED' && (
-                <span className="block text-sm text-pencil">{order.released} of {order.plants} gone, {order.ready} ready</span>
-              )}
-              {(order.standing === 'PLANNED' || order.standing === 'GROWING') && (
-                <span className={`block text-sm ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
-                  in time {chanceWords(order.chance)}
-                </span>
-              )}
-            </span>
+            <span><Standing order={order} /></span>
           </Link>
         </li>
       ))}
     </ul>
+  );
+}
+
+/** What is wanted: all of a short order, the first lines of a long one. */
+function Wanted({ lines }: { lines: LineView[] }) {
+  const wanted = lines.filter((line) => !line.cancelledOn);
+  if (wanted.length === 0) return <span className="text-pencil line-through">{lines.map((line) => line.variety).join(', ')}</span>;
+  return (
+    <>
+      {wanted.slice(0, 2).map((line) => (
+        <span key={line.line} className="block">
+          <strong>{line.plants}</strong> {line.variety} <span className="text-pencil">{line.crop.toLowerCase()}</span>
+        </span>
+      ))}
+      {wanted.length > 2 && <span className="text-sm text-pencil">and {wanted.length - 2} more</span>}
+    </>
+  );
+}
+
+function Standing({ order }: { order: OrderView }) {
+  const wanted = order.lines.filter((line) => !line.cancelledOn);
+  const sum = (of: (line: LineView) => number) => wanted.reduce((all, line) => all + of(line), 0);
+  const [plants, ready, released] = [sum((line) => line.plants), sum((line) => line.ready), sum((line) => line.released)];
+  return (
+    <>
+      {nameWords(order.standing)}
+      {order.standing === 'READY' && ready < plants && <strong className="block text-sm text-brick">{ready} of {plants}</strong>}
+      {order.standing === 'PART_RELEASED' && <span className="block text-sm text-pencil">{released} of {plants} gone, {ready} ready</span>}
+      {(order.standing === 'PLANNED' || order.standing === 'GROWING' || order.standing === 'OPEN') && (
+        <span className={`block text-sm ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
+          in time {chanceWords(order.chance)}
+        </span>
+      )}
+    </>
   );
 }

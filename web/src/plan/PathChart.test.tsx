@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { OrderView, PlanView } from '../api/client';
+import type { LineView, PlanView } from '../api/client';
 import { answer } from '../release/MyPlantsPage';
 import { PathChart } from './PathChart';
 import { PlanBeside } from './PlanBeside';
@@ -9,7 +9,7 @@ const spread = (early: string, middle: string, late: string) => ({ early, middle
 const ready = spread('2027-05-30', '2027-06-03', '2027-06-08');
 
 const plan: PlanView = {
-  answer: 'YES', conditions: [], reasons: [], offers: [], stays: [], path: 'Straight: module tray of 60',
+  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], stays: [], path: 'Straight: module tray of 60',
   possible: true, plantsToAimFor: 155, chance: 0.93, obstacles: [], windowOpen: true, emergencePlace: 'Warm room',
   growingPlace: 'Cool house', hardeningPlace: 'Hardening ground', hardeningDays: 5, slots: 3, target: '2027-06-10',
   options: [
@@ -60,16 +60,16 @@ describe('the plan beside an order', () => {
 });
 
 describe("the grower's answer", () => {
-  const order = (more: Partial<OrderView>): OrderView => ({
-    number: 101, grower: 'G', site: 'S', altitude: 480, variety: 'V', crop: 'C', container: 'T', plants: 100, leavesFrom: 4,
-    leavesTo: 6, target: '2027-06-10', placedOn: '2027-04-01', under: 0.03, countedIn: 'PLANTS', released: 0, ready: 0, standing: 'GROWING', chance: 0.95,
-    releases: [], planting: [], batches: [], ...more,
+  const order = (more: Partial<LineView>): LineView => ({
+    line: 1, varietyId: 1, variety: 'V', crop: 'C', containerCode: 't', container: 'T', plants: 100, leavesFrom: 4, leavesTo: 6,
+    target: '2027-06-10', under: 0.03, accepted: 97, countedIn: 'PLANTS', released: 0, ready: 0, promised: 100, standing: 'GROWING', chance: 0.95,
+    planting: [], supplies: [], ...more,
   });
-  const batch = (spreadOfReady: typeof ready) => ({ ready: spreadOfReady }) as OrderView['batches'][number];
+  const batch = (spreadOfReady: typeof ready) => ({ plants: 100, chance: 0.95, batch: { ready: spreadOfReady } }) as LineView['supplies'][number];
 
   it('is plain at every stage', () => {
-    expect(answer(order({ batches: [batch(ready)] }))).toBe('They should be ready in time: 19 times in 20.');
-    expect(answer(order({ batches: [batch(spread('2027-06-12', '2027-06-15', '2027-06-20'))] }))).toContain('likely to be late');
+    expect(answer(order({ supplies: [batch(ready)] }))).toBe('They should be ready in time: 19 times in 20.');
+    expect(answer(order({ supplies: [batch(spread('2027-06-12', '2027-06-15', '2027-06-20'))] }))).toContain('likely to be late');
     expect(answer(order({ ready: 100, standing: 'READY' }))).toContain('ready and waiting');
     expect(answer(order({ ready: 42, standing: 'READY' }))).toBe('42 of 100 are ready.');
     expect(answer(order({ released: 60, standing: 'PART_RELEASED' }))).toContain('60 of 100 have gone');

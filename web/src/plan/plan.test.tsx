@@ -15,7 +15,7 @@ const outdoors: NonNullable<PlanView['outdoors']> = {
 };
 
 const plan = (more: Partial<PlanView> = {}): PlanView => ({
-  answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
+  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
   chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
   window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
   growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'Straight: carrier of 28 pots', target: '2027-06-19',

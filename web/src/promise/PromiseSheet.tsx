@@ -2,15 +2,17 @@ import { Input, Select } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Offer, Refused, Understood } from '../api/client';
+import type { Offer, PlanView, Refused, Source, Understood } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChoices, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
 import { useKey } from '../look/useKey';
-import { dayWords } from '../look/words';
+import { chanceWords, dayWords } from '../look/words';
+import { sourceFor, type Chosen } from '../order/typedLine';
 import { PromiseAnswer } from './PromiseAnswer';
+import { SourceChoice } from './SourceChoice';
 
 const TYPING_PAUSE = 150;
 
@@ -109,11 +111,22 @@ function Taking({ understood, current, done }: { understood: Understood; current
   const [chosen, setChosen] = useState('');
   const siteId = understood.wish?.siteId ?? (chosen ? Number(chosen) : undefined);
   const site = choices.data?.sites.find((each) => each.id === siteId);
-  const order = { growerId: site?.growerId ?? 0, siteId: site?.id ?? 0, wish: understood.wish!, seen: understood.plan?.answer ?? 'NO' };
+  const [source, setSource] = useState<Chosen>();
+  const plan = understood.plan;
+  const from = plan ? sourceFor(plan, source) : undefined;
+  const line = { wish: understood.wish!, ...(from ? { fromBatch: from.batch } : { seen: plan?.answer ?? ('NO' as const) }) };
+  const order = { growerId: site?.growerId ?? 0, siteId: site?.id ?? 0, lines: [line] };
   const take = useNumberedChange((entry: typeof order, requestId) => answered(api.POST('/api/orders', { body: { requestId, ...entry } })));
-  if (understood.plan?.answer === 'NO' || !understood.plan?.possible) return null;
+  const sowable = plan?.answer !== 'NO' && plan?.possible === true;
+  if (!plan || (!sowable && plan.sources.length === 0)) return null;
   return (
     <div className="flex flex-wrap items-end gap-3">
+      <div className="w-full">
+        <SourceChoice
+          sources={plan.sources} chosen={from} choose={setSource}
+          alone={sowable && plan.window ? `best sown ${dayWords(plan.window.best)}, ${chanceWords(plan.chance)}` : undefined}
+        />
+      </div>
       {!understood.wish?.siteId && (
         <Field name="For whom">
           <Select className="entry" value={chosen} onChange={(event) => setChosen(event.target.value)}>
@@ -127,12 +140,18 @@ function Taking({ understood, current, done }: { understood: Understood; current
         </Field>
       )}
       <button
-        className="act act-main" disabled={!site || !current || take.isPending}
+        className="act act-main" disabled={!site || !current || take.isPending || (!from && !sowable)}
         onClick={() => take.mutate(order, { onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); } })}
       >
-        {understood.plan.answer === 'YES' ? 'Promise it: take the order' : 'Take the order on these terms'}
+        {takingWords(from, plan.answer)}
       </button>
       <Refusal message={take.error?.message} />
     </div>
   );
+}
+
+function takingWords(from: Source | undefined, answer: PlanView['answer']): string {
+  if (from?.kind === 'FREE') return `Promise it from batch ${from.batch}`;
+  if (from) return `Promise it: sow it with batch ${from.batch}`;
+  return answer === 'YES' ? 'Promise it: take the order' : 'Take the order on these terms';
 }

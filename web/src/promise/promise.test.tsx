@@ -7,7 +7,7 @@ import { PromiseAnswer } from './PromiseAnswer';
 import { PromiseSheet, reworded } from './PromiseSheet';
 
 const plan: PlanView = {
-  answer: 'YES', conditions: [], reasons: [], offers: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true, pottings: [],
+  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true, pottings: [],
   chosen: { seedsPerCell: 2, cells: 449, trays: 8, seeds: 898, chance: 0.95 },
   window: { earliest: '2027-05-01', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
   chance: 0.9, obstacles: [], emergencePlace: 'Warm room', growingPlace: 'Cool house', hardeningPlace: 'Frames', hardeningDays: 5, slots: 8,
@@ -71,7 +71,7 @@ describe('the question', () => {
     await waitFor(() => expect((screen.getByRole('button', { name: 'Promise it: take the order' }) as HTMLButtonElement).disabled).toBe(false));
     fireEvent.click(screen.getByRole('button', { name: 'Promise it: take the order' }));
     await waitFor(() => expect(calls.at(-1)?.path === '/api/orders' || calls.some((call) => call.path === '/api/orders')).toBe(true));
-    expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({ growerId: 1, siteId: 7, wish: understood.wish });
+    expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({ growerId: 1, siteId: 7, lines: [{ wish: understood.wish, seen: 'YES' }] });
   });
 
   it('says what is still missing, and what cannot be', async () => {

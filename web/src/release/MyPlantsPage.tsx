@@ -1,4 +1,4 @@
-import type { OrderView } from '../api/client';
+import type { LineView, OrderView } from '../api/client';
 import { useOrders } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
@@ -10,7 +10,7 @@ export function MyPlantsPage() {
   const orders = useOrders();
   if (orders.isPending) return <Loading what="your plants" />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
-  const coming = orders.data.filter((order) => order.standing !== 'RELEASED');
+  const coming = orders.data.filter((order) => order.standing !== 'RELEASED' && order.standing !== 'CANCELLED');
   const gone = orders.data.filter((order) => order.standing === 'RELEASED').reverse();
   return (
     <div className="mx-auto max-w-3xl">
@@ -25,9 +25,10 @@ export function MyPlantsPage() {
           <ul className="flex flex-col gap-4">
             {gone.map((order) => (
               <li key={order.number} className="board p-4">
-                <p className="mb-2">
-                  <strong>{order.plants} {order.variety}</strong> {order.crop.toLowerCase()}, wanted {dayWords(order.target)}
-                </p>
+                {order.lines.filter((line) => !line.cancelledOn).map((line) => (
+                  <p key={line.line}><strong>{line.plants} {line.variety}</strong> {line.crop.toLowerCase()}</p>
+                ))}
+                <p className="mb-2">wanted {dayWords(order.target)}</p>
                 <Notes order={order} />
               </li>
             ))}
@@ -39,41 +40,52 @@ export function MyPlantsPage() {
 }
 
 /** The answer in plain words. */
-export function answer(order: OrderView): string {
-  if (order.standing === 'FAILED') return 'This sowing failed. Your propagator will call you about it.';
-  if (order.released > 0) return `${order.released} of ${order.plants} have gone to you; the rest follows.`;
-  if (order.ready >= order.plants) return 'They are ready and waiting for you.';
-  if (order.ready > 0) return `${order.ready} of ${order.plants} are ready.`;
-  const ready = order.batches.find((batch) => batch.ready)?.ready;
+export function answer(line: LineView): string {
+  if (line.standing === 'FAILED' || line.standing === 'OPEN') return 'This sowing failed. Your propagator will call you about it.';
+  if (line.released >= line.plants) return 'All have gone to you.';
+  if (line.released > 0) return `${line.released} of ${line.plants} have gone to you; the rest follows.`;
+  if (line.ready >= line.plants) return 'They are ready and waiting for you.';
+  if (line.ready > 0) return `${line.ready} of ${line.plants} are ready.`;
+  const ready = line.supplies.find((supply) => supply.batch.ready)?.batch.ready;
   if (!ready) return 'They are not likely to be ready this season. Your propagator will call you.';
-  if (ready.middle <= order.target) return `They should be ready in time: ${chanceWords(order.chance)}.`;
+  if (ready.middle <= line.target) return `They should be ready in time: ${chanceWords(line.chance)}.`;
   return `They are likely to be late: ready ${spreadWords(ready)}.`;
 }
 
 function Coming({ order }: { order: OrderView }) {
-  const batch = order.batches[0];
+  const wanted = order.lines.filter((line) => !line.cancelledOn);
   return (
     <li className="board p-4">
-      <div className="flex items-start gap-3">
-        {batch && <StageMark stage={batch.stage} size={44} />}
-        <div className="grow">
-          <h2>{order.plants} {order.variety} <span className="font-normal text-pencil">{order.crop.toLowerCase()}</span></h2>
-          <p>wanted on <strong>{dayWords(order.target)}</strong> at {order.site}</p>
-          <p className="mt-2 text-lg">{answer(order)}</p>
-          {batch?.ready && order.ready === 0 && (
-            <p className="text-pencil">
-              Ready {spreadWords(batch.ready)}.{' '}
-              {batch.stage === 'PLANNED' ? `To be sown on ${dayWords(batch.sowDay)}.` : `Sown on ${dayWords(batch.sowDay)}.`}
-            </p>
-          )}
-          <details className="mt-2">
-            <summary className="trail min-h-11 content-center">What to do on the day</summary>
-            <ul className="list-disc pl-5">
-              {order.planting.map((line) => <li key={line}>{line}</li>)}
-            </ul>
-          </details>
-          <Notes order={order} />
-        </div>
+      <p className="mb-2 text-pencil">Order {order.number}, wanted on <strong className="text-ink">{dayWords(order.target)}</strong> at {order.site}</p>
+      <ul className="flex flex-col gap-4">
+        {wanted.map((line) => <ComingLine key={line.line} line={line} order={order} />)}
+      </ul>
+      <div className="mt-2"><Notes order={order} /></div>
+    </li>
+  );
+}
+
+function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
+  const batch = line.supplies[0]?.batch;
+  return (
+    <li className="flex items-start gap-3">
+      {batch && <StageMark stage={batch.stage} size={44} />}
+      <div className="grow">
+        <h2>{line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span></h2>
+        {line.target !== order.target && <p>for <strong>{dayWords(line.target)}</strong></p>}
+        <p className="text-lg">{answer(line)}</p>
+        {batch?.ready && line.ready === 0 && line.released < line.plants && (
+          <p className="text-pencil">
+            Ready {spreadWords(batch.ready)}.{' '}
+            {batch.stage === 'PLANNED' ? `To be sown on ${dayWords(batch.sowDay)}.` : `Sown on ${dayWords(batch.sowDay)}.`}
+          </p>
+        )}
+        <details>
+          <summary className="trail min-h-11 content-center">What to do on the day</summary>
+          <ul className="list-disc pl-5">
+            {line.planting.map((words) => <li key={words}>{words}</li>)}
+          </ul>
+        </details>
       </div>
     </li>
   );

@@ -1,5 +1,6 @@
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BoardBatch } from '../api/client';
+import { forWhom } from '../look/forWhom';
 import { type Mark, StageMark } from '../look/StageMark';
 import { addDays, chanceWords, dayWords, shortDay, spreadWords } from '../look/words';
 import { type BoardScale, dragged } from './boardScale';
@@ -39,7 +40,7 @@ export const BoardRow = memo(function BoardRow({
             {batch.pinned && <span className="font-normal text-pencil"> · by hand</span>}
           </span>
           <span className="block truncate text-xs text-pencil">
-            {batch.plants} {batch.crop.toLowerCase()}, {batch.grower}
+            {batch.plants} {batch.crop.toLowerCase()}, {forWhom(batch.promises)}
           </span>
         </span>
         <span className={`shrink-0 text-xs ${shown.chance < 0.5 ? 'font-bold text-brick' : 'text-pencil'}`}>{Math.round(shown.chance * 100)} %</span>

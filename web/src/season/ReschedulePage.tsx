@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { BatchChoices, BoardBatch } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange, useNumberedChange, useSeason } from '../api/queries';
+import { forWhom } from '../look/forWhom';
 import { Field } from '../look/Field';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
@@ -27,7 +28,7 @@ export function ReschedulePage() {
   if (season.isError) return <Trouble error={season.error} retry={() => season.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = season.data.batches.filter((batch) =>
-    words.every((word) => `${batch.number} ${batch.variety} ${batch.crop} ${batch.grower} ${batch.chance < 0.5 ? 'at risk' : ''}`.toLowerCase().includes(word)),
+    words.every((word) => `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.chance < 0.5 ? 'at risk' : ''}`.toLowerCase().includes(word)),
   );
   const toggle = (batch: BoardBatch) => {
     const next = new Set(picked);
@@ -52,7 +53,7 @@ export function ReschedulePage() {
                 <label className="flex min-h-11 items-center gap-2">
                   <input type="checkbox" className="size-5 shrink-0" checked={picked.has(batch.number)} onChange={() => toggle(batch)} />
                   <StageMark stage={batch.stage} size={20} />
-                  <span>{batch.number} {batch.variety}, {batch.grower}, <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.target)}</span></span>
+                  <span>{batch.number} {batch.variety}, {forWhom(batch.promises)}, <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.target)}</span></span>
                 </label>
               </li>
             ))}
@@ -89,7 +90,7 @@ function Choices({ choices }: { choices: BatchChoices }) {
   return (
     <article className="board p-4 text-sm" aria-label={`Batch ${choices.batch}`}>
       <h3>
-        <Link className="trail" to={`/batches/${choices.batch}`}>{choices.batch} {choices.variety}</Link>, {choices.plants} for {choices.grower}
+        <Link className="trail" to={`/batches/${choices.batch}`}>{choices.batch} {choices.variety}</Link>, {choices.plants} for {forWhom(choices.promises)}
       </h3>
       <p className="text-pencil">
         {choices.target === choices.targetBefore ? `Wanted ${dayWords(choices.target)}` : `Wanted ${dayWords(choices.target)} instead of ${dayWords(choices.targetBefore)}`}; ready{' '}

@@ -163,7 +163,7 @@ function Filters({
   const plain = (values: string[]) => values.map((value) => ({ value, name: value }));
   return (
     <div className="grid grid-cols-2 items-center gap-2 sm:flex sm:flex-wrap" role="search" aria-label="Show only">
-      {select('grower', 'All growers', plain(distinct((batch) => batch.grower)))}
+      {select('grower', 'All growers', plain([...new Set(season.batches.flatMap((batch) => batch.promises.map((promise) => promise.grower)))].sort()))}
       {select('crop', 'All crops', plain(distinct((batch) => batch.crop)))}
       {select('place', 'All places', season.places.map((place) => ({ value: String(place.id), name: place.name })))}
       {select('state', 'All states', [{ value: 'AT_RISK', name: 'At risk' }, ...distinct((batch) => batch.stage).map((stage) => ({ value: stage, name: STAGE_WORDS[stage as BoardBatch['stage']] }))])}

@@ -34,7 +34,7 @@ export function TrialPanel({
           <Then name="In time" before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
           <Then name="In" before={batch.container} then={then?.container} />
           <dt className="text-pencil">Wanted</dt>
-          <dd>{dayWords(batch.target)}, order <Link className="trail" to={`/orders/${batch.order}`}>{batch.order}</Link></dd>
+          <dd>{dayWords(batch.target)}, {batch.promises.length === 0 ? 'for nobody yet' : batch.promises.map((promise) => <Link key={promise.order} className="trail mr-2" to={`/orders/${promise.order}`}>order {promise.order}</Link>)}</dd>
         </dl>
         {!batch.sown && batch.window?.open && (
           <p className="mt-1 text-pencil">

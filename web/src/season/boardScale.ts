@@ -43,7 +43,7 @@ export const NO_FILTER: BoardFilter = { grower: '', crop: '', place: '', state: 
 
 export function fits(batch: BoardBatch, filter: BoardFilter): boolean {
   return (
-    (!filter.grower || batch.grower === filter.grower) &&
+    (!filter.grower || batch.promises.some((promise) => promise.grower === filter.grower)) &&
     (!filter.crop || batch.crop === filter.crop) &&
     (!filter.place || batch.stays.some((stay) => String(stay.placeId) === filter.place)) &&
     (!filter.state || (filter.state === 'AT_RISK' ? batch.chance < 0.5 : batch.stage === filter.state))

@@ -5,12 +5,12 @@ import { fakeServer, show, Status } from '../api/faked';
 import { SuccessionForm } from '../order/SuccessionForm';
 import { SeedPage } from '../seed/SeedPage';
 import { ReschedulePage } from './ReschedulePage';
-import { sampleChoices, sampleSeason } from './samples';
+import { sampleChoices, samplePromise, sampleSeason } from './samples';
 import { WallPage } from './WallPage';
 
 describe('rescheduling', () => {
   const choices: BatchChoices = {
-    batch: 214, variety: 'Blue Lantern', grower: 'Field one', order: 114, plants: 120, stage: 'PLANNED', targetBefore: '2027-06-10',
+    batch: 214, variety: 'Blue Lantern', promises: [samplePromise('Field one', 114)], plants: 120, stage: 'PLANNED', targetBefore: '2027-06-10',
     target: '2027-06-17', chanceBefore: 0.9,
     options: [
       { kind: 'SOW_AGAIN_TIMED', words: 'Sow it on Mon 10 May instead of Mon 3 May.', target: '2027-06-17', chance: 0.9 },

@@ -1,11 +1,14 @@
-import type { BoardBatch, BoardView, Choices } from '../api/client';
+import type { BoardBatch, BoardView, Choices, PromiseView } from '../api/client';
 
 const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
+
+/** For tests: plants promised to a grower. */
+export const samplePromise = (grower: string, order: number): PromiseView => ({ order, line: 1, grower, plants: 120, target: '2027-06-10', chance: 0.9 });
 
 /** For tests: a planned batch of kale. */
 export function sampleBatch(more: Partial<BoardBatch> = {}): BoardBatch {
   return {
-    number: 214, variety: 'Blue Lantern', crop: 'Curly kale', grower: 'Field one', order: 114, plants: 120,
+    number: 214, variety: 'Blue Lantern', crop: 'Curly kale', promises: [samplePromise('Field one', 114)], plants: 120,
     container: 'Module tray of 60', stage: 'PLANNED', sown: false, pinned: false, sowDay: '2027-05-03', chance: 0.9,
     target: '2027-06-10', emergencePlaceId: 1, growingPlaceId: 2, hardeningPlaceId: 3, planVersion: 0,
     window: { earliest: '2027-04-30', earliestBecause: 'LEAVES', best: '2027-05-03', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.9, open: true },
@@ -21,7 +24,7 @@ export function sampleSeason(more: Partial<BoardView> = {}): BoardView {
     today: '2027-04-15',
     batches: [
       sampleBatch(),
-      sampleBatch({ number: 215, variety: 'Stonecap', crop: 'Cabbage', grower: 'Field two', stage: 'GROWING_ON', sown: true, sowDay: '2027-03-20', chance: 0.3 }),
+      sampleBatch({ number: 215, variety: 'Stonecap', crop: 'Cabbage', promises: [samplePromise('Field two', 115)], stage: 'GROWING_ON', sown: true, sowDay: '2027-03-20', chance: 0.3 }),
       sampleBatch({ number: 216, variety: 'Copper Bell', crop: 'Tomato', stays: [{ placeId: 2, from: '2027-05-03', to: '2027-05-09', slots: 3 }] }),
     ],
     places: [

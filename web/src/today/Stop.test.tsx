@@ -8,7 +8,8 @@ import { Stop } from './Stop';
 const batch: BatchSummary = {
   number: 242, variety: 'Thickset', crop: 'Spinach', stage: 'EMERGING', verdict: 'LATE', place: 'Warm room',
   trays: [1169, 1170, 1171], balance: { sown: 180, waiting: 90, empty: 0, alive: 90, lost: 0, released: 0 },
-  sowDay: '2027-04-06', chance: 0.4, order: 142, grower: 'Upper Tarrow Farm', plants: 150, target: '2027-05-04',
+  sowDay: '2027-04-06', chance: 0.4, plants: 150, target: '2027-05-04', shares: { promised: 150, reserved: 0, free: 0, missing: 60 },
+  promises: [{ order: 142, line: 1, grower: 'Upper Tarrow Farm', plants: 150, target: '2027-05-04', chance: 0.4 }],
   plantsAlive: 90, traysToSow: 0,
 };
 

@@ -33,7 +33,7 @@ function target(kind: TaskKind, batch: BatchSummary): string {
     case 'DECIDE_ON_FAILING':
       return `/season/reschedule?batch=${batch.number}`;
     case 'RELEASE':
-      return `/orders/${batch.order}`;
+      return batch.promises[0] ? `/orders/${batch.promises[0].order}` : `/batches/${batch.number}`;
     default:
       return `/batches/${batch.number}`;
   }

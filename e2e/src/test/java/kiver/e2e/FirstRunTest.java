@@ -91,7 +91,7 @@ class FirstRunTest {
             Screen.typeOrder(page, "Hill farm", "Hill kale", "40", LocalDate.now().plusDays(75).toString());
             assertThat(page.getByText("Seeds per cell compared")).isVisible();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take the order for 40 plants")).click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("40 Hill kale"))).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("40 Hill kale").setLevel(1))).isVisible();
         }
     }
 }

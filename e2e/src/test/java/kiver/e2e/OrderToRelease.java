@@ -259,20 +259,20 @@ abstract class OrderToRelease {
         try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             page.navigate("/orders/" + order);
-            page.getByLabel("Plants").fill("5000");
+            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("5000");
             button(page, "Release").click();
             assertThat(page.getByRole(AriaRole.ALERT)).containsText("release at most");
-            page.getByLabel("Plants").fill("30");
+            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("30");
             screen.requireAccessible();
             button(page, "Release 30 plants").click();
-            assertThat(page.getByText("30 of 50")).isVisible();
+            assertThat(page.getByText("30 of 50", new Page.GetByTextOptions().setExact(true))).isVisible();
             assertThat(button(page, "Release 20 plants")).isVisible();
             Locator note = page.getByRole(AriaRole.LINK, named("Delivery note"));
             String text = pdf(screen, note.getAttribute("href"));
             assertThat(text).contains("30 Thickset", "To Lowermead Market Garden", "batch " + batch, "Fine mix, test heap",
                     "How to plant", "of 50 ordered");
             button(page, "Release 20 plants").click();
-            assertThat(page.getByText("50 of 50")).isVisible();
+            assertThat(page.getByText("50 of 50", new Page.GetByTextOptions().setExact(true))).isVisible();
         }
     }
 

@@ -65,7 +65,7 @@ class SeasonAtTheDeskTest {
             assertThat(answer).containsText("Yes");
             button(page, Pattern.compile("take the order|Take the order")).click();
             page.waitForURL(Pattern.compile(".*/orders/\\d+"));
-            assertThat(page.getByRole(AriaRole.HEADING, heading("40 "))).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, heading("40 ").setLevel(1))).isVisible();
         }
     }
 

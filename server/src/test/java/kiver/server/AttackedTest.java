@@ -44,6 +44,12 @@ class AttackedTest {
 
     private static final LocalDate TARGET = SmallNursery.TODAY.plusDays(70);
 
+    private static final String SPOIL = """
+            update grower_order set target = %s where id = (
+                select line.order_id from order_line line join promise on promise.line_id = line.id
+                join batch on batch.id = promise.batch_id where batch.number = ?)
+            """;
+
     @Autowired SmallNursery nursery;
     @Autowired MockMvc http;
     @Autowired BatchBook batches;
@@ -83,7 +89,7 @@ class AttackedTest {
         int spoilt = batch(10);
         int whole = batch(11);
         database.update("update batch set sow_day = '5874897-01-01' where number = ?", spoilt);
-        database.update("update grower_order set target = '5874897-12-31' where id = (select order_id from batch where number = ?)", spoilt);
+        database.update(SPOIL.formatted("'5874897-12-31'"), spoilt);
         for (String page : List.of("/api/round", "/api/season", "/api/space", "/api/orders", "/api/batches", "/api/season/seed-needs",
                 "/api/season/work?from=2027-03-01&to=2027-03-07")) {
             nursery.get(nursery.propagator, page).andExpect(status().isOk());
@@ -93,7 +99,7 @@ class AttackedTest {
                 .allSatisfy(words -> assertThat(words).contains("cannot be worked out"));
         assertThat(JsonPath.<List<String>>read(all, "$[?(@.number == " + whole + " && @.problem)].problem")).isEmpty();
         database.update("update batch set sow_day = ? where number = ?", SmallNursery.TODAY.plusDays(5), spoilt);
-        database.update("update grower_order set target = ? where id = (select order_id from batch where number = ?)", TARGET, spoilt);
+        database.update(SPOIL.formatted("?"), TARGET, spoilt);
     }
 
     @Test
@@ -187,7 +193,7 @@ class AttackedTest {
         for (int order = 0; order < 30; order++) {
             orders.add(() -> code(nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), 50, SmallNursery.TODAY.plusDays(50))
                     .replace("\"varietyId\":" + nursery.varietyId, "\"varietyId\":" + variety)
-                    .replaceFirst("\\}$", ",\"seen\":\"YES\"}"))));
+                    .replaceFirst("\\}\\]\\}$", ",\"seen\":\"YES\"}]}"))));
         }
         List<Integer> answers = atOnce(orders);
         int promised = batches.files().stream().filter(file -> file.batch().lotId() == lot)
@@ -308,7 +314,7 @@ class AttackedTest {
     }
 
     private int batchOf(int order) {
-        return batches.files().stream().filter(file -> file.batch().orderNumber() == order).findFirst().orElseThrow().batch().number();
+        return nursery.batchOf(order);
     }
 
     private int sown(int plants) throws Exception {

@@ -185,13 +185,10 @@ class JourneyTest {
     }
 
     private int order(String wish) throws Exception {
-        String answer = nursery.post(nursery.propagator, "/api/orders",
-                        "{\"requestId\":\"%s\",\"growerId\":%d,\"siteId\":%d,\"wish\":%s}"
-                                .formatted(UUID.randomUUID(), nursery.growerId, nursery.siteId, wish))
+        String answer = nursery.post(
+                        nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + "}"))
                 .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
-        return database.queryForObject(
-                "select batch.number from batch join grower_order ordered on ordered.id = batch.order_id where ordered.number = ?",
-                Integer.class, JsonPath.<Integer>read(answer, "$.number"));
+        return nursery.batchOf(JsonPath.<Integer>read(answer, "$.number"));
     }
 
     private void plan(int batch, LocalDate sowDay) throws Exception {
@@ -204,7 +201,7 @@ class JourneyTest {
     }
 
     private int orderOf(int batch) {
-        return batches.file(batch).batch().orderNumber();
+        return nursery.orderOf(batch);
     }
 
     private void sow(int batch, int tray, int first, int last, long lot, String mix) throws Exception {
@@ -221,8 +218,7 @@ class JourneyTest {
     }
 
     private int release(int order, int plants) throws Exception {
-        String made = nursery.post(nursery.propagator, "/api/releases",
-                        "{\"requestId\":\"%s\",\"order\":%d,\"plants\":%d}".formatted(UUID.randomUUID(), order, plants))
+        String made = nursery.release(UUID.randomUUID(), order, plants)
                 .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
         return JsonPath.read(made, "$.number");
     }

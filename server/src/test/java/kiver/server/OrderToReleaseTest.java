@@ -62,7 +62,7 @@ class OrderToReleaseTest {
         harden(planned);
         nursery.get(nursery.propagator, "/api/orders/" + planned.order())
                 .andExpect(jsonPath("$.order.standing").value("READY"))
-                .andExpect(jsonPath("$.order.ready").value(20))
+                .andExpect(jsonPath("$.order.lines[0].ready").value(20))
                 .andExpect(jsonPath("$.picks", hasSize(1)));
         release(planned, UUID.randomUUID(), 12).andExpect(status().isOk());
         release(planned, UUID.randomUUID(), 8).andExpect(status().isOk());
@@ -130,7 +130,7 @@ class OrderToReleaseTest {
         refused(sow(planned, UUID.randomUUID(), 5, 1), "lastCell", "before it begins");
         refused(sow(planned, UUID.randomUUID(), 1, 500), "lastCell", "60 cells");
         refused(lose(planned, "[]"), "cells", "at least one cell");
-        refused(release(planned, UUID.randomUUID(), 5), "plants", "No plants for this order are ready yet");
+        refused(release(planned, UUID.randomUUID(), 5), "plants", "No plants of line 1, Test kale are ready yet");
         refused(nursery.post(nursery.hand, "/api/batches/" + planned.batch() + "/counts", """
                 {"requestId":"%s","tray":%d,"cells":[{"cell":1,"seedlings":1}],"complete":false,"day":"2031-01-01"}"""
                 .formatted(UUID.randomUUID(), planned.tray())), "day", "still to come");
@@ -139,9 +139,9 @@ class OrderToReleaseTest {
 
     @Test
     void aWrongOrderIsToldAtItsField() throws Exception {
-        refused(order(0, SmallNursery.TODAY.plusDays(70)), "wish.plants", "at least 1 plant");
-        refused(order(-4, SmallNursery.TODAY.plusDays(70)), "wish.plants", "at least 1 plant");
-        refused(order(10_000_000, SmallNursery.TODAY.plusDays(70)), "wish.plants", "100,000");
+        refused(order(0, SmallNursery.TODAY.plusDays(70)), "lines[0].wish.plants", "at least 1 plant");
+        refused(order(-4, SmallNursery.TODAY.plusDays(70)), "lines[0].wish.plants", "at least 1 plant");
+        refused(order(10_000_000, SmallNursery.TODAY.plusDays(70)), "lines[0].wish.plants", "100,000");
         refused(order(30, SmallNursery.TODAY.minusDays(1)), "target", "has passed");
         refused(order(30, SmallNursery.TODAY.plusDays(6)), "target", "too late to sow");
         // With more time the seed could be bought, and the order is taken on that condition.
@@ -160,7 +160,7 @@ class OrderToReleaseTest {
         sow(planned, UUID.randomUUID(), 1, planned.cells());
         countAll(planned);
         harden(planned);
-        refused(release(planned, UUID.randomUUID(), 26), "plants", "is for 25 plants");
+        refused(release(planned, UUID.randomUUID(), 26), "plants", "is for 25 plants of line 1");
         refused(release(planned, UUID.randomUUID(), planned.cells() + 1), "plants", "release at most 25 more");
         assertThat(balance(planned).released()).isZero();
         assertThat(database.queryForObject(
@@ -175,7 +175,7 @@ class OrderToReleaseTest {
         countAll(planned);
         lose(planned, IntStream.rangeClosed(1, planned.cells() - 20).boxed().toList().toString()).andExpect(status().isOk());
         harden(planned);
-        refused(release(planned, UUID.randomUUID(), 21), "plants", "Only 20 plants for this order are ready");
+        refused(release(planned, UUID.randomUUID(), 21), "plants", "Only 20 plants of line 1, Test kale are ready");
         release(planned, UUID.randomUUID(), 20).andExpect(status().isOk());
         assertThat(balance(planned).released()).isEqualTo(20);
     }
@@ -209,10 +209,7 @@ class OrderToReleaseTest {
     }
 
     private Planned plannedFor(int order) {
-        BatchFile file = batches.files().stream()
-                .filter(each -> each.batch().orderNumber() == order)
-                .findFirst()
-                .orElseThrow();
+        BatchFile file = batches.file(nursery.batchOf(order));
         var run = file.runs().get(0);
         return new Planned(order, file.batch().number(), trays.tray(run.tray()).number(), run.length());
     }
@@ -256,8 +253,7 @@ class OrderToReleaseTest {
 
     private ResultActions release(Planned planned, UUID request, int plants)
             throws Exception {
-        return nursery.post(nursery.propagator, "/api/releases", """
-                {"requestId":"%s","order":%d,"plants":%d}""".formatted(request, planned.order(), plants));
+        return nursery.release(request, planned.order(), plants);
     }
 
     private ResultActions order(int plants, LocalDate target) throws Exception {

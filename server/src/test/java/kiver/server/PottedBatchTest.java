@@ -151,13 +151,11 @@ class PottedBatchTest {
     }
 
     private int take(int plants) throws Exception {
-        String answer = nursery.post(nursery.propagator, "/api/orders", """
-                {"requestId":"%s","growerId":%d,"siteId":%d,"wish":%s}"""
-                .formatted(UUID.randomUUID(), nursery.growerId, nursery.siteId, wish(plants)))
+        String answer = nursery.post(
+                        nursery.propagator, "/api/orders",
+                        nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish(plants) + "}"))
                 .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
-        return database.queryForObject(
-                "select batch.number from batch join grower_order ordered on ordered.id = batch.order_id where ordered.number = ?",
-                Integer.class, JsonPath.<Integer>read(answer, "$.number"));
+        return nursery.batchOf(JsonPath.<Integer>read(answer, "$.number"));
     }
 
     private String wish(int plants) {

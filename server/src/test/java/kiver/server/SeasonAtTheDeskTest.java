@@ -70,9 +70,7 @@ class SeasonAtTheDeskTest {
                 .andExpect(jsonPath("$.plan.stays[0].place").value("Place 1"))
                 .andReturn().getResponse().getContentAsString();
         String wish = new tools.jackson.databind.json.JsonMapper().writeValueAsString(JsonPath.read(answer, "$.wish"));
-        nursery.post(nursery.propagator, "/api/orders", """
-                {"requestId":"%s","growerId":%d,"siteId":%d,"wish":%s}"""
-                        .formatted(UUID.randomUUID(), nursery.growerId, nursery.siteId, wish))
+        nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + "}"))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.number", greaterThan(100)));
     }
@@ -111,7 +109,7 @@ class SeasonAtTheDeskTest {
                 .formatted(UUID.randomUUID(), nursery.growerId, nursery.siteId, succession);
         nursery.post(nursery.propagator, "/api/successions", order).andExpect(jsonPath("$.orders").value(3));
         nursery.post(nursery.propagator, "/api/successions", order).andExpect(jsonPath("$.orders").value(3));
-        assertThat(database.queryForList("select plants from grower_order where succession = 1 order by target", Integer.class))
+        assertThat(database.queryForList("select plants from order_line line join grower_order o on o.id = line.order_id where succession = 1 order by o.target", Integer.class))
                 .containsExactly(10, 10, 11);
         nursery.post(nursery.propagator, "/api/successions/plan", """
                 {"wish":%s,"until":"%s"}""".formatted(wish(31, "module-60", TARGET), TARGET))
@@ -300,11 +298,11 @@ class SeasonAtTheDeskTest {
     void twoBatchesOfAKindCanBeSwapped() throws Exception {
         int one = batch(20);
         int other = batch(20);
-        int orderOfOne = batches.file(one).batch().orderNumber();
+        int orderOfOne = nursery.orderOf(one);
         nursery.post(nursery.propagator, "/api/reschedule", """
                 {"requestId":"%s","batch":%d,"kind":"SWAP","target":"%s","otherBatch":%d}"""
                 .formatted(UUID.randomUUID(), one, TARGET, other)).andExpect(status().isOk());
-        assertThat(batches.file(other).batch().orderNumber()).isEqualTo(orderOfOne);
+        assertThat(nursery.orderOf(other)).isEqualTo(orderOfOne);
     }
 
     @Test
@@ -378,10 +376,7 @@ class SeasonAtTheDeskTest {
     }
 
     private int batch(int plants) throws Exception {
-        int order = nursery.order(plants);
-        return database.queryForObject(
-                "select batch.number from batch join grower_order ordered on ordered.id = batch.order_id where ordered.number = ?",
-                Integer.class, order);
+        return nursery.batchOf(nursery.order(plants));
     }
 
     private LocalDate sowDay(int batch) {

@@ -19,6 +19,7 @@ import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
+import kiver.server.batch.BatchBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
@@ -46,6 +47,7 @@ public class SmallNursery {
     @Autowired CropBook crops;
     @Autowired SeedStore seeds;
     @Autowired OrderBook orders;
+    @Autowired BatchBook batches;
     @Autowired SeasonService seasons;
     @Autowired AccountMapper accounts;
 
@@ -91,10 +93,37 @@ public class SmallNursery {
     }
 
     String orderBody(UUID requestId, int plants, LocalDate target) {
+        return orderBody(requestId, """
+                {"wish":{"varietyId":%d,"container":"module-60","plants":%d,"leavesFrom":4,"leavesTo":6,"target":"%s"}}"""
+                .formatted(varietyId, plants, target));
+    }
+
+    /** An order of some lines for the first grower. */
+    String orderBody(UUID requestId, String... lines) {
         return """
-                {"requestId":"%s","growerId":%d,"siteId":%d,"wish":{"varietyId":%d,"container":"module-60","plants":%d,
-                 "leavesFrom":4,"leavesTo":6,"target":"%s"}}"""
-                .formatted(requestId, growerId, siteId, varietyId, plants, target);
+                {"requestId":"%s","growerId":%d,"siteId":%d,"lines":[%s]}"""
+                .formatted(requestId, growerId, siteId, String.join(",", lines));
+    }
+
+    /** The one batch that is promised to an order. */
+    int batchOf(int order) {
+        return batches.files().stream()
+                .filter(file -> file.promises().stream().anyMatch(promise -> promise.orderNumber() == order))
+                .findFirst()
+                .orElseThrow()
+                .batch()
+                .number();
+    }
+
+    /** The order that a batch is promised to first. */
+    int orderOf(int batch) {
+        return batches.file(batch).promises().get(0).orderNumber();
+    }
+
+    /** Lets plants of an order's first line go. */
+    ResultActions release(UUID requestId, int order, int plants) throws Exception {
+        return post(propagator, "/api/releases", """
+                {"requestId":"%s","order":%d,"lines":[{"line":1,"plants":%d}]}""".formatted(requestId, order, plants));
     }
 
     ResultActions post(Person person, String path, String body) throws Exception {

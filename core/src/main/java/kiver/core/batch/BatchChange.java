@@ -87,8 +87,7 @@ public sealed interface BatchChange {
 
         public Counted {
             seedlings = Map.copyOf(seedlings);
-            // Counts recorded before the two were told apart name no cell here.
-            somethingUp = somethingUp == null ? List.of() : somethingUp.stream().distinct().sorted().toList();
+            somethingUp = somethingUp.stream().distinct().sorted().toList();
             for (Integer cell : somethingUp) {
                 if (seedlings.containsKey(cell)) {
                     throw new ChangeRefused("cells", "Cell " + cell + " is counted twice.");
@@ -133,7 +132,7 @@ public sealed interface BatchChange {
 
         public Moved {
             Objects.requireNonNull(place);
-            trays = trays == null ? List.of() : List.copyOf(trays);
+            trays = List.copyOf(trays);
         }
     }
 
@@ -171,13 +170,23 @@ public sealed interface BatchChange {
      * Plants left with a grower.
      *
      * @param release number of the release they are part of
+     * @param line of an order they went with; {@link #BEFORE_LINES} in records from before orders had lines
      * @param tray they were in
      * @param cells by number, at least one, none twice
      */
-    record Released(long release, TrayId tray, List<Integer> cells) implements BatchChange {
+    record Released(long release, long line, TrayId tray, List<Integer> cells) implements BatchChange {
+
+        /** Stands for the only line that an order had. */
+        public static final long BEFORE_LINES = 0;
+
         public Released {
             cells = List.copyOf(cells);
             CellNumbers.requireEachOnce(cells);
+        }
+
+        /** The same for a line. */
+        public Released forLine(long otherLine) {
+            return new Released(release, otherLine, tray, cells);
         }
     }
 
@@ -196,7 +205,7 @@ public sealed interface BatchChange {
         }
 
         public Corrected {
-            reason = reason == null ? "" : reason.strip();
+            reason = reason.strip();
         }
     }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
+import kiver.core.order.PlantShares;
 import kiver.core.harden.DayOutside;
 
 /** Works out what is to be done with a batch on a day. */
@@ -20,7 +21,6 @@ public final class Round {
     private static final int DAYS_TO_PREPARE_RELEASE = 1;
 
     /** Spares wait this long for replacements to be asked for. */
-    private static final int DAYS_SPARES_ARE_KEPT = 14;
 
     /** A forecast below this chance is worth a look every day. */
     private static final double WORRYING_CHANCE = 0.5;
@@ -175,7 +175,7 @@ public final class Round {
     }
 
     private static Optional<RoundTask> clearing(BatchSituation batch, LocalDate today) {
-        Optional<LocalDate> over = batch.lastReleasedOn().map(day -> day.plusDays(DAYS_SPARES_ARE_KEPT));
+        Optional<LocalDate> over = batch.lastReleasedOn().map(day -> day.plusDays(PlantShares.DAYS_SPARES_ARE_KEPT));
         if (batch.plantsStillWanted() > 0 || over.isEmpty() || over.get().isAfter(today)) {
             return Optional.empty();
         }

@@ -44,7 +44,7 @@ class BatchStateTest {
         assertThat(state.hardeningDays()).isEqualTo(2);
         assertThat(state.place()).contains(GROUND);
         state = state.after(DAY.plusDays(23), new BatchChange.Lost(TRAY, List.of(2), LossReason.SLUGS));
-        state = state.after(DAY.plusDays(24), new BatchChange.Released(501, TRAY, List.of(1, 3)));
+        state = state.after(DAY.plusDays(24), new BatchChange.Released(501, 1, TRAY, List.of(1, 3)));
         assertThat(state.stage()).isEqualTo(BatchStage.RELEASED);
         assertThat(state.balance()).isEqualTo(new Balance(10, 0, 7, 0, 1, 2));
     }
@@ -55,7 +55,7 @@ class BatchStateTest {
                 new BatchChange.Counted(new TrayId(8), Map.of(1, 1), false),
                 counted(Map.of(11, 1), false),
                 new BatchChange.Lost(TRAY, List.of(11), LossReason.MICE),
-                new BatchChange.Released(501, TRAY, List.of(9)),
+                new BatchChange.Released(501, 1, TRAY, List.of(9)),
                 new BatchChange.HardenedForDay(3),
                 new BatchChange.HardeningEnded(),
                 new BatchChange.Corrected(9),
@@ -83,7 +83,7 @@ class BatchStateTest {
                 .after(DAY.plusDays(9), counted(Map.of(1, 1, 2, 1), true))
                 .after(DAY.plusDays(10), new BatchChange.Lost(TRAY, List.of(1), LossReason.MICE));
         for (int gone : List.of(1, 3)) {
-            assertThatThrownBy(() -> state.after(DAY.plusDays(11), new BatchChange.Released(501, TRAY, List.of(gone))))
+            assertThatThrownBy(() -> state.after(DAY.plusDays(11), new BatchChange.Released(501, 1, TRAY, List.of(gone))))
                     .hasMessageContaining("Cell " + gone + " holds no living plant");
         }
     }
@@ -120,7 +120,7 @@ class BatchStateTest {
         assertThatThrownBy(() -> corrected.after(DAY.plusDays(6), new BatchChange.Corrected(3)))
                 .hasMessageContaining("undone before");
         assertThat(corrected.after(DAY.plusDays(6), new BatchChange.Corrected(4)).balance().lost()).isEqualTo(1);
-        BatchState gone = state.after(DAY.plusDays(6), new BatchChange.Released(501, TRAY, List.of(2)));
+        BatchState gone = state.after(DAY.plusDays(6), new BatchChange.Released(501, 1, TRAY, List.of(2)));
         assertThatThrownBy(() -> gone.after(DAY.plusDays(6), new BatchChange.Corrected(2)))
                 .hasMessageContaining("later changes rest on it");
     }
@@ -172,7 +172,7 @@ class BatchStateTest {
                 yield counted(seedlings, random.nextInt(8) == 0);
             }
             case 3 -> new BatchChange.Lost(TRAY, cells, LossReason.DRIED_OUT);
-            case 4 -> new BatchChange.Released(501, TRAY, cells);
+            case 4 -> new BatchChange.Released(501, 1, TRAY, cells);
             default -> new BatchChange.Corrected(2 + random.nextInt(state.changes().size() + 1));
         };
     }

@@ -44,7 +44,7 @@ class PottingOnTest {
                 .after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1, 2, 6), new CellRun(POTS, 4, 6)))
                 .after(DAY.plusDays(30), new BatchChange.PottedOn(POTS, List.of(4, 5), new CellRun(MORE_POTS, 1, 2)))
                 .after(DAY.plusDays(31), new BatchChange.Lost(POTS, List.of(6), LossReason.TOO_WEAK))
-                .after(DAY.plusDays(40), new BatchChange.Released(501, MORE_POTS, List.of(1)));
+                .after(DAY.plusDays(40), new BatchChange.Released(501, 1, MORE_POTS, List.of(1)));
         assertThat(twice.balance()).isEqualTo(new Balance(6, 0, 2, 1, 2, 1));
     }
 

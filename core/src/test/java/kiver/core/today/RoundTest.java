@@ -171,7 +171,7 @@ class RoundTest {
                 .after(TODAY, new BatchChange.Lost(TRAY, List.of(1, 2), LossReason.DAMPING_OFF));
         assertThat(only(new Situation(failed)).kind()).as("nobody has its plants yet").isEqualTo(TaskKind.DECIDE_ON_FAILING);
         assertThat(tasks(new Situation(failed).wanted(0))).isEmpty();
-        BatchState gone = ready().after(TODAY, new BatchChange.Released(501, TRAY, IntStream.rangeClosed(1, 9).boxed().toList()));
+        BatchState gone = ready().after(TODAY, new BatchChange.Released(501, 1, TRAY, IntStream.rangeClosed(1, 9).boxed().toList()));
         assertThat(tasks(new Situation(gone))).isEmpty();
     }
 

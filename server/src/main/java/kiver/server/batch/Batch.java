@@ -9,7 +9,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
 
 /**
- * A batch as it was planned, with the order it is for.
+ * A batch as it was planned: what the nursery decided to grow, whoever it is for.
  *
  * @param id in the database
  * @param number as written on labels, from 201
@@ -27,32 +27,26 @@ import kiver.core.plan.ContainerPath;
  * @param containers codes of the containers it passes, in order, separated by spaces
  * @param pottedLate whether it stays in each container as long as its roots allow
  * @param pinned whether its places were chosen by hand
- * @param orderId in the database
- * @param orderNumber as written, from 101
- * @param growerId whose order it is
- * @param grower name
+ * @param varietyId grown
  * @param variety name
  * @param crop code
- * @param container code
- * @param plants ordered
- * @param leavesFrom fewest true leaves ordered
- * @param leavesTo most true leaves ordered
- * @param target day on which the plants are wanted
- * @param under share of them that the grower takes as whole when it is missing, 0 to 0.5
- * @param countedIn what the number ordered counts
+ * @param plants it was planned to give
+ * @param leavesFrom fewest true leaves
+ * @param leavesTo most true leaves
+ * @param target day for which it is grown: that of the first line still waiting for its plants, or the one it was planned for
+ * @param under share of its plants that may be missing, 0 to 0.5
+ * @param countedIn what the number of its plants counts
  * @param planVersion how often its plan was changed
  */
 public record Batch(
         long id, int number, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
         LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId, long hardeningPlaceId,
         HardeningProgramme hardeningProgramme, ContainerPath.Kind containerPath, String containers, boolean pottedLate,
-        boolean pinned, long orderId, int orderNumber, long growerId, String grower, String variety,
-        String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target, double under,
-        CountedIn countedIn, int planVersion) {
+        boolean pinned, long varietyId, String variety, String crop, int plants, int leavesFrom, int leavesTo,
+        LocalDate target, double under, CountedIn countedIn, int planVersion) {
 
     /** What the number of an order counts. */
     public enum CountedIn { PLANTS, CLUMPS }
-
 
     /** The places it is planned to pass through. */
     public Way way() {
@@ -64,7 +58,26 @@ public record Batch(
         return List.of(containers.split(" "));
     }
 
-    /** The stage ordered. */
+    /** Code of the container its plants are handed over in. */
+    public String container() {
+        return containers.substring(containers.lastIndexOf(' ') + 1);
+    }
+
+    /** The same grown for another day. */
+    public Batch wantedOn(LocalDate otherTarget) {
+        return BatchPlan.of(this).applied(this, otherTarget);
+    }
+
+    /** The same in another amount, sown on another day. */
+    public Batch resized(BatchSize size) {
+        return new Batch(
+                id, number, lotId, size.seedsPerCell(), size.cells(), size.cellsNeeded(), size.sowDay(), size.latestSowDay(),
+                emergencePlaceId, growingPlaceId, hardeningPlaceId, hardeningProgramme, containerPath, containers, pottedLate,
+                pinned, varietyId, variety, crop, size.plants(), leavesFrom, leavesTo, size.target(), under, countedIn,
+                planVersion);
+    }
+
+    /** The stage it is grown to. */
     public LeafStage stage() {
         return new LeafStage(leavesFrom, leavesTo);
     }

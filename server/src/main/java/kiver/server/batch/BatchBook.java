@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
@@ -40,6 +41,7 @@ public class BatchBook {
     private final BatchMapper mapper;
     private final ChangeJson json;
     private volatile KeptAll keptAll;
+    private volatile Map<Long, Long> linesOfEarlierReleases;
 
     BatchBook(BatchMapper mapper, ChangeJson json) {
         this.mapper = mapper;
@@ -51,7 +53,9 @@ public class BatchBook {
         Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound("batch " + number));
         Folded folded = folded(mapper.changes(batch.id()));
         return new BatchFile(
-                batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), folded.state(), folded.problem());
+                        batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id()),
+                        folded.state(), folded.problem())
+                .forItsLines();
     }
 
     /** A mark that differs whenever anything has changed from which the state of batches follows. */
@@ -76,13 +80,16 @@ public class BatchBook {
     private List<BatchFile> read() {
         Map<Long, List<BatchMapper.RunRow>> runs =
                 mapper.allRuns().stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
+        Map<Long, List<Promised>> promises =
+                mapper.allPromises().stream().collect(Collectors.groupingBy(Promised::batchId));
         Map<Long, Folded> states = states();
         return mapper.all().stream()
                 .map(batch -> {
                     Folded folded = states.getOrDefault(batch.id(), NOTHING_RECORDED);
                     return new BatchFile(
-                            batch, runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
-                            folded.state(), folded.problem());
+                                    batch, runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
+                                    promises.getOrDefault(batch.id(), List.of()), folded.state(), folded.problem())
+                            .forItsLines();
                 })
                 .toList();
     }
@@ -161,13 +168,67 @@ public class BatchBook {
         return number;
     }
 
+    /** Promises so many plants of a batch for a line, beside what it was promised already. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void promise(long lineId, int number, int plants) {
+        mapper.promise(lineId, number, plants);
+    }
+
+    /** Leaves so many plants promised of a batch for a line; none when it is 0. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void setPromise(long lineId, int number, int plants) {
+        int changed = plants == 0 ? mapper.forgetPromise(lineId, number) : mapper.setPromise(lineId, number, plants);
+        if (changed != 1) {
+            throw new NotFound("promise of batch " + number);
+        }
+    }
+
+    /** Another amount for a batch that is not sown yet; its cells are laid out anew. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void resize(int number, BatchSize size, List<CellRun> runs) {
+        mapper.resize(number, size);
+        layOutAnew(number, runs);
+    }
+
+    /** Sets other cells aside for a batch than before. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void layOutAnew(int number, List<CellRun> runs) {
+        mapper.forgetRuns(number);
+        layOut(number, runs);
+    }
+
+    /** Grows a batch that is for nobody for another day. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void aimAt(int number, LocalDate target) {
+        mapper.aimAt(number, target);
+    }
+
     /**
-     * Gives each of two batches to the other's order.
+     * Takes a batch that is for nobody and not sown out of the plan.
+     *
+     * @throws Refusal when it is promised or sown
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void withdraw(int number, LocalDate day) {
+        lock(number);
+        BatchFile file = file(number);
+        if (!file.promises().isEmpty()) {
+            throw new Refusal("batch", "Plants of batch " + number + " are promised; cancel the order, or meet it otherwise first.");
+        }
+        if (file.state().sownOn().isPresent()) {
+            throw new Refusal("batch", "Batch " + number + " is sown; record its plants as lost when they are thrown out.");
+        }
+        mapper.withdraw(number, day);
+        mapper.forgetRuns(number);
+    }
+
+    /**
+     * Gives what was promised of each of two batches to the other.
      *
      * @throws Refusal when they are not alike, or plants of one have gone already
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void swapOrders(int number, int other) {
+    public void swapPromises(int number, int other) {
         mapper.lock(Math.min(number, other));
         mapper.lock(Math.max(number, other));
         BatchFile one = file(number);
@@ -175,17 +236,20 @@ public class BatchBook {
         requireAlike(number == other, other, "a batch cannot be swapped with itself");
         requireAlike(!one.batch().variety().equals(two.batch().variety()), other, "it is of another variety");
         requireAlike(!one.batch().container().equals(two.batch().container()), other, "it is in another container");
-        requireAlike(!one.batch().stage().equals(two.batch().stage()), other, "its order wants another stage");
-        requireAlike(!one.batch().countedIn().equals(two.batch().countedIn()), other, "its order counts otherwise");
+        requireAlike(!one.batch().stage().equals(two.batch().stage()), other, "it is grown to another stage");
+        requireAlike(!one.batch().countedIn().equals(two.batch().countedIn()), other, "it is counted otherwise");
         requireAlike(one.plantsReleased() + two.plantsReleased() > 0, other, "plants of one of them have gone already");
-        if (mapper.swapOrders(number, other) != 2) {
-            throw new NotFound("pair of batches " + number + " and " + other);
+        requireAlike(
+                one.promises().stream().anyMatch(mine -> two.promises().stream().anyMatch(theirs -> theirs.lineId() == mine.lineId())),
+                other, "both are for the same line");
+        if (mapper.swapPromises(number, other) == 0) {
+            throw new NotFound("promise of batches " + number + " and " + other);
         }
     }
 
     private static void requireAlike(boolean different, int other, String why) {
         if (different) {
-            throw new Refusal("otherBatch", "Batch " + other + " cannot take this order: " + why + ".");
+            throw new Refusal("otherBatch", "Batch " + other + " cannot be swapped: " + why + ".");
         }
     }
 
@@ -205,11 +269,12 @@ public class BatchBook {
      * @param day on which it happened
      * @param changes in order; all of them are recorded or none
      * @param recordedBy account number, or null for the nursery's simulated hands
+     * @param request that they came with
      * @return the batch after the changes
      * @throws ChangeRefused when one of them cannot be true
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public BatchState record(int number, LocalDate day, List<BatchChange> changes, Long recordedBy) {
+    public BatchState record(int number, LocalDate day, List<BatchChange> changes, Long recordedBy, UUID request) {
         Long id = mapper.lock(number);
         if (id == null) {
             throw new NotFound("batch " + number);
@@ -224,7 +289,10 @@ public class BatchBook {
             state = state.after(day, change);
             int sequence = state.changes().size();
             mapper.insertChange(
-                    new BatchMapper.ChangeRow(id, sequence, json.kind(change), day, json.write(change)), recordedBy);
+                    new BatchMapper.ChangeRow(
+                            id, sequence, ChangeKind.of(change).wireName(), ChangeKind.of(change).version(), day,
+                            json.write(change)),
+                    recordedBy, request);
         }
         return state;
     }
@@ -246,7 +314,22 @@ public class BatchBook {
     }
 
     private RecordedChange change(BatchMapper.ChangeRow row) {
-        return new RecordedChange(row.sequence(), row.day(), json.read(row.kind(), row.detail()));
+        BatchChange change = json.read(row.kind(), row.version(), row.detail());
+        if (change instanceof BatchChange.Released released && released.line() == BatchChange.Released.BEFORE_LINES) {
+            change = released.forLine(lineOf(released.release()));
+        }
+        return new RecordedChange(row.sequence(), row.day(), change);
+    }
+
+    /** Releases made before orders had lines name none; theirs was written down when lines came. */
+    private long lineOf(long release) {
+        Map<Long, Long> lines = linesOfEarlierReleases;
+        if (lines == null) {
+            lines = mapper.releasedBeforeLines().stream().collect(Collectors.toMap(
+                    each -> (long) each.release(), BatchMapper.ReleasedBeforeLines::lineId));
+            linesOfEarlierReleases = lines;
+        }
+        return lines.getOrDefault(release, BatchChange.Released.BEFORE_LINES);
     }
 
     private static CellRun run(BatchMapper.RunRow row) {

@@ -1,13 +1,20 @@
 package kiver.server.batch;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
+import kiver.core.batch.RecordedChange;
 import kiver.core.order.OrderLine;
+import kiver.core.order.PlantShares;
+import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
@@ -17,36 +24,103 @@ import kiver.core.tray.CellRun;
  *
  * @param batch as planned
  * @param runs of cells set aside for it
+ * @param promises of its plants, whoever was promised first coming first; none for a batch for nobody yet
  * @param state after all that was recorded
  * @param problem why its record cannot be read to its end, in words; empty for a whole one
  */
-public record BatchFile(Batch batch, List<CellRun> runs, BatchState state, Optional<String> problem) {
+public record BatchFile(
+        Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state, Optional<String> problem) {
 
     /** A batch whose record is whole. */
-    public BatchFile(Batch batch, List<CellRun> runs, BatchState state) {
-        this(batch, runs, state, Optional.empty());
+    public BatchFile(Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state) {
+        this(batch, runs, promises, state, Optional.empty());
     }
 
     public BatchFile {
         runs = List.copyOf(runs);
+        promises = List.copyOf(promises);
     }
 
-    /** Whether its order counts the seedlings of its clumps, not its cells. */
+    /** The same grown for the day of the first line that still waits for its plants. */
+    BatchFile forItsLines() {
+        Map<Long, Integer> released = releasedByLine();
+        return promises.stream()
+                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .map(Promised::target)
+                .min(LocalDate::compareTo)
+                .or(() -> promises.stream().map(Promised::target).max(LocalDate::compareTo))
+                .filter(target -> !target.equals(batch.target()))
+                .map(target -> with(batch.wantedOn(target)))
+                .orElse(this);
+    }
+
+    /** The same planned otherwise. */
+    public BatchFile with(Batch otherwise) {
+        return new BatchFile(otherwise, runs, promises, state, problem);
+    }
+
+    /** The same with one promise more. */
+    public BatchFile promising(Promised another) {
+        List<Promised> more = new ArrayList<>(promises);
+        more.add(another);
+        return new BatchFile(batch, runs, more, state, problem);
+    }
+
+    /** Plants that have gone with each line, counted as orders count them; a line of which nothing has gone is missing. */
+    public Map<Long, Integer> releasedByLine() {
+        Map<Long, Integer> released = new HashMap<>();
+        releases().forEach(part -> released.merge(part.line(), plantsOf(part), Integer::sum));
+        return released;
+    }
+
+    /** What of it left with growers and was not taken back. */
+    public List<BatchChange.Released> releases() {
+        return state.changes().stream()
+                .filter(change -> !state.isCorrected(change.sequence()))
+                .map(RecordedChange::change)
+                .filter(BatchChange.Released.class::isInstance)
+                .map(BatchChange.Released.class::cast)
+                .toList();
+    }
+
+    /** How its plants are shared out on a day. */
+    public PlantShares shares(LocalDate today) {
+        boolean counted = state.sownOn().isPresent() && toSow().isEmpty() && state.isCompletelyCounted();
+        Map<Long, Integer> released = releasedByLine();
+        Map<Long, LocalDate> last = new HashMap<>();
+        state.changes().stream()
+                .filter(change -> !state.isCorrected(change.sequence()))
+                .forEach(change -> {
+                    if (change.change() instanceof BatchChange.Released gone) {
+                        last.merge(gone.line(), change.day(), (one, other) -> one.isAfter(other) ? one : other);
+                    }
+                });
+        return PlantShares.of(
+                counted ? plantsAlive() : batch.plants() - plantsReleased(), counted,
+                promises.stream()
+                        .map(promise -> new PlantShares.Part(
+                                promise.plants(), promise.accepted(), released.getOrDefault(promise.lineId(), 0),
+                                Optional.ofNullable(last.get(promise.lineId()))))
+                        .toList(),
+                Allowances.USUAL.spareShare(), today);
+    }
+
+    /** Whether its number counts the seedlings of its clumps, not its cells. */
     public boolean countsSeedlings() {
         return batch.containerPath() == ContainerPath.Kind.CLUMPS && batch.countedIn() == Batch.CountedIn.PLANTS;
     }
 
-    /** Plants on hand, counted as its order counts them. */
+    /** Plants on hand, counted as orders count them. */
     public int plantsAlive() {
         return state.plants(Set.of(CellCondition.ALIVE), countsSeedlings());
     }
 
-    /** Plants that have gone, counted as its order counts them. */
+    /** Plants that have gone, counted as orders count them. */
     public int plantsReleased() {
         return state.plants(Set.of(CellCondition.RELEASED), countsSeedlings());
     }
 
-    /** Plants of one release, counted as its order counts them. */
+    /** Plants of one release, counted as orders count them. */
     public int plantsOf(BatchChange.Released part) {
         List<CellState> cells =
                 part.cells().stream().map(number -> state.cells().get(new Cell(part.tray(), number))).toList();
@@ -59,8 +133,26 @@ public record BatchFile(Batch batch, List<CellRun> runs, BatchState state, Optio
         return over ? List.of() : state.toSow(runs);
     }
 
-    /** The fewest plants that its grower takes as the whole order. */
+    /** The fewest plants that are enough: for all that was promised of it, or for what it was planned to give. */
     public int accepted() {
-        return OrderLine.accepted(batch.plants(), batch.under());
+        return promises.isEmpty()
+                ? OrderLine.accepted(batch.plants(), batch.under())
+                : promises.stream().mapToInt(Promised::accepted).sum();
+    }
+
+    /** The fewest plants that must still go for all of them to be enough; 0 when enough have gone. */
+    public int stillWanted() {
+        if (promises.isEmpty()) {
+            return Math.max(0, accepted() - plantsReleased());
+        }
+        Map<Long, Integer> released = releasedByLine();
+        return promises.stream()
+                .mapToInt(promise -> Math.max(0, promise.accepted() - released.getOrDefault(promise.lineId(), 0)))
+                .sum();
+    }
+
+    /** Plants promised of it; what it was planned to give while it is for nobody. */
+    public int wanted() {
+        return promises.isEmpty() ? batch.plants() : promises.stream().mapToInt(Promised::plants).sum();
     }
 }

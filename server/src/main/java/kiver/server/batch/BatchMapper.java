@@ -3,6 +3,8 @@ package kiver.server.batch;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -17,42 +19,40 @@ interface BatchMapper {
             select batch.id, batch.number, batch.lot_id, batch.seeds_per_cell, batch.cells, batch.cells_needed,
                    batch.sow_day, batch.latest_sow_day, batch.emergence_place_id, batch.growing_place_id,
                    batch.hardening_place_id, batch.hardening_programme, batch.container_path, batch.containers,
-                   batch.potted_late, batch.pinned, batch.order_id,
-                   ordered.number as order_number, ordered.grower_id, grower.name as grower, variety.name as variety,
-                   variety.crop, ordered.container, ordered.plants, ordered.leaves_from, ordered.leaves_to,
-                   ordered.target, ordered.under, ordered.counted_in, batch.plan_version
+                   batch.potted_late, batch.pinned, batch.variety_id, variety.name as variety, variety.crop, batch.plants,
+                   batch.leaves_from, batch.leaves_to, batch.target, batch.under, batch.counted_in, batch.plan_version
             from batch
-            join grower_order ordered on ordered.id = batch.order_id
-            join grower on grower.id = ordered.grower_id
-            join variety on variety.id = ordered.variety_id
+            join variety on variety.id = batch.variety_id
             """;
 
     /** A run of cells set aside. */
     record RunRow(long batchId, long trayId, int firstCell, int lastCell) {}
 
     /** A change as it is stored. */
-    record ChangeRow(long batchId, int sequence, String kind, LocalDate day, String detail) {}
+    record ChangeRow(long batchId, int sequence, String kind, int version, LocalDate day, String detail) {}
 
     /** Who recorded a change. */
     record ChangeAuthor(int sequence, String name) {}
 
-    @Select(BATCHES + " order by batch.number")
+    @Select(BATCHES + " where batch.withdrawn_on is null order by batch.number")
     List<Batch> all();
 
-    @Select(BATCHES + " where batch.number = #{number}")
+    @Select(BATCHES + " where batch.withdrawn_on is null and batch.number = #{number}")
     Optional<Batch> byNumber(@Param("number") int number);
 
     /** Waits for others who record for this batch or change its plan. */
     @Select("select id from batch where number = #{number} for update")
     Long lock(@Param("number") int number);
 
+    /** The next number; whoever plans batches holds the lock of bookings. */
     @Select(value = """
-            insert into batch (order_id, lot_id, seeds_per_cell, cells, cells_needed, sow_day, latest_sow_day,
+            insert into batch (number, variety_id, lot_id, seeds_per_cell, cells, cells_needed, sow_day, latest_sow_day,
                                emergence_place_id, growing_place_id, hardening_place_id, hardening_programme,
-                               container_path, containers)
-            values (#{orderId}, #{lotId}, #{seedsPerCell}, #{cells}, #{cellsNeeded}, #{sowDay}, #{latestSowDay},
+                               container_path, containers, plants, leaves_from, leaves_to, target, under, counted_in)
+            values (1 + coalesce((select max(number) from batch), 200), #{varietyId}, #{lotId}, #{seedsPerCell}, #{cells}, #{cellsNeeded}, #{sowDay}, #{latestSowDay},
                     #{way.emergence.number}, #{way.growingOn.number}, #{way.hardening.number}, #{programme},
-                    #{containerPath}, #{containers})
+                    #{containerPath}, #{containers}, #{aim.plants}, #{aim.stage.from}, #{aim.stage.to}, #{aim.target},
+                    #{aim.under}, #{countedIn})
             returning number
             """, affectData = true)
     int insert(NewBatch batch);
@@ -67,6 +67,8 @@ interface BatchMapper {
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from batch),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from batch_run),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower_order),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from order_line),
+                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from promise),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from seed_lot),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from variety),
                 (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower),
@@ -88,12 +90,71 @@ interface BatchMapper {
     @Select("select batch_id, tray_id, first_cell, last_cell from batch_run where batch_id = #{batchId} order by tray_id")
     List<RunRow> runs(@Param("batchId") long batchId);
 
-    @Update("""
-            update batch set order_id = other.order_id from batch other
-            where (batch.number = #{number} and other.number = #{other})
-               or (batch.number = #{other} and other.number = #{number})
+    String PROMISES = """
+            select promise.line_id, promise.batch_id, ordered.number as order_number, line.position, ordered.grower_id,
+                   grower.name as grower, promise.plants, line.under, coalesce(line.target, ordered.target) as target
+            from promise
+            join order_line line on line.id = promise.line_id
+            join grower_order ordered on ordered.id = line.order_id
+            join grower on grower.id = ordered.grower_id
+            """;
+
+    @Select(PROMISES + " order by promise.batch_id, promise.id")
+    List<Promised> allPromises();
+
+    @Select(PROMISES + " where promise.batch_id = #{batchId} order by promise.id")
+    List<Promised> promises(@Param("batchId") long batchId);
+
+    /** The line of each release that was made before orders had lines. */
+    record ReleasedBeforeLines(int release, long lineId) {}
+
+    @Select("select release, line_id from release_before_lines")
+    List<ReleasedBeforeLines> releasedBeforeLines();
+
+    @Insert("""
+            insert into promise (line_id, batch_id, plants)
+            values (#{lineId}, (select id from batch where number = #{number}), #{plants})
+            on conflict (line_id, batch_id) do update set plants = promise.plants + excluded.plants
             """)
-    int swapOrders(@Param("number") int number, @Param("other") int other);
+    int promise(@Param("lineId") long lineId, @Param("number") int number, @Param("plants") int plants);
+
+    @Update("""
+            update promise set plants = #{plants}
+            where line_id = #{lineId} and batch_id = (select id from batch where number = #{number})
+            """)
+    int setPromise(@Param("lineId") long lineId, @Param("number") int number, @Param("plants") int plants);
+
+    @Delete("""
+            delete from promise
+            where line_id = #{lineId} and batch_id = (select id from batch where number = #{number})
+            """)
+    int forgetPromise(@Param("lineId") long lineId, @Param("number") int number);
+
+    /** Gives what was promised of each of two batches to the other. */
+    @Update("""
+            update promise set batch_id = case when promise.batch_id = one.id then other.id else one.id end
+            from batch one, batch other
+            where one.number = #{number} and other.number = #{other} and promise.batch_id in (one.id, other.id)
+            """)
+    int swapPromises(@Param("number") int number, @Param("other") int other);
+
+    @Update("update batch set withdrawn_on = #{day} where number = #{number} and withdrawn_on is null")
+    int withdraw(@Param("number") int number, @Param("day") LocalDate day);
+
+    @Update("update batch set target = #{target}, plan_version = plan_version + 1 where number = #{number}")
+    int aimAt(@Param("number") int number, @Param("target") LocalDate target);
+
+    /** Another amount, sown on another day. */
+    @Update("""
+            update batch set plants = #{grown.plants}, target = #{grown.target}, cells = #{grown.cells},
+                   cells_needed = #{grown.cellsNeeded}, seeds_per_cell = #{grown.seedsPerCell}, sow_day = #{grown.sowDay},
+                   latest_sow_day = #{grown.latestSowDay}, plan_version = plan_version + 1
+            where number = #{number}
+            """)
+    int resize(@Param("number") int number, @Param("grown") BatchSize grown);
+
+    @Delete("delete from batch_run where batch_id = (select id from batch where number = #{number})")
+    void forgetRuns(@Param("number") int number);
 
     @Insert("""
             insert into batch_run (batch_id, tray_id, first_cell, last_cell)
@@ -107,7 +168,7 @@ interface BatchMapper {
 
     @Select("""
             <script>
-            select batch_id, sequence, kind, day, detail::text as detail from batch_change
+            select batch_id, sequence, kind, version, occurred_on as day, detail::text as detail from batch_change
             where batch_id = any(array[<foreach collection="batches" item="id" separator=",">#{id}</foreach>]::bigint[])
             order by batch_id, sequence
             </script>
@@ -115,7 +176,7 @@ interface BatchMapper {
     List<ChangeRow> changesOf(@Param("batches") List<Long> batches);
 
     @Select("""
-            select batch_id, sequence, kind, day, detail::text as detail from batch_change
+            select batch_id, sequence, kind, version, occurred_on as day, detail::text as detail from batch_change
             where batch_id = #{batchId} order by sequence
             """)
     List<ChangeRow> changes(@Param("batchId") long batchId);
@@ -128,10 +189,12 @@ interface BatchMapper {
     List<ChangeAuthor> authors(@Param("batchId") long batchId);
 
     @Insert("""
-            insert into batch_change (batch_id, sequence, kind, day, detail, recorded_by)
-            values (#{row.batchId}, #{row.sequence}, #{row.kind}, #{row.day}, #{row.detail}::jsonb, #{recordedBy})
+            insert into batch_change (batch_id, sequence, kind, version, occurred_on, detail, recorded_by, request)
+            values (#{row.batchId}, #{row.sequence}, #{row.kind}, #{row.version}, #{row.day}, #{row.detail}::jsonb,
+                    #{recordedBy}, #{request})
             """)
-    void insertChange(@Param("row") ChangeRow row, @Param("recordedBy") Long recordedBy);
+    void insertChange(
+            @Param("row") ChangeRow row, @Param("recordedBy") Long recordedBy, @Param("request") UUID request);
 
     @Select("""
             select distinct batch.number from batch

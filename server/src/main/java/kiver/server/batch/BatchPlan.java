@@ -86,8 +86,8 @@ public record BatchPlan(
         return new Batch(
                 batch.id(), batch.number(), batch.lotId(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
                 sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, batch.hardeningProgramme(),
-                containerPath, containers, pottedLate, pinned, batch.orderId(), batch.orderNumber(),
-                batch.growerId(), batch.grower(), batch.variety(), batch.crop(), lastContainer(), batch.plants(),
-                batch.leavesFrom(), batch.leavesTo(), target, batch.under(), batch.countedIn(), batch.planVersion());
+                containerPath, containers, pottedLate, pinned, batch.varietyId(), batch.variety(), batch.crop(),
+                batch.plants(), batch.leavesFrom(), batch.leavesTo(), target, batch.under(), batch.countedIn(),
+                batch.planVersion());
     }
 }

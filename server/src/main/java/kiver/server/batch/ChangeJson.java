@@ -1,38 +1,30 @@
 package kiver.server.batch;
 
-import java.util.Map;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
-/** Writes changes to their stored form and reads them back; the kind is the change's own name. */
+/** Writes the details of changes to their stored form and reads them back, in whichever version they were written. */
 @Component
 class ChangeJson {
 
-    private static final Map<String, Class<? extends BatchChange>> KINDS = Stream.of(
-                    BatchChange.Sown.class, BatchChange.LeftUnsown.class, BatchChange.Counted.class, BatchChange.Lost.class,
-                    BatchChange.PottedOn.class, BatchChange.Moved.class, BatchChange.HardeningStarted.class,
-                    BatchChange.HardenedForDay.class, BatchChange.HardeningEnded.class, BatchChange.Released.class,
-                    BatchChange.Corrected.class)
-            .collect(Collectors.toMap(Class::getSimpleName, kind -> kind));
-
     private final JsonMapper json = JsonMapper.builder().build();
-
-    String kind(BatchChange change) {
-        return change.getClass().getSimpleName();
-    }
 
     String write(BatchChange change) {
         return json.writeValueAsString(change);
     }
 
-    BatchChange read(String kind, String detail) {
-        Class<? extends BatchChange> type = KINDS.get(kind);
-        if (type == null) {
-            throw new IllegalStateException("The record holds a change of the unknown kind " + kind + ".");
+    /**
+     * A change as it was recorded.
+     *
+     * @throws IllegalStateException when its kind or its version is not known
+     */
+    BatchChange read(String kind, int version, String detail) {
+        ChangeKind known = ChangeKind.named(kind);
+        if (version == known.version()) {
+            return json.readValue(detail, known.type());
         }
-        return json.readValue(detail, type);
+        return json.treeToValue(known.upToDate((ObjectNode) json.readTree(detail), version), known.type());
     }
 }

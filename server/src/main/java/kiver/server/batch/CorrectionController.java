@@ -41,7 +41,9 @@ class CorrectionController {
         if (person.role() != Role.PROPAGATOR && touchesRelease(batches.file(number), entry.sequence())) {
             throw new Refusal("sequence", "A release is taken back by the propagator only; ask them.");
         }
-        recording.record(entry.requestId(), number, null, List.of(new BatchChange.Corrected(entry.sequence(), entry.reason())), person.id());
+        String reason = entry.reason() == null ? "" : entry.reason();
+        recording.record(
+                entry.requestId(), number, null, List.of(new BatchChange.Corrected(entry.sequence(), reason)), person.id());
     }
 
     /** Whether undoing an entry would take back a release, or bring one back. */

@@ -33,15 +33,6 @@ interface PlanChangeMapper {
             """)
     int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);
 
-    @Update("""
-            update grower_order set container = #{container}
-            where id = (select order_id from batch where number = #{number})
-            """)
-    void setContainer(@Param("number") int number, @Param("container") String container);
-
-    @Delete("delete from batch_run where batch_id = (select id from batch where number = #{number})")
-    void forgetRuns(@Param("number") int number);
-
     @Select(value = "insert into plan_change (made_by, words) values (#{by}, #{words}) returning id", affectData = true)
     long insertChange(@Param("by") Long by, @Param("words") String words);
 

@@ -53,9 +53,7 @@ public class PlanChanges {
     private void set(Batch batch, BatchPlan plan) {
         mapper.setPlan(batch.number(), plan);
         if (!plan.containers().equals(batch.containers())) {
-            mapper.setContainer(batch.number(), plan.lastContainer());
-            mapper.forgetRuns(batch.number());
-            batches.layOut(batch.number(), layout.runs(plan.containers().split(" ")[0], batch.cells()));
+            batches.layOutAnew(batch.number(), layout.runs(plan.containers().split(" ")[0], batch.cells()));
         }
     }
 

@@ -42,7 +42,7 @@ public class RecordingService {
             throw new Refusal("day", "The day " + happened + " is still to come; today is " + today + ".");
         }
         requests.once(requestId, Arrays.asList("record", number, happened, changes, recordedBy), () -> {
-            batches.record(number, happened, changes, recordedBy);
+            batches.record(number, happened, changes, recordedBy, requestId);
             return number;
         });
     }

@@ -19,6 +19,7 @@ import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.Batch;
+import kiver.server.batch.Promised;
 import kiver.server.batch.RecordingService;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
@@ -119,9 +120,16 @@ class DemoHands {
                     batch.hardeningProgramme().hoursOn(state.hardeningDays() + 1))));
             case END_HARDENING -> record(batch.number(), today, purpose, List.of(new BatchChange.HardeningEnded()));
             case RELEASE -> {
-                int plants = Math.min(stop.plantsStillWanted(), stop.batch().file().plantsAlive());
-                if (plants > 0 && !batch.target().isAfter(today)) {
-                    releases.release(id(batch.number(), today, purpose), batch.orderNumber(), plants, null);
+                int alive = stop.batch().file().plantsAlive();
+                for (Promised promise : stop.batch().file().promises()) {
+                    int gone = stop.batch().file().releasedByLine().getOrDefault(promise.lineId(), 0);
+                    int plants = Math.min(alive, promise.plants() - gone);
+                    if (plants > 0 && !promise.target().isAfter(today)) {
+                        alive -= plants;
+                        releases.release(
+                                id(batch.number(), today, purpose + promise.lineId()), promise.orderNumber(),
+                                List.of(new ReleaseService.Parting(promise.position(), plants)), null);
+                    }
                 }
             }
             case CLEAR_SPARES -> record(batch.number(), today, purpose, state.trays().stream()

@@ -142,14 +142,16 @@ class LargeSeason implements ApplicationRunner {
                         season.firstDay())
                 .lastEvenOdds(target, DAY);
         int cells = CELLS / 2 + random.nextInt(CELLS);
-        int order = stock.orders().add(
-                site.growerId(), site.id(), variety.id(), container.code(), new OrderLine(cells * 3 / 4, stage, target), Batch.CountedIn.PLANTS, DAY,
-                null);
-        stock.batches().add(
+        OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
+        int order = stock.orders().add(site.growerId(), site.id(), target, DAY, null);
+        long line = stock.orders().addLine(order, variety.id(), container.code(), wish, Batch.CountedIn.PLANTS);
+        int batch = stock.batches().add(
                 new NewBatch(
-                        stock.orders().order(order).id(), lot.id(), 2, cells, cells * 4 / 5, sowDay, sowDay.plusDays(4), way,
-                        HardeningProgramme.usualFor(crop.hardiness(), 14), ContainerPath.Kind.STRAIGHT, container.code()),
+                        variety.id(), lot.id(), 2, cells, cells * 4 / 5, sowDay, sowDay.plusDays(4), way,
+                        HardeningProgramme.usualFor(crop.hardiness(), 14), ContainerPath.Kind.STRAIGHT, container.code(), wish,
+                        Batch.CountedIn.PLANTS),
                 stock.layout().runs(container.code(), cells));
+        stock.batches().promise(line, batch, wish.plants());
     }
 
     private static String usualContainer(Variety variety) {

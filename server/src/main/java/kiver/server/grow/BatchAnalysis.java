@@ -1,6 +1,7 @@
 package kiver.server.grow;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
@@ -35,6 +36,8 @@ import kiver.server.batch.BatchFile;
  * @param verdict on its emergence
  * @param chanceEnough that enough cells come up, or are alive once all is counted; 0 to 1
  * @param forecast of its dates
+ * @param chanceByLine that each line it is promised to gets its plants whole and in time, 0 to 1, by the line's number in
+ *     the database
  * @param leavesNow true leaves by now, 0 before emergence
  * @param leggy whether it stands in too little light
  * @param stays room it takes from today on, as most likely
@@ -45,7 +48,7 @@ public record BatchAnalysis(
         BatchFile file, Crop crop, Container container, ContainerPath containers, Path path, Standing standing,
         PaceSpread pace, Way way, Optional<BatchCourse> course,
         Optional<EmergenceWatch> watch, double expectedUp, double expectedAtCount, EmergenceVerdict verdict, double chanceEnough,
-        BatchForecast forecast, double leavesNow, boolean leggy, List<Stay> stays, double lossTonight, Optional<String> problem) {
+        BatchForecast forecast, Map<Long, Double> chanceByLine, double leavesNow, boolean leggy, List<Stay> stays, double lossTonight, Optional<String> problem) {
 
     /** A batch of which nothing could be worked out; it is shown with what was recorded, among the others. */
     static BatchAnalysis notComputable(BatchFile file, Crop crop, ContainerPath containers) {
@@ -55,7 +58,7 @@ public record BatchAnalysis(
         return new BatchAnalysis(
                 file, crop, containers.last(), containers, path, Standing.sownAt(0), PaceSpread.BEFORE_ANY_COUNT,
                 file.batch().way(), Optional.empty(), Optional.empty(), 0, 0, EmergenceVerdict.TOO_SOON_TO_TELL, 0,
-                nothing, 0, false, List.of(), 0,
+                nothing, Map.of(), 0, false, List.of(), 0,
                 Optional.of(file.problem().orElse("Its dates and figures cannot be worked out; check its days and its plan.")));
     }
 
@@ -64,7 +67,7 @@ public record BatchAnalysis(
     BatchAnalysis losingTonight(double share) {
         return new BatchAnalysis(
                 file, crop, container, containers, path, standing, pace, way, course, watch, expectedUp, expectedAtCount,
-                verdict, chanceEnough, forecast, leavesNow, leggy, stays, share, problem);
+                verdict, chanceEnough, forecast, chanceByLine, leavesNow, leggy, stays, share, problem);
     }
 
     /** Where the batch is on its path. */
@@ -72,9 +75,17 @@ public record BatchAnalysis(
         return file.state().stage();
     }
 
-    /** The chance that its order is met from it whole and in time, 0 to 1. */
+    /** The chance that a line gets its plants from it whole and in time, 0 to 1; 0 for a line it is not promised to. */
+    public double chanceFor(long lineId) {
+        return switch (stage()) {
+            case FAILED -> chanceByLine.getOrDefault(lineId, 0.0) >= 1 ? 1 : 0;
+            default -> chanceByLine.getOrDefault(lineId, 0.0) >= 1 ? 1 : chanceByLine.getOrDefault(lineId, 0.0) * (1 - lossTonight);
+        };
+    }
+
+    /** The chance that all that was promised of it is met whole and in time, 0 to 1. */
     public double chance() {
-        if (file.plantsReleased() >= file.accepted()) {
+        if (file.stillWanted() == 0) {
             return 1;
         }
         return switch (stage()) {

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Season;
 import kiver.core.plan.ContainerPath;
@@ -13,12 +14,15 @@ import kiver.core.seed.Germination;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
+import kiver.server.batch.Promised;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
 import kiver.server.limit.Limits;
 import kiver.server.kept.Kept;
 import kiver.server.problem.NotFound;
+import kiver.server.promise.GrowingBatch;
+import kiver.server.promise.GrowingBatches;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.sow.LotKnowledge;
@@ -32,7 +36,7 @@ import org.springframework.stereotype.Service;
 
 /** Works out how batches stand, from their records, the temperatures they had and the season ahead. */
 @Service
-public class BatchAnalyst implements BatchesInSpace {
+public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
 
     private static final Logger LOG = LoggerFactory.getLogger(BatchAnalyst.class);
 
@@ -53,6 +57,7 @@ public class BatchAnalyst implements BatchesInSpace {
         /** The same season and record are the same objects: they are only ever replaced. */
         boolean restsOn(BatchFile otherFile, Season otherSeason, Germination otherGermination, Kind otherKind) {
             return season == otherSeason && file.state() == otherFile.state() && file.batch().equals(otherFile.batch())
+                    && file.promises().equals(otherFile.promises())
                     && germination.equals(otherGermination) && kind.equals(otherKind);
         }
     }
@@ -152,17 +157,45 @@ public class BatchAnalyst implements BatchesInSpace {
     /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */
     public BatchAnalysis trial(BatchAnalysis standing, Batch otherwise) {
         LocalDate today = clock.today();
-        BatchFile file =
-                new BatchFile(otherwise, standing.file().runs(), standing.file().state(), standing.file().problem());
-        Germination germination = kept.get(otherwise.number()) == null
-                ? lots.germination(seeds.lot(lotOf(file)), today, batches.files(), otherwise.number())
-                : kept.get(otherwise.number()).germination();
-        return analyse(file, germination, kindOf(otherwise), seasons.season(today), today, containersByTray());
+        return trial(standing.file().with(otherwise));
+    }
+
+    /** A batch as it would stand, were it planned or promised otherwise; nothing of this is kept. */
+    public BatchAnalysis trial(BatchFile otherwise) {
+        LocalDate today = clock.today();
+        int number = otherwise.batch().number();
+        Germination germination = kept.get(number) == null
+                ? lots.germination(seeds.lot(lotOf(otherwise)), today, batches.files(), number)
+                : kept.get(number).germination();
+        return analyse(
+                otherwise, germination, kindOf(otherwise.batch()), seasons.season(today), today, containersByTray());
     }
 
     @Override
     public List<BatchInSpace> inSpace() {
         return all().stream().filter(batch -> !batch.stays().isEmpty()).map(BatchAnalyst::inSpace).toList();
+    }
+
+    @Override
+    public List<GrowingBatch> ofVariety(long varietyId) {
+        return all().stream()
+                .filter(batch -> batch.file().batch().varietyId() == varietyId && batch.problem().isEmpty()
+                        && batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
+                .map(BatchAnalyst::growing)
+                .toList();
+    }
+
+    @Override
+    public GrowingBatch otherwise(BatchFile file) {
+        return growing(trial(file));
+    }
+
+    private static GrowingBatch growing(BatchAnalysis batch) {
+        return new GrowingBatch(
+                batch.file(), batch.stage(), batch.file().state().place().orElse(batch.way().emergence()),
+                batch.forecast().ready(),
+                batch.file().promises().stream().collect(Collectors.toMap(
+                        Promised::lineId, promise -> batch.chanceFor(promise.lineId()))));
     }
 
     /** A batch as it takes up room. */

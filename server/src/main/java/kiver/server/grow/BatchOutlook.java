@@ -2,9 +2,12 @@ package kiver.server.grow;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.crop.Container;
@@ -37,6 +40,7 @@ import kiver.core.space.Stay;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchFile;
+import kiver.server.batch.Promised;
 
 /** How a batch stands on a day and what lies ahead of it, from its record, the temperatures it had and the season. */
 final class BatchOutlook {
@@ -87,17 +91,21 @@ final class BatchOutlook {
         Path path = new Path(
                 pottings, batch.leavesFrom(), Math.max(limit, batch.leavesFrom()), crop.dayLimitIn(container), hardeningDays);
         List<Scenario> scenarios = season.scenarios(way, crop.emergence(), crop.leaves(), pace);
-        BatchForecast forecast = BatchForecast.of(
-                path, standing, scenarios, season.freshDraws(way, crop.emergence(), crop.leaves(), pace), batch.target());
+        List<Scenario> fresh = season.freshDraws(way, crop.emergence(), crop.leaves(), pace);
+        BatchForecast forecast = BatchForecast.of(path, standing, scenarios, fresh, batch.target());
         double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
-        double enough = chanceEnough(file, crop, watch, germination, today);
+        ToDoubleFunction<Integer> enoughFor = wanted -> chanceEnough(file, crop, watch, germination, today, wanted);
+        double enough = enoughFor.applyAsDouble(file.stillWanted());
+        Map<Long, Double> byLine = chanceByLine(file, enoughFor, target -> target.equals(batch.target())
+                ? forecast
+                : BatchForecast.of(path, standing, scenarios, fresh, target));
         return new BatchAnalysis(
                 file, crop, container, containers, path, standing, pace, way, course, watch,
                 watch.map(made -> made.expectedAt(progress).middle()).orElse(0.0),
                 watch.flatMap(EmergenceWatch::expectedAtLastCount).map(ExpectedShare::middle).orElse(0.0),
                 verdict(file, watch, progress, enough),
                 enough,
-                forecast, standing.leafProgress(),
+                forecast, byLine, standing.leafProgress(),
                 standing.hasEmerged() && isLeggy(state, crop, season, today),
                 stays(file, containers, path, way, standing, scenarios, today), 0, file.problem());
     }
@@ -205,21 +213,44 @@ final class BatchOutlook {
     }
 
     /**
-     * The chance that enough plants for what the grower takes as whole reach their release; deaths are still to come
-     * until then. What is planned and not sown yet counts as it was planned.
+     * The chance that each line gets what its grower takes as whole. Whoever was promised first is served first, so a
+     * line waits for those before it.
+     */
+    private static Map<Long, Double> chanceByLine(
+            BatchFile file, ToDoubleFunction<Integer> enoughFor, Function<LocalDate, BatchForecast> forecastFor) {
+        Map<Long, Integer> released = file.releasedByLine();
+        Map<Long, Double> chances = new LinkedHashMap<>();
+        int before = 0;
+        for (Promised promise : file.promises()) {
+            int wanted = promise.accepted() - released.getOrDefault(promise.lineId(), 0);
+            if (wanted <= 0) {
+                chances.put(promise.lineId(), 1.0);
+                continue;
+            }
+            before += wanted;
+            chances.put(
+                    promise.lineId(),
+                    forecastFor.apply(promise.target()).chanceOnTarget() * enoughFor.applyAsDouble(before));
+        }
+        return chances;
+    }
+
+    /**
+     * The chance that so many plants more reach their release; deaths are still to come until then. What is planned and
+     * not sown yet counts as it was planned.
      */
     private static double chanceEnough(
-            BatchFile file, Crop crop, Optional<EmergenceWatch> watch, Germination germination, LocalDate today) {
+            BatchFile file, Crop crop, Optional<EmergenceWatch> watch, Germination germination, LocalDate today,
+            int wanted) {
         BatchState state = file.state();
         Batch batch = file.batch();
-        int wanted = file.accepted() - file.plantsReleased();
         Survival living = Allowances.USUAL.living();
         if (state.sownOn().isEmpty() || watch.isEmpty()) {
             GerminationNodes nodes = GerminationNodes.of(germination).withMishaps();
             return file.countsSeedlings()
                     ? new ClumpSizes(nodes, batch.seedsPerCell(), crop.cells().seedlingsPerSeed())
-                            .chanceOfAtLeast(file.accepted(), batch.cells(), living.mean())
-                    : new SowQuantity(nodes, batch.seedsPerCell(), living).chanceOfAtLeast(file.accepted(), batch.cells());
+                            .chanceOfAtLeast(wanted, batch.cells(), living.mean())
+                    : new SowQuantity(nodes, batch.seedsPerCell(), living).chanceOfAtLeast(wanted, batch.cells());
         }
         Survival ahead = living.over(wayToGo(state, batch, today));
         int alive = file.plantsAlive() + stillToSow(file, germination, crop);

@@ -8,6 +8,7 @@ import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
+import kiver.core.order.PlantShares;
 import kiver.core.place.PlaceId;
 
 /**
@@ -24,11 +25,11 @@ import kiver.core.place.PlaceId;
  * @param sowDay when it was sown, or is planned to be
  * @param ready when it will be ready
  * @param pastLimit when it will be past its best
- * @param chance that its order is met from it, 0 to 1
- * @param order number of the order
- * @param grower name
- * @param plants ordered
- * @param target day on which they are wanted
+ * @param chance that all that was promised of it is met, 0 to 1
+ * @param plants it was planned to give
+ * @param target day for which it is grown
+ * @param promises of its plants, in the order in which they are served
+ * @param shares of its plants
  * @param plantsAlive on hand, counted as its order counts them
  * @param traysToSow trays, or parts of them, that are still to be sown; 0 before the first is
  * @param problem why nothing could be worked out; missing when all could
@@ -36,9 +37,12 @@ import kiver.core.place.PlaceId;
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
         List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
-        int order, String grower, int plants, LocalDate target, int plantsAlive, int traysToSow, @Nullable String problem) {
+        int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, @Nullable String problem) {
 
-    static BatchSummary of(BatchAnalysis batch, Season season, List<Integer> trays) {
+    /** Plants promised for a line of an order, and the chance that it gets them whole and in time. */
+    public record PromiseView(int order, int line, String grower, int plants, LocalDate target, double chance) {}
+
+    static BatchSummary of(BatchAnalysis batch, Season season, List<Integer> trays, LocalDate today) {
         var planned = batch.file().batch();
         var state = batch.file().state();
         PlaceId place = state.place().orElse(batch.way().emergence());
@@ -48,9 +52,18 @@ public record BatchSummary(
         return new BatchSummary(
                 planned.number(), planned.variety(), batch.crop().name(), batch.stage(), batch.verdict(),
                 season.place(place).name(), trays, state.balance(), state.sownOn().orElse(planned.sowDay()), ready,
-                batch.forecast().pastLimit().orElse(null), batch.chance(), planned.orderNumber(), planned.grower(),
-                planned.plants(), planned.target(), batch.file().plantsAlive(),
+                batch.forecast().pastLimit().orElse(null), batch.chance(), planned.plants(), planned.target(),
+                promises(batch), batch.file().shares(today), batch.file().plantsAlive(),
                 state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(),
                 batch.problem().or(batch.file()::problem).orElse(null));
+    }
+
+    /** What was promised of a batch. */
+    public static List<PromiseView> promises(BatchAnalysis batch) {
+        return batch.file().promises().stream()
+                .map(each -> new PromiseView(
+                        each.orderNumber(), each.position(), each.grower(), each.plants(), each.target(),
+                        batch.chanceFor(each.lineId())))
+                .toList();
     }
 }

@@ -86,8 +86,9 @@ public class BatchViews {
     /** Puts batches in one line each; what all of them need is looked up once. */
     public Function<BatchAnalysis, BatchSummary> summarising() {
         Season season = seasons.season();
+        LocalDate today = seasons.today();
         Map<TrayId, Integer> numbers = trays.all().stream().collect(Collectors.toMap(Tray::trayId, Tray::number));
-        return batch -> BatchSummary.of(batch, season, trayNumbers(batch, numbers));
+        return batch -> BatchSummary.of(batch, season, trayNumbers(batch, numbers), today);
     }
 
     /** A batch with everything the screens show of it. */

@@ -69,7 +69,7 @@ public class PottingService {
         }
         requests.once(requestId, Arrays.asList("pot", number, happened, potted, by), () -> {
             batches.lock(number);
-            batches.record(number, happened, changes(number, potted), by);
+            batches.record(number, happened, changes(number, potted), by, requestId);
             return number;
         });
     }

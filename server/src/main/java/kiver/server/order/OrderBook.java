@@ -2,6 +2,8 @@ package kiver.server.order;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import kiver.core.order.OrderLine;
 import kiver.server.batch.Batch;
 import kiver.server.problem.NotFound;
@@ -20,23 +22,45 @@ public class OrderBook {
 
     /** All orders, soonest target first. */
     public List<Order> orders() {
-        return mapper.all();
+        return withLines(mapper.all());
     }
 
     /** The orders of one grower. */
     public List<Order> ordersOf(long growerId) {
-        return mapper.ofGrower(growerId);
+        return withLines(mapper.ofGrower(growerId));
     }
 
     /** The order of that number. */
     public Order order(int number) {
-        return mapper.byNumber(number).orElseThrow(() -> new NotFound("order " + number));
+        OrderMapper.OrderRow row = mapper.byNumber(number).orElseThrow(() -> new NotFound("order " + number));
+        return row.with(mapper.linesOf(row.id()));
     }
 
     /** The order of that number, held until the transaction ends. */
-    public Order orderToReleaseFor(int number) {
+    public Order orderHeld(int number) {
         mapper.lock(number);
         return order(number);
+    }
+
+    /** All lines of all orders. */
+    public List<OrderedLine> lines() {
+        return mapper.allLines();
+    }
+
+    /** The line of that number in the database. */
+    public OrderedLine line(long id) {
+        return mapper.line(id).orElseThrow(() -> new NotFound("such line"));
+    }
+
+    /** What became of an order since it was taken, in order. */
+    public List<OrderChange> changes(Order order) {
+        return mapper.changes(order.id());
+    }
+
+    private List<Order> withLines(List<OrderMapper.OrderRow> rows) {
+        Map<Long, List<OrderedLine>> lines =
+                mapper.allLines().stream().collect(Collectors.groupingBy(OrderedLine::orderId));
+        return rows.stream().map(row -> row.with(lines.getOrDefault(row.id(), List.of()))).toList();
     }
 
     /** The site of that number. */
@@ -54,32 +78,64 @@ public class OrderBook {
         return mapper.nextSuccession();
     }
 
-    /** Moves the day on which an order is wanted. */
-    public void moveTarget(int number, LocalDate target) {
-        mapper.moveTarget(number, target);
+    /** Moves the day on which a line is wanted; the order's own day follows when all its lines agree on another. */
+    public void moveLine(OrderedLine line, LocalDate target, LocalDate day, Long by) {
+        if (target.equals(line.target())) {
+            return;
+        }
+        mapper.moveLine(line.id(), target);
+        mapper.followLines(line.orderNumber());
+        mapper.insertChange(
+                line.id(), day, by, OrderChange.Kind.DAY_MOVED, line.target().toString(), target.toString());
     }
 
-    /** Leaves an order with fewer plants; the rest is ordered anew. */
-    public void reduce(int number, int plants) {
-        mapper.setPlants(number, plants);
+    /** Changes how many plants a line asks for. */
+    public void setPlants(OrderedLine line, int plants, LocalDate day, Long by) {
+        if (plants == line.plants()) {
+            return;
+        }
+        mapper.setPlants(line.id(), plants);
+        mapper.insertChange(
+                line.id(), day, by, OrderChange.Kind.PLANTS_CHANGED, String.valueOf(line.plants()), String.valueOf(plants));
+    }
+
+    /** A line is not wanted any more; it stays readable. */
+    public void cancel(OrderedLine line, LocalDate day, Long by) {
+        if (mapper.cancel(line.id(), day) == 1) {
+            mapper.insertChange(
+                    line.id(), day, by, OrderChange.Kind.LINE_CANCELLED, String.valueOf(line.plants()), null);
+            mapper.followLines(line.orderNumber());
+        }
     }
 
     /**
-     * Takes an order and answers its number.
+     * Takes an order without lines yet and answers its number.
      *
-     * @param countedIn what the number ordered counts
+     * @param target day on which it is wanted
      * @param succession shared by parts of a succession, or null
      */
-    public int add(
-            long growerId, long siteId, long varietyId, String container, OrderLine line, Batch.CountedIn countedIn,
-            LocalDate placedOn, Integer succession) {
+    public int add(long growerId, long siteId, LocalDate target, LocalDate placedOn, Integer succession) {
         Site site = site(siteId);
         if (site.growerId() != growerId) {
             throw new Refusal("siteId", "The site " + site.name() + " belongs to another grower.");
         }
-        return mapper.insert(new OrderMapper.OrderRow(
-                growerId, siteId, varietyId, container, line.plants(), line.stage().from(), line.stage().to(),
-                line.target(), placedOn, line.under(), countedIn, succession));
+        return mapper.insert(growerId, siteId, target, placedOn, succession);
+    }
+
+    /**
+     * Adds a line to an order and answers its number in the database.
+     *
+     * @param countedIn what the number ordered counts
+     */
+    public long addLine(int number, long varietyId, String container, OrderLine line, Batch.CountedIn countedIn) {
+        return mapper.insertLine(new OrderMapper.LineRow(
+                number, varietyId, container, line.plants(), line.stage().from(), line.stage().to(), line.target(),
+                line.under(), countedIn));
+    }
+
+    /** Notes that a line was added to an order that had been taken before. */
+    public void noteAdded(OrderedLine line, LocalDate day, Long by) {
+        mapper.insertChange(line.id(), day, by, OrderChange.Kind.LINE_ADDED, null, String.valueOf(line.plants()));
     }
 
     /** All growers by name. */

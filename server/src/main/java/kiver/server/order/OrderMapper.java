@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.server.batch.Batch;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -14,54 +15,140 @@ import org.apache.ibatis.annotations.Update;
 interface OrderMapper {
 
     String ORDERS = """
-            select ordered.id, ordered.number, ordered.grower_id, grower.name as grower, site.name as site,
-                   site.altitude, ordered.variety_id, variety.name as variety, variety.crop, ordered.container,
-                   ordered.plants, ordered.leaves_from, ordered.leaves_to, ordered.target, ordered.placed_on,
-                   ordered.site_id, ordered.under, ordered.counted_in, ordered.succession
+            select ordered.id, ordered.number, ordered.grower_id, grower.name as grower, ordered.site_id,
+                   site.name as site, site.altitude, ordered.target, ordered.placed_on, ordered.succession
             from grower_order ordered
             join grower on grower.id = ordered.grower_id
             join site on site.id = ordered.site_id
-            join variety on variety.id = ordered.variety_id
             """;
 
-    /** An order to be stored. */
+    String LINES = """
+            select line.id, line.order_id, ordered.number as order_number, line.position, ordered.grower_id,
+                   ordered.site_id, line.variety_id, variety.name as variety, variety.crop, line.container, line.plants,
+                   line.leaves_from, line.leaves_to, coalesce(line.target, ordered.target) as target, ordered.placed_on,
+                   line.under, line.counted_in, line.cancelled_on
+            from order_line line
+            join grower_order ordered on ordered.id = line.order_id
+            join variety on variety.id = line.variety_id
+            """;
+
+    /** An order without its lines. */
     record OrderRow(
-            long growerId, long siteId, long varietyId, String container, int plants, int leavesFrom, int leavesTo,
-            LocalDate target, LocalDate placedOn, double under, Batch.CountedIn countedIn, Integer succession) {}
+            long id, int number, long growerId, String grower, long siteId, String site, int altitude, LocalDate target,
+            LocalDate placedOn, Integer succession) {
+
+        Order with(List<OrderedLine> lines) {
+            return new Order(id, number, growerId, grower, siteId, site, altitude, target, placedOn, succession, lines);
+        }
+    }
+
+    /** A line to be stored. */
+    record LineRow(
+            int orderNumber, long varietyId, String container, int plants, int leavesFrom, int leavesTo, LocalDate target,
+            double under, Batch.CountedIn countedIn) {}
 
     @Select(ORDERS + " order by ordered.target, ordered.number")
-    List<Order> all();
+    List<OrderRow> all();
 
     @Select(ORDERS + " where ordered.grower_id = #{growerId} order by ordered.target, ordered.number")
-    List<Order> ofGrower(@Param("growerId") long growerId);
+    List<OrderRow> ofGrower(@Param("growerId") long growerId);
 
     @Select(ORDERS + " where ordered.number = #{number}")
-    Optional<Order> byNumber(@Param("number") int number);
+    Optional<OrderRow> byNumber(@Param("number") int number);
 
-    /** Waits for others who release for this order. */
+    @Select(LINES + " order by line.order_id, line.position")
+    List<OrderedLine> allLines();
+
+    @Select(LINES + " where line.order_id = #{orderId}")
+    List<OrderedLine> linesOf(@Param("orderId") long orderId);
+
+    @Select(LINES + " where line.id = #{id}")
+    Optional<OrderedLine> line(@Param("id") long id);
+
+    /** Waits for others who release for this order or change it. */
     @Select("select id from grower_order where number = #{number} for update")
     Long lock(@Param("number") int number);
 
+    /** The next number; whoever takes orders holds the lock of bookings. */
     @Select(value = """
-            insert into grower_order (grower_id, site_id, variety_id, container, plants, leaves_from, leaves_to,
-                                      target, placed_on, under, counted_in, succession)
-            values (#{growerId}, #{siteId}, #{varietyId}, #{container}, #{plants}, #{leavesFrom}, #{leavesTo},
-                    #{target}, #{placedOn}, #{under}, #{countedIn}, #{succession})
+            insert into grower_order (number, grower_id, site_id, target, placed_on, succession)
+            values (1 + coalesce((select max(number) from grower_order), 100), #{growerId}, #{siteId}, #{target},
+                    #{placedOn}, #{succession})
             returning number
             """, affectData = true)
-    int insert(OrderRow order);
+    int insert(
+            @Param("growerId") long growerId,
+            @Param("siteId") long siteId,
+            @Param("target") LocalDate target,
+            @Param("placedOn") LocalDate placedOn,
+            @Param("succession") Integer succession);
+
+    /** A day that is the order's own is not written twice. */
+    @Select(value = """
+            insert into order_line (order_id, position, variety_id, container, plants, leaves_from, leaves_to, target,
+                                    under, counted_in)
+            select ordered.id, 1 + coalesce((select max(position) from order_line where order_id = ordered.id), 0),
+                   #{varietyId}, #{container}, #{plants}, #{leavesFrom}, #{leavesTo}, nullif(#{target}, ordered.target),
+                   #{under}, #{countedIn}
+            from grower_order ordered where ordered.number = #{orderNumber}
+            returning id
+            """, affectData = true)
+    long insertLine(LineRow line);
+
+    @Update("""
+            update order_line line set target = nullif(#{target}, ordered.target)
+            from grower_order ordered where ordered.id = line.order_id and line.id = #{id}
+            """)
+    int moveLine(@Param("id") long id, @Param("target") LocalDate target);
+
+    /** The order's own day follows when all that is still wanted of it is wanted on another one. */
+    @Update("""
+            with own as (
+                select ordered.id, min(coalesce(line.target, ordered.target)) as first,
+                       max(coalesce(line.target, ordered.target)) as last
+                from grower_order ordered join order_line line on line.order_id = ordered.id
+                where ordered.number = #{number} and line.cancelled_on is null
+                group by ordered.id
+            ), lines as (
+                update order_line line set target = null from own
+                where line.order_id = own.id and own.first = own.last and line.cancelled_on is null
+            )
+            update grower_order ordered set target = own.first from own where ordered.id = own.id and own.first = own.last
+            """)
+    void followLines(@Param("number") int number);
+
+    @Update("update order_line set plants = #{plants} where id = #{id}")
+    int setPlants(@Param("id") long id, @Param("plants") int plants);
+
+    @Update("update order_line set cancelled_on = #{day} where id = #{id} and cancelled_on is null")
+    int cancel(@Param("id") long id, @Param("day") LocalDate day);
+
+    @Insert("""
+            insert into order_change (order_id, line_id, day, made_by, kind, before, after)
+            select order_id, id, #{day}, #{by}, #{kind}, #{before}, #{after} from order_line where id = #{lineId}
+            """)
+    void insertChange(
+            @Param("lineId") long lineId,
+            @Param("day") LocalDate day,
+            @Param("by") Long by,
+            @Param("kind") OrderChange.Kind kind,
+            @Param("before") String before,
+            @Param("after") String after);
+
+    @Select("""
+            select line.position, change.day, coalesce(account.name, '') as by, change.kind, change.before, change.after
+            from order_change change
+            join order_line line on line.id = change.line_id
+            left join account on account.id = change.made_by
+            where change.order_id = #{orderId} order by change.id
+            """)
+    List<OrderChange> changes(@Param("orderId") long orderId);
 
     @Select("select true from (select pg_advisory_xact_lock(4714)) as held")
     boolean lockBookings();
 
     @Select("select nextval('succession_number')")
     int nextSuccession();
-
-    @Update("update grower_order set target = #{target} where number = #{number}")
-    void moveTarget(@Param("number") int number, @Param("target") LocalDate target);
-
-    @Update("update grower_order set plants = #{plants} where number = #{number}")
-    void setPlants(@Param("number") int number, @Param("plants") int plants);
 
     @Select("select id, name from grower order by name")
     List<Grower> growers();

@@ -74,6 +74,17 @@ public class PlanRequests {
 
     /** The request for a wish as things stand now. */
     public Prepared prepare(Wish wish) {
+        return prepare(wish, batches.files());
+    }
+
+    /** The same, were a batch that is planned not there: its seed is free. */
+    public Prepared prepareInsteadOf(Wish wish, BatchFile planned) {
+        return prepare(wish, batches.files().stream()
+                .filter(file -> file.batch().id() != planned.batch().id())
+                .toList());
+    }
+
+    private Prepared prepare(Wish wish, List<BatchFile> files) {
         LocalDate today = clock.today();
         OrderLine line = wish.line(today);
         Variety variety = crops.variety(wish.varietyId());
@@ -83,7 +94,6 @@ public class PlanRequests {
         Way usual = WayFinder.wayFor(season, crop, today);
         HardeningProgramme programme =
                 HardeningProgramme.usualFor(crop.hardiness(), season.meanTemperature(usual.growingOn(), today, 40));
-        List<BatchFile> files = batches.files();
         LotKnowledge.OfAll known = lots.ofAll(files);
         Optional<SeedLot> lot = chooseLot(wish, variety, files, known, today);
         Germination germination = lot.map(chosen -> known.germination(chosen, today, 0)).orElse(null);

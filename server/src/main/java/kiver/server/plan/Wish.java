@@ -73,8 +73,8 @@ public record Wish(
                 containerPath, under, countedIn);
     }
 
-    /** The same at a site. */
-    public Wish at(long site) {
+    /** The same at a site; null where it is open. */
+    public Wish at(Long site) {
         return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, site, containerPath,
                 under, countedIn);
     }
@@ -82,6 +82,11 @@ public record Wish(
     /** What the number counts. */
     public Batch.CountedIn counted() {
         return countedIn == null ? Batch.CountedIn.PLANTS : countedIn;
+    }
+
+    /** Share that may be missing. */
+    public double tolerance() {
+        return under == null ? OrderLine.USUAL_UNDER : under;
     }
 
     /** As the core knows it. */
@@ -96,7 +101,7 @@ public record Wish(
             throw new Refusal("target", "Kiver looks " + DAYS_AHEAD + " days ahead; choose a day before "
                     + today.plusDays(DAYS_AHEAD + 1L) + ".");
         }
-        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, under == null ? OrderLine.USUAL_UNDER : under,
+        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, tolerance(),
                 counted() == Batch.CountedIn.CLUMPS);
     }
 }

@@ -2,6 +2,7 @@ package kiver.server.promise;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntSupplier;
 import java.util.stream.Collectors;
@@ -15,6 +16,7 @@ import kiver.core.seed.GerminationNodes;
 import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowingOption;
 import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchSize;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;
 import kiver.server.clock.NurseryClock;
@@ -26,7 +28,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Writes an accepted plan down: the order, its batch, and trays for it. */
+/** Writes down what was agreed: orders, their lines, batches with trays, and what of them is promised. */
 @Component
 class Bookings {
 
@@ -56,14 +58,39 @@ class Bookings {
         orders.lockBookings();
     }
 
-    /** Writes the order and its batch; answers the number of the order. */
+    /** Writes an order without lines and answers its number. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public int book(long growerId, Wish wish, Integer succession, PromiseService.Checked checked) {
-        LocalDate today = clock.today();
-        int order = orders.add(
-                growerId, wish.siteId(), wish.varietyId(), wish.container(), wish.line(today), wish.counted(), today, succession);
-        addBatch(orders.order(order).id(), checked);
-        return order;
+    public int openOrder(long growerId, long siteId, LocalDate target, Integer succession) {
+        return orders.add(growerId, siteId, target, clock.today(), succession);
+    }
+
+    /** Writes a line as it was asked and answers its number in the database. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public long addLine(int order, Wish wish) {
+        return orders.addLine(order, wish.varietyId(), wish.container(), wish.line(clock.today()), wish.counted());
+    }
+
+    /** Promises plants of a batch for a line; a batch that is to be sown larger for it is. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void promise(long lineId, int batch, int plants, Optional<BatchSize> size) {
+        size.ifPresent(larger -> {
+            String container = batches.file(batch).batch().containerCodes().get(0);
+            batches.resize(batch, larger, layout.runs(container, larger.cells()));
+        });
+        batches.promise(lineId, batch, plants);
+    }
+
+    /** Takes a batch out of the plan. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void withdraw(int number) {
+        batches.withdraw(number, clock.today());
+    }
+
+    /** Cells in which something must come up for a plan to be met. */
+    static int cellsNeeded(PlanRequests.Prepared prepared, SowingOption option) {
+        int needed = (int) Math.ceil(
+                prepared.request().line().plants() / Allowances.USUAL.survival() / plantsToACellThatIsUp(prepared));
+        return Math.min(needed, option.cells());
     }
 
     /** One plant, or where the order counts the seedlings of clumps, as many as stand in a clump that is up. */
@@ -78,26 +105,28 @@ class Bookings {
         return Math.max(1, sizes.mean() / (1 - sizes.distribution()[0]));
     }
 
-    private void addBatch(long orderId, PromiseService.Checked checked) {
+    /** Plans a batch into new trays and answers its number; it is for nobody until it is promised. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public int addBatch(Wish wish, PromiseService.Checked checked) {
         PlanRequests.Prepared prepared = checked.prepared();
         Plan plan = checked.promise().plan();
         SowingOption option = plan.chosen().orElseThrow();
         ContainerPath path = prepared.request().containers();
-        int cellsNeeded = (int) Math.ceil(
-                prepared.request().line().plants() / Allowances.USUAL.survival() / plantsToACellThatIsUp(prepared));
-        batches.add(
+        return batches.add(
                 new NewBatch(
-                        orderId,
+                        wish.varietyId(),
                         prepared.lot().orElseThrow().id(),
                         option.seedsPerCell(),
                         option.cells(),
-                        Math.min(cellsNeeded, option.cells()),
+                        cellsNeeded(prepared, option),
                         plan.sowDay().orElseThrow(),
                         plan.window().map(SowWindow::latest).orElse(null),
                         checked.promise().way(),
                         prepared.programme(),
                         path.kind(),
-                        path.containers().stream().map(Container::code).collect(Collectors.joining(" "))),
+                        path.containers().stream().map(Container::code).collect(Collectors.joining(" ")),
+                        prepared.request().line(),
+                        wish.counted()),
                 layout.runs(path.first().code(), option.cells()));
     }
 }

@@ -31,6 +31,7 @@ import kiver.core.space.Rates;
  * @param offers that would be a yes
  * @param possible whether the order can be taken
  * @param plantsToAimFor with spares
+ * @param sources batches that could give it without a sowing of its own
  * @param options seeds per cell compared
  * @param chosen of the options
  * @param window of sow days
@@ -55,7 +56,7 @@ import kiver.core.space.Rates;
  */
 record PlanView(
         Answer answer, List<String> conditions, List<String> reasons, List<Offer> offers, boolean possible,
-        int plantsToAimFor, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
+        int plantsToAimFor, List<Source> sources, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
         boolean windowOpen, @Nullable DateSpread emerged, List<DateSpread> pottings, @Nullable DateSpread stageReached,
         @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance, List<Obstacle> obstacles,
         @Nullable LotView lot, String emergencePlace, String growingPlace, String hardeningPlace, int hardeningDays,
@@ -87,7 +88,7 @@ record PlanView(
         }
     }
 
-    static PlanView of(PromiseService.Checked checked, LocalDate target, Rates rates) {
+    static PlanView of(PromiseService.Checked checked, LocalDate target, Rates rates, List<Source> sources) {
         Promise promise = checked.promise();
         Plan plan = promise.plan();
         var prepared = checked.prepared();
@@ -100,6 +101,7 @@ record PlanView(
                 promise.answer(), promise.conditions(), promise.reasons(), promise.offers(),
                 plan.isPossible(),
                 plan.plantsToAimFor(),
+                sources,
                 plan.options(),
                 chosen,
                 plan.window().orElse(null),

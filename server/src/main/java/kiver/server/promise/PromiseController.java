@@ -11,6 +11,7 @@ import kiver.core.plan.ContainerPath;
 import kiver.core.promise.Answer;
 import kiver.server.plan.Wish;
 import kiver.server.space.RateBook;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -30,16 +31,36 @@ class PromiseController {
     }
 
     /**
-     * A whole order as typed.
+     * One line of an order as typed.
      *
+     * @param fromBatch number of the batch that is to give it; missing to sow for it
      * @param seen the answer it is taken on
      */
+    record LineEntry(@NotNull @Valid Wish wish, @Nullable Integer fromBatch, @Nullable Answer seen) {
+
+        PromiseService.LineWish line() {
+            return new PromiseService.LineWish(wish, fromBatch, seen);
+        }
+    }
+
+    /** A whole order as typed. */
     record OrderEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Choose the grower.") Long growerId,
             @NotNull(message = "Choose the site.") Long siteId,
-            @NotNull @Valid Wish wish,
-            @Nullable Answer seen) {}
+            @NotNull(message = "Say what is wanted.") @Size(min = 1, max = OrderEntry.MOST_LINES, message = "An order has 1 to 60 lines.") List<@Valid @NotNull LineEntry> lines) {
+
+        static final int MOST_LINES = 60;
+    }
+
+    /** Plants to be grown for nobody yet. */
+    record BatchEntry(@NotNull UUID requestId, @NotNull @Valid Wish wish) {}
+
+    /** A batch to be taken out of the plan. */
+    record WithdrawalEntry(@NotNull UUID requestId) {}
+
+    /** The batch planned. */
+    record BatchPlanned(int number) {}
 
     /** The order taken. */
     record OrderTaken(int number) {}
@@ -66,17 +87,29 @@ class PromiseController {
         return promises.paths(wish).stream()
                 .map(checked -> new PathView(
                         checked.prepared().request().containers().kind(),
-                        PlanView.of(checked, wish.target(), rates.rates())))
+                        PlanView.of(checked, wish.target(), rates.rates(), List.of())))
                 .toList();
     }
 
     @PostMapping("/api/orders")
     OrderTaken accept(@Valid @RequestBody OrderEntry entry) {
         return new OrderTaken(promises.accept(
-                entry.requestId(), entry.growerId(), entry.wish().at(entry.siteId()), null, entry.seen()));
+                entry.requestId(), entry.growerId(), entry.siteId(), entry.lines().stream().map(LineEntry::line).toList(),
+                null));
+    }
+
+    @PostMapping("/api/batches")
+    BatchPlanned sowForNobody(@Valid @RequestBody BatchEntry entry) {
+        return new BatchPlanned(promises.sowForNobody(entry.requestId(), entry.wish()));
+    }
+
+    @PostMapping("/api/batches/{number}/withdrawals")
+    void withdraw(@PathVariable int number, @Valid @RequestBody WithdrawalEntry entry) {
+        promises.withdraw(entry.requestId(), number);
     }
 
     private PlanView view(Wish wish) {
-        return PlanView.of(promises.check(wish, true), wish.target(), rates.rates());
+        PromiseService.Checked checked = promises.check(wish, true);
+        return PlanView.of(checked, wish.target(), rates.rates(), promises.sources(wish, checked, rates.rates()));
     }
 }

@@ -1,9 +1,11 @@
 package kiver.server.promise;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
@@ -14,9 +16,10 @@ import kiver.core.promise.Answer;
 import kiver.core.promise.Promise;
 import kiver.core.promise.PromiseCheck;
 import kiver.core.promise.SiteChoice;
+import kiver.core.space.Rates;
 import kiver.server.crop.CropBook;
-import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
 import kiver.server.order.OutdoorsBook;
 import kiver.server.order.Site;
 import kiver.server.plan.PlanRequests;
@@ -38,6 +41,7 @@ public class PromiseService {
     private final OutdoorsBook outdoors;
     private final OrderBook orders;
     private final Bookings bookings;
+    private final Sources sources;
 
     PromiseService(
             PlanRequests plans,
@@ -45,17 +49,25 @@ public class PromiseService {
             CropBook crops,
             OutdoorsBook outdoors,
             OrderBook orders,
-            Bookings bookings) {
+            Bookings bookings,
+            Sources sources) {
         this.plans = plans;
         this.space = space;
         this.crops = crops;
         this.outdoors = outdoors;
         this.orders = orders;
         this.bookings = bookings;
+        this.sources = sources;
     }
 
     /** A promise with what was put together for it. */
     public record Checked(PlanRequests.Prepared prepared, Promise promise) {}
+
+    /** Batches that could give what is wished. */
+    @Transactional(readOnly = true)
+    List<Source> sources(Wish wish, Checked checked, Rates rates) {
+        return sources.of(wish, checked.promise().plan().chosen(), rates);
+    }
 
     /**
      * The answer to a wish as things stand now.
@@ -88,19 +100,23 @@ public class PromiseService {
                 .toList();
     }
 
-    /** The first day after one on which so many plants like those of an order can be had. */
+    /** The first day after one on which so many plants like those of a line can be had. */
     @Transactional(readOnly = true)
-    public LocalDate firstDayFor(Order order, int plants, LocalDate after) {
+    public LocalDate firstDayFor(OrderedLine line, int plants, LocalDate after) {
         for (int weeks = 1; weeks <= MOST_WEEKS_LATER; weeks++) {
             LocalDate day = after.plusWeeks(weeks);
-            Wish wish = new Wish(
-                    order.varietyId(), order.container(), plants, order.leavesFrom(), order.leavesTo(), day, null, null,
-                    order.siteId(), null);
-            if (check(wish, false).promise().plan().isPossible()) {
+            if (check(wishFor(line, plants, day), false).promise().plan().isPossible()) {
                 return day;
             }
         }
         throw new Refusal("target", "No day within " + MOST_WEEKS_LATER + " weeks can be met with new plants.");
+    }
+
+    /** A wish for other plants like those of a line. */
+    public static Wish wishFor(OrderedLine line, int plants, LocalDate day) {
+        return new Wish(
+                line.varietyId(), line.container(), plants, line.leavesFrom(), line.leavesTo(), day, null, null, line.siteId(),
+                null, line.under(), line.countedIn());
     }
 
     /** The site under better cover, and the grower's other sites. */
@@ -130,46 +146,112 @@ public class PromiseService {
     }
 
     /**
-     * Takes the order and plans its batch into new trays.
+     * One line of an order to be taken.
+     *
+     * @param wish as asked
+     * @param fromBatch number of the batch that is to give it; null to sow for it
+     * @param seen answer that it was taken on; null where none was shown
+     */
+    public record LineWish(Wish wish, @Nullable Integer fromBatch, @Nullable Answer seen) {}
+
+    /**
+     * Takes an order of one line, sown for by itself.
      *
      * @return the number of the order
      */
     @Transactional
     public int accept(UUID requestId, long growerId, Wish wish, Integer succession) {
-        return accept(requestId, growerId, wish, succession, null);
+        return accept(requestId, growerId, wish.siteId(), List.of(new LineWish(wish, null, null)), succession);
     }
 
     /**
-     * Takes the order, unless the answer has become worse than the one that was seen.
+     * Takes an order with all its lines, or none of it.
      *
-     * @param seen answer that the order was taken on; null where none was shown
      * @return the number of the order
      */
     @Transactional
-    public int accept(UUID requestId, long growerId, Wish wish, Integer succession, Answer seen) {
-        return bookings.once(requestId, Arrays.asList("order", growerId, wish, succession), () -> {
-            bookings.oneAtATime();
-            Checked checked = check(wish, false);
-            if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
-                List<String> why = new ArrayList<>(checked.promise().reasons());
-                why.addAll(checked.promise().conditions());
-                throw new Refusal("target", "Meanwhile something that this rested on was promised to others. Now: "
-                        + String.join(" ", why) + " Look at the answer again.");
-            }
-            return book(growerId, wish, succession, checked);
-        });
+    public int accept(UUID requestId, long growerId, long siteId, List<LineWish> lines, Integer succession) {
+        return bookings.once(
+                requestId, Arrays.asList("order", growerId, siteId, lines, succession),
+                () -> take(growerId, siteId, lines, succession));
     }
 
     /** Takes one order of however many a request holds; must run inside the request. */
-    public int take(long growerId, Wish wish, Integer succession) {
+    public int take(long growerId, long siteId, List<LineWish> lines, Integer succession) {
         bookings.oneAtATime();
-        return book(growerId, wish, succession, check(wish, false));
+        LocalDate first = lines.stream().map(line -> line.wish().target()).min(LocalDate::compareTo).orElseThrow();
+        int order = bookings.openOrder(growerId, siteId, first, succession);
+        for (int index = 0; index < lines.size(); index++) {
+            LineWish line = lines.get(index);
+            try {
+                addLine(order, new LineWish(line.wish().at(siteId), line.fromBatch(), line.seen()));
+            } catch (Refusal refusal) {
+                throw lines.size() == 1
+                        ? refusal
+                        : new Refusal("lines[" + index + "]." + refusal.field(), "Line " + (index + 1) + ", "
+                                + crops.variety(line.wish().varietyId()).name() + ": " + refusal.getMessage());
+            }
+        }
+        return order;
     }
 
-    private int book(long growerId, Wish wish, Integer succession, Checked checked) {
+    /** Adds a line to an order, with what is to give it, and answers its number in the database. */
+    public long addLine(int order, LineWish line) {
+        bookings.oneAtATime();
+        long id = bookings.addLine(order, line.wish());
+        supply(id, line);
+        return id;
+    }
+
+    /** Promises plants for a line: of a batch that grows or is planned, or of one that is sown for it. */
+    public void supply(long lineId, LineWish line) {
+        bookings.oneAtATime();
+        if (line.fromBatch() != null) {
+            Sources.Found found = sources.in(line.fromBatch(), line.wish()).orElseThrow(() -> new Refusal(
+                    "fromBatch", "Batch " + line.fromBatch() + " cannot give " + line.wish().plants()
+                            + " plants like these any more. Look at the answer again."));
+            bookings.promise(lineId, line.fromBatch(), line.wish().plants(), found.size());
+            return;
+        }
+        Checked checked = bookable(line.wish(), line.seen());
+        bookings.promise(lineId, bookings.addBatch(line.wish(), checked), line.wish().plants(), Optional.empty());
+    }
+
+    /** What a batch could give for a wish; empty where it cannot give all of it. */
+    @Transactional(readOnly = true)
+    public Optional<Source> source(int batch, Wish wish) {
+        return sources.in(batch, wish).map(Sources.Found::source);
+    }
+
+    /** Plans a batch for nobody yet and answers its number. */
+    @Transactional
+    public int sowForNobody(UUID requestId, Wish wish) {
+        return bookings.once(requestId, Arrays.asList("batch", wish), () -> {
+            bookings.oneAtATime();
+            return bookings.addBatch(wish, bookable(wish, null));
+        });
+    }
+
+    /** Takes a batch that is for nobody and not sown out of the plan. */
+    @Transactional
+    public void withdraw(UUID requestId, int number) {
+        bookings.once(requestId, Arrays.asList("withdraw", number), () -> {
+            bookings.withdraw(number);
+            return number;
+        });
+    }
+
+    private Checked bookable(Wish wish, @Nullable Answer seen) {
+        Checked checked = check(wish, false);
+        if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
+            List<String> why = new ArrayList<>(checked.promise().reasons());
+            why.addAll(checked.promise().conditions());
+            throw new Refusal("target", "Meanwhile something that this rested on was promised to others. Now: "
+                    + String.join(" ", why) + " Look at the answer again.");
+        }
         checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
             throw new Refusal("target", obstacle.message());
         });
-        return bookings.book(growerId, wish, succession, checked);
+        return checked;
     }
 }

@@ -18,8 +18,8 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
 import kiver.server.order.Grower;
-import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
 import kiver.server.order.Site;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
@@ -76,7 +76,7 @@ class Questions {
 
     Understood understand(String text) {
         LocalDate today = clock.today();
-        List<Order> past = orders.orders();
+        List<OrderedLine> past = orders.lines();
         Question question = PlainWords.read(text, vocabulary(past), today);
         if (!question.missing().isEmpty()) {
             return new Understood(null, null, null, question.missing(), question.notUnderstood(), null);
@@ -87,20 +87,23 @@ class Questions {
         }
         Variety variety = variety(question);
         Optional<Site> site = question.site().map(Long::valueOf).map(orders::site);
-        Optional<Order> usual = past.stream()
-                .filter(order -> order.crop().equals(variety.crop()))
-                .max(Comparator.comparing((Order order) -> order.varietyId() == variety.id()).thenComparing(Order::placedOn));
-        String container = question.container().or(() -> usual.map(Order::container))
+        Optional<OrderedLine> usual = past.stream()
+                .filter(line -> line.crop().equals(variety.crop()))
+                .max(Comparator.comparing((OrderedLine line) -> line.varietyId() == variety.id())
+                        .thenComparing(OrderedLine::placedOn));
+        String container = question.container().or(() -> usual.map(OrderedLine::container))
                 .orElseGet(() -> crops.containers().get(0).code());
         LeafStage stage = question.stage()
-                .or(() -> usual.map(order -> new LeafStage(order.leavesFrom(), order.leavesTo())))
+                .or(() -> usual.map(line -> new LeafStage(line.leavesFrom(), line.leavesTo())))
                 .orElse(USUAL_STAGE);
         Wish wish = new Wish(
                 variety.id(), container, question.plants().getAsInt(), stage.from(), stage.to(),
                 question.day().orElseThrow(), null, null, site.map(Site::id).orElse(null), null);
         PlanView plan;
         try {
-            plan = PlanView.of(promises.check(wish, true), wish.target(), rates.rates());
+            PromiseService.Checked checked = promises.check(wish, true);
+            plan = PlanView.of(
+                    checked, wish.target(), rates.rates(), promises.sources(wish, checked, rates.rates()));
         } catch (Refusal refusal) {
             throw new Refusal("text", refusal.getMessage());
         }
@@ -125,9 +128,9 @@ class Questions {
                 .orElseThrow();
     }
 
-    private Vocabulary vocabulary(List<Order> past) {
+    private Vocabulary vocabulary(List<OrderedLine> past) {
         Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
-        Map<String, Long> used = past.stream().collect(Collectors.groupingBy(Order::container, Collectors.counting()));
+        Map<String, Long> used = past.stream().collect(Collectors.groupingBy(OrderedLine::container, Collectors.counting()));
         return new Vocabulary(
                 crops.varieties().stream()
                         .map(variety -> new Vocabulary.Name(

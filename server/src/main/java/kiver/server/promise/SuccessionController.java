@@ -78,8 +78,9 @@ class SuccessionController {
             int number = orders.nextSuccession();
             List<Integer> taken = new ArrayList<>();
             for (Succession.Part part : succession.parts()) {
+                Wish wish = of(entry.succession().wish(), part);
                 taken.add(promises.take(
-                        entry.growerId(), of(entry.succession().wish(), part).at(entry.siteId()), number));
+                        entry.growerId(), entry.siteId(), List.of(new PromiseService.LineWish(wish, null, null)), number));
             }
             return taken.get(0);
         });

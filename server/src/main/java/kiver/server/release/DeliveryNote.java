@@ -18,6 +18,7 @@ import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.order.Order;
+import kiver.server.order.OrderedLine;
 import kiver.server.print.Paper;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -31,6 +32,7 @@ class DeliveryNote {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
     private static final float LEFT = 20;
     private static final float WIDTH = 170;
+    private static final float BOTTOM = 280;
 
     private final BatchBook batches;
     private final SeedStore seeds;
@@ -46,25 +48,25 @@ class DeliveryNote {
         this.clock = clock;
     }
 
-    private record Line(int plants, String tray, int batch, LocalDate sown, String lot, String medium) {}
+    /** Plants of one sowing in one tray. */
+    private record Origin(int plants, String tray, int batch, LocalDate sown, String lot, String medium) {}
 
-    byte[] print(Release release, Order order) {
-        List<Line> lines = lines(release);
-        int plants = lines.stream().mapToInt(Line::plants).sum();
+    byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
+        Map<Long, List<Origin>> origins = origins(release);
         try (Paper paper = new Paper("Delivery note " + release.number())) {
             paper.page(210, 297);
             paper.text(LEFT, 20, 11, clock.nursery().map(Nursery::name).orElse(""));
-            paper.text(LEFT, 28, 22, "Delivery note " + release.number() + (lines.isEmpty() ? ", taken back" : ""));
+            paper.text(LEFT, 28, 22, "Delivery note " + release.number() + (origins.isEmpty() ? ", taken back" : ""));
             paper.text(LEFT, 40, 11, DAY.format(release.day()) + ", order " + order.number());
             paper.text(LEFT, 46, 11, "To " + order.grower() + ", " + order.site() + " (" + order.altitude() + " m)");
-            paper.rule(LEFT, 54, WIDTH);
-            paper.fitted(LEFT, 58, WIDTH, 18,
-                    plants + " " + order.variety() + " (" + crops.crop(order.crop()).name() + ")");
-            paper.text(LEFT, 67, 11, order.leavesFrom() + " to " + order.leavesTo() + " true leaves, "
-                    + crops.container(order.container()).name()
-                    + (plants < order.plants() ? ", of " + order.plants() + " ordered" : ""));
-            float next = printTrace(paper, lines, 78);
-            next = printPlanting(paper, order, next + 6);
+            float next = 54;
+            for (OrderedLine line : order.lines()) {
+                if (origins.containsKey(line.id())) {
+                    next = printLine(paper, line, origins.get(line.id()), next);
+                }
+            }
+            next = onPage(paper, next, 20);
+            paper.rule(LEFT, next + 2, WIDTH);
             paper.wrapped(LEFT, next + 6, WIDTH, 9,
                     "Plant passports and notifiable pests: rules differ by country; ask your local authority. "
                             + "Please report losses within a fortnight; a few spares are kept until then.");
@@ -72,58 +74,67 @@ class DeliveryNote {
         }
     }
 
-    private float printTrace(Paper paper, List<Line> lines, float top) {
-        paper.text(LEFT, top, 12, "Where they come from");
-        float next = top + 7;
-        for (Line line : lines) {
-            if (next > 200) {
-                paper.page(210, 297);
-                next = 20;
-            }
+    /** What of a line goes along, where it comes from and how to plant it. */
+    private float printLine(Paper paper, OrderedLine line, List<Origin> origins, float top) {
+        int plants = origins.stream().mapToInt(Origin::plants).sum();
+        float next = onPage(paper, top, 50);
+        paper.rule(LEFT, next, WIDTH);
+        paper.fitted(LEFT, next + 4, WIDTH, 16, plants + " " + line.variety() + " (" + crops.crop(line.crop()).name() + ")");
+        paper.text(LEFT, next + 12, 11, line.leavesFrom() + " to " + line.leavesTo() + " true leaves, "
+                + crops.container(line.container()).name()
+                + (plants < line.plants() ? ", of " + line.plants() + " ordered" : ""));
+        paper.text(LEFT, next + 20, 12, "Where they come from");
+        next += 27;
+        for (Origin origin : origins) {
+            next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10,
-                    line.plants() + " from tray " + line.tray() + ": batch " + line.batch() + ", sown "
-                            + DAY.format(line.sown()) + ", seed lot " + line.lot() + ", in " + line.medium());
+                    origin.plants() + " from tray " + origin.tray() + ": batch " + origin.batch() + ", sown "
+                            + DAY.format(origin.sown()) + ", seed lot " + origin.lot() + ", in " + origin.medium());
         }
-        return next;
+        next = onPage(paper, next + 4, 30);
+        paper.text(LEFT, next, 12, "How to plant");
+        next += 7;
+        for (String words : PlantingLines.of(crops.crop(line.crop()), line.target())) {
+            next = onPage(paper, next, 15);
+            next = paper.wrapped(LEFT, next, WIDTH, 10, words) + 1;
+        }
+        return next + 8;
     }
 
-    private float printPlanting(Paper paper, Order order, float top) {
-        paper.text(LEFT, top, 12, "How to plant");
-        float next = top + 7;
-        for (String line : PlantingLines.of(crops.crop(order.crop()), order.target())) {
-            next = paper.wrapped(LEFT, next, WIDTH, 10, line) + 1;
+    /** Where to go on when so much room is needed, mm: here, or at the top of a new page. */
+    private static float onPage(Paper paper, float top, float needed) {
+        if (top + needed <= BOTTOM) {
+            return top;
         }
-        return next;
+        paper.page(210, 297);
+        return 20;
     }
 
-    private List<Line> lines(Release release) {
-        List<Line> lines = new ArrayList<>();
+    /** Where what left with each line came from, by the line's number in the database. */
+    private Map<Long, List<Origin>> origins(ReleaseMapper.ReleaseRow release) {
+        Map<Long, List<Origin>> origins = new TreeMap<>();
         for (BatchFile file : batches.files()) {
-            BatchState state = file.state();
-            state.changes().stream()
-                    .filter(change -> !state.isCorrected(change.sequence()))
-                    .filter(change -> change.change() instanceof BatchChange.Released)
-                    .map(change -> (BatchChange.Released) change.change())
+            file.releases().stream()
                     .filter(part -> part.release() == release.number())
-                    .forEach(part -> lines.addAll(lines(file, part)));
+                    .forEach(part -> origins.computeIfAbsent(part.line(), line -> new ArrayList<>()).addAll(origins(file, part)));
         }
-        return lines;
+        return origins;
     }
 
     /** One line for each sowing that plants of a tray came from, wherever they were potted since. */
-    private List<Line> lines(BatchFile file, BatchChange.Released part) {
+    private List<Origin> origins(BatchFile file, BatchChange.Released part) {
         Map<Integer, List<CellState>> bySowing = new TreeMap<>();
         for (int number : part.cells()) {
             CellState cell = file.state().cells().get(new Cell(part.tray(), number));
             bySowing.computeIfAbsent(cell.sowing(), sowing -> new ArrayList<>()).add(cell);
         }
-        List<Line> lines = new ArrayList<>();
+        List<Origin> lines = new ArrayList<>();
         bySowing.forEach((sequence, cells) -> {
             BatchState.Sowing sowing = file.state().sowings().get(sequence);
             SeedLot lot = seeds.lot(sowing.sown().lot());
             TrayId sownIn = sowing.sown().run().tray();
             String potted = sownIn.equals(part.tray()) ? "" : " (sown in " + trays.tray(sownIn).code() + ", potted on)";
-            lines.add(new Line(
+            lines.add(new Origin(
                     file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code() + potted,
                     file.batch().number(), sowing.day(), lot.code() + " (" + lot.supplier() + ")", sowing.sown().medium()));
         });

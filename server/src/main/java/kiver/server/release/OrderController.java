@@ -3,10 +3,11 @@ package kiver.server.release;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
-import kiver.core.release.Pick;
 import kiver.server.account.Person;
+import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
 import kiver.server.order.Order;
 import kiver.server.problem.NotFound;
@@ -42,14 +43,22 @@ class OrderController {
     /** Plants that would be taken from a tray. */
     record PickView(int batch, String tray, int plants, boolean wholeTray) {}
 
+    /** What would go with a line now. */
+    record LinePicks(int line, List<PickView> picks) {}
+
     /** An order with what would go with it now. */
-    record OrderWithPicks(OrderView order, List<PickView> picks) {}
+    record OrderWithPicks(OrderView order, List<LinePicks> picks) {}
+
+    /** Plants to let go with one line. */
+    record PartingEntry(
+            @NotNull(message = "Say with which line.") Integer line,
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Release at least 1 plant.") Integer plants) {}
 
     /** Plants to let go. */
     record ReleaseEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say for which order.") Integer order,
-            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Release at least 1 plant.") Integer plants) {}
+            @NotNull(message = "Say how many plants go with which line.") @Size(min = 1, max = 200, message = "Name 1 to 200 lines.") List<@Valid @NotNull PartingEntry> lines) {}
 
     /** The release made. */
     record ReleaseMade(int number) {}
@@ -63,23 +72,30 @@ class OrderController {
     OrderWithPicks order(@PathVariable int number, @AuthenticationPrincipal Person person) {
         OrderView view = views.one(number, person);
         Order order = views.visibleOrder(number, person);
-        List<Pick> picks = releases.propose(order, analyst.all(), order.plants() - view.released());
-        return new OrderWithPicks(
-                view,
-                picks.stream()
-                        .map(pick -> new PickView(
-                                (int) pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
-                        .toList());
+        List<BatchAnalysis> all = analyst.all();
+        List<LinePicks> picks = view.lines().stream()
+                .filter(line -> line.ready() > 0)
+                .map(line -> new LinePicks(
+                        line.line(),
+                        releases.propose(order.line(line.line()), all, line.plants() - line.released()).stream()
+                                .map(pick -> new PickView(
+                                        (int) pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
+                                .toList()))
+                .toList();
+        return new OrderWithPicks(view, picks);
     }
 
     @PostMapping("/api/releases")
     ReleaseMade release(@Valid @RequestBody ReleaseEntry entry, @AuthenticationPrincipal Person person) {
-        return new ReleaseMade(releases.release(entry.requestId(), entry.order(), entry.plants(), person.id()));
+        return new ReleaseMade(releases.release(
+                entry.requestId(), entry.order(),
+                entry.lines().stream().map(each -> new ReleaseService.Parting(each.line(), each.plants())).toList(),
+                person.id()));
     }
 
     @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> note(@PathVariable int number, @AuthenticationPrincipal Person person) {
-        Release release = mapper.byNumber(number).orElseThrow(() -> new NotFound("release " + number));
+        ReleaseMapper.ReleaseRow release = mapper.byNumber(number).orElseThrow(() -> new NotFound("release " + number));
         Order order = views.visibleOrder(release.orderNumber(), person);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"delivery-note-" + number + ".pdf\"")

@@ -1,47 +1,80 @@
 package kiver.server.release;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.server.batch.Batch;
 import kiver.server.grow.BatchSummary;
+import kiver.server.order.OrderChange;
 
 /**
  * An order and how it stands.
  *
  * @param number as written
+ * @param growerId who ordered
  * @param grower name
+ * @param siteId of the site
  * @param site name
  * @param altitude of the site, m
- * @param variety name
- * @param crop name
- * @param container name
- * @param plants ordered
- * @param leavesFrom fewest true leaves
- * @param leavesTo most true leaves
- * @param target day on which they are wanted
+ * @param target day on which the plants are wanted
  * @param placedOn day on which it was taken
- * @param under share that the grower takes as whole when it is missing
- * @param countedIn what the number ordered counts
- * @param released plants that have gone
- * @param ready plants ready to go now
- * @param standing where it is
- * @param chance that it is met whole and in time, 0 to 1
- * @param batches that grow it
+ * @param standing where it is as a whole
+ * @param chance of its least sure line, 0 to 1
+ * @param lines in order, cancelled ones among them
  * @param releases made so far
- * @param planting how to plant, in lines
+ * @param changes since it was taken
  */
 record OrderView(
-        int number, String grower, String site, int altitude, String variety, String crop, String container,
-        int plants, int leavesFrom, int leavesTo, LocalDate target, LocalDate placedOn, double under, Batch.CountedIn countedIn, int released, int ready,
-        Standing standing, double chance, List<BatchSummary> batches, List<Release> releases, List<String> planting) {
+        int number, long growerId, String grower, long siteId, String site, int altitude, LocalDate target, LocalDate placedOn,
+        Standing standing, double chance, List<LineView> lines, List<ReleaseView> releases, List<OrderChange> changes) {
 
-    /** Where an order is. */
+    /** Where an order or a line is. */
     enum Standing {
+        /** Nothing grows for it. */
+        OPEN,
         PLANNED,
         GROWING,
         READY,
         PART_RELEASED,
         RELEASED,
-        FAILED
+        FAILED,
+        CANCELLED
     }
+
+    /** Plants of a batch that a line was promised. */
+    record SupplyView(int plants, double chance, BatchSummary batch) {}
+
+    /** A release; of no plants when it was taken back. */
+    record ReleaseView(int number, LocalDate day, int plants) {}
+
+    /**
+     * A line and how it stands.
+     *
+     * @param line its position on the order
+     * @param varietyId ordered
+     * @param variety name
+     * @param crop name
+     * @param containerCode code of the container
+     * @param container name
+     * @param plants ordered
+     * @param leavesFrom fewest true leaves
+     * @param leavesTo most true leaves
+     * @param target day on which they are wanted
+     * @param under share that the grower takes as whole when it is missing
+     * @param accepted the fewest that the grower takes as whole
+     * @param countedIn what the number ordered counts
+     * @param cancelledOn day since which it is not wanted; missing while it is
+     * @param released plants that have gone
+     * @param ready plants ready to go now
+     * @param promised plants that grow for it or have gone
+     * @param standing where it is
+     * @param chance that it is met whole and in time, 0 to 1
+     * @param supplies batches that grow it
+     * @param planting how to plant, in lines
+     */
+    record LineView(
+            int line, long varietyId, String variety, String crop, String containerCode, String container, int plants,
+            int leavesFrom, int leavesTo, LocalDate target, double under, int accepted, Batch.CountedIn countedIn,
+            @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing, double chance,
+            List<SupplyView> supplies, List<String> planting) {}
 }

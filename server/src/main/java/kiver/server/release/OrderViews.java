@@ -1,23 +1,19 @@
 package kiver.server.release;
 
+import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import kiver.core.batch.BatchStage;
-import kiver.core.crop.Crop;
-import kiver.core.order.OrderLine;
+import java.util.Set;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
-import kiver.server.grow.BatchSummary;
 import kiver.server.grow.BatchViews;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
 import kiver.server.problem.NotFound;
+import kiver.server.release.OrderView.Standing;
 import org.springframework.stereotype.Component;
 
 /** Shows orders to those who may see them: a grower sees their own, and is told that others do not exist. */
@@ -57,52 +53,36 @@ class OrderViews {
     private List<OrderView> views(List<Order> shown) {
         List<BatchAnalysis> all = analyst.all();
         List<Release> made = releases.releases(all.stream().map(BatchAnalysis::file).toList());
-        Map<Integer, Integer> released = ReleaseService.releasedByOrder(made);
-        Map<Integer, List<BatchAnalysis>> byOrder =
-                all.stream().collect(Collectors.groupingBy(batch -> batch.file().batch().orderNumber()));
-        Function<BatchAnalysis, BatchSummary> summary = batches.summarising();
-        return shown.stream()
-                .map(order -> view(
-                        order, byOrder.getOrDefault(order.number(), List.of()), released.getOrDefault(order.number(), 0),
-                        made, summary))
-                .toList();
+        LineViews lines = new LineViews(all, batches.summarising(), crops);
+        return shown.stream().map(order -> view(order, lines, made)).toList();
     }
 
-    private OrderView view(
-            Order order, List<BatchAnalysis> own, int released, List<Release> made,
-            Function<BatchAnalysis, BatchSummary> summary) {
-        Crop crop = crops.crop(order.crop());
-        int ready = own.stream()
-                .filter(batch -> batch.stage() == BatchStage.READY)
-                .mapToInt(batch -> batch.file().plantsAlive())
-                .sum();
-        double chance = own.stream().mapToDouble(BatchAnalysis::chance).max().orElse(0);
+    private OrderView view(Order order, LineViews views, List<Release> made) {
+        List<OrderView.LineView> lines = order.lines().stream().map(views::of).toList();
+        List<OrderView.LineView> wanted = lines.stream().filter(line -> line.cancelledOn() == null).toList();
         return new OrderView(
-                order.number(), order.grower(), order.site(), order.altitude(), order.variety(), crop.name(),
-                crops.container(order.container()).name(), order.plants(), order.leavesFrom(), order.leavesTo(),
-                order.target(), order.placedOn(), order.under(), order.countedIn(), released, Math.min(ready, order.plants() - released),
-                standing(order, own, released, ready),
-                released >= OrderLine.accepted(order.plants(), order.under()) ? 1 : chance,
-                own.stream().map(summary).toList(),
-                made.stream().filter(each -> each.orderNumber() == order.number()).toList(),
-                PlantingLines.of(crop, order.target()));
+                order.number(), order.growerId(), order.grower(), order.siteId(), order.site(), order.altitude(), order.target(),
+                order.placedOn(), standing(wanted.stream().map(OrderView.LineView::standing).toList()),
+                wanted.stream().mapToDouble(OrderView.LineView::chance).min().orElse(0), lines,
+                made.stream()
+                        .filter(each -> each.orderNumber() == order.number())
+                        .map(each -> new OrderView.ReleaseView(each.number(), each.day(), each.plants()))
+                        .toList(),
+                orders.changes(order));
     }
 
-    private static OrderView.Standing standing(Order order, List<BatchAnalysis> own, int released, int ready) {
-        if (released >= order.plants()) {
-            return OrderView.Standing.RELEASED;
+    /** A whole order stands where its lines do; as soon as something has gone or is ready, that is what is to be said. */
+    static Standing standing(List<Standing> lines) {
+        Set<Standing> among = lines.isEmpty() ? Set.of() : EnumSet.copyOf(lines);
+        if (among.isEmpty()) {
+            return Standing.CANCELLED;
         }
-        if (released > 0) {
-            return OrderView.Standing.PART_RELEASED;
+        if (among.size() == 1) {
+            return among.iterator().next();
         }
-        if (ready > 0) {
-            return OrderView.Standing.READY;
+        if (among.contains(Standing.RELEASED) || among.contains(Standing.PART_RELEASED)) {
+            return Standing.PART_RELEASED;
         }
-        if (own.stream().allMatch(batch -> batch.stage() == BatchStage.FAILED)) {
-            return OrderView.Standing.FAILED;
-        }
-        return own.stream().allMatch(batch -> batch.stage() == BatchStage.PLANNED)
-                ? OrderView.Standing.PLANNED
-                : OrderView.Standing.GROWING;
+        return among.contains(Standing.READY) ? Standing.READY : Standing.GROWING;
     }
 }

@@ -12,16 +12,19 @@ import org.apache.ibatis.annotations.Select;
 interface ReleaseMapper {
 
     String RELEASES = """
-            select release.number, ordered.number as order_number, release.day, 0 as plants
+            select release.number, ordered.number as order_number, release.day
             from release join grower_order ordered on ordered.id = release.order_id
             """;
+
+    /** A release without what left with it, which follows from the records of batches. */
+    record ReleaseRow(int number, int orderNumber, LocalDate day) {}
 
     @Select(value = "insert into release (order_id, day) values (#{orderId}, #{day}) returning number", affectData = true)
     int insert(@Param("orderId") long orderId, @Param("day") LocalDate day);
 
     @Select(RELEASES + " order by release.number")
-    List<Release> all();
+    List<ReleaseRow> all();
 
     @Select(RELEASES + " where release.number = #{number}")
-    Optional<Release> byNumber(@Param("number") int number);
+    Optional<ReleaseRow> byNumber(@Param("number") int number);
 }

@@ -11,6 +11,7 @@ import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
 import kiver.server.batch.Batch;
 import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.BatchSummary;
 
 /**
  * The season as the board shows it.
@@ -41,7 +42,7 @@ record BoardView(
 
     /** A batch on the board. */
     record BoardBatch(
-            int number, String variety, String crop, String grower, int order, int plants, String container,
+            int number, String variety, String crop, List<BatchSummary.PromiseView> promises, int plants, String container,
             BatchStage stage, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
             @Nullable DateSpread emerged, List<DateSpread> pottings, boolean pottedLate, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
             @Nullable DateSpread pastLimit, double chance, LocalDate target, List<BoardStay> stays,
@@ -54,7 +55,7 @@ record BoardView(
                 .map(day -> new DateSpread(day, day, day))
                 .orElse(analysis.forecast().ready().orElse(null));
         return new BoardBatch(
-                batch.number(), batch.variety(), analysis.crop().name(), batch.grower(), batch.orderNumber(),
+                batch.number(), batch.variety(), analysis.crop().name(), BatchSummary.promises(analysis),
                 batch.plants(), analysis.container().name(), analysis.stage(), state.sownOn().isPresent(), batch.pinned(),
                 state.sownOn().orElse(batch.sowDay()), window, analysis.forecast().emerged().orElse(null),
                 analysis.forecast().pottings(), batch.pottedLate(),

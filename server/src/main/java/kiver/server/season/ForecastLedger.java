@@ -160,8 +160,7 @@ public class ForecastLedger {
                        change.ready_after, change.cause
                 from forecast_change change
                 join batch on batch.id = change.batch_id
-                join grower_order ordered on ordered.id = batch.order_id
-                join variety on variety.id = ordered.variety_id
+                join variety on variety.id = batch.variety_id
                 where change.day > #{day} order by change.day desc, change.place_id, batch.number
                 """)
         List<Noted> since(@Param("day") LocalDate day);

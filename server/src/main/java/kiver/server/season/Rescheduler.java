@@ -3,6 +3,7 @@ package kiver.server.season;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -20,13 +21,16 @@ import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
 import kiver.server.batch.BatchPlan;
 import kiver.server.batch.PlanChanges;
+import kiver.server.batch.Promised;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.BatchSummary;
 import kiver.server.growth.SeasonService;
-import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
@@ -96,7 +100,7 @@ class Rescheduler {
 
     /** A batch with its options, the most likely to work first. */
     record BatchChoices(
-            int batch, String variety, String grower, int order, int plants, BatchStage stage, LocalDate targetBefore,
+            int batch, String variety, List<BatchSummary.PromiseView> promises, int plants, BatchStage stage, LocalDate targetBefore,
             LocalDate target, double chanceBefore, @Nullable DateSpread ready, @Nullable DateSpread pastLimit,
             List<RescheduleOption> options) {}
 
@@ -128,12 +132,12 @@ class Rescheduler {
         split(batch, target, asItIs.chanceOnTarget(), options);
         LocalDate better = rescheduling.bestDayNear(target, today, SURE_ENOUGH);
         if (!better.equals(target)) {
-            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, "Agree with " + planned.grower() + " on " + DAY.format(better) + ".", better,
+            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, "Agree with " + growers(batch) + " on " + DAY.format(better) + ".", better,
                     rescheduling.asItIs(better).chanceOnTarget() * enough, null, null, null));
         }
         options.sort((one, other) -> Double.compare(other.chance(), one.chance()));
         return new BatchChoices(
-                number, planned.variety(), planned.grower(), planned.orderNumber(), planned.plants(), batch.stage(),
+                number, planned.variety(), BatchSummary.promises(batch), planned.plants(), batch.stage(),
                 planned.target(), target, batch.chance(), asItIs.ready().orElse(null), asItIs.pastLimit().orElse(null),
                 options);
     }
@@ -170,7 +174,8 @@ class Rescheduler {
                         && other.file().batch().stage().equals(own.stage())
                         && other.file().plantsReleased() == 0
                         && batch.file().plantsReleased() == 0
-                        && alive(other) >= own.plants() && alive(batch) >= other.file().batch().plants())
+                        && !other.file().promises().isEmpty() && !batch.file().promises().isEmpty()
+                        && alive(other) >= batch.file().wanted() && alive(batch) >= other.file().wanted())
                 .map(other -> {
                     Rescheduling theirs = new Rescheduling(
                             seasons.season(), other.crop(), other.path(), other.standing(), other.way(), other.pace());
@@ -179,8 +184,7 @@ class Rescheduler {
                     double both = Math.min(
                             theirs.asItIs(target).chanceOnTarget(),
                             ours.asItIs(other.file().batch().target()).chanceOnTarget());
-                    return new RescheduleOption(RescheduleKind.SWAP, "Swap with batch " + other.file().batch().number() + " of order "
-                            + other.file().batch().orderNumber() + " for " + other.file().batch().grower() + ", wanted on "
+                    return new RescheduleOption(RescheduleKind.SWAP, "Swap with batch " + other.file().batch().number() + " for " + growers(other) + ", wanted on "
                             + DAY.format(other.file().batch().target()) + ".",
                             target, both * enough, null, other.file().batch().number(), null);
                 })
@@ -198,8 +202,11 @@ class Rescheduler {
 
     /** Where fewer plants are alive than ordered, those there are on the day and the rest later. */
     private void split(BatchAnalysis batch, LocalDate target, double inTime, List<RescheduleOption> options) {
-        int plants = batch.file().batch().plants();
+        int plants = batch.file().wanted();
         int alive = batch.file().plantsAlive();
+        if (batch.file().promises().size() != 1) {
+            return;
+        }
         if (batch.file().state().isCompletelyCounted() && alive > 0 && alive < plants) {
             options.add(new RescheduleOption(RescheduleKind.SPLIT, "Hand over " + alive + " on the day and sow " + (plants - alive)
                     + " anew for later.", target, inTime, null, null, alive));
@@ -221,19 +228,19 @@ class Rescheduler {
             Batch planned = batch.file().batch();
             switch (kind) {
                 case KEEP, OTHER_DAY -> { }
-                case HOLD, BRING_ON -> moveTo(batch, required(placeId, "placeId"), by);
+                case HOLD, BRING_ON -> moveTo(batch, required(placeId, "placeId"), by, requestId);
                 case SOW_AGAIN_TIMED -> sowAgainTimed(batch, target, by);
-                case SWAP -> batches.swapOrders(number, required(otherBatch, "otherBatch"));
-                case SPLIT -> splitOff(planned, target, required(plants, "plants"));
+                case SWAP -> batches.swapPromises(number, required(otherBatch, "otherBatch"));
+                case SPLIT -> splitOff(batch.file(), target, required(plants, "plants"), by);
             }
-            if (kind != RescheduleKind.SWAP && !target.equals(planned.target())) {
-                orders.moveTarget(planned.orderNumber(), target);
+            if (kind != RescheduleKind.SWAP) {
+                move(batch.file(), ChronoUnit.DAYS.between(planned.target(), target), by);
             }
             return number;
         });
     }
 
-    private void moveTo(BatchAnalysis batch, long placeId, long by) {
+    private void moveTo(BatchAnalysis batch, long placeId, long by, UUID requestId) {
         Batch planned = batch.file().batch();
         PlaceId place = new PlaceId(placeId);
         if (seasons.season().places().stream().noneMatch(each -> each.id().equals(place) && each.suits(PlaceUse.GROWING_ON))) {
@@ -243,7 +250,7 @@ class Rescheduler {
         plans.change(by, "Grow batch " + planned.number() + " on elsewhere",
                 Map.of(planned.number(), BatchPlan.of(planned).along(way, true)));
         if (batch.stage() == BatchStage.GROWING_ON) {
-            batches.record(planned.number(), clock.today(), List.of(new BatchChange.Moved(place)), by);
+            batches.record(planned.number(), clock.today(), List.of(new BatchChange.Moved(place)), by, requestId);
         }
     }
 
@@ -256,17 +263,46 @@ class Rescheduler {
                 Map.of(planned.number(), BatchPlan.of(planned).sownOn(day)));
     }
 
-    private void splitOff(Batch planned, LocalDate target, int plants) {
-        int rest = planned.plants() - plants;
-        if (plants < 1 || rest < 1) {
-            throw new Refusal("plants", "Hand over from 1 to " + (planned.plants() - 1) + " plants on the day.");
+    /** The days of all lines that still wait for plants of a batch move together; one for nobody is grown for another day. */
+    private void move(BatchFile file, long days, long by) {
+        if (days == 0) {
+            return;
         }
-        Order order = orders.order(planned.orderNumber());
-        orders.reduce(planned.orderNumber(), plants);
-        Wish wish = new Wish(
-                order.varietyId(), order.container(), rest, order.leavesFrom(), order.leavesTo(),
-                promises.firstDayFor(order, rest, target), null, null, order.siteId(), null);
-        promises.take(order.growerId(), wish, order.succession());
+        if (file.promises().isEmpty()) {
+            batches.aimAt(file.batch().number(), file.batch().target().plusDays(days));
+        }
+        Map<Long, Integer> released = file.releasedByLine();
+        file.promises().stream()
+                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .forEach(promise -> {
+                    OrderedLine line = orders.line(promise.lineId());
+                    orders.moveLine(line, line.target().plusDays(days), clock.today(), by);
+                });
+    }
+
+    /** The line keeps what is there; the rest becomes a line of its own for later. */
+    private void splitOff(BatchFile file, LocalDate target, int plants, long by) {
+        if (file.promises().size() != 1) {
+            throw new Refusal("plants", "Batch " + file.batch().number() + " is not for one line alone; change its orders one by one.");
+        }
+        Promised promise = file.promises().get(0);
+        OrderedLine line = orders.line(promise.lineId());
+        int rest = promise.plants() - plants;
+        if (plants < 1 || rest < 1) {
+            throw new Refusal("plants", "Hand over from 1 to " + (promise.plants() - 1) + " plants on the day.");
+        }
+        LocalDate today = clock.today();
+        orders.setPlants(line, line.plants() - rest, today, by);
+        batches.setPromise(line.id(), file.batch().number(), plants);
+        Wish wish = PromiseService.wishFor(line, rest, promises.firstDayFor(line, rest, target));
+        long added = promises.addLine(line.orderNumber(), new PromiseService.LineWish(wish, null, null));
+        orders.noteAdded(orders.line(added), today, by);
+    }
+
+    /** Whose plants they are, for example "Alder Field and Low Farm". */
+    private static String growers(BatchAnalysis batch) {
+        List<String> names = batch.file().promises().stream().map(Promised::grower).distinct().toList();
+        return names.isEmpty() ? "yourself" : String.join(" and ", names);
     }
 
     private static <T> T required(@Nullable T value, String field) {

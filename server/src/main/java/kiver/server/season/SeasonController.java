@@ -224,6 +224,6 @@ class SeasonController {
     /** Neither over nor kept as spares of an order that was met. */
     private static boolean underWay(BatchAnalysis batch) {
         return batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED
-                && batch.file().plantsReleased() < batch.file().accepted();
+                && batch.file().stillWanted() > 0;
     }
 }

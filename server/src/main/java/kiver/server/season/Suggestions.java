@@ -113,10 +113,11 @@ class Suggestions {
                         "Sow batch " + number + " " + days + " days later, on " + DAY.format(day) + ".",
                         new PlanEdits.Edit(number, day, null, null, null, null, null, null));
             }
-            found.add(new Suggestion(SuggestionKind.REFUSE, number,
-                    "Tell " + batch.file().batch().grower() + " that order " + batch.file().batch().orderNumber() + " of "
-                            + batch.file().batch().plants() + " plants cannot be met, or move its day.",
-                    batch.chance(), 0, relief(batch, List.of(), place, from, to), null));
+            batch.file().promises().stream().findFirst().ifPresent(promise -> found.add(new Suggestion(
+                    SuggestionKind.REFUSE, number,
+                    "Tell " + promise.grower() + " that " + promise.plants() + " plants of order " + promise.orderNumber()
+                            + " cannot be met, or move their day.",
+                    batch.chance(), 0, relief(batch, List.of(), place, from, to), null)));
         }
     }
 

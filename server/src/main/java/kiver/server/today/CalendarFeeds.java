@@ -92,7 +92,7 @@ class CalendarFeeds {
             Account account = accounts.byId(feed.accountId()).orElseThrow(() -> new NotFound("such calendar"));
             name += ", " + account.name();
             if (account.role() == Role.GROWER) {
-                shown = shown.filter(each -> each.kind() == WorkAhead.WorkKind.RELEASE && each.growerId() == account.growerId());
+                shown = shown.filter(each -> each.kind() == WorkAhead.WorkKind.RELEASE && account.growerId().equals(each.growerId()));
             }
         }
         Calendar calendar = new Calendar();

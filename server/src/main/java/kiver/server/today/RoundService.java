@@ -30,7 +30,6 @@ import kiver.server.grow.EveningBook;
 import kiver.server.grow.LastSowDays;
 import kiver.server.growth.SeasonService;
 import kiver.server.release.Release;
-import kiver.server.release.ReleaseService;
 import kiver.server.weather.WeatherBook;
 import org.springframework.stereotype.Service;
 
@@ -41,7 +40,6 @@ public class RoundService {
     private final BatchAnalyst analyst;
     private final SeasonService seasons;
     private final WeatherBook weather;
-    private final ReleaseService releases;
     private final LastSowDays lastSowDays;
     private final EveningBook evenings;
     private final NurseryClock clock;
@@ -50,14 +48,12 @@ public class RoundService {
             BatchAnalyst analyst,
             SeasonService seasons,
             WeatherBook weather,
-            ReleaseService releases,
             LastSowDays lastSowDays,
             EveningBook evenings,
             NurseryClock clock) {
         this.analyst = analyst;
         this.seasons = seasons;
         this.weather = weather;
-        this.releases = releases;
         this.lastSowDays = lastSowDays;
         this.evenings = evenings;
         this.clock = clock;
@@ -72,14 +68,11 @@ public class RoundService {
         Season season = seasons.season(today);
         Optional<DailyRange> outside = weather.forecast(today).stream().findFirst();
         List<BatchAnalysis> all = analyst.all();
-        List<BatchFile> files = all.stream().map(BatchAnalysis::file).toList();
-        Map<Integer, Integer> released = ReleaseService.releasedByOrder(releases.releases(files));
         Set<Integer> seenTo = new HashSet<>(evenings.safeOn(today.minusDays(1)));
         seenTo.addAll(evenings.foundWholeOn(today));
         List<Stop> stops = new ArrayList<>();
         for (BatchAnalysis batch : all) {
-            int wanted = Math.max(0,
-                    batch.file().batch().plants() - released.getOrDefault(batch.file().batch().orderNumber(), 0));
+            int wanted = stillToRelease(batch.file());
             if (batch.problem().isPresent()) {
                 stops.add(new Stop(placeOf(batch), batch, List.of(), wanted));
                 continue;
@@ -91,6 +84,14 @@ public class RoundService {
             stops.add(new Stop(placeOf(batch), batch, Round.tasksFor(situation, today), wanted));
         }
         return stops;
+    }
+
+    /** Plants promised of it that have not gone. */
+    private static int stillToRelease(BatchFile file) {
+        Map<Long, Integer> released = file.releasedByLine();
+        return file.promises().stream()
+                .mapToInt(promise -> Math.max(0, promise.plants() - released.getOrDefault(promise.lineId(), 0)))
+                .sum();
     }
 
     private static Optional<LocalDate> lastReleasedOn(BatchFile file) {

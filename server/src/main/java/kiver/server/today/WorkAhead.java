@@ -1,5 +1,6 @@
 package kiver.server.today;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -62,11 +63,17 @@ class WorkAhead {
      * @param words what is to be done, in one line
      * @param place where, by name
      * @param placeId where
-     * @param growerId whose plants they are
+     * @param growerId who gets the plants; missing for work that is the nursery's own
      * @param spread of days, in words; empty for a fixed day
      */
     record Work(
-            LocalDate day, WorkKind kind, int batch, String words, String place, long placeId, long growerId, String spread) {}
+            LocalDate day, WorkKind kind, int batch, String words, String place, long placeId, @Nullable Long growerId,
+            String spread) {
+
+        private Work forGrower(long grower) {
+            return new Work(day, kind, batch, words, place, placeId, grower, spread);
+        }
+    }
 
     /**
      * The work between two days, both inclusive, by day and then in walking order. Today's is that of the round; what is
@@ -81,7 +88,7 @@ class WorkAhead {
             stop.tasks().forEach(task -> works.add(work(
                     today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
                     TaskWords.doing(task.kind(), plants(batch)) + ". " + TaskWords.of(task.why(), today))));
-            boolean met = batch.file().plantsReleased() >= batch.file().accepted();
+            boolean met = batch.file().stillWanted() == 0;
             if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();
                 add(batch, names, ahead);
@@ -127,8 +134,13 @@ class WorkAhead {
                     later(spread.middle(), planned.target().minusDays(planned.hardeningProgramme().days())), WorkKind.HARDEN, batch,
                     way.hardening(), names, Optional.of(spread), hardening(plants, planned.hardeningProgramme().days()))));
         }
-        works.add(work(planned.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
-                "Release " + planned.plants() + " " + plants + " to " + planned.grower()));
+        Map<Long, Integer> released = batch.file().releasedByLine();
+        batch.file().promises().stream()
+                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .forEach(promise -> works.add(work(
+                                promise.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
+                                "Release " + promise.plants() + " " + plants + " to " + promise.grower())
+                        .forGrower(promise.growerId())));
     }
 
     private static String hardening(String plants, int days) {
@@ -140,7 +152,7 @@ class WorkAhead {
             Optional<DateSpread> spread, String words) {
         return new Work(
                 day, kind, batch.file().batch().number(), words, names.getOrDefault(place.number(), ""), place.number(),
-                batch.file().batch().growerId(),
+                null,
                 spread.filter(each -> !each.isCertain()).map(each -> each.early() + "/" + each.late()).orElse(""));
     }
 

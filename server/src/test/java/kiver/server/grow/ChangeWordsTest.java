@@ -41,7 +41,7 @@ class ChangeWordsTest {
                 Arguments.of(new BatchChange.HardenedForDay(8), "Outside for 8 hours"),
                 Arguments.of(new BatchChange.HardeningEnded(), "Hardened"),
                 Arguments.of(
-                        new BatchChange.Released(501, TRAY, List.of(1, 2, 3)), "Released 3 from T1042 with note 501"),
+                        new BatchChange.Released(501, 1, TRAY, List.of(1, 2, 3)), "Released 3 from T1042 with note 501"),
                 Arguments.of(new BatchChange.Corrected(3), "Undid entry 3"));
     }
 

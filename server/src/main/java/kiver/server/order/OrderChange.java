@@ -1,0 +1,21 @@
+package kiver.server.order;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+
+/**
+ * Something that became of an order after it was taken.
+ *
+ * @param position of the line it is about
+ * @param day on which it was agreed
+ * @param by who entered it, by name; empty for the nursery's simulated hands
+ * @param kind of change
+ * @param before plants or day before; null where there was nothing
+ * @param after plants or day after; null where nothing is left
+ */
+public record OrderChange(
+        int position, LocalDate day, String by, Kind kind, @Nullable String before, @Nullable String after) {
+
+    /** Kinds of changes. */
+    public enum Kind { LINE_ADDED, PLANTS_CHANGED, DAY_MOVED, LINE_CANCELLED }
+}

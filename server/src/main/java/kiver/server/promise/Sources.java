@@ -1,0 +1,160 @@
+package kiver.server.promise;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kiver.core.batch.BatchStage;
+import kiver.core.growth.Season;
+import kiver.core.plan.Plan;
+import kiver.core.plan.SowWindow;
+import kiver.core.promise.Promise;
+import kiver.core.promise.PromiseCheck;
+import kiver.core.sow.SowingOption;
+import kiver.core.space.Rates;
+import kiver.server.batch.Batch;
+import kiver.server.batch.BatchFile;
+import kiver.server.batch.BatchSize;
+import kiver.server.batch.Promised;
+import kiver.server.clock.NurseryClock;
+import kiver.server.growth.SeasonService;
+import kiver.server.plan.PlanRequests;
+import kiver.server.plan.Wish;
+import kiver.server.space.SpaceBook;
+import org.springframework.stereotype.Component;
+
+/** Finds batches that could give what is wished: from what is free of them, or by sowing more at once. */
+@Component
+class Sources {
+
+    /** Below this a batch is not offered. */
+    private static final double TOO_UNLIKELY = 0.5;
+
+    /** Sowings further apart are not one. */
+    private static final int MOST_DAYS_APART = 21;
+
+    private static final int MOST_POOLED = 2;
+
+    /** Stands for the line that is not written down yet. */
+    private static final long NEW_LINE = -1;
+
+    private static final double SECONDS_IN_MINUTE = 60;
+
+    private final GrowingBatches growing;
+    private final PlanRequests plans;
+    private final SpaceBook space;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+
+    Sources(GrowingBatches growing, PlanRequests plans, SpaceBook space, SeasonService seasons, NurseryClock clock) {
+        this.growing = growing;
+        this.plans = plans;
+        this.space = space;
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /** A source with what must be written down to use it. */
+    record Found(Source source, Optional<BatchSize> size) {}
+
+    /**
+     * The sources for a wish, the surest first; what is free before what would have to be sown.
+     *
+     * @param alone how it would be sown by itself; empty where it could not be
+     */
+    List<Source> of(Wish wish, Optional<SowingOption> alone, Rates rates) {
+        List<Source> free = new ArrayList<>();
+        List<Source> pooled = new ArrayList<>();
+        for (GrowingBatch batch : growing.ofVariety(wish.varietyId())) {
+            Optional<Found> found = isAlike(batch, wish) ? find(batch, wish, alone, rates) : Optional.empty();
+            found.map(Found::source).filter(source -> source.chance() >= TOO_UNLIKELY).ifPresent(source ->
+                    (source.kind() == Source.Kind.FREE ? free : pooled).add(source));
+        }
+        Comparator<Source> surest = Comparator.comparingDouble(Source::chance).reversed();
+        List<Source> sources = new ArrayList<>(free.stream().sorted(surest).toList());
+        pooled.stream().sorted(surest).limit(MOST_POOLED).forEach(sources::add);
+        return sources;
+    }
+
+    /** What a batch could give for a wish; empty where it cannot give all of it. */
+    Optional<Found> in(int number, Wish wish) {
+        return growing.ofVariety(wish.varietyId()).stream()
+                .filter(batch -> batch.file().batch().number() == number && isAlike(batch, wish))
+                .findFirst()
+                .flatMap(batch -> find(batch, wish, Optional.empty(), null));
+    }
+
+    private static boolean isAlike(GrowingBatch growing, Wish wish) {
+        Batch batch = growing.file().batch();
+        return batch.container().equals(wish.container())
+                && batch.countedIn() == wish.counted()
+                && Math.max(batch.leavesFrom(), wish.leavesFrom()) <= Math.min(batch.leavesTo(), wish.leavesTo());
+    }
+
+    private Optional<Found> find(GrowingBatch batch, Wish wish, Optional<SowingOption> alone, Rates rates) {
+        LocalDate today = clock.today();
+        int free = batch.file().shares(today).free();
+        if (free >= wish.plants()) {
+            GrowingBatch promised = growing.otherwise(batch.file().promising(promiseFor(batch.file(), wish)));
+            return Optional.of(new Found(source(Source.Kind.FREE, promised, free, null), Optional.empty()));
+        }
+        boolean near = Math.abs(ChronoUnit.DAYS.between(batch.file().batch().target(), wish.target())) <= MOST_DAYS_APART;
+        return batch.stage() == BatchStage.PLANNED && near ? pooled(batch, wish, free, alone, rates) : Optional.empty();
+    }
+
+    private Optional<Found> pooled(
+            GrowingBatch planned, Wish wish, int free, Optional<SowingOption> alone, Rates rates) {
+        Batch batch = planned.file().batch();
+        LocalDate first = batch.target().isBefore(wish.target()) ? batch.target() : wish.target();
+        if (first.isBefore(clock.today())) {
+            return Optional.empty();
+        }
+        Wish together = new Wish(
+                wish.varietyId(), wish.container(), batch.plants() + wish.plants() - free, batch.leavesFrom(), batch.leavesTo(),
+                first, batch.seedsPerCell(), batch.lotId(), wish.siteId(), batch.containerPath(), batch.under(), batch.countedIn());
+        PlanRequests.Prepared prepared = plans.prepareInsteadOf(together, planned.file());
+        Promise promise = new PromiseCheck(
+                        prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
+                .answer(prepared.request());
+        Plan plan = promise.plan();
+        if (!plan.isPossible() || plan.chosen().isEmpty()) {
+            return Optional.empty();
+        }
+        SowingOption option = plan.chosen().get();
+        BatchSize size = new BatchSize(
+                together.plants(), batch.target(), option.seedsPerCell(), option.cells(), Bookings.cellsNeeded(prepared, option),
+                plan.sowDay().orElseThrow(), plan.window().map(SowWindow::latest).orElse(null));
+        BatchFile larger = planned.file().with(batch.resized(size)).promising(promiseFor(planned.file(), wish));
+        Source.Saving saving = alone
+                .map(by -> saving(by, batch, prepared.request().sownIn().cells(), option, rates))
+                .orElse(null);
+        return Optional.of(new Found(
+                source(Source.Kind.POOLED, growing.otherwise(larger), free, saving), Optional.of(size)));
+    }
+
+    private static Source.Saving saving(
+            SowingOption alone, Batch planned, int cellsToATray, SowingOption together, Rates rates) {
+        int trays = alone.trays() + (int) Math.ceil(planned.cells() / (double) cellsToATray) - together.trays();
+        int seeds = alone.seeds() + planned.cells() * planned.seedsPerCell() - together.seeds();
+        int cells = alone.cells() + planned.cells() - together.cells();
+        return new Source.Saving(trays, seeds, Math.round(cells * rates.secondsToSow() / SECONDS_IN_MINUTE));
+    }
+
+    private Source source(Source.Kind kind, GrowingBatch batch, int free, Source.Saving saving) {
+        Season season = seasons.season();
+        BatchFile file = batch.file();
+        Map<Long, Double> chances = batch.chanceByLine();
+        return new Source(
+                kind, file.batch().number(), batch.stage(), free, season.place(batch.place()).name(),
+                file.state().sownOn().orElse(file.batch().sowDay()), batch.ready().orElse(null),
+                chances.values().stream().mapToDouble(Double::doubleValue).min().orElse(0), saving);
+    }
+
+    private static Promised promiseFor(BatchFile file, Wish wish) {
+        return new Promised(
+                NEW_LINE, file.batch().id(), 0, 0, 0, "", wish.plants(), wish.tolerance(), wish.target());
+    }
+}

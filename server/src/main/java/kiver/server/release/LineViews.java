@@ -1,0 +1,103 @@
+package kiver.server.release;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kiver.core.batch.BatchStage;
+import kiver.core.crop.Crop;
+import kiver.core.release.ReadyTray;
+import kiver.server.batch.Promised;
+import kiver.server.crop.CropBook;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.BatchSummary;
+import kiver.server.order.OrderedLine;
+import kiver.server.release.OrderView.Standing;
+
+/** Works out how lines of orders stand; what all of them need is looked up once. */
+final class LineViews {
+
+    private final Function<BatchAnalysis, BatchSummary> summarising;
+    private final CropBook crops;
+    private final Map<Long, List<Supply>> supplies;
+    private final Map<Long, Integer> released;
+
+    /** What a line was promised of a batch. */
+    private record Supply(Promised promise, BatchAnalysis batch) {
+
+        double chance() {
+            return batch.chanceFor(promise.lineId());
+        }
+    }
+
+    LineViews(List<BatchAnalysis> all, Function<BatchAnalysis, BatchSummary> summarising, CropBook crops) {
+        this.summarising = summarising;
+        this.crops = crops;
+        supplies = all.stream()
+                .flatMap(batch -> batch.file().promises().stream().map(promise -> new Supply(promise, batch)))
+                .collect(Collectors.groupingBy(supply -> supply.promise().lineId()));
+        released = ReleaseService.releasedByLine(all);
+    }
+
+    OrderView.LineView of(OrderedLine line) {
+        List<Supply> own = supplies.getOrDefault(line.id(), List.of());
+        Crop crop = crops.crop(line.crop());
+        int gone = released.getOrDefault(line.id(), 0);
+        int ready = Math.min(
+                line.plants() - gone,
+                ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), Set.of()).stream()
+                        .mapToInt(ReadyTray::plants)
+                        .sum());
+        return new OrderView.LineView(
+                line.position(), line.varietyId(), line.variety(), crop.name(), line.container(),
+                crops.container(line.container()).name(), line.plants(), line.leavesFrom(), line.leavesTo(), line.target(),
+                line.under(), line.accepted(), line.countedIn(), line.cancelledOn(), gone, Math.max(0, ready),
+                own.stream().mapToInt(supply -> supply.promise().plants()).sum(), standing(line, own, gone, ready),
+                gone >= line.accepted() ? 1 : chance(line, own),
+                own.stream()
+                        .map(supply -> new OrderView.SupplyView(
+                                supply.promise().plants(), supply.chance(), summarising.apply(supply.batch())))
+                        .toList(),
+                PlantingLines.of(crop, line.target()));
+    }
+
+    /** The surest batches that together are promised in full must all come; 0 where they are not promised in full. */
+    private static double chance(OrderedLine line, List<Supply> own) {
+        int covered = 0;
+        double chance = 1;
+        for (Supply supply : own.stream().sorted(Comparator.comparingDouble(Supply::chance).reversed()).toList()) {
+            if (covered < line.accepted()) {
+                covered += supply.promise().plants();
+                chance *= supply.chance();
+            }
+        }
+        return covered < line.accepted() ? 0 : chance;
+    }
+
+    private static Standing standing(OrderedLine line, List<Supply> own, int gone, int ready) {
+        if (line.cancelledOn() != null) {
+            return Standing.CANCELLED;
+        }
+        if (gone >= line.plants()) {
+            return Standing.RELEASED;
+        }
+        if (gone > 0) {
+            return Standing.PART_RELEASED;
+        }
+        if (own.isEmpty()) {
+            return Standing.OPEN;
+        }
+        if (ready > 0) {
+            return Standing.READY;
+        }
+        Stream<BatchStage> stages = own.stream().map(supply -> supply.batch().stage());
+        List<BatchStage> distinct = stages.distinct().toList();
+        if (distinct.equals(List.of(BatchStage.FAILED))) {
+            return Standing.FAILED;
+        }
+        return distinct.equals(List.of(BatchStage.PLANNED)) ? Standing.PLANNED : Standing.GROWING;
+    }
+}

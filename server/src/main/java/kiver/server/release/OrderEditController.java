@@ -1,0 +1,61 @@
+package kiver.server.release;
+
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.UUID;
+import kiver.core.promise.Answer;
+import kiver.server.account.Person;
+import kiver.server.plan.Wish;
+import kiver.server.promise.PromiseService;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Changing orders that were taken. */
+@RestController
+class OrderEditController {
+
+    private final OrderEditService edits;
+
+    OrderEditController(OrderEditService edits) {
+        this.edits = edits;
+    }
+
+    /** A change to be made. */
+    record OrderEditEntry(@NotNull UUID requestId, @NotNull @Valid OrderEdit edit) {}
+
+    /** A line to be added. */
+    record AddedLineEntry(
+            @NotNull UUID requestId, @NotNull @Valid Wish wish, @Nullable Integer fromBatch, @Nullable Answer seen) {}
+
+    /** What is to give a line the plants it was not promised yet. */
+    record SupplyEntry(@NotNull UUID requestId, @Nullable Integer fromBatch) {}
+
+    @PostMapping("/api/orders/{number}/consequences")
+    Consequences consequences(
+            @PathVariable int number, @Valid @RequestBody OrderEdit edit, @AuthenticationPrincipal Person person) {
+        return edits.consequences(number, edit, person);
+    }
+
+    @PostMapping("/api/orders/{number}/changes")
+    void change(
+            @PathVariable int number, @Valid @RequestBody OrderEditEntry entry, @AuthenticationPrincipal Person person) {
+        edits.make(entry.requestId(), number, entry.edit(), person);
+    }
+
+    @PostMapping("/api/orders/{number}/lines")
+    void add(@PathVariable int number, @Valid @RequestBody AddedLineEntry entry, @AuthenticationPrincipal Person person) {
+        edits.addLine(
+                entry.requestId(), number, new PromiseService.LineWish(entry.wish(), entry.fromBatch(), entry.seen()), person);
+    }
+
+    @PostMapping("/api/orders/{number}/lines/{line}/supplies")
+    void supply(
+            @PathVariable int number, @PathVariable int line, @Valid @RequestBody SupplyEntry entry,
+            @AuthenticationPrincipal Person person) {
+        edits.supply(entry.requestId(), number, line, entry.fromBatch(), person);
+    }
+}

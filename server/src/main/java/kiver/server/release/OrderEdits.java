@@ -1,0 +1,206 @@
+package kiver.server.release;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import kiver.core.batch.BatchStage;
+import kiver.server.batch.Batch;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
+import kiver.server.batch.BatchPlan;
+import kiver.server.batch.PlanChanges;
+import kiver.server.batch.Promised;
+import kiver.server.clock.NurseryClock;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.BatchAnalyst;
+import kiver.server.grow.LastSowDays;
+import kiver.server.order.Order;
+import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
+import kiver.server.promise.PromiseService;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Changes orders that were taken: what the grower wants now is written to the line, what is promised follows, and what
+ * cannot be met from the batches that grow for it is grown besides.
+ */
+@Component
+class OrderEdits {
+
+    private final OrderBook orders;
+    private final BatchBook batches;
+    private final BatchAnalyst analyst;
+    private final PromiseService promises;
+    private final PlanChanges plans;
+    private final LastSowDays lastSowDays;
+    private final NurseryClock clock;
+
+    OrderEdits(
+            OrderBook orders,
+            BatchBook batches,
+            BatchAnalyst analyst,
+            PromiseService promises,
+            PlanChanges plans,
+            LastSowDays lastSowDays,
+            NurseryClock clock) {
+        this.orders = orders;
+        this.batches = batches;
+        this.analyst = analyst;
+        this.promises = promises;
+        this.plans = plans;
+        this.lastSowDays = lastSowDays;
+        this.clock = clock;
+    }
+
+    /** Plants that a line wants beyond what its batches can give; with a batch that is not sown yet, or by themselves. */
+    record ToGrow(OrderedLine line, Wish wish, Optional<Integer> with) {}
+
+    /**
+     * Makes a change and answers what is still to be grown for it.
+     *
+     * @param by account number
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<ToGrow> make(int number, OrderEdit edit, Long by) {
+        Order order = orders.orderHeld(number);
+        List<OrderedLine> lines = edit.line() == null ? order.wanted() : List.of(order.line(edit.line()));
+        if (lines.isEmpty()) {
+            throw new Refusal("line", "All of order " + number + " is cancelled already.");
+        }
+        if (edit.kind() == OrderEdit.Kind.PLANTS && lines.size() > 1) {
+            throw new Refusal("line", "Say which line asks for other plants.");
+        }
+        List<ToGrow> toGrow = new ArrayList<>();
+        for (OrderedLine line : lines) {
+            if (line.cancelledOn() != null) {
+                throw new Refusal("line", "Line " + line.position() + " is cancelled already; add it as a new one.");
+            }
+            switch (edit.kind()) {
+                case PLANTS -> plants(line, required(edit.plants(), "plants", "Say how many plants."), by).ifPresent(toGrow::add);
+                case DAY -> move(line, required(edit.target(), "target", "Choose the day."), by);
+                case CANCEL -> cancel(line, by, edit.withdraw());
+            }
+        }
+        return toGrow;
+    }
+
+    private Optional<ToGrow> plants(OrderedLine line, int plants, Long by) {
+        int released = released(line);
+        if (plants < released) {
+            throw new Refusal("plants", released + " plants of this line have gone already; ask for at least as many.");
+        }
+        orders.setPlants(line, plants, clock.today(), by);
+        int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum();
+        if (plants <= promised) {
+            leave(line, plants);
+            return Optional.empty();
+        }
+        int missing = plants - promised;
+        for (BatchFile file : filesOf(line)) {
+            int more = Math.min(missing, file.shares(clock.today()).free());
+            if (more > 0) {
+                batches.promise(line.id(), file.batch().number(), more);
+                missing -= more;
+            }
+        }
+        return missing == 0
+                ? Optional.empty()
+                : Optional.of(new ToGrow(
+                        line, PromiseService.wishFor(line, missing, line.target()),
+                        filesOf(line).stream()
+                                .filter(file -> file.state().stage() == BatchStage.PLANNED)
+                                .map(file -> file.batch().number())
+                                .findFirst()));
+    }
+
+    /** Leaves so many plants promised, the last promised given up first; what has gone stays promised. */
+    private void leave(OrderedLine line, int plants) {
+        int over = promisesOf(line).stream().mapToInt(Promised::plants).sum() - plants;
+        List<BatchFile> files = new ArrayList<>(filesOf(line));
+        Collections.reverse(files);
+        for (BatchFile file : files) {
+            Promised promise = promiseIn(file, line);
+            int gone = file.releasedByLine().getOrDefault(line.id(), 0);
+            int less = Math.min(over, promise.plants() - gone);
+            if (less > 0) {
+                batches.setPromise(line.id(), file.batch().number(), promise.plants() - less);
+                over -= less;
+            }
+        }
+    }
+
+    /** Moves a line; a batch that is not sown and for this line alone is sown for the new day. */
+    private void move(OrderedLine line, LocalDate target, Long by) {
+        LocalDate today = clock.today();
+        if (target.isBefore(today) || target.isAfter(today.plusDays(Wish.DAYS_AHEAD))) {
+            throw new Refusal("target", "Choose a day from today to " + today.plusDays(Wish.DAYS_AHEAD) + ".");
+        }
+        if (released(line) >= line.accepted()) {
+            return;
+        }
+        orders.moveLine(line, target, today, by);
+        for (BatchFile file : filesOf(line)) {
+            if (file.promises().size() == 1 && file.state().sownOn().isEmpty()) {
+                Batch batch = file.batch();
+                BatchAnalysis moved = analyst.trial(file);
+                lastSowDays.windowFor(moved, target).ifPresent(window -> plans.change(
+                        by, "Sow batch " + batch.number() + " for another day",
+                        Map.of(batch.number(), BatchPlan.of(batch).sownOn(window.best()))));
+            }
+        }
+    }
+
+    private void cancel(OrderedLine line, Long by, boolean withdraw) {
+        int released = released(line);
+        Set<Integer> grew = new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
+        leave(line, released);
+        if (released > 0) {
+            orders.setPlants(line, released, clock.today(), by);
+        } else {
+            orders.cancel(line, clock.today(), by);
+        }
+        if (withdraw) {
+            grew.stream().map(batches::file).filter(OrderEdits::canBeWithdrawn)
+                    .forEach(file -> batches.withdraw(file.batch().number(), clock.today()));
+        }
+    }
+
+    static boolean canBeWithdrawn(BatchFile file) {
+        return file.promises().isEmpty() && file.state().stage() == BatchStage.PLANNED;
+    }
+
+    private int released(OrderedLine line) {
+        return filesOf(line).stream().mapToInt(file -> file.releasedByLine().getOrDefault(line.id(), 0)).sum();
+    }
+
+    private List<Promised> promisesOf(OrderedLine line) {
+        return filesOf(line).stream().map(file -> promiseIn(file, line)).toList();
+    }
+
+    private static Promised promiseIn(BatchFile file, OrderedLine line) {
+        return file.promises().stream().filter(promise -> promise.lineId() == line.id()).findFirst().orElseThrow();
+    }
+
+    /** The batches that are promised to a line, in the order of their numbers. */
+    private List<BatchFile> filesOf(OrderedLine line) {
+        return batches.files().stream()
+                .filter(file -> file.promises().stream().anyMatch(promise -> promise.lineId() == line.id()))
+                .toList();
+    }
+
+    private static <T> T required(T value, String field, String message) {
+        if (value == null) {
+            throw new Refusal(field, message);
+        }
+        return value;
+    }
+}

@@ -1,0 +1,101 @@
+package kiver.server.release;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import kiver.core.batch.BatchStage;
+import kiver.core.batch.CellCondition;
+import kiver.core.growth.DateSpread;
+import kiver.core.release.ReadyTray;
+import kiver.core.tray.Cell;
+import kiver.core.tray.TrayId;
+import kiver.server.batch.BatchFile;
+import kiver.server.batch.Promised;
+import kiver.server.grow.BatchAnalysis;
+
+/** The plants that are ready to go with a line. */
+final class ReadyPlants {
+
+    private ReadyPlants() {}
+
+    /**
+     * Ready plants of the batches promised to a line, tray by tray. Of a batch that others were promised, too, no more
+     * than the line's own part and what nobody else waits for.
+     *
+     * @param lineId of the line, in the database
+     * @param all batches
+     * @param taken cells that go with another line of the same release
+     */
+    static List<ReadyTray> forLine(long lineId, List<BatchAnalysis> all, Set<Cell> taken) {
+        List<ReadyTray> ready = new ArrayList<>();
+        all.stream()
+                .filter(batch -> batch.stage() == BatchStage.READY)
+                .filter(batch -> batch.file().promises().stream().anyMatch(promise -> promise.lineId() == lineId))
+                .forEach(batch -> ready.addAll(ofBatch(lineId, batch, taken)));
+        return ready;
+    }
+
+    private static List<ReadyTray> ofBatch(long lineId, BatchAnalysis batch, Set<Cell> taken) {
+        BatchFile file = batch.file();
+        List<ReadyTray> trays = new ArrayList<>();
+        file.state().trays().forEach(tray -> trays.addAll(ofTray(batch, tray, taken)));
+        int alive = trays.stream().mapToInt(ReadyTray::plants).sum();
+        Map<Long, Integer> released = file.releasedByLine();
+        int own = 0;
+        int others = 0;
+        for (Promised promise : file.promises()) {
+            int gone = released.getOrDefault(promise.lineId(), 0);
+            if (promise.lineId() == lineId) {
+                own = promise.plants() - gone;
+            } else if (gone < promise.accepted()) {
+                others += promise.plants() - gone;
+            }
+        }
+        return atMost(Math.max(own, alive - others), trays);
+    }
+
+    /** The first whole trays that hold no more than so many plants, and a part of the next. */
+    private static List<ReadyTray> atMost(int plants, List<ReadyTray> trays) {
+        List<ReadyTray> some = new ArrayList<>();
+        int left = plants;
+        for (ReadyTray tray : trays.stream().sorted(Comparator.comparingInt(ReadyTray::plants).reversed()).toList()) {
+            int cells = 0;
+            while (cells < tray.cells().size() && left > 0) {
+                left -= tray.plantsPerCell().get(cells++);
+            }
+            if (cells > 0) {
+                some.add(new ReadyTray(
+                        tray.batch(), tray.lot(), tray.tray(), tray.cells().subList(0, cells),
+                        tray.plantsPerCell().subList(0, cells), tray.pastLimit()));
+            }
+        }
+        return some;
+    }
+
+    /** What is ready in a tray, lot by lot. */
+    private static List<ReadyTray> ofTray(BatchAnalysis batch, TrayId tray, Set<Cell> taken) {
+        BatchFile file = batch.file();
+        Map<Long, List<Integer>> byLot = new TreeMap<>();
+        for (int number : file.state().cellsIn(tray, CellCondition.ALIVE)) {
+            Cell cell = new Cell(tray, number);
+            if (!taken.contains(cell)) {
+                int sowing = file.state().cells().get(cell).sowing();
+                byLot.computeIfAbsent(file.state().sowings().get(sowing).sown().lot(), lot -> new ArrayList<>()).add(number);
+            }
+        }
+        LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);
+        List<ReadyTray> ready = new ArrayList<>();
+        byLot.forEach((lot, cells) -> ready.add(new ReadyTray(
+                file.batch().number(), lot, tray, cells,
+                cells.stream()
+                        .map(cell -> Math.max(1, file.state().plants(
+                                List.of(file.state().cells().get(new Cell(tray, cell))), file.countsSeedlings())))
+                        .toList(),
+                past)));
+        return ready;
+    }
+}

@@ -1,0 +1,76 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { PlanView, Source } from '../api/client';
+import { fakeServer, show } from '../api/faked';
+import { savingWords } from '../promise/SourceChoice';
+import { sampleChoices } from '../season/samples';
+import { NewOrderPage } from './NewOrderPage';
+import { sourceFor } from './typedLine';
+
+const free: Source = {
+  kind: 'FREE', batch: 214, stage: 'GROWING_ON', free: 60, place: 'Cool house', sowDay: '2027-04-01', chance: 0.9,
+  ready: { early: '2027-06-01', middle: '2027-06-03', late: '2027-06-08', certain: false },
+};
+const pooled: Source = { kind: 'POOLED', batch: 231, stage: 'PLANNED', free: 0, place: 'Heat mat', sowDay: '2027-05-04', chance: 0.85, saving: { trays: 1, seeds: -12, minutes: 6 } };
+
+const plan = (sources: Source[]): PlanView => ({
+  answer: 'YES', conditions: [], reasons: [], offers: [], sources, possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
+  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
+  window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
+  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'Straight', target: '2027-06-19',
+});
+
+describe('what gives a line its plants', () => {
+  it('is what is free and sure enough, unless another was chosen', () => {
+    expect(sourceFor(plan([free, pooled]), undefined)).toBe(free);
+    expect(sourceFor(plan([free, pooled]), 231)).toBe(pooled);
+    expect(sourceFor(plan([free, pooled]), 'SOW')).toBeUndefined();
+    expect(sourceFor(plan([{ ...free, chance: 0.6 }, pooled]), undefined)).toBeUndefined();
+    expect(sourceFor(plan([pooled]), 214)).toBeUndefined();
+  });
+
+  it('says what it saves and what it takes more', () => {
+    expect(savingWords(pooled.saving!)).toBe('; saves 1 tray, 6 minutes; takes 12 seeds more');
+    expect(savingWords({ trays: 0, seeds: 0, minutes: 0 })).toBe('');
+  });
+});
+
+describe('an order', () => {
+  const fill = async (plants: string) => {
+    fireEvent.change(screen.getByLabelText('Variety'), { target: { value: 'Blue' } });
+    await screen.findAllByRole('option', { name: /Blue Lantern/ });
+    fireEvent.keyDown(screen.getByLabelText('Variety'), { key: 'Enter' });
+    fireEvent.change(screen.getByLabelText('Plants'), { target: { value: plants } });
+  };
+
+  it('is put together line by line and taken at once', async () => {
+    const calls = fakeServer({ 'GET /api/choices': sampleChoices, 'POST /api/plans': plan([free, pooled]), 'POST /api/orders': { number: 321 } });
+    show(<NewOrderPage today="2027-04-15" />);
+    fireEvent.change(await screen.findByLabelText('Grower'), { target: { value: String(sampleChoices.growers[0]!.id) } });
+    await fill('40');
+    expect(((await screen.findByLabelText(/Batch 214, 60 free/)) as HTMLInputElement).checked).toBe(true);
+    await waitFor(() => expect((screen.getByRole('button', { name: 'Put it on the order, and another line' }) as HTMLButtonElement).disabled).toBe(false));
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the order, and another line' }));
+    expect(screen.getByText(/free plants of batch 214, 9 times in 10/)).toBeTruthy();
+    await fill('30');
+    fireEvent.click(await screen.findByLabelText(/A sowing of its own/));
+    await waitFor(() => expect((screen.getByRole('button', { name: 'Take the order: 2 lines, 70 plants' }) as HTMLButtonElement).disabled).toBe(false));
+    fireEvent.click(screen.getByRole('button', { name: 'Take the order: 2 lines, 70 plants' }));
+    await waitFor(() => expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
+      lines: [{ wish: { plants: 40 }, fromBatch: 214 }, { wish: { plants: 30 }, seen: 'YES' }],
+    }));
+  });
+
+  it('can be for nobody yet', async () => {
+    const calls = fakeServer({ 'GET /api/choices': sampleChoices, 'POST /api/plans': plan([free]), 'POST /api/batches': { number: 400 } });
+    show(<NewOrderPage today="2027-04-15" />);
+    fireEvent.change(await screen.findByLabelText('Grower'), { target: { value: 'nobody' } });
+    expect(screen.queryByLabelText('Site')).toBeNull();
+    await fill('25');
+    const go = screen.getByRole('button', { name: 'Plan 25 plants for nobody yet' });
+    await waitFor(() => expect((go as HTMLButtonElement).disabled).toBe(false));
+    expect(screen.queryByLabelText(/Batch 214/)).toBeNull();
+    fireEvent.click(go);
+    await waitFor(() => expect(calls.find((call) => call.path === '/api/batches')?.body).toMatchObject({ wish: { plants: 25 } }));
+  });
+});

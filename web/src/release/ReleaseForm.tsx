@@ -1,0 +1,56 @@
+import { Input } from '@headlessui/react';
+import { useState } from 'react';
+import type { OrderWithPicks } from '../api/client';
+import { answered, api } from '../api/client';
+import { useNumberedChange } from '../api/queries';
+import { Field } from '../look/Field';
+import { Caution, Refusal } from '../look/States';
+import { counted } from '../look/words';
+
+/** Letting plants of one or more lines go together, with one note. */
+export function ReleaseForm({ order }: { order: OrderWithPicks }) {
+  const ready = order.order.lines.filter((line) => line.ready > 0);
+  const [typed, setTyped] = useState<Record<number, string>>(() => Object.fromEntries(ready.map((line) => [line.line, String(line.ready)])));
+  const going = ready
+    .map((line) => ({ line: line.line, plants: (typed[line.line] ?? '').trim() === '' ? 0 : Number(typed[line.line]) }))
+    .filter((parting) => parting.plants !== 0);
+  const plants = going.reduce((sum, parting) => sum + parting.plants, 0);
+  const whole = going.length > 0 && going.every((parting) => Number.isInteger(parting.plants));
+  const release = useNumberedChange((entry: { lines: typeof going }, requestId) =>
+    answered(api.POST('/api/releases', { body: { requestId, order: order.order.number, ...entry } })),
+  );
+  const wrong = release.error?.problems[0]?.message;
+  return (
+    <form
+      className="board flex flex-col gap-3 p-4" noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        release.mutate({ lines: going });
+      }}
+    >
+      <h2>Release</h2>
+      {ready.map((line) => (
+        <div key={line.line}>
+          <Field name={ready.length === 1 ? 'Plants' : `Plants, ${line.variety}`} problem={ready.length === 1 ? wrong : undefined}>
+            <Input
+              className="entry" inputMode="numeric" value={typed[line.line] ?? ''} aria-invalid={release.error ? true : undefined}
+              onChange={(event) => setTyped({ ...typed, [line.line]: event.target.value })}
+            />
+          </Field>
+          <ul className="mt-1 text-sm text-pencil">
+            {order.picks.find((each) => each.line === line.line)?.picks.map((pick) => (
+              <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
+                {pick.wholeTray ? 'all' : ''} {pick.plants} from {pick.tray}, batch {pick.batch}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+      <Caution>Full trays are heavy; stack them with two people.</Caution>
+      {release.error && (ready.length > 1 || !wrong) && <Refusal message={wrong ?? release.error.message} />}
+      <button className="act act-main" disabled={release.isPending || !whole}>
+        Release {whole ? counted(plants, 'plant') : 'plants'}{whole && going.length > 1 && ` of ${going.length} lines`}
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,127 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { BatchSummary, Consequences, LineView, OrderView, OrderWithPicks } from '../api/client';
+import { fakeServer, show } from '../api/faked';
+import { forWhom } from '../look/forWhom';
+import { samplePromise } from '../season/samples';
+import { ChangeOrder } from './ChangeOrder';
+import { LineBoard } from './LineBoard';
+import { changeWords } from './OrderHistory';
+import { ReleaseForm } from './ReleaseForm';
+
+const batch = {
+  number: 214, variety: 'Blue Lantern', stage: 'READY', trays: [1001, 1002], traysToSow: 0, sowDay: '2027-04-01', plants: 100,
+  promises: [samplePromise('Field one', 114), samplePromise('Field two', 115)],
+} as BatchSummary;
+
+const line = (more: Partial<LineView> = {}): LineView => ({
+  line: 1, varietyId: 1, variety: 'Blue Lantern', crop: 'Curly kale', containerCode: 'module-60', container: 'Module tray of 60', plants: 60,
+  leavesFrom: 4, leavesTo: 6, target: '2027-06-10', under: 0.03, accepted: 59, countedIn: 'PLANTS', released: 0, ready: 60, promised: 60,
+  standing: 'READY', chance: 0.9, supplies: [{ plants: 60, chance: 0.9, batch }], planting: ['Plant it deep.'], ...more,
+});
+
+const order = (lines: LineView[]): OrderView => ({
+  number: 114, growerId: 1, grower: 'Field one', siteId: 7, site: 'Near', altitude: 480, target: '2027-06-10', placedOn: '2027-03-01',
+  standing: 'READY', chance: 0.9, lines, releases: [], changes: [],
+});
+
+describe('whose plants they are', () => {
+  it('is said in a few words', () => {
+    expect(forWhom([])).toBe('nobody yet');
+    expect(forWhom([samplePromise('Field one', 114), samplePromise('Field one', 118)])).toBe('Field one');
+    expect(forWhom([samplePromise('Field one', 114), samplePromise('Field two', 115)])).toBe('Field one and Field two');
+    expect(forWhom(['A', 'B', 'C'].map((grower, index) => samplePromise(grower, index)))).toBe('A and 2 more');
+  });
+});
+
+describe('a line', () => {
+  it('shows what grows it and with how many it is shared', () => {
+    show(<LineBoard line={line({ plants: 80, supplies: [{ plants: 60, chance: 0.9, batch }] })} order={order([])} mayGrow />);
+    expect(screen.getByRole('link', { name: /60 from batch 214, trays T1001 to T1002/ })).toBeTruthy();
+    expect(screen.getByText(/shared with 1 other line/)).toBeTruthy();
+    expect(screen.getByText('Nothing grows for 20 of them.')).toBeTruthy();
+  });
+
+  it('is sown for where nothing grows for it, once', async () => {
+    const calls = fakeServer({ 'POST /api/orders/114/lines/1/supplies': {} });
+    show(<LineBoard line={line({ promised: 0, supplies: [], standing: 'OPEN', ready: 0, chance: 0 })} order={order([])} mayGrow />);
+    fireEvent.click(screen.getByRole('button', { name: 'Sow 60 plants for this line' }));
+    await waitFor(() => expect(calls.filter((call) => call.path === '/api/orders/114/lines/1/supplies')).toHaveLength(1));
+  });
+
+  it('stays readable when it is cancelled', () => {
+    show(<LineBoard line={line({ cancelledOn: '2027-05-01', standing: 'CANCELLED' })} order={order([])} mayGrow />);
+    expect(screen.getByText(/cancelled Sat 1 May/)).toBeTruthy();
+    expect(screen.queryByText('How to plant')).toBeNull();
+  });
+});
+
+describe('a release', () => {
+  const picks: OrderWithPicks = {
+    order: order([line(), line({ line: 2, variety: 'Stonecap', plants: 20, ready: 18 }), line({ line: 3, ready: 0 })]),
+    picks: [{ line: 1, picks: [{ batch: 214, tray: 'T1001', plants: 60, wholeTray: true }] }, { line: 2, picks: [] }],
+  };
+
+  it('lets what is ready of all lines go with one note', async () => {
+    const calls = fakeServer({ 'POST /api/releases': { number: 501 } });
+    show(<ReleaseForm order={picks} />);
+    expect(screen.getByText('all 60 from T1001, batch 214')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Plants, Stonecap'), { target: { value: '12' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Release 72 plants of 2 lines' }));
+    await waitFor(() => expect(calls.find((call) => call.path === '/api/releases')?.body).toMatchObject({
+      order: 114, lines: [{ line: 1, plants: 60 }, { line: 2, plants: 12 }],
+    }));
+  });
+
+  it('leaves out a line whose field is empty, and waits for whole numbers', () => {
+    show(<ReleaseForm order={picks} />);
+    fireEvent.change(screen.getByLabelText('Plants, Stonecap'), { target: { value: '' } });
+    expect(screen.getByRole('button', { name: 'Release 60 plants' })).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Plants, Stonecap'), { target: { value: 'some' } });
+    expect((screen.getByRole('button', { name: 'Release plants' }) as HTMLButtonElement).disabled).toBe(true);
+  });
+});
+
+describe('a change of an order', () => {
+  const consequences: Consequences = {
+    lines: [{
+      line: 1, variety: 'Blue Lantern', plantsBefore: 60, plantsAfter: 90, targetBefore: '2027-06-10', targetAfter: '2027-06-10', chanceBefore: 0.9,
+      chanceAfter: 0.8, growing: { plants: 30, withBatch: 214, answer: 'YES', chance: 0.8, sowDay: '2027-04-20' },
+    }],
+    batches: [{ batch: 214, stage: 'PLANNED', promisedBefore: 60, promisedAfter: 65, freeBefore: 5, freeAfter: 0, sowDayBefore: '2027-04-18', sowDayAfter: '2027-04-20', canBeWithdrawn: false }],
+  };
+
+  it('shows what follows before it is made', async () => {
+    const calls = fakeServer({ 'POST /api/orders/114/consequences': consequences, 'POST /api/orders/114/changes': {} });
+    show(<ChangeOrder order={order([line({ ready: 0 })])} />);
+    fireEvent.change(screen.getByLabelText('Plants wanted now'), { target: { value: '90' } });
+    fireEvent.click(screen.getByRole('button', { name: 'What follows from it?' }));
+    expect(await screen.findByText(/30 plants more would be sown with batch 214 on Tue 20 Apr: 8 times in 10/)).toBeTruthy();
+    expect(screen.getByText(/Batch 214: 65 promised, 60 before; 0 free, 5 before. Sown on Tue 20 Apr instead of Sun 18 Apr/)).toBeTruthy();
+    expect(calls.some((call) => call.path === '/api/orders/114/changes')).toBe(false);
+    fireEvent.click(screen.getByRole('button', { name: 'Change it to 90 plants' }));
+    await waitFor(() => expect(calls.find((call) => call.path === '/api/orders/114/changes')?.body).toMatchObject({ edit: { line: 1, kind: 'PLANTS', plants: 90 } }));
+  });
+
+  it('is not made from what was shown for another one, nor where it cannot be grown', async () => {
+    fakeServer({
+      'POST /api/orders/114/consequences': { ...consequences, lines: [{ ...consequences.lines[0]!, growing: { plants: 30, answer: 'NO', chance: 0 } }] },
+    });
+    show(<ChangeOrder order={order([line({ ready: 0 })])} />);
+    fireEvent.change(screen.getByLabelText('Plants wanted now'), { target: { value: '900' } });
+    fireEvent.click(screen.getByRole('button', { name: 'What follows from it?' }));
+    expect(await screen.findByText('30 plants more cannot be grown for that day.')).toBeTruthy();
+    expect((screen.getByRole('button', { name: 'Change it to 900 plants' }) as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.change(screen.getByLabelText('Plants wanted now'), { target: { value: '70' } });
+    expect(screen.queryByRole('button', { name: /Change it to/ })).toBeNull();
+  });
+
+  it.each([
+    ['LINE_ADDED', undefined, '12', 'Blue Lantern: 12 plants added.'],
+    ['PLANTS_CHANGED', '60', '90', 'Blue Lantern: 90 plants instead of 60.'],
+    ['DAY_MOVED', '2027-06-10', '2027-06-17', 'Blue Lantern: wanted on Thu 17 Jun instead of Thu 10 Jun.'],
+    ['LINE_CANCELLED', '60', undefined, 'Blue Lantern: 60 plants cancelled.'],
+  ] as const)('%s can be read afterwards', (kind, before, after, words) => {
+    expect(changeWords({ position: 1, day: '2027-05-01', by: 'Maro', kind, ...(before ? { before } : {}), ...(after ? { after } : {}) }, order([line()]))).toBe(words);
+  });
+});
