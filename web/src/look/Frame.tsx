@@ -68,7 +68,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
           <div className="-mr-2 flex flex-wrap items-center text-sm sm:mx-0 sm:ml-auto sm:gap-x-2">
             <span className="hidden text-pencil 2xl:inline">{session.nursery}</span>
             <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>{dayWords(session.today)}</span>
-            {session.role === 'PROPAGATOR' && <PromiseSheet />}
+            {session.role === 'PROPAGATOR' && <PromiseSheet today={session.today} />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
             <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title="Your account">

@@ -1,7 +1,7 @@
 import { Select } from '@headlessui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Choices, Offer, Wish } from '../api/client';
+import type { Choices, OfferView, Refused, Wish } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChoices, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
@@ -37,15 +37,17 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   });
   const [chosen, setChosen] = useState<Chosen>();
   const [often, setOften] = useState(false);
+  const [onAnyTerms, setOnAnyTerms] = useState(false);
   const set = (change: Partial<TypedLine>) => {
     setTyped({ ...typed, ...change });
     setChosen(undefined);
+    setOnAnyTerms(false);
   };
   const wish = wishIn(typed, siteId);
   const plan = usePlan(wish);
   const nobody = growerId === NOBODY;
   const source = plan.data && !nobody ? sourceFor(plan.data, chosen) : undefined;
-  const takeable = wish !== undefined && plan.data !== undefined && !plan.isPlaceholderData && !plan.isError && (source !== undefined || plan.data.possible);
+  const takeable = wish !== undefined && plan.data !== undefined && plan.isOfThis && !plan.isError && (source !== undefined || plan.data.possible);
   const take = useNumberedChange((entry: { growerId: number; siteId: number; lines: ReturnType<typeof entryOf>[] }, requestId) =>
     answered(api.POST('/api/orders', { body: { requestId, ...entry } })),
   );
@@ -59,13 +61,13 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     setGrowerId(id);
     setSiteId(own.length === 1 ? String(own[0]!.id) : '');
   };
-  const takeOffer = (offer: Offer) => {
+  const takeOffer = (offer: OfferView) => {
     set({ target: offer.target, plants: String(offer.plants), container: offer.container });
-    if (offer.site) setSiteId(offer.site);
+    if (offer.change === 'SITE' && offer.siteId != null) setSiteId(String(offer.siteId));
   };
   const current = (): LineToTake | undefined =>
     takeable && wish && plan.data
-      ? { key: Date.now(), typed, wish, source, seen: plan.data.answer, chance: source?.chance ?? plan.data.chance, sowDay: plan.data.window?.best }
+      ? { key: Date.now(), typed, wish, source, seen: onAnyTerms ? 'NO' : plan.data.answer, chance: source?.chance ?? plan.data.chance, sowDay: plan.data.window?.best }
       : undefined;
   const put = () => {
     const line = current();
@@ -81,7 +83,15 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     } else {
       take.mutate(
         { growerId: Number(growerId), siteId: Number(siteId), lines: ordered.map(entryOf) },
-        { onSuccess: (taken) => navigate(`/orders/${taken.number}`) },
+        {
+          onSuccess: (taken) => navigate(`/orders/${taken.number}`),
+          // What the lines take of one another was said; taken again, it is taken on these terms.
+          onError: (refused) => {
+            const worse = worseLines(refused, ordered.length);
+            setLines(lines.map((line, index) => (worse.includes(index) ? { ...line, seen: 'NO' } : line)));
+            setOnAnyTerms(worse.includes(lines.length));
+          },
+        },
       );
     }
   };
@@ -123,7 +133,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
           {!nobody && (
             <button type="button" className="act" disabled={!takeable} onClick={put}>Put it on the order, and another line</button>
           )}
-          {error && (lines.length > 0 || error.problems.every((each) => !each.field || each.field === 'requestId' || each.field === 'fromBatch')) && <Refusal message={error.problems[0]?.message ?? error.message} />}
+          {error && (lines.length > 0 || error.problems.every((each) => !each.field || ['requestId', 'fromBatch', 'seen'].includes(each.field))) && <Refusal message={error.problems[0]?.message ?? error.message} />}
           <button
             className="act act-main"
             disabled={take.isPending || sow.isPending || half || (nobody ? !takeable : ordered.length === 0 || !growerId || !siteId)}
@@ -131,7 +141,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             {takingWords(nobody, ordered, wish)}
           </button>
         </form>
-        <section aria-label="Plan" aria-live="polite" className={`board h-fit p-5 ${plan.isPlaceholderData ? 'opacity-70' : ''}`}>
+        <section aria-label="Plan" aria-live="polite" className={`board h-fit p-5 ${plan.isOfThis ? '' : 'opacity-70'}`}>
           {!wish && <Nothing>Choose a variety and enter how many plants: the plan appears here while you type.</Nothing>}
           {wish && plan.isError && <Refusal message={plan.error.message} />}
           {wish && plan.isPending && !plan.isError && <p className="text-pencil">Counting back…</p>}
@@ -139,13 +149,13 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             <div className="flex flex-col gap-4">
               {!nobody && (
                 <SourceChoice
-                  sources={plan.data.sources} chosen={source} choose={setChosen}
+                  sources={plan.data.sources} chosen={source} choose={setChosen} waiting={!plan.isOfThis}
                   alone={plan.data.possible && plan.data.chosen && plan.data.window
                     ? `${plan.data.chosen.cells} cells on ${dayWords(plan.data.window.best)}, as below` : undefined}
                 />
               )}
               <PlanBeside plan={plan.data} today={today} container={container} choose={(seeds) => set({ seedsPerCell: String(seeds) })} takeOffer={takeOffer} />
-              <Paths wish={wish} choose={(containerPath) => set({ containerPath, seedsPerCell: '' })} />
+              <Paths wish={wish} today={today} choose={(containerPath) => set({ containerPath, seedsPerCell: '' })} />
               {!nobody && lines.length === 0 && (
                 <details onToggle={(event) => setOften(event.currentTarget.open)}>
                   <summary className="trail min-h-11 content-center text-sm">Little and often: spread it over a period</summary>
@@ -166,4 +176,11 @@ function takingWords(nobody: boolean, lines: LineToTake[], wish: Wish | undefine
   if (lines.length > 1) return `Take the order: ${lines.length} lines, ${counted(plants, 'plant')}`;
   if (lines.length === 1) return `Take the order for ${counted(plants, 'plant')}`;
   return wish ? `Take the order for ${counted(wish.plants, 'plant')}` : 'Take the order';
+}
+
+/** Lines whose answer is worse than the one that was seen, by their place. */
+export function worseLines(refused: Refused, lines: number): number[] {
+  return refused.problems
+    .map(({ field }) => (lines === 1 && field === 'seen' ? 0 : Number(/^lines\[(\d+)\]\.seen$/.exec(field)?.[1] ?? -1)))
+    .filter((place) => place >= 0);
 }

@@ -56,7 +56,7 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
             {parts.data.map((part) => (
               <tr key={part.ready} className="border-t border-rule">
                 <td className="py-1">{dayWords(part.ready)}</td><td>{part.plants}</td><td>{part.sowDay ? dayWords(part.sowDay) : '–'}</td><td>{part.seeds}</td>
-                <td className={part.answer === 'NO' ? 'font-semibold text-brick' : ''} title={part.words.join(' ')}>{part.answer === 'NO' ? `no: ${part.words[0] ?? ''}` : chanceWords(part.chance)}</td>
+                <td className={part.answer === 'NO' ? 'font-semibold text-brick' : ''} title={part.why}>{part.answer === 'NO' ? `no: ${part.why}` : chanceWords(part.chance)}</td>
               </tr>
             ))}
           </tbody>

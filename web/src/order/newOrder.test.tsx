@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { PlanView, Source } from '../api/client';
-import { fakeServer, show } from '../api/faked';
+import { Refused, type PlanView, type Source } from '../api/client';
+import { fakeServer, show, Status } from '../api/faked';
 import { savingWords } from '../promise/SourceChoice';
 import { sampleChoices } from '../season/samples';
-import { NewOrderPage } from './NewOrderPage';
+import { NewOrderPage, worseLines } from './NewOrderPage';
 import { sourceFor } from './typedLine';
 
 const free: Source = {
@@ -17,7 +17,7 @@ const plan = (sources: Source[]): PlanView => ({
   answer: 'YES', conditions: [], reasons: [], offers: [], sources, possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
   chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
   window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
-  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'Straight', target: '2027-06-19',
+  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'STRAIGHT', containers: [], places: [], crop: 'Curly kale', target: '2027-06-19',
 });
 
 describe('what gives a line its plants', () => {
@@ -59,6 +59,25 @@ describe('an order', () => {
     await waitFor(() => expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
       lines: [{ wish: { plants: 40 }, fromBatch: 214 }, { wish: { plants: 30 }, seen: 'YES' }],
     }));
+  });
+
+  it('is taken on worse terms once they were said', async () => {
+    const calls = fakeServer({
+      'GET /api/choices': sampleChoices, 'POST /api/plans': plan([]),
+      'POST /api/orders': ({ body }: { body: unknown }) => (JSON.stringify(body).includes('"seen":"NO"')
+        ? { number: 5 } : new Status(422, { detail: 'x', errors: [{ field: 'seen', message: 'Room must be found. Take it on these terms.' }] })),
+    });
+    show(<NewOrderPage today="2027-04-15" />);
+    fireEvent.change(await screen.findByLabelText('Grower'), { target: { value: String(sampleChoices.growers[0]!.id) } });
+    await fill('40');
+    const take = screen.getByRole('button', { name: 'Take the order for 40 plants' });
+    await waitFor(() => expect((take as HTMLButtonElement).disabled).toBe(false));
+    fireEvent.click(take);
+    expect(await screen.findByText(/Take it on these terms/)).toBeTruthy();
+    fireEvent.click(take);
+    await waitFor(() => expect(calls.filter((call) => call.path === '/api/orders')).toHaveLength(2));
+    expect(JSON.stringify(calls.at(-1)?.body ?? '') + JSON.stringify(calls.map((call) => call.body))).toContain('"seen":"NO"');
+    expect(worseLines(new Refused(422, 'x', [{ field: 'lines[2].seen', message: 'm' }, { field: 'lines[0].target', message: 'm' }]), 3)).toEqual([2]);
   });
 
   it('can be for nobody yet', async () => {

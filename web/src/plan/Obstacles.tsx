@@ -1,18 +1,23 @@
 import type { PlanView } from '../api/client';
+import { obstacleWords } from './planWords';
 
-/** What stands in the way of a wish. */
-export function Obstacles({ obstacles }: { obstacles: PlanView['obstacles'] }) {
+/** What stands in the way, worst first. */
+export function Obstacles({ plan, today }: { plan: PlanView; today: string }) {
   return (
     <>
-      {obstacles.map((obstacle) => (
+      {plan.obstacles.map((obstacle) => (
         <p
-          key={obstacle.kind}
-          role="status"
-          className={`border-l-4 p-3 ${obstacle.prevents ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}
+          key={obstacle.kind} role="status"
+          className={`border-l-4 p-3 ${prevents(obstacle, plan) ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}
         >
-          {obstacle.message}
+          {obstacleWords(obstacle, plan, today)}
         </p>
       ))}
     </>
   );
+}
+
+/** What prevents is among the reasons of the no. */
+function prevents(obstacle: PlanView['obstacles'][number], plan: PlanView): boolean {
+  return !plan.possible && plan.reasons.some((reason) => reason.kind === 'InTheWay' && reason.obstacle.kind === obstacle.kind);
 }

@@ -9,7 +9,7 @@ const spread = (early: string, middle: string, late: string) => ({ early, middle
 const ready = spread('2027-05-30', '2027-06-03', '2027-06-08');
 
 const plan: PlanView = {
-  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], stays: [], path: 'Straight: module tray of 60',
+  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], stays: [], path: 'STRAIGHT', containers: [{ code: 'module-60', name: 'Module tray of 60' }], places: [], crop: 'Curly kale',
   possible: true, plantsToAimFor: 155, chance: 0.93, obstacles: [], windowOpen: true, emergencePlace: 'Warm room',
   growingPlace: 'Cool house', hardeningPlace: 'Hardening ground', hardeningDays: 5, slots: 3, target: '2027-06-10',
   options: [
@@ -50,11 +50,11 @@ describe('the plan beside an order', () => {
   it('says why when it cannot be, and draws no path then', () => {
     const refused: PlanView = {
       ...plan, possible: false,
-      obstacles: [{ kind: 'TOO_LATE_TO_SOW', prevents: true, message: 'It is too late to sow.' }],
+      obstacles: [{ kind: 'TooLateForSeason' }], reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }],
     };
     render(<PlanBeside plan={refused} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Not for this date' })).toBeTruthy();
-    expect(screen.getByText('It is too late to sow.')).toBeTruthy();
+    expect(screen.getByText('It is too late to sow for Thu 10 Jun. Sown today it would not be ready this season.')).toBeTruthy();
     expect(screen.queryByRole('figure')).toBeNull();
   });
 });

@@ -1,16 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Refused, Wish } from '../api/client';
+import type { PlanView, Refused, Wish } from '../api/client';
 import { answered, api } from '../api/client';
 import { Refusal } from '../look/States';
 import { chanceWords, nameWords, shortDay, spreadWords } from '../look/words';
+import { obstacleWords, provisoWords } from './planWords';
 
 type Kind = NonNullable<Wish['containerPath']>;
 
 const MOST_BESIDE = 3;
 
 /** Paths through containers side by side: dates, room, mix, seeds, labels, cost and chance. */
-export function Paths({ wish, choose }: { wish: Wish; choose: (kind: Kind) => void }) {
+export function Paths({ wish, today, choose }: { wish: Wish; today: string; choose: (kind: Kind) => void }) {
   const [open, setOpen] = useState(false);
   const [beside, setBeside] = useState<Kind[]>([]);
   const paths = useQuery<Awaited<ReturnType<typeof fetchPaths>>, Refused>({
@@ -47,7 +48,7 @@ export function Paths({ wish, choose }: { wish: Wish; choose: (kind: Kind) => vo
           <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Paths compared">
             <table className="w-full text-left">
               <thead>
-                <tr><th />{columns.map((path) => <th key={path.kind} className="pr-2 pb-1 align-top">{nameWords(path.kind)}<span className="block font-normal text-pencil">{path.plan.path.split(': ')[1]}</span></th>)}</tr>
+                <tr><th />{columns.map((path) => <th key={path.kind} className="pr-2 pb-1 align-top">{nameWords(path.kind)}<span className="block font-normal text-pencil">{path.plan.containers.map((each) => each.name.toLowerCase()).join(', ')}</span></th>)}</tr>
               </thead>
               <tbody>
                 {row('In time', (path) => <strong>{path.plan.possible ? chanceWords(path.plan.chance) : 'no'}</strong>)}
@@ -59,7 +60,7 @@ export function Paths({ wish, choose }: { wish: Wish; choose: (kind: Kind) => vo
                 {row('Labels', (path) => path.plan.outlay?.labels ?? '–')}
                 {row('Work', (path) => (path.plan.outlay ? `${path.plan.outlay.hours.toFixed(1)} h` : '–'))}
                 {row('Cost', (path) => (path.plan.outlay ? path.plan.outlay.cost.toFixed(0) : '–'))}
-                {row('Mind', (path) => [...path.plan.reasons, ...path.plan.conditions, ...path.plan.obstacles.filter((each) => each.kind === 'POT_TOO_LARGE').map((each) => each.message)].join(' ') || '–')}
+                {row('Mind', (path) => mind(path.plan, today) || '–')}
                 {row('', (path) => (
                   path.kind === (wish.containerPath ?? 'STRAIGHT')
                     ? <span className="py-2">chosen</span>
@@ -75,3 +76,11 @@ export function Paths({ wish, choose }: { wish: Wish; choose: (kind: Kind) => vo
 }
 
 const fetchPaths = (wish: Wish) => answered(api.POST('/api/paths', { body: wish }));
+
+/** What stands in the way of a path, and what is to be minded beside. */
+function mind(plan: PlanView, today: string): string {
+  return [
+    ...[...plan.reasons, ...plan.conditions].map((proviso) => provisoWords(proviso, plan, today)),
+    ...plan.obstacles.filter((each) => each.kind === 'PotTooLarge').map((each) => obstacleWords(each, plan, today)),
+  ].join(' ');
+}

@@ -1,29 +1,32 @@
-import type { Offer, PlanView } from '../api/client';
+import type { OfferView, PlanView } from '../api/client';
 import { chanceWords, counted, dayWords, shortDay } from '../look/words';
 import { Obstacles } from './Obstacles';
 import { Outdoors } from './Outdoors';
+import { offerWords, provisoWords } from './planWords';
 import { PathChart, type PathRow } from './PathChart';
 
 /** The plan beside the order that is being typed. */
 export function PlanBeside({
   plan, today, container, choose, takeOffer,
 }: {
-  plan: PlanView; today: string; container: string; choose: (seedsPerCell: number) => void; takeOffer?: (offer: Offer) => void;
+  plan: PlanView; today: string; container: string; choose: (seedsPerCell: number) => void; takeOffer?: (offer: OfferView) => void;
 }) {
   return (
     <div className="flex flex-col gap-4">
       <Answer plan={plan} container={container} />
-      <Obstacles obstacles={plan.obstacles} />
-      {plan.conditions.filter((words) => plan.obstacles.every((obstacle) => obstacle.message !== words)).map((words) => (
-        <p key={words} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">{words}</p>
+      <Obstacles plan={plan} today={today} />
+      {plan.conditions.filter((condition) => condition.kind !== 'InTheWay').map((condition) => (
+        <p key={JSON.stringify(condition)} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">{provisoWords(condition, plan, today)}</p>
       ))}
       {takeOffer && plan.offers.length > 0 && (
         <section aria-label="What would be a yes">
           <h3 className="mb-1">What would be a yes</h3>
           <ul className="flex flex-wrap gap-2">
             {plan.offers.map((offer) => (
-              <li key={offer.change + offer.words}>
-                <button type="button" className="act" disabled={offer.change === 'SITE' && !offer.site} onClick={() => takeOffer(offer)}>{offer.words}</button>
+              <li key={offerWords(offer)}>
+                {offer.change === 'PROTECTION'
+                  ? <span className="act border-dashed">{offerWords(offer)}</span>
+                  : <button type="button" className="act" onClick={() => takeOffer(offer)}>{offerWords(offer)}</button>}
               </li>
             ))}
           </ul>

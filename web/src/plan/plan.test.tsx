@@ -18,7 +18,7 @@ const plan = (more: Partial<PlanView> = {}): PlanView => ({
   answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
   chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
   window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
-  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'Straight: carrier of 28 pots', target: '2027-06-19',
+  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'STRAIGHT', containers: [{ code: 'pot-7', name: 'Carrier of 28 pots' }], places: [{ id: 2, name: 'Lit shelf' }], crop: 'Curly kale', target: '2027-06-19',
   emerged: spread('2027-05-11', '2027-05-12', '2027-05-13'), stageReached: spread('2027-06-10', '2027-06-12', '2027-06-15'),
   ready: spread('2027-06-15', '2027-06-17', '2027-06-20'), outlay: { slotDays: 84.4, mostSlots: 2, seeds: 100, mix: 9.2, labels: 2, hours: 0.62, cost: 18.4 },
   ...more,
@@ -64,12 +64,12 @@ describe('the path drawn', () => {
 });
 
 describe('paths through containers', () => {
-  const path = (kind: PathView['kind'], more: Partial<PlanView> = {}): PathView => ({ kind, plan: plan({ path: `${kind}: tray`, ...more }) });
+  const path = (kind: PathView['kind'], more: Partial<PlanView> = {}): PathView => ({ kind, plan: plan({ path: kind, ...more }) });
   const wish = { varietyId: 1, container: 'pot-9', plants: 40, leavesFrom: 5, leavesTo: 7, target: '2027-06-19' } as Wish;
-  const four = [path('STRAIGHT'), path('POTTED_ONCE', { chance: 0.6 }), path('BLOCKS', { possible: false }), path('PRICKED_OUT', { conditions: ['Room must be found.'] })];
+  const four = [path('STRAIGHT'), path('POTTED_ONCE', { chance: 0.6 }), path('BLOCKS', { possible: false }), path('PRICKED_OUT', { conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 3, from: '2027-05-01', to: '2027-05-03' }] })];
 
   async function opened(choose: (kind: PathView['kind']) => void = () => undefined) {
-    show(<Paths wish={wish} choose={choose} />);
+    show(<Paths wish={wish} today="2027-04-15" choose={choose} />);
     const details = screen.getByText('Compare paths through containers').closest('details')!;
     details.open = true;
     fireEvent(details, new Event('toggle'));
@@ -77,7 +77,7 @@ describe('paths through containers', () => {
 
   it('are followed only when asked for, and stand side by side with what each takes', async () => {
     const calls = fakeServer({ 'POST /api/paths': four });
-    show(<Paths wish={wish} choose={() => undefined} />);
+    show(<Paths wish={wish} today="2027-04-15" choose={() => undefined} />);
     expect(calls).toHaveLength(0);
     cleanup();
     await opened();
@@ -94,7 +94,7 @@ describe('paths through containers', () => {
     await opened((kind) => chosen.push(kind));
     fireEvent.click(await screen.findByLabelText('Pricked out'));
     expect(screen.queryByRole('columnheader', { name: /Straight/ })).toBeNull();
-    expect(screen.getByText('Room must be found.')).toBeTruthy();
+    expect(screen.getByText('Room must be found: Lit shelf lacks 3 tray places from Sat 1 May to Mon 3 May.')).toBeTruthy();
     const take = screen.getAllByRole('button', { name: 'Take this path' }) as HTMLButtonElement[];
     expect(take.map((button) => button.disabled)).toEqual([false, true, false]);
     fireEvent.click(take[0]!);

@@ -1,4 +1,5 @@
-import type { Offer, PlanView } from '../api/client';
+import type { OfferView, PlanView } from '../api/client';
+import { offerWords, provisoWords } from '../plan/planWords';
 import { chanceWords, counted, dayWords, shortDay } from '../look/words';
 
 const ANSWERS: Record<PlanView['answer'], { words: string; look: string }> = {
@@ -8,7 +9,7 @@ const ANSWERS: Record<PlanView['answer'], { words: string; look: string }> = {
 };
 
 /** Yes, yes if, or no: the chance, what it takes and when, what stands in the way, and what would be a yes. */
-export function PromiseAnswer({ plan, choose }: { plan: PlanView; choose: (offer: Offer) => void }) {
+export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: string; choose: (offer: OfferView) => void }) {
   const answer = ANSWERS[plan.answer];
   return (
     <div className="flex flex-col gap-3">
@@ -22,7 +23,7 @@ export function PromiseAnswer({ plan, choose }: { plan: PlanView; choose: (offer
           </p>
         )}
         {[...plan.reasons, ...plan.conditions].map((reason) => (
-          <p key={reason}>{reason}</p>
+          <p key={JSON.stringify(reason)}>{provisoWords(reason, plan, today)}</p>
         ))}
         {plan.answer === 'YES_IF' && plan.window && (
           <p className="mt-1">Then whole and in time {chanceWords(plan.chance)}; best sown {dayWords(plan.window.best)}.</p>
@@ -33,10 +34,14 @@ export function PromiseAnswer({ plan, choose }: { plan: PlanView; choose: (offer
           <h3 className="mb-1">What would be a yes</h3>
           <ul className="flex flex-wrap gap-2">
             {plan.offers.map((offer) => (
-              <li key={`${offer.change}${offer.words}`}>
-                <button type="button" className="act" onClick={() => choose(offer)}>
-                  {offer.words} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
-                </button>
+              <li key={offerWords(offer)}>
+                {offer.change === 'PROTECTION' ? (
+                  <span className="act border-dashed">{offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span></span>
+                ) : (
+                  <button type="button" className="act" onClick={() => choose(offer)}>
+                    {offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
+                  </button>
+                )}
               </li>
             ))}
           </ul>

@@ -2,7 +2,7 @@ import { Input, Select } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Offer, PlanView, Refused, Source, Understood } from '../api/client';
+import type { OfferView, PlanView, Refused, Source, Understood, Wish } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChoices, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
@@ -17,7 +17,7 @@ import { SourceChoice } from './SourceChoice';
 const TYPING_PAUSE = 150;
 
 /** A question put as it comes over the telephone, from any page with one key, answered while it is typed. */
-export function PromiseSheet() {
+export function PromiseSheet({ today }: { today: string }) {
   const [open, setOpen] = useState(false);
   const show = useCallback(() => setOpen(true), []);
   useKey('p', show);
@@ -27,25 +27,27 @@ export function PromiseSheet() {
         Can we? <kbd className="hidden font-normal sm:inline">p</kbd>
       </button>
       <Sheet title="Can we promise it?" wide open={open} close={() => setOpen(false)}>
-        <Asking done={() => setOpen(false)} />
+        <Asking today={today} done={() => setOpen(false)} />
       </Sheet>
     </>
   );
 }
 
-function Asking({ done }: { done: () => void }) {
+function Asking({ today, done }: { today: string; done: () => void }) {
   const [text, setText] = useState('');
   const [settled, setSettled] = useState('');
+  // An offer that was taken up is asked as a wish; typing again begins anew.
+  const [wish, setWish] = useState<Wish>();
   useEffect(() => {
     const timer = setTimeout(() => setSettled(text.trim()), TYPING_PAUSE);
     return () => clearTimeout(timer);
   }, [text]);
   const answer = useQuery<Understood, Refused>({
-    queryKey: ['promise', settled],
+    queryKey: ['promise', settled, wish],
     enabled: settled.length > 3,
     retry: false,
     placeholderData: (before) => before,
-    queryFn: () => answered(api.POST('/api/promises', { body: { text: settled } })),
+    queryFn: () => answered(api.POST('/api/promises', { body: { text: settled, ...(wish ? { wish } : {}) } })),
   });
   const problem = settled.length > 3 ? answer.error?.problemAt('text') : undefined;
   const understood = settled.length > 3 && !answer.isError ? answer.data : undefined;
@@ -55,7 +57,7 @@ function Asking({ done }: { done: () => void }) {
         <Input
           className="entry text-lg" autoFocus value={text} autoComplete="off" spellCheck={false}
           placeholder="400 curly kale, 12 May, Upper terrace, standard module"
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => { setText(event.target.value); setWish(undefined); }}
         />
       </Field>
       {answer.isError && !problem && settled.length > 3 && <Refusal message={answer.error.message} />}
@@ -63,8 +65,8 @@ function Asking({ done }: { done: () => void }) {
         {understood && <Read understood={understood} />}
         {understood?.plan && (
           <>
-            <PromiseAnswer plan={understood.plan} choose={(offer) => setText(reworded(understood, offer))} />
-            <Taking understood={understood} current={settled === text.trim() && !answer.isPlaceholderData} done={done} />
+            <PromiseAnswer plan={understood.plan} today={today} choose={(offer) => setWish(changedBy(understood.wish!, offer))} />
+            <Taking key={JSON.stringify(understood.wish)} understood={understood} current={settled === text.trim() && !answer.isPlaceholderData} done={done} />
           </>
         )}
       </div>
@@ -83,7 +85,7 @@ function Read({ understood }: { understood: Understood }) {
           <strong>
             {words.plants.toLocaleString('en-GB')} {words.variety}
           </strong>{' '}
-          ({words.crop.toLowerCase()}), {dayWords(words.target)}, {words.container.toLowerCase()}, {words.stage}
+          ({words.crop.toLowerCase()}), {dayWords(words.target)}, {words.container.toLowerCase()}, {words.leavesFrom} to {words.leavesTo} true leaves
           {words.site ? `, for ${words.site} (${words.grower})` : ', no site named: frost is not looked at'}.
         </p>
       )}
@@ -95,13 +97,13 @@ function Read({ understood }: { understood: Understood }) {
   );
 }
 
-/** The question with one thing changed, in the words in which it could have been asked. */
-export function reworded(understood: Understood, offer: Offer): string {
-  const words = understood.words!;
-  const container = offer.change === 'CONTAINER' ? offer.words.replace(/^in the /, '') : words.container.toLowerCase();
-  const cover = /tunnel/.test(offer.words) ? ', tunnel' : '';
-  const site = offer.change === 'SITE' && offer.site ? offer.words.replace(/^at | instead$/g, '') : words.site;
-  return `${offer.plants} ${words.variety}, ${offer.target}${site ? `, ${site}` : ''}${cover}, ${container}, ${words.stage.replace(' true', '')}`;
+/** What was understood, with what an offer changes. */
+export function changedBy(wish: Wish, offer: OfferView): Wish {
+  return {
+    ...wish, target: offer.target, plants: offer.plants, container: offer.container,
+    ...(offer.change === 'CONTAINER' ? { containerPath: null } : {}),
+    ...(offer.siteId != null ? { siteId: offer.siteId } : {}),
+  };
 }
 
 /** Only the answer to what stands there now can be taken, never one to an earlier wording. */
@@ -112,9 +114,10 @@ function Taking({ understood, current, done }: { understood: Understood; current
   const siteId = understood.wish?.siteId ?? (chosen ? Number(chosen) : undefined);
   const site = choices.data?.sites.find((each) => each.id === siteId);
   const [source, setSource] = useState<Chosen>();
+  const [onAnyTerms, setOnAnyTerms] = useState(false);
   const plan = understood.plan;
   const from = plan ? sourceFor(plan, source) : undefined;
-  const line = { wish: understood.wish!, ...(from ? { fromBatch: from.batch } : { seen: plan?.answer ?? ('NO' as const) }) };
+  const line = { wish: understood.wish!, ...(from ? { fromBatch: from.batch } : { seen: onAnyTerms ? ('NO' as const) : (plan?.answer ?? ('NO' as const)) }) };
   const order = { growerId: site?.growerId ?? 0, siteId: site?.id ?? 0, lines: [line] };
   const take = useNumberedChange((entry: typeof order, requestId) => answered(api.POST('/api/orders', { body: { requestId, ...entry } })));
   const sowable = plan?.answer !== 'NO' && plan?.possible === true;
@@ -123,7 +126,7 @@ function Taking({ understood, current, done }: { understood: Understood; current
     <div className="flex flex-wrap items-end gap-3">
       <div className="w-full">
         <SourceChoice
-          sources={plan.sources} chosen={from} choose={setSource}
+          sources={plan.sources} chosen={from} choose={setSource} waiting={!current}
           alone={sowable && plan.window ? `best sown ${dayWords(plan.window.best)}, ${chanceWords(plan.chance)}` : undefined}
         />
       </div>
@@ -141,7 +144,11 @@ function Taking({ understood, current, done }: { understood: Understood; current
       )}
       <button
         className="act act-main" disabled={!site || !current || take.isPending || (!from && !sowable)}
-        onClick={() => take.mutate(order, { onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); } })}
+        onClick={() => take.mutate(order, {
+          onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); },
+          // What has become of the answer was said; pressed again, it is taken on these terms.
+          onError: (refused) => setOnAnyTerms(refused.problems.some((each) => each.field === 'seen')),
+        })}
       >
         {takingWords(from, plan.answer)}
       </button>

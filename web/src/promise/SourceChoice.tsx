@@ -3,15 +3,17 @@ import { chanceWords, counted, dayWords, nameWords, spreadWords } from '../look/
 
 /** Batches that could give what is wished, and a sowing of its own; one of them is chosen. */
 export function SourceChoice({
-  sources, chosen, choose, alone,
+  sources, chosen, choose, alone, waiting,
 }: {
   sources: Source[]; chosen: Source | undefined; choose: (source: number | 'SOW') => void;
   /** A sowing of its own in words; missing where it cannot be. */
   alone: string | undefined;
+  /** Whether the sources are those of an earlier wish. */
+  waiting: boolean;
 }) {
   if (sources.length === 0) return null;
   return (
-    <fieldset className="flex flex-col gap-1">
+    <fieldset className="flex flex-col gap-1" disabled={waiting}>
       <legend className="mb-1 font-semibold">What gives it</legend>
       {sources.map((source) => (
         <Choice key={source.batch} checked={chosen?.batch === source.batch} choose={() => choose(source.batch)}>

@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Offer, PlanView, Understood } from '../api/client';
+import type { OfferView, PlanView, Understood, Wish } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../season/samples';
 import { PromiseAnswer } from './PromiseAnswer';
-import { PromiseSheet, reworded } from './PromiseSheet';
+import { PromiseSheet, changedBy } from './PromiseSheet';
 
 const plan: PlanView = {
   answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true, pottings: [],
@@ -13,18 +13,18 @@ const plan: PlanView = {
   chance: 0.9, obstacles: [], emergencePlace: 'Warm room', growingPlace: 'Cool house', hardeningPlace: 'Frames', hardeningDays: 5, slots: 8,
   stays: [{ place: 'Warm room', from: '2027-05-05', to: '2027-05-10', slots: 8 }],
   outlay: { slotDays: 300, mostSlots: 8, mix: 23.5, seeds: 898, labels: 8, hours: 0.5, cost: 60 },
-  lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 }, path: 'Straight: module tray of 60', target: '2027-06-12',
+  lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 }, path: 'STRAIGHT', containers: [{ code: 'module-60', name: 'Module tray of 60' }], places: [{ id: 2, name: 'Lit shelf' }], crop: 'Curly kale', target: '2027-06-12',
 };
-const offer: Offer = { change: 'DAY', words: 'on Sat 12 Jun instead', target: '2027-06-12', plants: 400, container: 'module-60', site: '', chance: 0.85 };
+const offer: OfferView = { change: 'DAY', target: '2027-06-12', plants: 400, container: 'module-60', containerName: 'Module tray of 60', siteId: 7, chance: 0.85 };
 const understood: Understood = {
   wish: { varietyId: 1, container: 'module-60', plants: 400, leavesFrom: 4, leavesTo: 5, target: '2027-06-12', siteId: 7 },
   growerId: 1, missing: [], notUnderstood: ['maybe'], plan,
-  words: { plants: 400, variety: 'Blue Lantern', crop: 'Curly kale', container: 'Module tray of 60', stage: '4 to 5 true leaves', target: '2027-06-12', site: 'Near', grower: 'Field one' },
+  words: { plants: 400, variety: 'Blue Lantern', crop: 'Curly kale', container: 'Module tray of 60', leavesFrom: 4, leavesTo: 5, target: '2027-06-12', site: 'Near', grower: 'Field one' },
 };
 
 describe('the answer', () => {
   it('is a plain yes with its chance, its last day and what it takes', () => {
-    show(<PromiseAnswer plan={plan} choose={() => undefined} />);
+    show(<PromiseAnswer plan={plan} today="2027-04-15" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Yes' })).toBeTruthy();
     expect(screen.getByText('9 times in 10')).toBeTruthy();
     expect(screen.getByText('Sat 8 May')).toBeTruthy();
@@ -34,36 +34,36 @@ describe('the answer', () => {
 
   it('is a no with its reason, nothing of what it would take, and offers', () => {
     const chosen = vi.fn();
-    show(<PromiseAnswer plan={{ ...plan, answer: 'NO', reasons: ['It is too late to sow.'], offers: [offer] }} choose={chosen} />);
+    show(<PromiseAnswer plan={{ ...plan, answer: 'NO', reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }], offers: [offer] }} today="2027-04-15" choose={chosen} />);
     expect(screen.getByRole('heading', { name: 'No' })).toBeTruthy();
-    expect(screen.getByText('It is too late to sow.')).toBeTruthy();
+    expect(screen.getByText(/It is too late to sow for Sat 12 Jun/)).toBeTruthy();
     expect(screen.queryByText('What it takes')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: /on Sat 12 Jun instead/ }));
     expect(chosen).toHaveBeenCalledWith(offer);
   });
 
   it('is a yes if with every condition', () => {
-    show(<PromiseAnswer plan={{ ...plan, answer: 'YES_IF', conditions: ['Room must be found.', 'Seed must be bought.'] }} choose={() => undefined} />);
-    expect(screen.getByText('Room must be found.')).toBeTruthy();
-    expect(screen.getByText('Seed must be bought.')).toBeTruthy();
+    show(<PromiseAnswer plan={{ ...plan, answer: 'YES_IF', conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 1, from: '2027-05-01', to: '2027-05-03' }, { kind: 'InTheWay', obstacle: { kind: 'SeedToBuy', needed: 1200, left: 1, by: '2027-05-05' } }] }} today="2027-04-15" choose={() => undefined} />);
+    expect(screen.getByText('Room must be found: Lit shelf lacks 1 tray place from Sat 1 May to Mon 3 May.')).toBeTruthy();
+    expect(screen.getByText('1,200 seeds are needed and 1 is left in the lot. Choose fewer seeds per cell, another lot, or buy seed by Wed 5 May.')).toBeTruthy();
   });
 });
 
 describe('an offer taken', () => {
-  it.each<[Partial<Offer>, string]>([
-    [{ target: '2027-06-20' }, '400 Blue Lantern, 2027-06-20, Near, module tray of 60, 4 to 5 leaves'],
-    [{ change: 'QUANTITY', plants: 250 }, '250 Blue Lantern, 2027-06-12, Near, module tray of 60, 4 to 5 leaves'],
-    [{ change: 'CONTAINER', words: 'in the carrier of 28 pots' }, '400 Blue Lantern, 2027-06-12, Near, carrier of 28 pots, 4 to 5 leaves'],
-    [{ change: 'SITE', words: 'at Far instead', site: '9' }, '400 Blue Lantern, 2027-06-12, Far, module tray of 60, 4 to 5 leaves'],
-  ])('%o is put in the words in which it could have been asked', (more, words) => {
-    expect(reworded(understood, { ...offer, ...more })).toBe(words);
+  it.each<[Partial<OfferView>, Partial<Wish>]>([
+    [{ target: '2027-06-20' }, { target: '2027-06-20' }],
+    [{ change: 'QUANTITY', plants: 250 }, { plants: 250 }],
+    [{ change: 'CONTAINER', container: 'pot-7' }, { container: 'pot-7', containerPath: null }],
+    [{ change: 'SITE', siteId: 9, site: 'Far' }, { siteId: 9 }],
+  ])('%o changes the wish', (more, changed) => {
+    expect(changedBy(understood.wish!, { ...offer, ...more })).toEqual({ ...understood.wish, ...changed });
   });
 });
 
 describe('the question', () => {
   it('is opened with a key, read back, answered and turned into an order', async () => {
     const calls = fakeServer({ 'POST /api/promises': understood, 'GET /api/choices': sampleChoices, 'POST /api/orders': { number: 321 } });
-    show(<PromiseSheet />);
+    show(<PromiseSheet today="2027-04-15" />);
     fireEvent.keyDown(window, { key: 'p' });
     fireEvent.change(await screen.findByLabelText('Asked on the telephone'), { target: { value: '400 blue lantern 12 june near' } });
     expect(await screen.findByText(/400 Blue Lantern/)).toBeTruthy();
@@ -81,7 +81,7 @@ describe('the question', () => {
         ? new Status(422, { detail: 'x', errors: [{ field: 'text', message: 'Ask for 1 to 100000 plants.' }] })
         : { missing: ['for which day'], notUnderstood: [] }),
     });
-    show(<PromiseSheet />);
+    show(<PromiseSheet today="2027-04-15" />);
     fireEvent.click(screen.getByRole('button', { name: /Can we/ }));
     fireEvent.change(await screen.findByLabelText('Asked on the telephone'), { target: { value: '400 kale' } });
     expect(await screen.findByText('Still to say: for which day.')).toBeTruthy();

@@ -37,7 +37,7 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
             <Link to={`/batches/${batch.number}`} className="grid min-h-12 items-center gap-x-3 py-1 hover:bg-wash sm:grid-cols-[10.500rem_1fr]">
               <span className="font-semibold"><StageMark stage={batch.stage} named size={28} /></span>
               <span>
-                {plants === line.plants ? '' : `${plants} from `}batch {batch.number}, {trayWords(batch.trays)}{' '}
+                {plants === line.plants ? '' : `${plants} from `}batch {batch.number}, {trayWords(batch.trays)},{' '}
               <span className="text-pencil">
                 {batch.stage === 'PLANNED' ? `sow on ${dayWords(batch.sowDay)}; ` : ''}
                 {batch.traysToSow > 0 && `part sown, ${counted(batch.traysToSow, 'tray')} to go; `}
@@ -49,7 +49,7 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
           </li>
         ))}
       </ul>
-      {missing > 0 && <Missing line={line} order={order} missing={missing} mayGrow={mayGrow} />}
+      {line.promised < line.accepted && <Missing line={line} order={order} missing={missing} mayGrow={mayGrow} />}
       <details>
         <summary className="trail min-h-8 content-center text-sm">How to plant</summary>
         <ul className="list-disc pl-5">

@@ -36,8 +36,8 @@ describe('whose plants they are', () => {
 
 describe('a line', () => {
   it('shows what grows it and with how many it is shared', () => {
-    show(<LineBoard line={line({ plants: 80, supplies: [{ plants: 60, chance: 0.9, batch }] })} order={order([])} mayGrow />);
-    expect(screen.getByRole('link', { name: /60 from batch 214, trays T1001 to T1002/ })).toBeTruthy();
+    show(<LineBoard line={line({ plants: 80, accepted: 78, supplies: [{ plants: 60, chance: 0.9, batch }] })} order={order([])} mayGrow />);
+    expect(screen.getByRole('link', { name: /60 from batch 214, trays T1001 to T1002, ready/ })).toBeTruthy();
     expect(screen.getByText(/shared with 1 other line/)).toBeTruthy();
     expect(screen.getByText('Nothing grows for 20 of them.')).toBeTruthy();
   });

@@ -107,7 +107,7 @@ describe('seed', () => {
 
 describe('little and often', () => {
   const wish = { varietyId: 1, container: 'module-60', plants: 100, leavesFrom: 4, leavesTo: 5, target: '2027-06-10' };
-  const part = (ready: string, answer: 'YES' | 'NO') => ({ ready, plants: 25, answer, chance: 0.9, sowDay: '2027-05-05', cells: 30, seeds: 60, words: answer === 'NO' ? ['It is too late to sow.'] : [] });
+  const part = (ready: string, answer: 'YES' | 'NO') => ({ ready, plants: 25, answer, chance: 0.9, sowDay: '2027-05-05', cells: 30, seeds: 60, why: answer === 'NO' ? 'It is too late to sow.' : '' });
 
   it('divides, repeats, and takes all orders at once', async () => {
     const calls = fakeServer({ 'POST /api/successions/plan': [part('2027-06-10', 'YES'), part('2027-06-24', 'YES')], 'POST /api/successions': { orders: 2, first: 301 } });

@@ -19,9 +19,9 @@ const stop: StopView = {
   work: [{
     batch,
     tasks: [
-      { kind: 'COUNT', urgency: 'AT_RISK', reason: 'Late: about 120 cells should be up.' },
-      { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', reason: 'Up: 90 of 180 cells.' },
-      { kind: 'RELEASE', urgency: 'LATE', reason: 'Was wanted yesterday.' },
+      { kind: 'COUNT', urgency: 'AT_RISK', why: { kind: 'Late', expected: 120, counted: 90 } },
+      { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', why: { kind: 'IsUp', up: 90, sown: 180 } },
+      { kind: 'RELEASE', urgency: 'LATE', why: { kind: 'IsWanted', target: '2027-04-14' } },
     ],
   }],
 };
@@ -30,7 +30,7 @@ const show = (shown: StopView) =>
   render(
     <MemoryRouter>
       <ul>
-        <Stop stop={shown} />
+        <Stop stop={shown} today="2027-04-15" />
       </ul>
     </MemoryRouter>,
   );
@@ -46,7 +46,7 @@ describe('a stop on the round', () => {
     show(stop);
     expect(screen.getByText('at risk')).toBeTruthy();
     expect(screen.getByText('late')).toBeTruthy();
-    expect(screen.getByText('Late: about 120 cells should be up.')).toBeTruthy();
+    expect(screen.getByText('Late: about 120 cells should be up, 90 were counted.')).toBeTruthy();
   });
 
   it('tells temperatures with units, and when there is no room left', () => {

@@ -5,6 +5,7 @@ import { useChange } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Refusal } from '../look/States';
 import { counted } from '../look/words';
+import { whyWords } from '../words/say';
 
 const TASK_WORDS: Record<TaskKind, string> = {
   SOW: 'Sow',
@@ -25,6 +26,7 @@ const URGENCY_WORDS: Record<Urgency, string> = { LATE: 'late', AT_RISK: 'at risk
 
 /** The thing itself, ready to be worked on. */
 function target(kind: TaskKind, batch: BatchSummary): string {
+  const orders = [...new Set(batch.promises.map((promise) => promise.order))];
   switch (kind) {
     case 'SOW':
     case 'COUNT':
@@ -33,14 +35,14 @@ function target(kind: TaskKind, batch: BatchSummary): string {
     case 'DECIDE_ON_FAILING':
       return `/season/reschedule?batch=${batch.number}`;
     case 'RELEASE':
-      return batch.promises[0] ? `/orders/${batch.promises[0].order}` : `/batches/${batch.number}`;
+      return orders.length === 1 ? `/orders/${orders[0]}` : `/batches/${batch.number}`;
     default:
       return `/batches/${batch.number}`;
   }
 }
 
 /** One stop on the round. */
-export function Stop({ stop }: { stop: StopView }) {
+export function Stop({ stop, today }: { stop: StopView; today: string }) {
   const over = stop.slotsTaken > stop.slots;
   return (
     <li className="relative mb-6">
@@ -87,7 +89,7 @@ export function Stop({ stop }: { stop: StopView }) {
                         {work.batch.trays.length > 2 && ` +${work.batch.trays.length - 2}`}
                       </span>
                     </span>
-                    <span className="col-start-2 text-pencil sm:col-start-auto">{task.reason}</span>
+                    <span className="col-start-2 text-pencil sm:col-start-auto">{whyWords(task.why, today)}</span>
                   </Link>
                   {task.kind === 'LOOK_FOR_FROST' && <NoneLost batch={work.batch.number} />}
                 </li>

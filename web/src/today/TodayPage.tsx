@@ -50,7 +50,7 @@ export function TodayPage() {
       )}
       <ol className="relative ml-3 border-l-2 border-dusk pl-6 sm:ml-4">
         {round.data.stops.map((stop) => (
-          <Stop key={stop.placeId} stop={stop} />
+          <Stop key={stop.placeId} stop={stop} today={round.data.today} />
         ))}
       </ol>
       {round.data.stops.length === 0 && (

@@ -27,12 +27,32 @@ final class MeasureAnswers {
         caller.post("/api/session", "{\"email\":\"" + Nursery.PROPAGATOR + "\",\"password\":\"" + Nursery.PASSWORD + "\"}");
         tell("promise", caller, "/api/promises",
                 call -> "{\"text\":\"" + QUESTIONS.get(call % QUESTIONS.size()) + "\"}");
-        Matcher batch = Pattern.compile("\"number\":(\\d+)[^{}]*?\"sown\":false").matcher(caller.get("/api/season").body());
-        if (!batch.find()) {
-            throw new IllegalStateException("No batch is planned in this demonstration.");
+        String board = caller.get("/api/season").body();
+        List<String> planned = all(board, "\"number\":(\\d+)[^{}]*?\"sown\":false");
+        if (!planned.isEmpty()) {
+            tell("trial of a sow day", caller, "/api/season/trials", call ->
+                    "{\"edit\":{\"batch\":" + planned.get(0) + ",\"sowDay\":\"2027-06-" + (10 + call % 18) + "\"}}");
         }
-        tell("trial of a sow day", caller, "/api/season/trials", call ->
-                "{\"edit\":{\"batch\":" + batch.group(1) + ",\"sowDay\":\"2027-05-" + (10 + call % 18) + "\"}}");
+        String batches = caller.get("/api/batches").body();
+        List<String> numbers = all(batches, "\"number\":(\\d+)");
+        List<String> trays = all(batches, "\"trays\":\\[(\\d+)");
+        List<String> orders = all(caller.get("/api/orders").body(), "\"number\":(\\d+),\"growerId\"");
+        look("round", caller, call -> "/api/round");
+        look("board", caller, call -> "/api/season");
+        look("list of batches", caller, call -> "/api/batches");
+        look("list of orders", caller, call -> "/api/orders");
+        look("a batch", caller, call -> "/api/batches/" + numbers.get(call % numbers.size()));
+        look("a tray", caller, call -> "/api/trays/" + trays.get(call % trays.size()));
+        look("an order", caller, call -> "/api/orders/" + orders.get(call % orders.size()));
+    }
+
+    private static List<String> all(String text, String pattern) {
+        List<String> found = new ArrayList<>();
+        Matcher matcher = Pattern.compile(pattern).matcher(text);
+        while (matcher.find()) {
+            found.add(matcher.group(1));
+        }
+        return found;
     }
 
     /** A request for each call. */
@@ -40,14 +60,27 @@ final class MeasureAnswers {
         String of(int call);
     }
 
+    /** An answer to a call. */
+    private interface Ask {
+        int status(int call) throws IOException, InterruptedException;
+    }
+
+    private static void look(String what, Nursery.Caller caller, Body path) throws IOException, InterruptedException {
+        time(what, call -> caller.get(path.of(call)).statusCode());
+    }
+
     private static void tell(String what, Nursery.Caller caller, String path, Body body)
             throws IOException, InterruptedException {
+        time(what, call -> caller.post(path, body.of(call)).statusCode());
+    }
+
+    private static void time(String what, Ask ask) throws IOException, InterruptedException {
         List<Double> milliseconds = new ArrayList<>();
         for (int call = 0; call < WARM_UP + TIMES; call++) {
             long start = System.nanoTime();
-            int status = caller.post(path, body.of(call)).statusCode();
+            int status = ask.status(call);
             if (status != 200) {
-                throw new IllegalStateException(path + " answered " + status);
+                throw new IllegalStateException(what + " answered " + status);
             }
             if (call >= WARM_UP) {
                 milliseconds.add((System.nanoTime() - start) / 1e6);

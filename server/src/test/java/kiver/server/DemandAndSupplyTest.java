@@ -30,11 +30,13 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** What growers ask for, line by line, and the batches that give it: alone, together, from what is free. */
 @ServerTest
 @Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=a database in which growers ask for several kinds at once")
 class DemandAndSupplyTest {
 
     private static final LocalDate TODAY = SmallNursery.TODAY;
@@ -248,6 +250,25 @@ class DemandAndSupplyTest {
                 .andExpect(jsonPath("$.order.changes[0].kind").value("LINE_ADDED"));
     }
 
+    @Test
+    void whatDiedIsMissingFromTheLineThatWasPromisedLast() throws Exception {
+        int shared = sowForNobody(60);
+        int first = take(line(30, TARGET, shared));
+        int second = take(line(30, TARGET, shared));
+        sowAll(shared, true);
+        CellRun run = batches.file(shared).runs().get(0);
+        int tray = database.queryForObject("select number from tray where id = ?", Integer.class, run.tray().number());
+        int deaths = batches.file(shared).plantsAlive() - 40;
+        String cells = IntStream.rangeClosed(1, deaths).boxed().toList().toString();
+        nursery.record(nursery.hand, shared, "losses", "\"tray\":" + tray + ",\"cells\":" + cells + ",\"reason\":\"SLUGS\"").andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/orders/" + first).andExpect(jsonPath("$.order.lines[0].promised").value(30));
+        nursery.get(nursery.propagator, "/api/orders/" + second).andExpect(jsonPath("$.order.lines[0].promised").value(10));
+        ok(nursery.propagator, "/api/orders/" + second + "/lines/1/supplies", request());
+        nursery.get(nursery.propagator, "/api/orders/" + second)
+                .andExpect(jsonPath("$.order.lines[0].promised").value(30))
+                .andExpect(jsonPath("$.order.lines[0].supplies", hasSize(2)));
+    }
+
     private void makeReady(int batch) throws Exception {
         sowAll(batch);
         nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"").andExpect(status().isOk());
@@ -256,12 +277,16 @@ class DemandAndSupplyTest {
 
     /** Sown and up, one in each cell. */
     private void sowAll(int batch) throws Exception {
+        sowAll(batch, false);
+    }
+
+    private void sowAll(int batch, boolean lastLook) throws Exception {
         for (CellRun run : batches.file(batch).runs()) {
             int tray = database.queryForObject("select number from tray where id = ?", Integer.class, run.tray().number());
             nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
                     .formatted(tray, run.length(), batches.file(batch).batch().lotId())).andExpect(status().isOk());
             String cells = IntStream.rangeClosed(1, run.length()).mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","));
-            nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"cells\":[" + cells + "],\"complete\":false").andExpect(status().isOk());
+            nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"cells\":[" + cells + "],\"complete\":" + lastLook).andExpect(status().isOk());
         }
     }
 

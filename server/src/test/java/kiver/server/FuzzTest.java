@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -143,7 +144,7 @@ class FuzzTest {
         }
         return switch (kind) {
             case "object" -> object(schema, depth);
-            case "array" -> random.nextBoolean() ? List.of(value(map(schema.get("items")), depth + 1)) : List.of();
+            case "array" -> random.nextBoolean() ? Collections.singletonList(value(map(schema.get("items")), depth + 1)) : List.of();
             case "integer" -> random.nextInt(3) == 0 ? 201 : 1 + random.nextInt(4);
             case "number" -> random.nextDouble() * 20;
             case "boolean" -> random.nextBoolean();

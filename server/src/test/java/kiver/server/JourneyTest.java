@@ -77,7 +77,7 @@ class JourneyTest {
         nursery.get(nursery.hand, "/api/batches/" + batch)
                 .andExpect(jsonPath("$.toSow[0].firstCell").value(firstHalf + 1))
                 .andExpect(jsonPath("$.summary.traysToSow").value(file.runs().size()));
-        assertThat(reasons(batch)).anyMatch(reason -> reason.startsWith("Part sown"));
+        assertThat(reasons(batch)).contains("PartSown");
         sow(batch, tray, firstHalf + 1, cells, second, "Fine mix, heap two");
         for (int run = 1; run < file.runs().size(); run++) {
             record(batch, "left-unsown", "\"tray\":" + tray(file.runs().get(run).tray().number()));
@@ -238,7 +238,7 @@ class JourneyTest {
     }
 
     private List<String> reasons(int batch) throws Exception {
-        return JsonPath.read(round(), "$.stops[*].work[?(@.batch.number == " + batch + ")].tasks[*].reason");
+        return JsonPath.read(round(), "$.stops[*].work[?(@.batch.number == " + batch + ")].tasks[*].why.kind");
     }
 
     /** All plants of the lines that say where they come from. */

@@ -1,7 +1,6 @@
 package kiver.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
@@ -59,7 +58,8 @@ class PottedBatchTest {
         nursery.post(nursery.propagator, "/api/plans", wish(80))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.pottings", hasSize(1)))
-                .andExpect(jsonPath("$.path", containsString("Potted once")))
+                .andExpect(jsonPath("$.path").value("POTTED_ONCE"))
+                .andExpect(jsonPath("$.containers[1].code").value("pot-9"))
                 .andExpect(jsonPath("$.outdoors.sowUntil").isNotEmpty());
         int batch = take(80);
         onBoard(batch)

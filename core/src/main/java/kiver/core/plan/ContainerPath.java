@@ -164,15 +164,14 @@ public record ContainerPath(Kind kind, List<Container> containers) {
         return List.copyOf(slots);
     }
 
-    /** The steps into a pot so large that it stays wet, in words; empty when there is none. */
-    public Optional<String> tooLargeAStep() {
+    /** The first step into a container so large that it stays wet; empty when there is none. */
+    public Optional<ContainerStep> tooLargeAStep() {
         for (int index = 1; index < containers.size(); index++) {
             Container before = containers.get(index - 1);
             Container after = containers.get(index);
             if (before.kind() != Container.Kind.OPEN && after.cellVolume() > LARGEST_STEP * before.cellVolume()) {
-                return Optional.of(after.name() + " holds " + Math.round(after.cellVolume() / before.cellVolume())
-                        + " times a cell of " + before.name()
-                        + "; more than about five times stays wet and sour. A step between would help.");
+                return Optional.of(new ContainerStep(
+                        before.code(), after.code(), Math.round(after.cellVolume() / before.cellVolume())));
             }
         }
         return Optional.empty();

@@ -1,47 +1,132 @@
 package kiver.core.plan;
 
-/**
- * Something that stands in the way of a wish.
- *
- * @param kind from a closed set
- * @param prevents whether the wish cannot be met at all; otherwise it is a caution
- * @param message what is wrong and what could be done, in growers' words
- */
-public record Obstacle(Kind kind, boolean prevents, String message) {
+import java.time.LocalDate;
+import kiver.core.growth.DateSpread;
 
-    /** The kinds of obstacle. */
-    public enum Kind {
-        /** The target date lies beyond the days that can be looked at. */
-        TOO_FAR_AHEAD,
-        /** Plants sown today would not be ready by the target date. */
-        TOO_LATE_TO_SOW,
-        /** Where the seed would lie it is never warm or cool enough. */
-        NEVER_EMERGES,
-        /** Where seedlings grow on they never make the leaves wanted. */
-        NEVER_GROWS,
-        /** Plants are past the container's limit before they are hardened. */
-        OUTGROWS_CONTAINER,
-        /** No lot of this variety is in the store. */
-        NO_SEED,
-        /** The lot holds fewer seeds than are needed. */
-        TOO_LITTLE_SEED,
-        /** The seed lies deeper than the cell allows. */
-        CELL_TOO_SHALLOW,
-        /** Ready in time in fewer than four scenarios of five. */
-        LOW_CHANCE,
-        /** Seedlings would stretch for want of light. */
-        LEGGY,
-        /** Frost would harm them at the site after the target date. */
-        FROST_AT_SITE,
-        /** The soil at the site is still too cold for them. */
-        COLD_SOIL,
-        /** Planted on the target date they would not be done before frost and dark. */
-        TOO_LATE_FOR_AUTUMN,
-        /** The crop is better sown in place. */
-        BETTER_SOWN_IN_PLACE,
-        /** A pot is too large for the plug. */
-        POT_TOO_LARGE,
-        /** Places are full on some of the days. */
-        NO_ROOM
+/**
+ * Something that stands in the way of a wish, in figures; words for it are chosen where it is shown. What crop, container
+ * and day were wished is known there.
+ */
+public sealed interface Obstacle {
+
+    /** Whether the wish cannot be met at all; otherwise it is a caution. */
+    default boolean prevents() {
+        return true;
+    }
+
+    /** The target date lies beyond the last day that can be looked at. */
+    record TooFarAhead(LocalDate lastDay) implements Obstacle {}
+
+    /** A cell is full at so many true leaves, fewer than are wanted. */
+    record CellTooSmall(double leavesLimit, int leavesWanted) implements Obstacle {}
+
+    /** Where the seed would lie it is never warm or cool enough. */
+    record NeverEmerges() implements Obstacle {}
+
+    /** Where seedlings grow on they never make the true leaves wanted. */
+    record NeverGrows(int leavesWanted) implements Obstacle {}
+
+    /** There is time enough, but sown on any day plants are late or past their best; sown today they would be these. */
+    record Outgrows(DateSpread ready, DateSpread pastLimit) implements Obstacle {}
+
+    /** The same, where plants sown today would not be ready this season. */
+    record OutgrowsBeforeReady() implements Obstacle {}
+
+    /** No sow date is safe on both sides: late, or past their days in the cell or so many true leaves. */
+    record NoSafeDay(SowWindow.Limit limit, double leavesLimit) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** Sown today it would be ready then. */
+    record TooLateToSow(DateSpread ready) implements Obstacle {}
+
+    /** Sown today it would not be ready this season. */
+    record TooLateForSeason() implements Obstacle {}
+
+    /** Even sown on the best day, in time and not past its best with this chance, 0 to 1. */
+    record LowChance(double chance) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** No lot of this variety is in the store. */
+    record NoSeed() implements Obstacle {}
+
+    /** The lot holds fewer seeds than are needed, and there is no time to buy. */
+    record TooLittleSeed(int needed, int left) implements Obstacle {}
+
+    /** The lot holds fewer seeds than are needed; bought by this day they come in time. */
+    record SeedToBuy(int needed, int left, LocalDate by) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** The seed lies deeper than half the cell. */
+    record CellTooShallow(double seedMillimetres, double cellMillimetres) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** Sown on the best day, seedlings have this light, mol per m² and day, and stretch below what they need. */
+    record TooDark(LocalDate sowDay, double light, double needed) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** Frost that harms them comes at the site after the target date with this chance, 0 to 1; from this day it hardly does. */
+    record FrostAtSite(double harmedAtCelsius, double chance, LocalDate from) implements Obstacle {
+
+        private static final double MORE_LIKELY_THAN_NOT = 0.5;
+
+        @Override
+        public boolean prevents() {
+            return chance > MORE_LIKELY_THAN_NOT;
+        }
+    }
+
+    /** The site's soil reaches the warmth they wait for in fewer than half of the years. */
+    record SoilNeverWarm(double waitCelsius) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** The site's soil reaches the warmth they wait for only then. */
+    record ColdSoil(double waitCelsius, DateSpread warm) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** Days to maturity, and what shortening days add, lead back to this day at the latest. */
+    record TooLateForAutumn(int maturityDays, LocalDate latest) implements Obstacle {}
+
+    /** One container holds so many times a cell of the one before. */
+    record PotTooLarge(String container, String before, long times) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
+    /** Its root does not take a cell well. */
+    record BetterSownInPlace() implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
     }
 }

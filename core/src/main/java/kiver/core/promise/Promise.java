@@ -27,8 +27,8 @@ public record Promise(
         Way way,
         List<Stay> stays,
         Optional<Occupancy.Lack> lack,
-        List<String> conditions,
-        List<String> reasons,
+        List<Proviso> conditions,
+        List<Proviso> reasons,
         List<Offer> offers,
         Optional<SowingSeason> sowingSeason) {
 

@@ -1,14 +1,10 @@
 package kiver.core.promise;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
-import java.util.Set;
 import kiver.core.crop.Container;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
@@ -50,14 +46,6 @@ public final class PromiseCheck {
     private static final int MOST_ASKED_AGAIN = 8;
 
     private static final int MOST_CONTAINERS_OFFERED = 2;
-    private static final Set<Obstacle.Kind> SEED = EnumSet.of(Obstacle.Kind.NO_SEED, Obstacle.Kind.TOO_LITTLE_SEED);
-    private static final Set<Obstacle.Kind> OF_THE_SITE =
-            EnumSet.of(Obstacle.Kind.FROST_AT_SITE, Obstacle.Kind.COLD_SOIL, Obstacle.Kind.TOO_LATE_FOR_AUTUMN);
-    /** Said, but not a condition. */
-    private static final Set<Obstacle.Kind> ADVICE = EnumSet.of(
-            Obstacle.Kind.BETTER_SOWN_IN_PLACE, Obstacle.Kind.POT_TOO_LARGE, Obstacle.Kind.CELL_TOO_SHALLOW);
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
-
     private final Season season;
     private final Occupancy occupancy;
     private final List<Container> containers;
@@ -106,8 +94,8 @@ public final class PromiseCheck {
         List<Stay> stays = stays(request, way, plan.sowDay().orElse(request.today()), request.line().target(), trueSlots(request, plan));
         List<Occupancy.Lack> lacks = occupancy.lacksFor(stays, List.of());
         Optional<Occupancy.Lack> lack = occupancy.lackFor(stays);
-        List<String> conditions = new ArrayList<>();
-        List<String> reasons = new ArrayList<>();
+        List<Proviso> conditions = new ArrayList<>();
+        List<Proviso> reasons = new ArrayList<>();
         sortOut(plan, lacks, conditions, reasons);
         Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
         List<Offer> offers = answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
@@ -118,25 +106,39 @@ public final class PromiseCheck {
 
     /** What stands in the way, as conditions that can be met or as reasons that cannot. */
     private static void sortOut(
-            Plan plan, List<Occupancy.Lack> lacks, List<String> conditions, List<String> reasons) {
+            Plan plan, List<Occupancy.Lack> lacks, List<Proviso> conditions, List<Proviso> reasons) {
         for (Obstacle obstacle : plan.obstacles()) {
             if (obstacle.prevents()) {
-                reasons.add(obstacle.message());
-            } else if (!ADVICE.contains(obstacle.kind())) {
-                conditions.add(obstacle.message());
+                reasons.add(new Proviso.InTheWay(obstacle));
+            } else if (!isAdvice(obstacle)) {
+                conditions.add(new Proviso.InTheWay(obstacle));
             }
         }
         if (reasons.isEmpty() && plan.chance() < TOO_UNLIKELY) {
-            reasons.add("Whole and in time it would be only " + Math.round(100 * plan.chance()) + " times in 100.");
+            reasons.add(new Proviso.TooUnlikely(plan.chance()));
             reasons.addAll(conditions);
         }
-        lacks.forEach(over -> conditions.add(String.format(Locale.ROOT,
-                "Room must be found: %s lacks %.0f tray places from %s to %s.",
-                over.place().name(), Math.ceil(over.mostOver()), DAY.format(over.from()),
-                DAY.format(over.until().minusDays(1)))));
+        lacks.forEach(over -> conditions.add(new Proviso.NoRoom(
+                over.place().id(), (int) Math.ceil(over.mostOver()), over.from(), over.until().minusDays(1))));
         if (reasons.isEmpty() && conditions.isEmpty() && plan.chance() < SURE_ENOUGH) {
-            conditions.add("The grower can live with a chance of " + Math.round(100 * plan.chance()) + " in 100.");
+            conditions.add(new Proviso.ChanceToLiveWith(plan.chance()));
         }
+    }
+
+    /** Said, but not a condition. */
+    private static boolean isAdvice(Obstacle obstacle) {
+        return obstacle instanceof Obstacle.BetterSownInPlace || obstacle instanceof Obstacle.PotTooLarge
+                || obstacle instanceof Obstacle.CellTooShallow;
+    }
+
+    private static boolean isOfSeed(Obstacle obstacle) {
+        return obstacle instanceof Obstacle.NoSeed || obstacle instanceof Obstacle.TooLittleSeed
+                || obstacle instanceof Obstacle.SeedToBuy;
+    }
+
+    private static boolean isOfTheSite(Obstacle obstacle) {
+        return obstacle instanceof Obstacle.FrostAtSite || obstacle instanceof Obstacle.ColdSoil
+                || obstacle instanceof Obstacle.SoilNeverWarm || obstacle instanceof Obstacle.TooLateForAutumn;
     }
 
     /** Whether exactly this would be answered with a plain yes. */
@@ -148,7 +150,7 @@ public final class PromiseCheck {
             PlanRequest request, Way way, CountBack countBack, Plan plan, Optional<Occupancy.Lack> lack) {
         List<Offer> offers = new ArrayList<>();
         double enough = plan.chosen().map(option -> option.chance()).orElse(0.0);
-        boolean seedShort = plan.obstacles().stream().anyMatch(obstacle -> SEED.contains(obstacle.kind()));
+        boolean seedShort = plan.obstacles().stream().anyMatch(PromiseCheck::isOfSeed);
         if (!seedShort) {
             dayOffer(request, way, countBack, plan, enough, 1).ifPresent(offers::add);
             dayOffer(request, way, countBack, plan, enough, -1).ifPresent(offers::add);
@@ -156,13 +158,14 @@ public final class PromiseCheck {
         if (plan.window().isPresent() && (seedShort || lack.isPresent())) {
             quantityOffer(request, way, plan, lack).ifPresent(offers::add);
         }
-        if (plan.obstacles().stream().anyMatch(obstacle -> OF_THE_SITE.contains(obstacle.kind()))) {
+        if (plan.obstacles().stream().anyMatch(PromiseCheck::isOfTheSite)) {
             sites.get().stream()
                     .filter(site -> welcomes(site.outdoors(), request.line().target()))
                     .limit(2)
                     .forEach(site -> plainYes(request.at(site.outdoors())).ifPresent(yes -> offers.add(offer(
-                            Offer.Change.SITE, site.words(), request.line().target(), request.line().plants(),
-                            request.containers().last(), site.key(), yes.plan().chance()))));
+                            site.protection().isPresent() ? Offer.Change.PROTECTION : Offer.Change.SITE,
+                            request.line().target(), request.line().plants(), request.containers().last(), site,
+                            yes.plan().chance()))));
         }
         if (!seedShort) {
             offers.addAll(containerOffers(request, way, enough));
@@ -193,8 +196,8 @@ public final class PromiseCheck {
                     away += asked++;
                 } else {
                     return Optional.of(offer(
-                            Offer.Change.DAY, "on " + DAY.format(target) + " instead", target, request.line().plants(),
-                            request.containers().last(), "", yes.get().plan().chance()));
+                            Offer.Change.DAY, target, request.line().plants(), request.containers().last(), null,
+                            yes.get().plan().chance()));
                 }
             }
         }
@@ -220,8 +223,9 @@ public final class PromiseCheck {
             PlanRequest fewer = request.with(request.line().of(plants));
             Optional<Promise> yes = plainYes(fewer);
             if (yes.isPresent()) {
-                return Optional.of(offer(Offer.Change.QUANTITY, plants + " plants on the day asked for",
-                        request.line().target(), plants, request.containers().last(), "", yes.get().plan().chance()));
+                return Optional.of(offer(
+                        Offer.Change.QUANTITY, request.line().target(), plants, request.containers().last(), null,
+                        yes.get().plan().chance()));
             }
             if (plants < 10) {
                 break;
@@ -249,8 +253,7 @@ public final class PromiseCheck {
             if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
                     && occupancy.lackFor(stays(other, way, window.get().best(), target, slots(other, request.line().plants()))).isEmpty()) {
                 plainYes(other).ifPresent(yes -> offers.add(offer(
-                        Offer.Change.CONTAINER, "in the " + container.name().toLowerCase(Locale.ROOT), target,
-                        request.line().plants(), container, "", yes.plan().chance())));
+                        Offer.Change.CONTAINER, target, request.line().plants(), container, null, yes.plan().chance())));
             }
         }
         offers.sort((one, another) -> Double.compare(another.chance(), one.chance()));
@@ -265,9 +268,10 @@ public final class PromiseCheck {
     }
 
     private static Offer offer(
-            Offer.Change change, String words, LocalDate target, int plants, Container container,
-            String site, double chance) {
-        return new Offer(change, words, target, plants, container.code(), site, Math.min(1, chance));
+            Offer.Change change, LocalDate target, int plants, Container container, SiteChoice site, double chance) {
+        return new Offer(
+                change, target, plants, container.code(), site == null ? "" : site.key(),
+                site == null ? null : site.protection().orElse(null), Math.min(1, chance));
     }
 
     private CountBack countBack(Path path, PlanRequest request, Way way) {

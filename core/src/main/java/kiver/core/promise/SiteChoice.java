@@ -1,12 +1,14 @@
 package kiver.core.promise;
 
+import java.util.Optional;
 import kiver.core.order.OutdoorSeason;
+import kiver.core.order.Protection;
 
 /**
  * A site, or the same site under other cover, that may be offered instead.
  *
- * @param key by which it is known
- * @param words for example "under a low cover at Upper terrace"
+ * @param key by which the site is known
+ * @param protection over the plants, where it is other than the site's own
  * @param outdoors when the crop may stand there
  */
-public record SiteChoice(String key, String words, OutdoorSeason outdoors) {}
+public record SiteChoice(String key, Optional<Protection> protection, OutdoorSeason outdoors) {}

@@ -19,7 +19,7 @@ public sealed interface WhyNow {
     record PartSown(int traysToGo) implements WhyNow {}
 
     /** The night was too cold where it stood, °C, and nobody has looked yet. */
-    record NightWasCold(double minimum) implements WhyNow {}
+    record NightWasCold(double minimumCelsius) implements WhyNow {}
 
     /**
      * Fewer will reach their release than the grower takes as whole.

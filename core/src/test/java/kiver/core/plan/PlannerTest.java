@@ -92,34 +92,34 @@ class PlannerTest {
     void saysThatItIsTooLateAndWhenItWouldBeReady() {
         Plan plan = plan(kale(60), MODULES, 100, TODAY.plusDays(12), 1000);
         assertThat(plan.isPossible()).isFalse();
-        assertThat(plan.obstacles().get(0).kind()).isEqualTo(Obstacle.Kind.TOO_LATE_TO_SOW);
-        assertThat(plan.obstacles().get(0).message()).contains("most likely be ready on");
+        assertThat(plan.obstacles().get(0)).isInstanceOfSatisfying(Obstacle.TooLateToSow.class, late ->
+                assertThat(late.ready().middle()).isAfter(TODAY.plusDays(12)));
     }
 
     @Test
     void saysThatSeedIsMissing() {
         assertThat(kinds(plan(kale(60), MODULES, 100, TODAY.plusDays(70), 50)))
-                .containsExactly(Obstacle.Kind.TOO_LITTLE_SEED);
+                .containsExactly(Obstacle.SeedToBuy.class);
         Plan without = Planner.plan(
                 request(kale(60), MODULES, 100, TODAY.plusDays(70), 0, null), scenarios(kale(60)), SEASON.firstDay());
-        assertThat(kinds(without)).containsExactly(Obstacle.Kind.NO_SEED);
+        assertThat(kinds(without)).containsExactly(Obstacle.NoSeed.class);
         assertThat(without.isPossible()).isFalse();
     }
 
     @Test
     void saysThatACellIsTooSmallOrTooShallow() {
         assertThat(kinds(plan(kale(5), PLUGS, 100, TODAY.plusDays(70), 1000)))
-                .contains(Obstacle.Kind.OUTGROWS_CONTAINER);
+                .contains(Obstacle.CellTooSmall.class);
         Crop deep = crop(60, 25, CardinalTemperatures.of(4, 27, 38));
         assertThat(kinds(plan(deep, PLUGS, 100, TODAY.plusDays(70), 1000)))
-                .containsExactly(Obstacle.Kind.CELL_TOO_SHALLOW);
+                .containsExactly(Obstacle.CellTooShallow.class);
     }
 
     @Test
     void saysThatItNeverEmerges() {
         Crop tropical = crop(60, 6, CardinalTemperatures.of(30, 36, 44));
         assertThat(kinds(plan(tropical, MODULES, 100, TODAY.plusDays(70), 1000)))
-                .containsExactly(Obstacle.Kind.NEVER_EMERGES);
+                .containsExactly(Obstacle.NeverEmerges.class);
     }
 
     @Test
@@ -128,8 +128,8 @@ class PlannerTest {
         assertThat(way).isEqualTo(new Way(new PlaceId(1), new PlaceId(2), new PlaceId(3)));
     }
 
-    private static List<Obstacle.Kind> kinds(Plan plan) {
-        return plan.obstacles().stream().map(Obstacle::kind).toList();
+    private static List<Class<?>> kinds(Plan plan) {
+        return plan.obstacles().stream().<Class<?>>map(Object::getClass).toList();
     }
 
     private static double share(CountBack countBack, LocalDate sown, LocalDate target, boolean inTime) {

@@ -51,17 +51,17 @@ class SeedlingLightTest {
     void whereNoDayOfTheWindowHasLightEnoughThePlanSaysSo() {
         Season dark = Samples.seasonInLight(0.05, 0);
         Season lamps = Samples.seasonInLight(0.05, 9);
-        assertThat(obstacles(dark)).contains(Obstacle.Kind.LEGGY);
-        assertThat(obstacles(lamps)).doesNotContain(Obstacle.Kind.LEGGY);
+        assertThat(obstacles(dark)).contains(Obstacle.TooDark.class);
+        assertThat(obstacles(lamps)).doesNotContain(Obstacle.TooDark.class);
         SowWindow unlit = countBack(dark, SeedlingLight.at(dark, WAY.growingOn(), KALE.leaves()), PATH)
                 .windowFor(TARGET, TODAY).orElseThrow();
         assertThat(unlit.earliestBecause()).isEqualTo(SowWindow.Limit.LEAVES);
     }
 
-    private static List<Obstacle.Kind> obstacles(Season season) {
+    private static List<Class<?>> obstacles(Season season) {
         CountBack countBack = countBack(season, SeedlingLight.at(season, WAY.growingOn(), KALE.leaves()), PATH);
         return Planner.plan(request(KALE, MODULES, 60, TARGET, 1000, LOT), countBack, season.firstDay(), season.lastDay())
-                .obstacles().stream().map(Obstacle::kind).toList();
+                .obstacles().stream().<Class<?>>map(Object::getClass).toList();
     }
 
     private static CountBack countBack(Season season, SeedlingLight light, Path path) {

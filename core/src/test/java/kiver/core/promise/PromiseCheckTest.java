@@ -13,6 +13,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import kiver.core.Samples;
 import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
@@ -22,6 +23,8 @@ import kiver.core.growth.Season;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.order.Protection;
 import kiver.core.order.SiteClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.plan.Obstacle;
 import kiver.core.plan.PlanRequest;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
@@ -45,7 +48,7 @@ class PromiseCheckTest {
         PlanRequest request = request(kale(60), MODULES, 100, TODAY.plusDays(20), 1000, LOT);
         Promise promise = check(request, empty());
         assertThat(promise.answer()).isEqualTo(Answer.NO);
-        assertThat(promise.reasons()).anySatisfy(reason -> assertThat(reason).contains("too late to sow"));
+        assertThat(promise.reasons()).anySatisfy(reason -> assertThat(obstacle(reason)).isInstanceOf(Obstacle.TooLateToSow.class));
         Offer later = promise.offers().stream().filter(offer -> offer.change() == Offer.Change.DAY).findFirst().orElseThrow();
         assertThat(check(request(kale(60), MODULES, 100, later.target(), 1000, LOT), empty()).answer()).isEqualTo(Answer.YES);
         assertThat(check(request(kale(60), MODULES, 100, later.target().minusDays(1), 1000, LOT), empty()).answer())
@@ -59,7 +62,8 @@ class PromiseCheckTest {
         PlanRequest request = request(kale(60), MODULES, 400, TARGET, 4000, LOT);
         Promise promise = check(request, crowded);
         assertThat(promise.answer()).isEqualTo(Answer.YES_IF);
-        assertThat(promise.conditions()).anySatisfy(words -> assertThat(words).contains("Place 2 lacks"));
+        assertThat(promise.conditions()).anySatisfy(condition ->
+                assertThat(condition).isInstanceOfSatisfying(Proviso.NoRoom.class, room -> assertThat(room.place()).isEqualTo(new PlaceId(2))));
         Offer fewer = promise.offers().stream()
                 .filter(offer -> offer.change() == Offer.Change.QUANTITY).findFirst().orElseThrow();
         assertThat(fewer.plants()).isBetween(50, 120);
@@ -73,7 +77,7 @@ class PromiseCheckTest {
         assertThat(later.offers()).extracting(Offer::change).contains(Offer.Change.QUANTITY);
         LocalDate soon = TODAY.plusDays(58);
         assertThat(check(request(kale(60), MODULES, 300, soon, 100, LOT), empty()).reasons())
-                .anySatisfy(reason -> assertThat(reason).contains("seeds are needed"));
+                .anySatisfy(reason -> assertThat(obstacle(reason)).isInstanceOf(Obstacle.TooLittleSeed.class));
     }
 
     @Test
@@ -83,11 +87,12 @@ class PromiseCheckTest {
         LocalDate early = TODAY.plusDays(58);
         OutdoorSeason open = season(squash, Protection.OPEN_GROUND, early);
         PlanRequest request = Samples.at(open, request(squash, MODULES, 60, early, 1000, LOT));
-        SiteChoice tunnel = new SiteChoice("7", "in the tunnel", season(squash, Protection.UNHEATED_TUNNEL, early));
+        SiteChoice tunnel = new SiteChoice("7", Optional.of(Protection.UNHEATED_TUNNEL), season(squash, Protection.UNHEATED_TUNNEL, early));
         Promise promise = new PromiseCheck(SEASON, empty(), List.of(MODULES), () -> List.of(tunnel)).check(request);
         assertThat(promise.answer()).isNotEqualTo(Answer.YES);
         assertThat(promise.offers()).anySatisfy(offer -> {
-            assertThat(offer.change()).isEqualTo(Offer.Change.SITE);
+            assertThat(offer.change()).isEqualTo(Offer.Change.PROTECTION);
+            assertThat(offer.protection()).isEqualTo(Protection.UNHEATED_TUNNEL);
             assertThat(offer.site()).isEqualTo("7");
         });
         assertThat(promise.offers()).filteredOn(offer -> offer.change() == Offer.Change.DAY)
@@ -101,20 +106,25 @@ class PromiseCheckTest {
                 dim, Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
         Promise early = check.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT));
         assertThat(early.answer()).isEqualTo(Answer.YES_IF);
-        assertThat(early.conditions()).anySatisfy(words -> assertThat(words).contains("stretch below 6.0"));
+        assertThat(early.conditions()).anySatisfy(condition ->
+                assertThat(obstacle(condition)).isInstanceOfSatisfying(Obstacle.TooDark.class, dark -> assertThat(dark.needed()).isEqualTo(6.0)));
         Offer later = early.offers().stream().filter(offer -> offer.change() == Offer.Change.DAY).findFirst().orElseThrow();
         assertThat(check.check(request(kale(60), MODULES, 60, later.target(), 1000, LOT)).answer()).isEqualTo(Answer.YES);
         PromiseCheck lamps = new PromiseCheck(
                 Samples.seasonInLight(0.17, 6), Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
         assertThat(lamps.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT)).conditions())
-                .noneSatisfy(words -> assertThat(words).contains("stretch"));
+                .noneSatisfy(condition -> assertThat(obstacle(condition)).isInstanceOf(Obstacle.TooDark.class));
     }
 
     @Test
     void anotherContainerIsOfferedWhereTheCellIsTooSmall() {
         Promise promise = check(request(kale(5), PLUGS, 60, TARGET, 1000, LOT), empty());
         assertThat(promise.answer()).isEqualTo(Answer.NO);
-        assertThat(promise.reasons().get(0)).contains("fills a cell");
+        assertThat(obstacle(promise.reasons().get(0))).isInstanceOf(Obstacle.CellTooSmall.class);
+    }
+
+    private static Obstacle obstacle(Proviso proviso) {
+        return proviso instanceof Proviso.InTheWay inTheWay ? inTheWay.obstacle() : null;
     }
 
     private static OutdoorSeason season(Crop crop, Protection protection, LocalDate day) {

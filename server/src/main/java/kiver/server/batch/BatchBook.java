@@ -297,6 +297,24 @@ public class BatchBook {
         return state;
     }
 
+    /**
+     * Writes the whole record of a batch that has none yet; its cells must be its own.
+     *
+     * @throws ChangeRefused when one of its changes cannot be true
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void recordAll(int number, List<RecordedChange> changes) {
+        BatchState.after(changes);
+        Long id = mapper.lock(number);
+        for (RecordedChange entry : changes) {
+            ChangeKind kind = ChangeKind.of(entry.change());
+            mapper.insertChange(
+                    new BatchMapper.ChangeRow(
+                            id, entry.sequence(), kind.wireName(), kind.version(), entry.day(), json.write(entry.change())),
+                    null, null);
+        }
+    }
+
     /** No two batches in one cell: whatever others have in this tray, sown or potted, must stand elsewhere. */
     private void requireFree(int number, CellRun run) {
         mapper.lockTray(run.tray().number());

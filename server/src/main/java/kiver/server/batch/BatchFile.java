@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
@@ -83,9 +84,30 @@ public record BatchFile(
                 .toList();
     }
 
+    /**
+     * Plants that each line can count on: what has gone with it, and its part of what lives or is planned, whoever was
+     * promised first coming first.
+     */
+    public Map<Long, Integer> plantsByLine() {
+        Map<Long, Integer> released = releasedByLine();
+        int left = isCounted() ? plantsAlive() : state.stage() == BatchStage.FAILED ? 0 : batch.plants() - plantsReleased();
+        Map<Long, Integer> plants = new HashMap<>();
+        for (Promised promise : promises) {
+            int gone = released.getOrDefault(promise.lineId(), 0);
+            int part = Math.max(0, Math.min(left, promise.plants() - gone));
+            left -= part;
+            plants.put(promise.lineId(), gone + part);
+        }
+        return plants;
+    }
+
+    private boolean isCounted() {
+        return state.sownOn().isPresent() && toSow().isEmpty() && state.isCompletelyCounted();
+    }
+
     /** How its plants are shared out on a day. */
     public PlantShares shares(LocalDate today) {
-        boolean counted = state.sownOn().isPresent() && toSow().isEmpty() && state.isCompletelyCounted();
+        boolean counted = isCounted();
         Map<Long, Integer> released = releasedByLine();
         Map<Long, LocalDate> last = new HashMap<>();
         state.changes().stream()

@@ -58,23 +58,12 @@ interface BatchMapper {
     int insert(NewBatch batch);
 
     /**
-     * A mark that differs whenever anything has changed from which the state of batches follows: each row's last
-     * writing transaction, summed up, and how many rows there are.
+     * A mark that differs whenever anything has changed from which the state of batches follows: the newest revision, and
+     * how many of the last thousand are there, since a transaction that began earlier may end later.
      */
     @Select("""
-            select concat_ws('/',
-                (select count(*) from batch_change),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from batch),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from batch_run),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower_order),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from order_line),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from promise),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from seed_lot),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from variety),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from grower),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from library_entry),
-                (select count(*) || '-' || coalesce(sum(xmin::text::bigint), 0) from evening_done),
-                (select count(*) from tray))
+            select newest.id || '/' || (select count(*) from revision where id > newest.id - 1000)
+            from (select coalesce(max(id), 0) as id from revision) newest
             """)
     String mark();
 

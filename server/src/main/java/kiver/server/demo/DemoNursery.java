@@ -53,6 +53,7 @@ class DemoNursery implements ApplicationRunner {
     private final DemoHands hands;
     private final SeasonService seasons;
     private final ForecastLedger forecasts;
+    private final DemoOpening opening;
     private final TransactionTemplate transaction;
 
     DemoNursery(
@@ -65,6 +66,7 @@ class DemoNursery implements ApplicationRunner {
             DemoHands hands,
             SeasonService seasons,
             ForecastLedger forecasts,
+            DemoOpening opening,
             TransactionTemplate transaction) {
         this.wanted = wanted;
         this.founding = founding;
@@ -75,6 +77,7 @@ class DemoNursery implements ApplicationRunner {
         this.hands = hands;
         this.seasons = seasons;
         this.forecasts = forecasts;
+        this.opening = opening;
         this.transaction = transaction;
     }
 
@@ -103,6 +106,9 @@ class DemoNursery implements ApplicationRunner {
         }
         seasons.lookBackOn(Integer.MAX_VALUE);
         takeOrders();
+        if (clock.today().equals(OPENING_DAY)) {
+            opening.live();
+        }
         forecasts.compare();
     }
 

@@ -19,6 +19,7 @@ import kiver.core.plan.CountBack;
 import kiver.core.plan.WayFinder;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
+import kiver.server.batch.BatchFile;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;
 import kiver.server.clock.NurseryClock;
@@ -28,6 +29,7 @@ import kiver.server.growth.SeasonService;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
+import kiver.server.release.ReleaseService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import org.slf4j.Logger;
@@ -49,11 +51,19 @@ class LargeSeason implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(LargeSeason.class);
     private static final LocalDate DAY = LocalDate.of(2027, 2, 1);
+
+    /** With histories it is late in spring, and most batches are under way. */
+    private static final LocalDate DAY_WITH_HISTORY = LocalDate.of(2027, 5, 20);
+    private static final int DAYS_TO_GROW = 55;
+    private static final int SEED_ENOUGH = 10_000_000;
     private static final int AT_ONCE = 250;
     private static final int BATCHES_TO_A_SET_OF_PLACES = 250;
     private static final int CELLS = 120;
 
     private final int wanted;
+
+    /** Seasons that are over before this one; −1 for a season of plans without histories. */
+    private final int seasonsBefore;
     private final NurseryClock clock;
     private final DemoFounding founding;
     private final PlaceBook places;
@@ -64,10 +74,11 @@ class LargeSeason implements ApplicationRunner {
 
     /** What batches are written down with. */
     @Component
-    record Stock(OrderBook orders, SeedStore seeds, BatchBook batches, TrayLayout layout) {}
+    record Stock(OrderBook orders, SeedStore seeds, BatchBook batches, TrayLayout layout, ReleaseService releases) {}
 
     LargeSeason(
             @Value("${kiver.season-of}") int wanted,
+            @Value("${kiver.seasons-before}") int seasonsBefore,
             NurseryClock clock,
             DemoFounding founding,
             PlaceBook places,
@@ -76,6 +87,7 @@ class LargeSeason implements ApplicationRunner {
             SeasonService seasons,
             TransactionTemplate transaction) {
         this.wanted = wanted;
+        this.seasonsBefore = seasonsBefore;
         this.clock = clock;
         this.founding = founding;
         this.places = places;
@@ -92,22 +104,34 @@ class LargeSeason implements ApplicationRunner {
         }
         transaction.executeWithoutResult(status -> {
             founding.found();
-            clock.showDay(DAY);
+            clock.showDay(day());
             morePlaces();
         });
         Season season = seasons.season();
         SplittableRandom random = new SplittableRandom(wanted);
+        if (seasonsBefore >= 0) {
+            transaction.executeWithoutResult(status -> stock.seeds().lots().forEach(lot -> stock.seeds().put(new SeedLot(
+                    lot.id(), lot.code(), lot.varietyId(), lot.supplier(), lot.germinationLabel(), lot.testedSeeds(), lot.testedOn(),
+                    SEED_ENOUGH, SEED_ENOUGH))));
+        }
         List<SeedLot> lots = stock.seeds().lots();
         List<Site> sites = stock.orders().sites();
-        for (int done = 0; done < wanted; done += AT_ONCE) {
-            int upTo = Math.min(wanted, done + AT_ONCE);
+        int all = wanted * (1 + Math.max(0, seasonsBefore));
+        for (int done = 0; done < all; done += AT_ONCE) {
+            int upTo = Math.min(all, done + AT_ONCE);
             int from = done;
             transaction.executeWithoutResult(status -> {
                 for (int index = from; index < upTo; index++) {
-                    plan(season, lots.get(random.nextInt(lots.size())), sites.get(random.nextInt(sites.size())), random);
+                    SeedLot lot = lots.get(random.nextInt(lots.size()));
+                    Site site = sites.get(random.nextInt(sites.size()));
+                    if (seasonsBefore >= 0) {
+                        live(season, lot, site, seasonsBefore - index / wanted, random);
+                    } else {
+                        plan(season, lot, site, random);
+                    }
                 }
             });
-            LOG.info("Living through a made-up season: {} of {} batches", upTo, wanted);
+            LOG.info("Living through a made-up season: {} of {} batches", upTo, all);
         }
     }
 
@@ -141,17 +165,47 @@ class LargeSeason implements ApplicationRunner {
                         season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT).subList(0, 9),
                         season.firstDay())
                 .lastEvenOdds(target, DAY);
+        write(lot, site, way, stage, sowDay, target, DAY, random);
+    }
+
+    /** A batch of this season, or of so many years before, with its history until today. */
+    private void live(Season season, SeedLot lot, Site site, int yearsAgo, SplittableRandom random) {
+        Crop crop = crops.cropOf(crops.variety(lot.varietyId()));
+        LocalDate target = DAY_WITH_HISTORY.plusDays(random.nextInt(60)).minusYears(yearsAgo);
+        LocalDate sowDay = target.minusDays(DAYS_TO_GROW + random.nextInt(10));
+        Way way = WayFinder.wayFor(season, crop, DAY_WITH_HISTORY);
+        Written written = write(lot, site, way, new LeafStage(3, 4), sowDay, target, sowDay.minusDays(20), random);
+        BatchFile file = stock.batches().file(written.batch());
+        boolean gone = !target.isAfter(DAY_WITH_HISTORY);
+        int release = gone ? stock.releases().open(stock.orders().order(written.order()).id(), target) : 0;
+        stock.batches().recordAll(
+                written.batch(), MadeUpHistory.of(file.batch(), file.runs(), DAY_WITH_HISTORY, release, written.line(), random));
+    }
+
+    /** Numbers of what was written down; that of the line is the database's. */
+    private record Written(int order, long line, int batch) {}
+
+    private Written write(
+            SeedLot lot, Site site, Way way, LeafStage stage, LocalDate sowDay, LocalDate target, LocalDate placedOn,
+            SplittableRandom random) {
+        Variety variety = crops.variety(lot.varietyId());
+        Container container = crops.container(usualContainer(variety));
         int cells = CELLS / 2 + random.nextInt(CELLS);
         OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
-        int order = stock.orders().add(site.growerId(), site.id(), target, DAY, null);
+        int order = stock.orders().add(site.growerId(), site.id(), target, placedOn, null);
         long line = stock.orders().addLine(order, variety.id(), container.code(), wish, Batch.CountedIn.PLANTS);
         int batch = stock.batches().add(
                 new NewBatch(
                         variety.id(), lot.id(), 2, cells, cells * 4 / 5, sowDay, sowDay.plusDays(4), way,
-                        HardeningProgramme.usualFor(crop.hardiness(), 14), ContainerPath.Kind.STRAIGHT, container.code(), wish,
-                        Batch.CountedIn.PLANTS),
+                        HardeningProgramme.usualFor(crops.cropOf(variety).hardiness(), 14), ContainerPath.Kind.STRAIGHT,
+                        container.code(), wish, Batch.CountedIn.PLANTS),
                 stock.layout().runs(container.code(), cells));
         stock.batches().promise(line, batch, wish.plants());
+        return new Written(order, line, batch);
+    }
+
+    private LocalDate day() {
+        return seasonsBefore < 0 ? DAY : DAY_WITH_HISTORY;
     }
 
     private static String usualContainer(Variety variety) {

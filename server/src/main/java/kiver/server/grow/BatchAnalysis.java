@@ -3,6 +3,7 @@ package kiver.server.grow;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
@@ -17,6 +18,7 @@ import kiver.core.growth.Way;
 import kiver.core.plan.ContainerPath;
 import kiver.core.space.Stay;
 import kiver.server.batch.BatchFile;
+import kiver.server.batch.Promised;
 
 /**
  * A batch with all that can be worked out about it today.
@@ -62,6 +64,21 @@ public record BatchAnalysis(
                 Optional.of(file.problem().orElse("Its dates and figures cannot be worked out; check its days and its plan.")));
     }
 
+
+    /** A batch of which all plants have gone; nothing lies ahead of it. */
+    static BatchAnalysis over(BatchFile file, Crop crop, ContainerPath containers) {
+        Path path = new Path(List.of(), 1, 1, Double.POSITIVE_INFINITY, 0);
+        BatchForecast nothing = new BatchForecast(
+                Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), 0);
+        Map<Long, Integer> released = file.releasedByLine();
+        Map<Long, Double> served = file.promises().stream().collect(Collectors.toMap(
+                Promised::lineId,
+                promise -> released.getOrDefault(promise.lineId(), 0) >= promise.accepted() ? 1.0 : 0.0));
+        return new BatchAnalysis(
+                file, crop, containers.last(), containers, path, Standing.sownAt(0), PaceSpread.BEFORE_ANY_COUNT,
+                file.batch().way(), Optional.empty(), Optional.empty(), 0, 0, EmergenceVerdict.ON_COURSE, 1, nothing, served,
+                0, false, List.of(), 0, file.problem());
+    }
 
     /** The same with what the coming night may take. */
     BatchAnalysis losingTonight(double share) {

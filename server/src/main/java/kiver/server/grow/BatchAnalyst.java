@@ -235,6 +235,9 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
     private static BatchAnalysis analyse(
             BatchFile file, Germination germination, Kind kind, Season season, LocalDate today,
             Map<Long, String> containerByTray) {
+        if (file.state().stage() == BatchStage.RELEASED) {
+            return BatchAnalysis.over(file, kind.crop(), kind.containers());
+        }
         return BatchOutlook.of(file, germination, kind.crop(), kind.containers(), season, today, containerByTray);
     }
 }

@@ -3,12 +3,12 @@ package kiver.server.promise;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
 import kiver.core.order.OutdoorSeason;
+import kiver.core.order.Protection;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Obstacle;
@@ -18,6 +18,7 @@ import kiver.core.plan.SowingSeason;
 import kiver.core.promise.Answer;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Promise;
+import kiver.core.promise.Proviso;
 import kiver.core.sow.SowingOption;
 import kiver.core.space.Outlay;
 import kiver.core.space.Rates;
@@ -51,17 +52,31 @@ import kiver.core.space.Rates;
  * @param slots that the trays take on the bench when sown
  * @param stays room it takes, and when
  * @param outlay what it takes of room, seed, mix and work
- * @param path through containers, in words
+ * @param path kind of path through containers
+ * @param containers of the path, by name
+ * @param places of the nursery, by name
+ * @param crop name
  * @param outdoors when the crop may stand at the site; missing while no site is chosen
  */
 record PlanView(
-        Answer answer, List<String> conditions, List<String> reasons, List<Offer> offers, boolean possible,
+        Answer answer, List<Proviso> conditions, List<Proviso> reasons, List<OfferView> offers, boolean possible,
         int plantsToAimFor, List<Source> sources, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
         boolean windowOpen, @Nullable DateSpread emerged, List<DateSpread> pottings, @Nullable DateSpread stageReached,
         @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance, List<Obstacle> obstacles,
         @Nullable LotView lot, String emergencePlace, String growingPlace, String hardeningPlace, int hardeningDays,
-        double slots, List<PlannedStay> stays, @Nullable Outlay outlay, String path, @Nullable OutdoorView outdoors,
-        LocalDate target) {
+        double slots, List<PlannedStay> stays, @Nullable Outlay outlay, ContainerPath.Kind path, List<NamedContainer> containers,
+        List<NamedPlace> places, String crop, @Nullable OutdoorView outdoors, LocalDate target) {
+
+    /** A container by its name. */
+    record NamedContainer(String code, String name) {}
+
+    /** A place by its name. */
+    record NamedPlace(long id, String name) {}
+
+    /** Something near that would be a yes; a container and a site by name, where they change. */
+    record OfferView(
+            Offer.Change change, LocalDate target, int plants, String container, String containerName, @Nullable Long siteId,
+            @Nullable String site, @Nullable Protection protection, double chance) {}
 
     /** The lot and what is known of it. */
     record LotView(long id, String code, String supplier, double germination, int seedsLeft) {}
@@ -88,7 +103,8 @@ record PlanView(
         }
     }
 
-    static PlanView of(PromiseService.Checked checked, LocalDate target, Rates rates, List<Source> sources) {
+    static PlanView of(
+            PromiseService.Checked checked, LocalDate target, Rates rates, List<Source> sources, List<OfferView> offers) {
         Promise promise = checked.promise();
         Plan plan = promise.plan();
         var prepared = checked.prepared();
@@ -98,7 +114,7 @@ record PlanView(
         Optional<Outlay> outlay = plan.chosen().map(option ->
                 Outlay.of(request.containers(), option, plan.plantsToAimFor(), promise.stays(), rates));
         return new PlanView(
-                promise.answer(), promise.conditions(), promise.reasons(), promise.offers(),
+                promise.answer(), promise.conditions(), promise.reasons(), offers,
                 plan.isPossible(),
                 plan.plantsToAimFor(),
                 sources,
@@ -127,19 +143,15 @@ record PlanView(
                                 name(season, stay.place()), stay.from(), stay.until().minusDays(1), stay.slots()))
                         .toList(),
                 outlay.orElse(null),
-                words(request.containers()),
+                request.containers().kind(),
+                request.containers().containers().stream().map(each -> new NamedContainer(each.code(), each.name())).toList(),
+                season.places().stream().map(each -> new NamedPlace(each.id().number(), each.name())).toList(),
+                request.crop().name(),
                 request.outdoors()
                         .map(outdoors -> OutdoorView.of(
                                 outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
                         .orElse(null),
                 target);
-    }
-
-    /** A path in words, for example "Potted once: plug tray of 150, carrier of 28 pots of 7 cm". */
-    static String words(ContainerPath path) {
-        String kind = path.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        return Character.toUpperCase(kind.charAt(0)) + kind.substring(1) + ": "
-                + String.join(", ", path.containers().stream().map(each -> each.name().toLowerCase(Locale.ROOT)).toList());
     }
 
     private static String name(Season season, PlaceId place) {

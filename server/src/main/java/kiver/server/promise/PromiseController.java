@@ -10,7 +10,6 @@ import java.util.UUID;
 import kiver.core.plan.ContainerPath;
 import kiver.core.promise.Answer;
 import kiver.server.plan.Wish;
-import kiver.server.space.RateBook;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,12 +21,12 @@ class PromiseController {
 
     private final PromiseService promises;
     private final Questions questions;
-    private final RateBook rates;
+    private final PlanViews plans;
 
-    PromiseController(PromiseService promises, Questions questions, RateBook rates) {
+    PromiseController(PromiseService promises, Questions questions, PlanViews plans) {
         this.promises = promises;
         this.questions = questions;
-        this.rates = rates;
+        this.plans = plans;
     }
 
     /**
@@ -65,21 +64,26 @@ class PromiseController {
     /** The order taken. */
     record OrderTaken(int number) {}
 
-    /** A question as it was typed. */
+    /**
+     * A question as it was typed.
+     *
+     * @param wish what is asked instead of what the words say: they were understood, and an offer was taken up
+     */
     record QuestionEntry(
-            @NotBlank(message = "Say how many of what for which day, for example: 400 curly kale, 12 May.") @Size(max = 300, message = "Use at most 300 letters.") String text) {}
+            @NotBlank(message = "Say how many of what for which day, for example: 400 curly kale, 12 May.") @Size(max = 300, message = "Use at most 300 letters.") String text,
+            @Nullable @Valid Wish wish) {}
 
     /** One way through containers, for comparison. */
     record PathView(ContainerPath.Kind kind, PlanView plan) {}
 
     @PostMapping("/api/plans")
     PlanView plan(@Valid @RequestBody Wish wish) {
-        return view(wish);
+        return plans.view(wish);
     }
 
     @PostMapping("/api/promises")
     Questions.Understood promise(@Valid @RequestBody QuestionEntry entry) {
-        return questions.understand(entry.text());
+        return entry.wish() == null ? questions.understand(entry.text()) : questions.answer(entry.wish());
     }
 
     @PostMapping("/api/paths")
@@ -87,7 +91,7 @@ class PromiseController {
         return promises.paths(wish).stream()
                 .map(checked -> new PathView(
                         checked.prepared().request().containers().kind(),
-                        PlanView.of(checked, wish.target(), rates.rates(), List.of())))
+                        plans.beside(checked, wish)))
                 .toList();
     }
 
@@ -106,10 +110,5 @@ class PromiseController {
     @PostMapping("/api/batches/{number}/withdrawals")
     void withdraw(@PathVariable int number, @Valid @RequestBody WithdrawalEntry entry) {
         promises.withdraw(entry.requestId(), number);
-    }
-
-    private PlanView view(Wish wish) {
-        PromiseService.Checked checked = promises.check(wish, true);
-        return PlanView.of(checked, wish.target(), rates.rates(), promises.sources(wish, checked, rates.rates()));
     }
 }

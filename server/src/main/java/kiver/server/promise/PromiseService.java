@@ -42,6 +42,7 @@ public class PromiseService {
     private final OrderBook orders;
     private final Bookings bookings;
     private final Sources sources;
+    private final ProvisoWords words;
 
     PromiseService(
             PlanRequests plans,
@@ -50,7 +51,8 @@ public class PromiseService {
             OutdoorsBook outdoors,
             OrderBook orders,
             Bookings bookings,
-            Sources sources) {
+            Sources sources,
+            ProvisoWords words) {
         this.plans = plans;
         this.space = space;
         this.crops = crops;
@@ -58,6 +60,7 @@ public class PromiseService {
         this.orders = orders;
         this.bookings = bookings;
         this.sources = sources;
+        this.words = words;
     }
 
     /** A promise with what was put together for it. */
@@ -129,20 +132,14 @@ public class PromiseService {
         Arrays.stream(Protection.values())
                 .filter(protection -> protection.compareTo(site.protection()) > 0)
                 .forEach(protection -> choices.add(new SiteChoice(
-                        "", "at " + site.name() + ", " + words(protection),
+                        String.valueOf(site.id()), Optional.of(protection),
                         outdoors.season(crop, site, protection, wish.target()))));
         orders.sites().stream()
                 .filter(other -> other.growerId() == site.growerId() && other.id() != site.id())
                 .forEach(other -> choices.add(new SiteChoice(
-                        String.valueOf(other.id()), "at " + other.name() + " instead",
+                        String.valueOf(other.id()), Optional.empty(),
                         outdoors.season(crop, other.id(), wish.target()))));
         return choices;
-    }
-
-    private static String words(Protection protection) {
-        return protection == Protection.OPEN_GROUND
-                ? "in the open"
-                : "under " + (protection == Protection.LOW_COVER ? "a low cover" : "an unheated tunnel");
     }
 
     /**
@@ -244,13 +241,11 @@ public class PromiseService {
     private Checked bookable(Wish wish, @Nullable Answer seen) {
         Checked checked = check(wish, false);
         if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
-            List<String> why = new ArrayList<>(checked.promise().reasons());
-            why.addAll(checked.promise().conditions());
-            throw new Refusal("target", "Meanwhile something that this rested on was promised to others. Now: "
-                    + String.join(" ", why) + " Look at the answer again.");
+            throw new Refusal("seen", "With all that is promised now, the other lines of this order among it: "
+                    + words.all(checked.prepared(), checked.promise()) + " Take it on these terms, or change it.");
         }
         checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
-            throw new Refusal("target", obstacle.message());
+            throw new Refusal("target", words.say(checked.prepared(), obstacle));
         });
         return checked;
     }

@@ -25,7 +25,6 @@ import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
-import kiver.server.space.RateBook;
 import org.springframework.stereotype.Component;
 
 /** Understands a question in plain words, with the names and habits of this nursery, and answers it. */
@@ -34,22 +33,19 @@ class Questions {
 
     private static final LeafStage USUAL_STAGE = new LeafStage(4, 5);
 
-    private final PromiseService promises;
-    private final RateBook rates;
+    private final PlanViews plans;
     private final CropBook crops;
     private final OrderBook orders;
     private final SeedStore seeds;
     private final NurseryClock clock;
 
     Questions(
-            PromiseService promises,
-            RateBook rates,
+            PlanViews plans,
             CropBook crops,
             OrderBook orders,
             SeedStore seeds,
             NurseryClock clock) {
-        this.promises = promises;
-        this.rates = rates;
+        this.plans = plans;
         this.crops = crops;
         this.orders = orders;
         this.seeds = seeds;
@@ -71,7 +67,7 @@ class Questions {
 
     /** How the question was read, for the person to check. */
     record Reading(
-            int plants, String variety, String crop, String container, String stage, LocalDate target,
+            int plants, String variety, String crop, String container, int leavesFrom, int leavesTo, LocalDate target,
             @Nullable String site, @Nullable String grower) {}
 
     Understood understand(String text) {
@@ -99,23 +95,30 @@ class Questions {
         Wish wish = new Wish(
                 variety.id(), container, question.plants().getAsInt(), stage.from(), stage.to(),
                 question.day().orElseThrow(), null, null, site.map(Site::id).orElse(null), null);
-        PlanView plan;
         try {
-            PromiseService.Checked checked = promises.check(wish, true);
-            plan = PlanView.of(
-                    checked, wish.target(), rates.rates(), promises.sources(wish, checked, rates.rates()));
+            return answer(wish, question.notUnderstood());
         } catch (Refusal refusal) {
             throw new Refusal("text", refusal.getMessage());
         }
+    }
+
+    /** The answer to a wish that was understood before, perhaps changed by an offer. */
+    Understood answer(Wish wish) {
+        return answer(wish, List.of());
+    }
+
+    private Understood answer(Wish wish, List<String> notUnderstood) {
+        Variety variety = crops.variety(wish.varietyId());
+        Optional<Site> site = Optional.ofNullable(wish.siteId()).map(orders::site);
         Optional<Grower> grower = site.flatMap(each -> orders.growers().stream()
                 .filter(one -> one.id() == each.growerId())
                 .findFirst());
         Reading words = new Reading(
-                wish.plants(), variety.name(), crops.cropOf(variety).name(), crops.container(container).name(),
-                stage.from() + " to " + stage.to() + " true leaves", wish.target(),
-                site.map(Site::name).orElse(null), grower.map(Grower::name).orElse(null));
+                wish.plants(), variety.name(), crops.cropOf(variety).name(), crops.container(wish.container()).name(),
+                wish.leavesFrom(), wish.leavesTo(), wish.target(), site.map(Site::name).orElse(null),
+                grower.map(Grower::name).orElse(null));
         return new Understood(
-                wish, grower.map(Grower::id).orElse(null), words, List.of(), question.notUnderstood(), plan);
+                wish, grower.map(Grower::id).orElse(null), words, List.of(), notUnderstood, plans.view(wish));
     }
 
     /** Of the varieties that may be meant, the one with the most seed. */

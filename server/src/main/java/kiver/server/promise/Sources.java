@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.Season;
+import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Plan;
 import kiver.core.plan.SowWindow;
 import kiver.core.promise.Promise;
@@ -89,7 +90,9 @@ class Sources {
 
     private static boolean isAlike(GrowingBatch growing, Wish wish) {
         Batch batch = growing.file().batch();
+        boolean clumps = batch.containerPath() == ContainerPath.Kind.CLUMPS;
         return batch.container().equals(wish.container())
+                && clumps == (wish.containerPath() == ContainerPath.Kind.CLUMPS)
                 && batch.countedIn() == wish.counted()
                 && Math.max(batch.leavesFrom(), wish.leavesFrom()) <= Math.min(batch.leavesTo(), wish.leavesTo());
     }

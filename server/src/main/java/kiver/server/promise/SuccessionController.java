@@ -29,8 +29,10 @@ class SuccessionController {
     private final PromiseService promises;
     private final Bookings bookings;
     private final OrderBook orders;
+    private final ProvisoWords words;
 
-    SuccessionController(PromiseService promises, Bookings bookings, OrderBook orders) {
+    SuccessionController(PromiseService promises, Bookings bookings, OrderBook orders, ProvisoWords words) {
+        this.words = words;
         this.promises = promises;
         this.bookings = bookings;
         this.orders = orders;
@@ -60,7 +62,7 @@ class SuccessionController {
     /** One part with its plan. */
     record PartView(
             LocalDate ready, int plants, Answer answer, double chance, @Nullable LocalDate sowDay,
-            @Nullable DateSpread readySpread, int cells, int seeds, List<String> words) {}
+            @Nullable DateSpread readySpread, int cells, int seeds, String why) {}
 
     /** The number of orders taken and of the first. */
     record SuccessionTaken(int orders, int first) {}
@@ -90,12 +92,11 @@ class SuccessionController {
     private PartView view(Wish wish, Succession.Part part) {
         PromiseService.Checked checked = promises.check(of(wish, part), false);
         Plan plan = checked.promise().plan();
-        List<String> words = new ArrayList<>(checked.promise().reasons());
-        words.addAll(checked.promise().conditions());
+        String why = words.all(checked.prepared(), checked.promise());
         return new PartView(
                 part.ready(), part.plants(), checked.promise().answer(), plan.chance(), plan.sowDay().orElse(null),
                 plan.ready().orElse(null), plan.chosen().map(SowingOption::cells).orElse(0),
-                plan.chosen().map(SowingOption::seeds).orElse(0), words);
+                plan.chosen().map(SowingOption::seeds).orElse(0), why);
     }
 
     private static Wish of(Wish wish, Succession.Part part) {

@@ -28,6 +28,11 @@ final class LineViews {
     /** What a line was promised of a batch. */
     private record Supply(Promised promise, BatchAnalysis batch) {
 
+        /** Plants that the line can count on from it. */
+        int plants() {
+            return batch.file().plantsByLine().getOrDefault(promise.lineId(), 0);
+        }
+
         double chance() {
             return batch.chanceFor(promise.lineId());
         }
@@ -55,7 +60,7 @@ final class LineViews {
                 line.position(), line.varietyId(), line.variety(), crop.name(), line.container(),
                 crops.container(line.container()).name(), line.plants(), line.leavesFrom(), line.leavesTo(), line.target(),
                 line.under(), line.accepted(), line.countedIn(), line.cancelledOn(), gone, Math.max(0, ready),
-                own.stream().mapToInt(supply -> supply.promise().plants()).sum(), standing(line, own, gone, ready),
+                own.stream().mapToInt(Supply::plants).sum(), standing(line, own, gone, ready),
                 gone >= line.accepted() ? 1 : chance(line, own),
                 own.stream()
                         .map(supply -> new OrderView.SupplyView(

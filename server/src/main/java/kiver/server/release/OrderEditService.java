@@ -84,6 +84,7 @@ class OrderEditService {
     @Transactional
     public void addLine(UUID requestId, int number, PromiseService.LineWish line, Person person) {
         requests.once(requestId, Arrays.asList("order line", number, line, person.id()), () -> {
+            orders.lockBookings();
             long site = orders.orderHeld(number).siteId();
             long added = promises.addLine(
                     number, new PromiseService.LineWish(line.wish().at(site), line.fromBatch(), line.seen()));
@@ -96,12 +97,14 @@ class OrderEditService {
     @Transactional
     public void supply(UUID requestId, int number, int position, Integer fromBatch, Person person) {
         requests.once(requestId, Arrays.asList("order supply", number, position, fromBatch, person.id()), () -> {
+            orders.lockBookings();
             OrderedLine line = orders.orderHeld(number).line(position);
             OrderView.LineView view = views.one(number, person).lines().get(position - 1);
             int missing = line.plants() - view.promised();
             if (line.cancelledOn() != null || missing < 1) {
                 throw new Refusal("line", "All plants of line " + position + " are promised already.");
             }
+            edits.countOnWhatIsThere(line);
             promises.supply(line.id(), new PromiseService.LineWish(
                     PromiseService.wishFor(line, missing, line.target()), fromBatch, null));
             return number;

@@ -71,6 +71,8 @@ class OrderEdits {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public List<ToGrow> make(int number, OrderEdit edit, Long by) {
+        // What is free is given to one at a time, as in bookings.
+        orders.lockBookings();
         Order order = orders.orderHeld(number);
         List<OrderedLine> lines = edit.line() == null ? order.wanted() : List.of(order.line(edit.line()));
         if (lines.isEmpty()) {
@@ -120,6 +122,17 @@ class OrderEdits {
                                 .filter(file -> file.state().stage() == BatchStage.PLANNED)
                                 .map(file -> file.batch().number())
                                 .findFirst()));
+    }
+
+    /** Leaves promised of each batch what the line can count on; the rest is to come from elsewhere. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void countOnWhatIsThere(OrderedLine line) {
+        for (BatchFile file : filesOf(line)) {
+            int there = file.plantsByLine().getOrDefault(line.id(), 0);
+            if (there < promiseIn(file, line).plants()) {
+                batches.setPromise(line.id(), file.batch().number(), there);
+            }
+        }
     }
 
     /** Leaves so many plants promised, the last promised given up first; what has gone stays promised. */

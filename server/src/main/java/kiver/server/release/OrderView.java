@@ -66,7 +66,7 @@ record OrderView(
      * @param cancelledOn day since which it is not wanted; missing while it is
      * @param released plants that have gone
      * @param ready plants ready to go now
-     * @param promised plants that grow for it or have gone
+     * @param promised plants that it can count on: they have gone, live, or are to be sown
      * @param standing where it is
      * @param chance that it is met whole and in time, 0 to 1
      * @param supplies batches that grow it

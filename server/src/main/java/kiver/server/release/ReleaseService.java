@@ -115,11 +115,11 @@ public class ReleaseService {
     public int release(UUID requestId, int orderNumber, List<Parting> partings, Long recordedBy) {
         return (int) requests.once(requestId, Arrays.asList("release", orderNumber, partings, recordedBy), () -> {
             Order order = orders.orderHeld(orderNumber);
+            requireEachLineOnce(partings);
+            lockBatchesOf(order);
             List<BatchAnalysis> all = analyst.all();
             Map<Long, Integer> released = releasedByLine(all);
-            requireEachLineOnce(partings);
             Set<Cell> taken = new HashSet<>();
-            // Batches are locked in the order of their numbers, so that two releases cannot wait for each other.
             Map<Integer, List<BatchChange>> changes = new TreeMap<>();
             LocalDate today = clock.today();
             int number = releases.insert(order.id(), today);
@@ -136,6 +136,19 @@ public class ReleaseService {
             changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));
             return number;
         });
+    }
+
+    /**
+     * Holds the batches that an order's plants come from, so that nobody takes of them between the look and the taking; in
+     * the order of their numbers, so that two releases cannot wait for each other.
+     */
+    private void lockBatchesOf(Order order) {
+        Set<Long> lines = order.lines().stream().map(OrderedLine::id).collect(Collectors.toSet());
+        batches.files().stream()
+                .filter(file -> file.promises().stream().anyMatch(promise -> lines.contains(promise.lineId())))
+                .map(file -> file.batch().number())
+                .sorted()
+                .forEach(batches::lock);
     }
 
     private static void requireEachLineOnce(List<Parting> partings) {
@@ -166,6 +179,11 @@ public class ReleaseService {
                     : "The order is for " + line.plants() + " plants" + of + ", and " + released + " have gone; release at most "
                             + missing + " more.");
         }
+    }
+
+    /** Opens a release for an order, in its number in the database, and answers the number of the note; nothing has left with it yet. */
+    public int open(long orderId, LocalDate day) {
+        return releases.insert(orderId, day);
     }
 
     /** The number written on a tray. */

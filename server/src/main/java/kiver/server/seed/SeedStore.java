@@ -39,6 +39,11 @@ public class SeedStore {
         return lot(id);
     }
 
+    /** Adds a lot, or changes the one of its code; its number in {@code lot} is not used. */
+    public void put(SeedLot lot) {
+        mapper.put(lot);
+    }
+
     /** Adds a lot; its number in {@code lot} is not used. */
     public void add(SeedLot lot) {
         if (mapper.insert(lot) == 0) {

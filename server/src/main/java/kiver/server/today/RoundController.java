@@ -12,6 +12,7 @@ import java.util.function.Function;
 import kiver.core.place.PlaceClimate;
 import kiver.core.space.Occupancy;
 import kiver.core.today.TaskKind;
+import kiver.core.today.WhyNow;
 import kiver.core.today.Urgency;
 import kiver.core.weather.DailyRange;
 import kiver.server.account.Person;
@@ -60,8 +61,8 @@ class RoundController {
         this.evenings = evenings;
     }
 
-    /** A piece of work, with the reason for it in words. */
-    record TaskView(TaskKind kind, Urgency urgency, String reason) {}
+    /** A piece of work, with the reason for it. */
+    record TaskView(TaskKind kind, Urgency urgency, WhyNow why) {}
 
     /** A batch with what is to be done with it. */
     record BatchWork(BatchSummary batch, List<TaskView> tasks) {}
@@ -121,7 +122,7 @@ class RoundController {
                     .map(stop -> new BatchWork(
                             summary.apply(stop.batch()),
                             stop.tasks().stream()
-                                    .map(task -> new TaskView(task.kind(), task.urgency(), TaskWords.of(task.why(), today)))
+                                    .map(task -> new TaskView(task.kind(), task.urgency(), task.why()))
                                     .toList()))
                     .toList();
             if (!work.isEmpty() && !named.caution().isBlank()) {

@@ -18,6 +18,7 @@ import kiver.server.batch.Batch;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.season.SeasonBoard;
+import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
 
 /** The work that is coming, day by day, as forecasts stand; for sheets on the wall and for calendars. */
@@ -27,8 +28,10 @@ class WorkAhead {
     private final SeasonBoard board;
     private final RoundService round;
     private final NurseryClock clock;
+    private final Wording wording;
 
-    WorkAhead(SeasonBoard board, RoundService round, NurseryClock clock) {
+    WorkAhead(SeasonBoard board, RoundService round, NurseryClock clock, Wording wording) {
+        this.wording = wording;
         this.board = board;
         this.round = round;
         this.clock = clock;
@@ -87,7 +90,8 @@ class WorkAhead {
             BatchAnalysis batch = stop.batch();
             stop.tasks().forEach(task -> works.add(work(
                     today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
-                    TaskWords.doing(task.kind(), plants(batch)) + ". " + TaskWords.of(task.why(), today))));
+                    wording.say("task." + task.kind(), Map.of("plants", plants(batch))) + ". "
+                            + wording.say((Record) task.why(), today, Map.of()))));
             boolean met = batch.file().stillWanted() == 0;
             if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();

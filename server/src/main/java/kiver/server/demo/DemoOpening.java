@@ -1,0 +1,57 @@
+package kiver.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import kiver.server.crop.CropBook;
+import kiver.server.order.OrderBook;
+import kiver.server.order.Site;
+import kiver.server.plan.Wish;
+import kiver.server.promise.PromiseService;
+import org.springframework.stereotype.Component;
+
+/** The last of the demonstration's winter: plants for the stall by the gate, and a grower who asks for several kinds at once. */
+@Component
+class DemoOpening {
+
+    private static final LocalDate FOR = LocalDate.of(2027, 6, 11);
+    private static final String FOR_THE_STALL = "Low Ember";
+    private static final String ASKING = "Fennick Flowers";
+    private static final List<String> ASKED = List.of("White Skein", "Blue Pincushion", "Dry Harbour");
+
+    private final PromiseService promises;
+    private final CropBook crops;
+    private final OrderBook orders;
+
+    DemoOpening(PromiseService promises, CropBook crops, OrderBook orders) {
+        this.promises = promises;
+        this.crops = crops;
+        this.orders = orders;
+    }
+
+    /** Taken once, however often the demonstration is started on that day. */
+    void live() {
+        int spares = promises.sowForNobody(id("for the stall"), wish(FOR_THE_STALL, 90, null));
+        long grower = orders.growers().stream()
+                .filter(each -> each.name().equals(ASKING))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Site site = orders.sites().stream().filter(each -> each.growerId() == grower).findFirst().orElseThrow();
+        List<PromiseService.LineWish> lines = new ArrayList<>();
+        lines.add(new PromiseService.LineWish(wish(FOR_THE_STALL, 40, site.id()), spares, null));
+        ASKED.forEach(variety -> lines.add(new PromiseService.LineWish(wish(variety, 30, site.id()), null, null)));
+        promises.accept(id("several kinds"), grower, site.id(), lines, null);
+    }
+
+    private Wish wish(String variety, int plants, Long site) {
+        long id = crops.varieties().stream().filter(each -> each.name().equals(variety)).findFirst().orElseThrow().id();
+        return new Wish(id, "module-60", plants, 4, 6, FOR, null, null, site, null);
+    }
+
+    private static UUID id(String what) {
+        return UUID.nameUUIDFromBytes(("opening " + what).getBytes(StandardCharsets.UTF_8));
+    }
+}

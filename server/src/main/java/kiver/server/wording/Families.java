@@ -1,0 +1,39 @@
+package kiver.server.wording;
+
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import kiver.core.plan.Obstacle;
+import kiver.core.promise.Proviso;
+import kiver.core.today.WhyNow;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.jsontype.NamedType;
+
+/** The sealed families of reasons that go out as data: each member names its kind beside its parts. */
+@Configuration
+public class Families {
+
+    /** All of them. */
+    public static final List<Class<?>> ALL = List.of(Obstacle.class, Proviso.class, WhyNow.class);
+
+    /** Written as an object that names its kind. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    private interface WithKind {}
+
+    @Bean
+    JsonMapperBuilderCustomizer reasonsNameTheirKind() {
+        return builder -> ALL.forEach(family -> {
+            builder.addMixIn(family, WithKind.class);
+            builder.registerSubtypes(
+                    kinds(family).map(kind -> new NamedType(kind, kind.getSimpleName())).toArray(NamedType[]::new));
+        });
+    }
+
+    /** The kinds of a family. */
+    public static Stream<Class<?>> kinds(Class<?> family) {
+        return Arrays.stream(family.getPermittedSubclasses());
+    }
+}
