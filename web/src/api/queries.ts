@@ -30,7 +30,9 @@ export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => ans
 
 export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answered(api.GET('/api/round')) });
 
-export const useOrders = () => useQuery({ queryKey: ['orders'], queryFn: () => answered(api.GET('/api/orders')) });
+/** Orders; those that are over only when they are asked for. */
+export const useOrders = (withDone = false) =>
+  useQuery({ queryKey: ['orders', withDone], placeholderData: keepPreviousData, queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone } } })) });
 
 export const useOrder = (number: number) =>
   useQuery({
@@ -38,8 +40,9 @@ export const useOrder = (number: number) =>
     queryFn: () => answered(api.GET('/api/orders/{number}', { params: { path: { number } } })),
   });
 
-export const useBatches = () =>
-  useQuery({ queryKey: ['batches'], queryFn: () => answered(api.GET('/api/batches')) });
+/** Batches; those whose plants have all gone only when they are asked for. */
+export const useBatches = (withGone = false) =>
+  useQuery({ queryKey: ['batches', withGone], placeholderData: keepPreviousData, queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone } } })) });
 
 export const useBatch = (number: number | undefined) =>
   useQuery({

@@ -11,9 +11,9 @@ const PATH: Stage[] = ['PLANNED', 'SOWN', 'EMERGING', 'GROWING_ON', 'HARDENING_O
 
 /** Every batch, by where it is on its path. */
 export function BatchesPage() {
-  const batches = useBatches();
   const [search, setSearch] = useState('');
   const [withGone, setWithGone] = useState(false);
+  const batches = useBatches(withGone);
   if (batches.isPending) return <Loading what="batches" />;
   if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);

@@ -9,8 +9,8 @@ const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.stan
 
 /** All orders, soonest first; those that are done are folded away. */
 export function OrdersPage({ mayTake }: { mayTake: boolean }) {
-  const orders = useOrders();
   const [withDone, setWithDone] = useState(false);
+  const orders = useOrders(withDone);
   if (orders.isPending) return <Loading what="orders" />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
   const open = orders.data.filter((order) => !isOver(order));

@@ -8,16 +8,16 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Times the answers that people wait for, over HTTP from a running demonstration: promises and trials of dragged sow
- * days. A program to run by hand, with the address as its argument; never part of the tests.
+ * Times the answers that people wait for, over HTTP from a running demonstration or made-up season: promises, trials of
+ * dragged sow days, the round, the board, lists, a batch, a tray, an order. A program to run by hand, with the address as its argument; never part of the tests.
  */
 final class MeasureAnswers {
 
     private static final int WARM_UP = 20;
     private static final int TIMES = 100;
     private static final List<String> QUESTIONS = List.of(
-            "400 curly kale, 12 June, Upper terrace, standard module", "200 lettuce 10 june lower meadow",
-            "90 squash 1 june upper terrace", "120 curly kale, 25 April, Upper terrace");
+            "400 curly kale, in 8 weeks, Upper terrace, standard module", "200 lettuce in 7 weeks lower meadow",
+            "90 squash in 6 weeks upper terrace", "120 curly kale, in 2 weeks, Upper terrace");
 
     private MeasureAnswers() {}
 

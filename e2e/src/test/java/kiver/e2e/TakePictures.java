@@ -21,7 +21,7 @@ public final class TakePictures {
             new View("orders", "/orders", Nursery.PROPAGATOR, false),
             new View("new-order", "/orders/new", Nursery.PROPAGATOR, false),
             new View("new-order-phone", "/orders/new", Nursery.PROPAGATOR, true),
-            new View("order", "/orders/114", Nursery.PROPAGATOR, false),
+            new View("order", "/orders/252", Nursery.PROPAGATOR, false),
             new View("batches", "/batches", Nursery.PROPAGATOR, false),
             new View("batch", "/batches/242", Nursery.PROPAGATOR, false),
             new View("batch-phone", "/batches/242", Nursery.HAND, true),
@@ -82,8 +82,8 @@ public final class TakePictures {
             }
             page.waitForLoadState(LoadState.NETWORKIDLE);
             if (view.path().equals("/orders/new")) {
-                Screen.typeOrder(page, "Lowermead Market Garden", "Blue Lantern", "150", "2027-06-10");
-                page.getByText("Seeds per cell compared").waitFor();
+                Screen.typeOrder(page, "Lowermead Market Garden", "Low Ember", "30", "2027-06-11");
+                page.getByText("50 free").waitFor();
             }
             if (view.path().equals("ASK")) {
                 page.keyboard().press("p");

@@ -16,6 +16,7 @@ import kiver.core.batch.RecordedChange;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.kept.Kept;
+import kiver.server.kept.Revisions;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import org.slf4j.Logger;
@@ -40,10 +41,12 @@ public class BatchBook {
     private final Map<Long, Folded> kept = new ConcurrentHashMap<>();
     private final BatchMapper mapper;
     private final ChangeJson json;
+    private final Revisions revisions;
     private volatile KeptAll keptAll;
     private volatile Map<Long, Long> linesOfEarlierReleases;
 
-    BatchBook(BatchMapper mapper, ChangeJson json) {
+    BatchBook(BatchMapper mapper, ChangeJson json, Revisions revisions) {
+        this.revisions = revisions;
         this.mapper = mapper;
         this.json = json;
     }
@@ -60,12 +63,12 @@ public class BatchBook {
 
     /** A mark that differs whenever anything has changed from which the state of batches follows. */
     public String mark() {
-        return mapper.mark();
+        return revisions.mark();
     }
 
     /** All batches by number; read anew only when something has changed. */
     public List<BatchFile> files() {
-        String mark = mapper.mark();
+        String mark = revisions.mark();
         KeptAll present = keptAll;
         if (present != null && present.mark().equals(mark)) {
             return present.files();

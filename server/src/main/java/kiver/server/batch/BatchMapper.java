@@ -57,16 +57,6 @@ interface BatchMapper {
             """, affectData = true)
     int insert(NewBatch batch);
 
-    /**
-     * A mark that differs whenever anything has changed from which the state of batches follows: the newest revision, and
-     * how many of the last thousand are there, since a transaction that began earlier may end later.
-     */
-    @Select("""
-            select newest.id || '/' || (select count(*) from revision where id > newest.id - 1000)
-            from (select coalesce(max(id), 0) as id from revision) newest
-            """)
-    String mark();
-
     /** How far each record has come. */
     record Reach(long batchId, int sequence) {}
 

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
 import kiver.core.place.PlaceId;
 import kiver.core.space.Occupancy;
 import kiver.server.account.Person;
@@ -21,6 +22,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Batches as they stand, and moving them. */
@@ -56,8 +58,11 @@ class BatchController {
             @Nullable LocalDate day) {}
 
     @GetMapping("/api/batches")
-    List<BatchSummary> batches() {
-        return analyst.all().stream().map(views.summarising()).toList();
+    List<BatchSummary> batches(@RequestParam(defaultValue = "false") boolean withGone) {
+        return analyst.all().stream()
+                .filter(batch -> withGone || batch.stage() != BatchStage.RELEASED)
+                .map(views.summarising())
+                .toList();
     }
 
     @GetMapping("/api/batches/{number}")

@@ -52,9 +52,9 @@ public class OrderBook {
         return mapper.line(id).orElseThrow(() -> new NotFound("such line"));
     }
 
-    /** What became of an order since it was taken, in order. */
-    public List<OrderChange> changes(Order order) {
-        return mapper.changes(order.id());
+    /** What became of orders since they were taken, by the order's number in the database. */
+    public Map<Long, List<OrderChange>> changes() {
+        return mapper.changes().stream().collect(Collectors.groupingBy(OrderChange::orderId));
     }
 
     private List<Order> withLines(List<OrderMapper.OrderRow> rows) {

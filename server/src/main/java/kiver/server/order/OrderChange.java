@@ -1,11 +1,13 @@
 package kiver.server.order;
 
+import com.fasterxml.jackson.annotation.JsonIgnore;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 
 /**
  * Something that became of an order after it was taken.
  *
+ * @param orderId of the order, in the database
  * @param position of the line it is about
  * @param day on which it was agreed
  * @param by who entered it, by name; empty for the nursery's simulated hands
@@ -14,7 +16,7 @@ import java.time.LocalDate;
  * @param after plants or day after; null where nothing is left
  */
 public record OrderChange(
-        int position, LocalDate day, String by, Kind kind, @Nullable String before, @Nullable String after) {
+        @JsonIgnore long orderId, int position, LocalDate day, String by, Kind kind, @Nullable String before, @Nullable String after) {
 
     /** Kinds of changes. */
     public enum Kind { LINE_ADDED, PLANTS_CHANGED, DAY_MOVED, LINE_CANCELLED }

@@ -136,13 +136,14 @@ interface OrderMapper {
             @Param("after") String after);
 
     @Select("""
-            select line.position, change.day, coalesce(account.name, '') as by, change.kind, change.before, change.after
+            select change.order_id, line.position, change.day, coalesce(account.name, '') as by, change.kind, change.before,
+                   change.after
             from order_change change
             join order_line line on line.id = change.line_id
             left join account on account.id = change.made_by
-            where change.order_id = #{orderId} order by change.id
+            order by change.id
             """)
-    List<OrderChange> changes(@Param("orderId") long orderId);
+    List<OrderChange> changes();
 
     @Select("select true from (select pg_advisory_xact_lock(4714)) as held")
     boolean lockBookings();

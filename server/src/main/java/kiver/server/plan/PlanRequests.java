@@ -94,7 +94,8 @@ public class PlanRequests {
         Way usual = WayFinder.wayFor(season, crop, today);
         HardeningProgramme programme =
                 HardeningProgramme.usualFor(crop.hardiness(), season.meanTemperature(usual.growingOn(), today, 40));
-        LotKnowledge.OfAll known = lots.ofAll(files);
+        // A batch that is left out here is not sown yet and has taught nothing.
+        LotKnowledge.OfAll known = lots.ofAll(batches.files());
         Optional<SeedLot> lot = chooseLot(wish, variety, files, known, today);
         Germination germination = lot.map(chosen -> known.germination(chosen, today, 0)).orElse(null);
         Optional<OutdoorSeason> outside =

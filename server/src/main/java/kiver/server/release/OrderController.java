@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Orders, what is proposed to go with them, and letting it go. */
@@ -64,8 +65,9 @@ class OrderController {
     record ReleaseMade(int number) {}
 
     @GetMapping("/api/orders")
-    List<OrderView> orders(@AuthenticationPrincipal Person person) {
-        return views.visibleTo(person);
+    List<OrderView> orders(
+            @RequestParam(defaultValue = "false") boolean withDone, @AuthenticationPrincipal Person person) {
+        return views.visibleTo(person, withDone);
     }
 
     @GetMapping("/api/orders/{number}")

@@ -2,8 +2,10 @@ package kiver.server.release;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.crop.CropBook;
@@ -12,6 +14,8 @@ import kiver.server.grow.BatchAnalyst;
 import kiver.server.grow.BatchViews;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
+import kiver.server.order.OrderChange;
+import kiver.server.order.OrderedLine;
 import kiver.server.problem.NotFound;
 import kiver.server.release.OrderView.Standing;
 import org.springframework.stereotype.Component;
@@ -35,9 +39,25 @@ class OrderViews {
         this.crops = crops;
     }
 
-    List<OrderView> visibleTo(Person person) {
-        List<Order> visible = person.role() == Role.GROWER ? orders.ordersOf(person.growerId()) : orders.orders();
-        return views(visible);
+    /**
+     * The orders that somebody may see.
+     *
+     * @param withDone whether those that are over are among them; a grower sees them always
+     */
+    List<OrderView> visibleTo(Person person, boolean withDone) {
+        if (person.role() == Role.GROWER) {
+            return views(orders.ordersOf(person.growerId()));
+        }
+        if (withDone) {
+            return views(orders.orders());
+        }
+        Map<Long, Integer> released = ReleaseService.releasedByLine(analyst.all());
+        return views(orders.orders().stream().filter(order -> !isDone(order, released)).toList());
+    }
+
+    /** Nothing of it is wanted any more, or all has gone. */
+    private static boolean isDone(Order order, Map<Long, Integer> released) {
+        return order.wanted().stream().allMatch(line -> released.getOrDefault(line.id(), 0) >= line.plants());
     }
 
     OrderView one(int number, Person person) {
@@ -51,13 +71,25 @@ class OrderViews {
     }
 
     private List<OrderView> views(List<Order> shown) {
-        List<BatchAnalysis> all = analyst.all();
+        Set<Long> wanted = shown.stream()
+                .flatMap(order -> order.lines().stream())
+                .map(OrderedLine::id)
+                .collect(Collectors.toSet());
+        List<BatchAnalysis> all = analyst.all().stream()
+                .filter(batch -> batch.file().promises().stream().anyMatch(promise -> wanted.contains(promise.lineId())))
+                .toList();
         List<Release> made = releases.releases(all.stream().map(BatchAnalysis::file).toList());
         LineViews lines = new LineViews(all, batches.summarising(), crops);
-        return shown.stream().map(order -> view(order, lines, made)).toList();
+        Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
+        Map<Long, List<OrderChange>> changes = orders.changes();
+        return shown.stream()
+                .map(order -> view(
+                        order, lines, releasesOf.getOrDefault(order.number(), List.of()),
+                        changes.getOrDefault(order.id(), List.of())))
+                .toList();
     }
 
-    private OrderView view(Order order, LineViews views, List<Release> made) {
+    private OrderView view(Order order, LineViews views, List<Release> made, List<OrderChange> changes) {
         List<OrderView.LineView> lines = order.lines().stream().map(views::of).toList();
         List<OrderView.LineView> wanted = lines.stream().filter(line -> line.cancelledOn() == null).toList();
         return new OrderView(
@@ -65,10 +97,9 @@ class OrderViews {
                 order.placedOn(), standing(wanted.stream().map(OrderView.LineView::standing).toList()),
                 wanted.stream().mapToDouble(OrderView.LineView::chance).min().orElse(0), lines,
                 made.stream()
-                        .filter(each -> each.orderNumber() == order.number())
                         .map(each -> new OrderView.ReleaseView(each.number(), each.day(), each.plants()))
                         .toList(),
-                orders.changes(order));
+                changes);
     }
 
     /** A whole order stands where its lines do; as soon as something has gone or is ready, that is what is to be said. */

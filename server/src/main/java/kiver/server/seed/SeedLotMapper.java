@@ -34,9 +34,6 @@ interface SeedLotMapper {
     @Select(LOTS + " where lot.id = #{id}")
     Optional<SeedLot> byId(@Param("id") long id);
 
-    @Select(LOTS + " where lot.variety_id = #{varietyId} order by lot.tested_on desc, lot.code")
-    List<SeedLot> ofVariety(@Param("varietyId") long varietyId);
-
     /** Waits for others who take seed from this lot. */
     @Select("select id from seed_lot where id = #{id} for update")
     Long lock(@Param("id") long id);

@@ -17,6 +17,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class LotKnowledge {
 
+    private volatile KeptLessons kept = new KeptLessons(List.of(), new OfAll(Map.of()));
+
+    /** Lessons, with the files they were drawn from; files are only ever replaced. */
+    private record KeptLessons(List<BatchFile> files, OfAll lessons) {}
+
+
     /**
      * The germination of a lot.
      *
@@ -29,8 +35,17 @@ public class LotKnowledge {
         return ofAll(files).germination(lot, day, exceptBatch);
     }
 
-    /** What every batch counted to the end taught of its lots, put together once. */
+    /** What every batch counted to the end taught of its lots, put together once for the same files. */
     public OfAll ofAll(List<BatchFile> files) {
+        KeptLessons present = kept;
+        if (present.files() != files) {
+            present = new KeptLessons(files, workedOut(files));
+            kept = present;
+        }
+        return present.lessons();
+    }
+
+    private static OfAll workedOut(List<BatchFile> files) {
         Map<Long, List<Lesson>> byLot = new HashMap<>();
         for (BatchFile file : files) {
             if (file.state().isCompletelyCounted()) {

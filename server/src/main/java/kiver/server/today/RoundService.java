@@ -72,6 +72,9 @@ public class RoundService {
         seenTo.addAll(evenings.foundWholeOn(today));
         List<Stop> stops = new ArrayList<>();
         for (BatchAnalysis batch : all) {
+            if (batch.stage() == BatchStage.RELEASED && batch.problem().isEmpty()) {
+                continue;
+            }
             int wanted = stillToRelease(batch.file());
             if (batch.problem().isPresent()) {
                 stops.add(new Stop(placeOf(batch), batch, List.of(), wanted));
