@@ -9,7 +9,7 @@ const PARTS = [
 ] as const;
 
 /** Sown cells as one bar that is always fully accounted for. */
-export function BalanceBar({ balance, needed }: { balance: Balance; needed: number }) {
+export function BalanceBar({ balance, needed, promised }: { balance: Balance; needed: number; promised: boolean }) {
   const parts = PARTS.filter((part) => balance[part.key] > 0);
   return (
     <>
@@ -22,7 +22,7 @@ export function BalanceBar({ balance, needed }: { balance: Balance; needed: numb
       </div>
       <p className="mt-2">
         {balance.sown} sown = {parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ')}
-        <span className="text-pencil">; {needed} plants ordered</span>
+        <span className="text-pencil">; {needed} plants {promised ? 'promised' : 'planned'}</span>
       </p>
     </>
   );

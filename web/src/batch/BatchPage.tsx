@@ -22,6 +22,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
   if (batch.isError) return <Trouble error={batch.error} retry={() => batch.refetch()} />;
   const view = batch.data;
   const { summary } = view;
+  const promised = summary.promises.reduce((sum, promise) => sum + promise.plants, 0);
   const path = summary.stage !== 'RELEASED' && summary.stage !== 'FAILED';
   return (
     <>
@@ -56,7 +57,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           {summary.balance.sown > 0 && (
             <section aria-label="Account" className="board p-4">
               <h2 className="mb-2">Its account, in cells</h2>
-              <BalanceBar balance={summary.balance} needed={summary.plants} />
+              <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} />
               {view.countsSeedlings && <p className="text-sm text-pencil">Clumps: {view.plantsAlive} seedlings in {counted(summary.balance.alive, 'cell')}; the order counts seedlings.</p>}
             </section>
           )}

@@ -69,7 +69,7 @@ describe('the verdict', () => {
 
 describe('the account', () => {
   it('adds up in words', () => {
-    render(<BalanceBar balance={{ sown: 100, waiting: 0, empty: 8, alive: 60, lost: 2, released: 30 }} needed={90} />);
+    render(<BalanceBar balance={{ sown: 100, waiting: 0, empty: 8, alive: 60, lost: 2, released: 30 }} needed={90} promised />);
     expect(screen.getByText(/100 sown = 30 released \+ 60 alive \+ 2 lost \+ 8 empty/)).toBeTruthy();
   });
 });

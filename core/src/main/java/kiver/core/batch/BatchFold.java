@@ -1,0 +1,225 @@
+package kiver.core.batch;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.Cell;
+import kiver.core.tray.TrayId;
+
+/**
+ * What a batch's changes add up to while they are gone through one after the other; nobody outside {@link BatchState}
+ * holds one, so a state once reached is never changed.
+ */
+final class BatchFold {
+
+    final SortedMap<Cell, CellState> cells = new TreeMap<>();
+    final List<BatchState.Placement> placements = new ArrayList<>();
+    final Map<TrayId, PlaceId> placeOfTray = new HashMap<>();
+    final Set<TrayId> leftUnsown = new HashSet<>();
+    final Set<TrayId> completelyCounted = new HashSet<>();
+    final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
+    final SortedSet<LocalDate> pottingDays = new TreeSet<>();
+    LocalDate sownOn;
+    LocalDate hardeningStartedOn;
+    LocalDate hardenedOn;
+    LocalDate lastHardeningDay;
+    int programmeDays;
+    int hardeningDays;
+
+    /** Lives through one change more; what cannot be true is refused. */
+    void apply(RecordedChange recorded) {
+        LocalDate day = recorded.day();
+        BatchChange change = recorded.change();
+        if (change instanceof BatchChange.Sown sown) {
+            sow(recorded.sequence(), day, sown);
+        } else if (change instanceof BatchChange.LeftUnsown left) {
+            leftUnsown.add(left.tray());
+        } else if (change instanceof BatchChange.Counted counted) {
+            count(day, counted);
+        } else if (change instanceof BatchChange.Lost lost) {
+            changeAll(lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
+        } else if (change instanceof BatchChange.PottedOn potted) {
+            potOn(day, potted);
+        } else if (change instanceof BatchChange.Moved moved) {
+            requireSown();
+            move(day, moved);
+        } else if (change instanceof BatchChange.HardeningStarted started) {
+            startHardening(day, started);
+        } else if (change instanceof BatchChange.HardenedForDay) {
+            hardenForDay(day);
+        } else if (change instanceof BatchChange.HardeningEnded) {
+            requireHardening();
+            hardenedOn = day;
+        } else if (change instanceof BatchChange.Released released) {
+            changeAll(released.tray(), released.cells(), Set.of(CellCondition.ALIVE), CellCondition.RELEASED);
+        }
+    }
+
+    private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
+        for (Cell cell : sown.run().cells()) {
+            if (cells.putIfAbsent(cell, CellState.sown(sown.seedsPerCell(), sequence)) != null) {
+                throw new ChangeRefused("run", "Cell " + cell.number() + " of this tray is sown already.");
+            }
+        }
+        placeOfTray.put(sown.run().tray(), sown.place());
+        leftUnsown.remove(sown.run().tray());
+        if (sownOn == null) {
+            sownOn = day;
+            placements.add(new BatchState.Placement(sown.place(), day));
+        }
+    }
+
+    private void move(LocalDate day, BatchChange.Moved moved) {
+        Collection<TrayId> going = moved.trays().isEmpty() ? trays() : moved.trays();
+        for (TrayId tray : going) {
+            if (!placeOfTray.containsKey(tray)) {
+                throw new ChangeRefused("trays", "One of these trays holds nothing of this batch.");
+            }
+            placeOfTray.put(tray, moved.place());
+        }
+        PlaceId most = placeOfMost();
+        if (!most.equals(placements.get(placements.size() - 1).place())) {
+            placements.add(new BatchState.Placement(most, day));
+        }
+    }
+
+    /** The place where most of its trays stand; of two with as many the one it was at before. */
+    private PlaceId placeOfMost() {
+        PlaceId before = placements.get(placements.size() - 1).place();
+        Map<PlaceId, Integer> count = new HashMap<>();
+        trays().forEach(tray -> count.merge(placeOfTray.get(tray), 1, Integer::sum));
+        return count.entrySet().stream()
+                .max(Comparator.<Map.Entry<PlaceId, Integer>>comparingInt(Map.Entry::getValue)
+                        .thenComparing(entry -> entry.getKey().equals(before))
+                        .thenComparing(entry -> -entry.getKey().number()))
+                .map(Map.Entry::getKey)
+                .orElse(before);
+    }
+
+    private void count(LocalDate day, BatchChange.Counted counted) {
+        requireSown();
+        new TreeMap<>(counted.seedlings()).forEach((number, seedlings) ->
+                see(new Cell(counted.tray(), number), before -> before.counted(seedlings)));
+        counted.somethingUp().forEach(number -> see(new Cell(counted.tray(), number), CellState::seenUp));
+        if (counted.complete()) {
+            completelyCounted.add(counted.tray());
+        }
+        if (completelyCounted.contains(counted.tray())) {
+            cells.replaceAll((cell, state) ->
+                    cell.tray().equals(counted.tray()) && state.condition() == CellCondition.WAITING
+                            ? state.with(CellCondition.EMPTY)
+                            : state);
+        }
+        cellsUp.put(day, emerged());
+    }
+
+    private void see(Cell cell, UnaryOperator<CellState> seen) {
+        CellState before = sownCell(cell, "seedlings");
+        if (before.condition() == CellCondition.LOST || before.condition() == CellCondition.RELEASED) {
+            throw new ChangeRefused("seedlings", "The plant of cell " + cell.number() + " is "
+                    + before.condition().name().toLowerCase(Locale.ROOT)
+                    + " already; undo that first if it is wrong.");
+        }
+        cells.put(cell, seen.apply(before));
+    }
+
+    private void potOn(LocalDate day, BatchChange.PottedOn potted) {
+        List<Cell> into = potted.into().cells();
+        for (int index = 0; index < into.size(); index++) {
+            Cell from = new Cell(potted.from(), potted.cells().get(index));
+            CellState before = sownCell(from, "cells");
+            if (before.condition() != CellCondition.ALIVE) {
+                throw new ChangeRefused("cells", "Cell " + from.number() + " holds no living plant to pot on.");
+            }
+            if (cells.containsKey(into.get(index))) {
+                throw new ChangeRefused("into", "Place " + into.get(index).number() + " of that tray is taken already.");
+            }
+            cells.remove(from);
+            cells.put(into.get(index), before);
+        }
+        if (completelyCounted.contains(potted.from())) {
+            completelyCounted.add(potted.into().tray());
+        }
+        placeOfTray.putIfAbsent(potted.into().tray(), placeOfTray.get(potted.from()));
+        pottingDays.add(day);
+    }
+
+    private void startHardening(LocalDate day, BatchChange.HardeningStarted started) {
+        requireSown();
+        if (cells.values().stream().noneMatch(cell -> cell.condition() == CellCondition.ALIVE)) {
+            throw new ChangeRefused("batch", "No plant of this batch is alive, so none can be hardened.");
+        }
+        if (hardeningStartedOn != null) {
+            throw new ChangeRefused("batch", "Hardening of this batch began on " + hardeningStartedOn + " already.");
+        }
+        hardeningStartedOn = day;
+        programmeDays = started.programmeDays();
+        trays().forEach(tray -> placeOfTray.put(tray, started.place()));
+        placements.add(new BatchState.Placement(started.place(), day));
+    }
+
+    private void hardenForDay(LocalDate day) {
+        requireHardening();
+        if (day.equals(lastHardeningDay)) {
+            throw new ChangeRefused("day", "The hardening of " + day + " is recorded already.");
+        }
+        lastHardeningDay = day;
+        hardeningDays++;
+    }
+
+    private void requireHardening() {
+        if (hardeningStartedOn == null || hardenedOn != null) {
+            throw new ChangeRefused("batch", "This batch is not being hardened off.");
+        }
+    }
+
+    private void requireSown() {
+        if (sownOn == null) {
+            throw new ChangeRefused("batch", "This batch is not sown yet.");
+        }
+    }
+
+    private void changeAll(TrayId tray, List<Integer> numbers, Set<CellCondition> from, CellCondition to) {
+        for (int number : numbers) {
+            Cell cell = new Cell(tray, number);
+            CellState before = sownCell(cell, "cells");
+            if (!from.contains(before.condition())) {
+                throw new ChangeRefused("cells", "Cell " + number + " holds no living plant; take it out of the choice.");
+            }
+            cells.put(cell, before.with(to));
+        }
+    }
+
+    private CellState sownCell(Cell cell, String field) {
+        CellState state = cells.get(cell);
+        if (state == null) {
+            throw new ChangeRefused(field, "Cell " + cell.number() + " of this tray is not sown with this batch.");
+        }
+        return state;
+    }
+
+    /** The trays it lies in, in order. */
+    Collection<TrayId> trays() {
+        TreeSet<Long> numbers = new TreeSet<>();
+        cells.keySet().forEach(cell -> numbers.add(cell.tray().number()));
+        return numbers.stream().map(TrayId::new).toList();
+    }
+
+    /** Cells in which a seedling was ever seen. */
+    int emerged() {
+        return (int) cells.values().stream().filter(cell -> cell.seedlings() > 0).count();
+    }
+}
