@@ -27,6 +27,11 @@ public final class BatchState {
     private final Set<Integer> corrected = new HashSet<>();
     private final BatchFold fold = new BatchFold();
 
+    // Asked for many times; worked out when first asked. Two who do so at once find the same.
+    private Balance balance;
+    private List<TrayId> trays;
+    private SortedMap<Integer, Sowing> sowings;
+
     /**
      * Where the batch stood from a day on.
      *
@@ -120,22 +125,19 @@ public final class BatchState {
 
     /** The account of its cells. */
     public Balance balance() {
-        return new Balance(
-                fold.cells.size(),
-                in(CellCondition.WAITING),
-                in(CellCondition.EMPTY),
-                in(CellCondition.ALIVE),
-                in(CellCondition.LOST),
-                in(CellCondition.RELEASED));
+        if (balance == null) {
+            int[] in = new int[CellCondition.values().length];
+            fold.cells.values().forEach(cell -> in[cell.condition().ordinal()]++);
+            balance = new Balance(
+                    fold.cells.size(), in[CellCondition.WAITING.ordinal()], in[CellCondition.EMPTY.ordinal()],
+                    in[CellCondition.ALIVE.ordinal()], in[CellCondition.LOST.ordinal()], in[CellCondition.RELEASED.ordinal()]);
+        }
+        return balance;
     }
 
     /** Cells in which a seedling was ever seen, whatever became of it. */
     public int emerged() {
         return fold.emerged();
-    }
-
-    private int in(CellCondition condition) {
-        return (int) fold.cells.values().stream().filter(cell -> cell.condition() == condition).count();
     }
 
     /** The sown cells and what is true of them, in the order of trays and cells. */
@@ -145,7 +147,10 @@ public final class BatchState {
 
     /** The trays it lies in, in order. */
     public Collection<TrayId> trays() {
-        return fold.trays();
+        if (trays == null) {
+            trays = List.copyOf(fold.trays());
+        }
+        return trays;
     }
 
     /** The numbers of its cells in a tray that are in a condition, rising. */
@@ -265,11 +270,14 @@ public final class BatchState {
 
     /** The sowings that count, by their sequence, earliest first. */
     public SortedMap<Integer, Sowing> sowings() {
-        SortedMap<Integer, Sowing> sowings = new TreeMap<>();
-        for (RecordedChange recorded : changes) {
-            if (recorded.change() instanceof BatchChange.Sown sown && !isCorrected(recorded.sequence())) {
-                sowings.put(recorded.sequence(), new Sowing(sown, recorded.day()));
+        if (sowings == null) {
+            SortedMap<Integer, Sowing> found = new TreeMap<>();
+            for (RecordedChange recorded : changes) {
+                if (recorded.change() instanceof BatchChange.Sown sown && !isCorrected(recorded.sequence())) {
+                    found.put(recorded.sequence(), new Sowing(sown, recorded.day()));
+                }
             }
+            sowings = Collections.unmodifiableSortedMap(found);
         }
         return sowings;
     }
