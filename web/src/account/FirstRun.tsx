@@ -4,13 +4,15 @@ import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
+import { say } from '../words/say';
+import { altitudeUnit, typedAltitude, typedNumber } from '../words/quantity';
 
 const EMPTY = { nursery: '', name: '', email: '', password: '', latitude: '', altitude: '' };
 
 /** The first page of a new nursery: makes the propagator's account. */
 export function FirstRun() {
   const [typed, setTyped] = useState(EMPTY);
-  const setUp = useChange((entry: typeof EMPTY) => answered(api.POST('/api/setup', { body: { ...entry, latitude: figure(entry.latitude), altitude: figure(entry.altitude) } })));
+  const setUp = useChange((entry: typeof EMPTY) => answered(api.POST('/api/setup', { body: { ...entry, latitude: typedNumber(entry.latitude) as number, altitude: typedAltitude(entry.altitude) as number } })));
   const entry = (key: keyof typeof EMPTY, type: string, autoComplete: string) => (
     <Input
       className="entry"
@@ -22,8 +24,8 @@ export function FirstRun() {
   );
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-4 p-6">
-      <h1>Set up your nursery</h1>
-      <p className="text-pencil">The first account is the propagator's: it takes orders, plans and releases.</p>
+      <h1>{say('Set up your nursery')}</h1>
+      <p className="text-pencil">{say("The first account is the propagator's: it takes orders, plans and releases.")}</p>
       <form
         className="flex flex-col gap-4"
         noValidate
@@ -32,40 +34,34 @@ export function FirstRun() {
           setUp.mutate(typed);
         }}
       >
-        <Field name="Name of the nursery" problem={setUp.error?.problemAt('nursery')}>
+        <Field name={say('Name of the nursery')} problem={setUp.error?.problemAt('nursery')}>
           {entry('nursery', 'text', 'organization')}
         </Field>
         <div className="grid grid-cols-2 gap-3">
-          <Field name="Latitude" hint="degrees, south negative" problem={setUp.error?.problemAt('latitude')}>
+          <Field name={say('Latitude')} hint={say('degrees, south negative')} problem={setUp.error?.problemAt('latitude')}>
             {entry('latitude', 'text', 'off')}
           </Field>
-          <Field name="Height above the sea" hint="m" problem={setUp.error?.problemAt('altitude')}>
+          <Field name={say('Height above the sea')} hint={altitudeUnit()} problem={setUp.error?.problemAt('altitude')}>
             {entry('altitude', 'text', 'off')}
           </Field>
         </div>
         <p className="text-sm text-pencil">
-          From these Kiver knows the length of the days and assumes your weather, and says so, until you read a station's file in.
+          {say("From these Kiver knows the length of the days and assumes your weather, and says so, until you read a station's file in.")}
         </p>
-        <Field name="Your name" problem={setUp.error?.problemAt('name')}>
+        <Field name={say('Your name')} problem={setUp.error?.problemAt('name')}>
           {entry('name', 'text', 'name')}
         </Field>
-        <Field name="E-mail address" problem={setUp.error?.problemAt('email')}>
+        <Field name={say('E-mail address')} problem={setUp.error?.problemAt('email')}>
           {entry('email', 'email', 'username')}
         </Field>
-        <Field name="Password" hint="10 letters or more" problem={setUp.error?.problemAt('password')}>
+        <Field name={say('Password')} hint={say('10 letters or more')} problem={setUp.error?.problemAt('password')}>
           {entry('password', 'password', 'new-password')}
         </Field>
         {setUp.error && setUp.error.problems.length === 0 && <Refusal message={setUp.error.message} />}
         <button className="act act-main" disabled={setUp.isPending}>
-          Make the first account
+          {say('Make the first account')}
         </button>
       </form>
     </main>
   );
-}
-
-/** What was typed as a number; what is none is sent as nothing and refused with words. */
-function figure(typed: string): number {
-  const read = Number(typed.trim().replace(',', '.').replace('−', '-'));
-  return typed.trim() === '' || Number.isNaN(read) ? (undefined as unknown as number) : read;
 }

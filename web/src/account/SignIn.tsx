@@ -5,6 +5,7 @@ import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
+import { say } from '../words/say';
 
 export function SignIn({ session }: { session: SessionView }) {
   const [email, setEmail] = useState('');
@@ -29,20 +30,20 @@ export function SignIn({ session }: { session: SessionView }) {
         }}
         noValidate
       >
-        <Field name="E-mail address" problem={signIn.error?.problemAt('email')}>
+        <Field name={say('E-mail address')} problem={signIn.error?.problemAt('email')}>
           <Input className="entry" type="email" autoComplete="username" autoFocus value={email} onChange={(event) => setEmail(event.target.value)} />
         </Field>
-        <Field name="Password" problem={signIn.error?.problemAt('password')}>
+        <Field name={say('Password')} problem={signIn.error?.problemAt('password')}>
           <Input className="entry" type="password" autoComplete="current-password" value={password} onChange={(event) => setPassword(event.target.value)} />
         </Field>
         {signIn.error && signIn.error.problems.length === 0 && <Refusal message={signIn.error.message} />}
         <button className="act act-main" disabled={signIn.isPending}>
-          Sign in
+          {say('Sign in')}
         </button>
       </form>
       {session.demo && (
         <p className="text-sm text-pencil">
-          Demonstration: the start command printed the addresses and the password.
+          {say('Demonstration: the start command printed the addresses and the password.')}
         </p>
       )}
     </main>

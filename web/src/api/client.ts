@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
+import { say } from '../words/say';
 
 type Schemas = components['schemas'];
 export type BatchSummary = Schemas['BatchSummary'];
@@ -47,6 +48,9 @@ export type Stage = BatchSummary['stage'];
 export type Verdict = BatchSummary['verdict'];
 export type Urgency = Schemas['TaskView']['urgency'];
 export type TaskKind = Schemas['TaskView']['kind'];
+/** Codes that have a name in words. */
+export type Named = Stage | Standing | PathView['kind'] | Choices['lossReasons'][number] | Choices['programmes'][number]['programme'];
+type Standing = LineView['standing'];
 
 /** What is wrong with one entry. */
 export interface FieldProblem {
@@ -95,7 +99,7 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
   try {
     answer = await call;
   } catch {
-    throw new Refused(0, 'Kiver cannot be reached from here just now. What you typed is still here; nothing of it was sent.', []);
+    throw new Refused(0, say('Kiver cannot be reached from here just now. What you typed is still here; nothing of it was sent.'), []);
   }
   if (!answer.response.ok) {
     throw refusal(answer.response.status, answer.error);
@@ -122,9 +126,9 @@ export function refusal(status: number, body: unknown): Refused {
   const message =
     detail.detail ??
     (status === 401
-      ? 'You are no longer signed in. Sign in again; what you typed is still here.'
+      ? say('You are no longer signed in. Sign in again; what you typed is still here.')
       : status === 403
-        ? 'This is not yours to do or see. Ask the propagator.'
-        : 'Something went wrong on the server; nothing was saved. Try again.');
+        ? say('This is not yours to do or see. Ask the propagator.')
+        : say('Something went wrong on the server; nothing was saved. Try again.'));
   return new Refused(status, message, detail.errors ?? []);
 }

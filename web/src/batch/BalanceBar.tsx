@@ -1,11 +1,12 @@
 import type { Balance } from '../api/client';
+import { say } from '../words/say';
 
 const PARTS = [
-  { key: 'released', name: 'released', look: 'bg-wash', sign: '→' },
-  { key: 'alive', name: 'alive', look: 'bg-alive', sign: '' },
-  { key: 'waiting', name: 'nothing up yet', look: 'bg-board border border-pencil', sign: '·' },
-  { key: 'lost', name: 'lost', look: 'bg-brick-wash', sign: '×' },
-  { key: 'empty', name: 'empty', look: 'bg-wall border border-rule', sign: '–' },
+  { key: 'released', name: say('released'), look: 'bg-wash', sign: '→' },
+  { key: 'alive', name: say('alive'), look: 'bg-alive', sign: '' },
+  { key: 'waiting', name: say('nothing up yet'), look: 'bg-board border border-pencil', sign: '·' },
+  { key: 'lost', name: say('lost'), look: 'bg-brick-wash', sign: '×' },
+  { key: 'empty', name: say('empty'), look: 'bg-wall border border-rule', sign: '–' },
 ] as const;
 
 /** Sown cells as one bar that is always fully accounted for. */
@@ -21,8 +22,8 @@ export function BalanceBar({ balance, needed, promised }: { balance: Balance; ne
         ))}
       </div>
       <p className="mt-2">
-        {balance.sown} sown = {parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ')}
-        <span className="text-pencil">; {needed} plants {promised ? 'promised' : 'planned'}</span>
+        {say('{sown} sown = {parts}', { sown: balance.sown, parts: parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ') })}
+        <span className="text-pencil">{say('; {needed} plants {either, select, true {promised} other {planned}}', { needed, either: String(Boolean(promised)) })}</span>
       </p>
     </>
   );

@@ -5,7 +5,9 @@ import { useBatches } from '../api/queries';
 import { forWhom } from '../look/forWhom';
 import { STAGE_WORDS, StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { chanceWords, dayWords, shortDay } from '../look/words';
+import { dayWords, shortDay } from '../words/days';
+import { chanceWords, VERDICT_WORDS } from '../words/phrases';
+import { say } from '../words/say';
 
 const PATH: Stage[] = ['PLANNED', 'SOWN', 'EMERGING', 'GROWING_ON', 'HARDENING_OFF', 'READY', 'RELEASED', 'FAILED'];
 
@@ -14,7 +16,7 @@ export function BatchesPage() {
   const [search, setSearch] = useState('');
   const [withGone, setWithGone] = useState(false);
   const batches = useBatches(withGone);
-  if (batches.isPending) return <Loading what="batches" />;
+  if (batches.isPending) return <Loading what={say('batches')} />;
   if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = batches.data.filter((batch) => {
@@ -24,17 +26,17 @@ export function BatchesPage() {
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-4">
-        <h1>Batches</h1>
+        <h1>{say('Batches')}</h1>
         <input
-          className="entry max-w-xs" type="search" aria-label="Find a batch" placeholder="kale, T1012, warm room, a grower…"
+          className="entry max-w-xs" type="search" aria-label={say('Find a batch')} placeholder={say('kale, T1012, warm room, a grower…')}
           value={search} onChange={(event) => setSearch(event.target.value)}
         />
         <label className="flex min-h-11 items-center gap-2">
           <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => setWithGone(event.target.checked)} />
-          with those released
+          {say('with those released')}
         </label>
       </div>
-      {shown.length === 0 && <Nothing>No batch fits. Look for fewer words, or take an order first.</Nothing>}
+      {shown.length === 0 && <Nothing>{say('No batch fits. Look for fewer words, or take an order first.')}</Nothing>}
       {PATH.map((stage) => {
         const here = shown.filter((batch) => batch.stage === stage);
         if (here.length === 0) return null;
@@ -61,17 +63,17 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
         <span><strong>{batch.variety}</strong> <span className="text-pencil">{batch.crop.toLowerCase()}</span></span>
         <span>{batch.place}</span>
         <span className="text-pencil">
-          {batch.stage === 'PLANNED' ? `sow ${dayWords(batch.sowDay)}` : cellsWords(batch)}
+          {batch.stage === 'PLANNED' ? say('sow {sowDay}', { sowDay: dayWords(batch.sowDay) }) : cellsWords(batch)}
           {watched && (batch.verdict === 'LATE' || batch.verdict === 'FAILING') && (
-            <strong className="ml-2 text-brick">{batch.verdict.toLowerCase()}</strong>
+            <strong className="ml-2 text-brick">{VERDICT_WORDS[batch.verdict].toLowerCase()}</strong>
           )}
         </span>
         <span className="text-sm">
-          {batch.ready && `ready ${shortDay(batch.ready.early)}${batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}`}, `}
-          {batch.promises.length > 0 ? 'wanted' : 'grown for'} {shortDay(batch.target)}
-          {batch.shares.free > 0 && batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && <strong className="ml-2">{batch.shares.free} free</strong>}
+          {batch.ready && say('ready {early}{what}, ', { early: shortDay(batch.ready.early), what: batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}` })}
+          {batch.promises.length > 0 ? say('wanted {target}', { target: shortDay(batch.target) }) : say('grown for {target}', { target: shortDay(batch.target) })}
+          {batch.shares.free > 0 && batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && <strong className="ml-2">{say('{free} free', { free: batch.shares.free })}</strong>}
           {open && (
-            <span className={`block ${batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>in time {chanceWords(batch.chance)}</span>
+            <span className={`block ${batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>{say('in time {chance}', { chance: chanceWords(batch.chance) })}</span>
           )}
         </span>
       </Link>
@@ -82,8 +84,8 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
 function cellsWords(batch: BatchSummary): string {
   const { balance } = batch;
   if (batch.problem) return batch.problem;
-  if (batch.stage === 'RELEASED') return `${balance.released} released`;
-  if (batch.traysToSow > 0) return `part sown, ${batch.traysToSow} to go`;
-  if (balance.waiting > 0) return `${balance.alive} of ${balance.sown} cells up`;
-  return `${balance.alive} alive of ${balance.sown} sown`;
+  if (batch.stage === 'RELEASED') return say('{released} released', { released: balance.released });
+  if (batch.traysToSow > 0) return say('part sown, {traysToSow} to go', { traysToSow: batch.traysToSow });
+  if (balance.waiting > 0) return say('{alive} of {sown} cells up', { alive: balance.alive, sown: balance.sown });
+  return say('{alive} alive of {sown} sown', { alive: balance.alive, sown: balance.sown });
 }

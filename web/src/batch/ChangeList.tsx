@@ -6,7 +6,8 @@ import { useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Nothing, Refusal } from '../look/States';
-import { dayWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { say } from '../words/say';
 
 const SHOWN_AT_FIRST = 6;
 
@@ -16,7 +17,7 @@ type Change = BatchView['changes'][number];
 export function ChangeList({ batch }: { batch: BatchView }) {
   const [all, setAll] = useState(false);
   const [wrong, setWrong] = useState<Change>();
-  if (batch.changes.length === 0) return <Nothing>Nothing yet. The first entry will be its sowing.</Nothing>;
+  if (batch.changes.length === 0) return <Nothing>{say('Nothing yet. The first entry will be its sowing.')}</Nothing>;
   const newest = [...batch.changes].reverse();
   const shown = all ? newest : newest.slice(0, SHOWN_AT_FIRST);
   return (
@@ -29,13 +30,13 @@ export function ChangeList({ batch }: { batch: BatchView }) {
               {change.words} <span className="text-sm text-pencil">{change.by}</span>
             </span>
             {change.corrected ? (
-              <span className="px-2 text-sm text-pencil">undone</span>
+              <span className="px-2 text-sm text-pencil">{say('undone')}</span>
             ) : (
               <button
-                className="trail min-h-11 px-2 text-sm" aria-label={`Undo entry ${change.sequence}: ${change.words}`}
+                className="trail min-h-11 px-2 text-sm" aria-label={say('Undo entry {sequence}: {words}', { sequence: change.sequence, words: change.words })}
                 onClick={() => setWrong(change)}
               >
-                Undo
+                {say('Undo')}
               </button>
             )}
           </li>
@@ -43,7 +44,7 @@ export function ChangeList({ batch }: { batch: BatchView }) {
       </ol>
       {newest.length > SHOWN_AT_FIRST && (
         <button className="trail min-h-11" onClick={() => setAll(!all)}>
-          {all ? 'Show fewer' : `Show all ${newest.length}`}
+          {all ? say('Show fewer') : say('Show all {newest}', { newest: newest.length })}
         </button>
       )}
       {wrong && <Undoing batch={batch.summary.number} change={wrong} close={() => setWrong(undefined)} />}
@@ -57,7 +58,7 @@ function Undoing({ batch, change, close }: { batch: number; change: Change; clos
     answered(api.POST('/api/batches/{number}/corrections', { params: { path: { number: batch } }, body: { requestId, ...entry } })),
   );
   return (
-    <Sheet title={`Undo entry ${change.sequence}`} open close={close}>
+    <Sheet title={say('Undo entry {sequence}', { sequence: change.sequence })} open close={close}>
       <form
         className="flex flex-col gap-3" noValidate
         onSubmit={(event) => {
@@ -66,12 +67,12 @@ function Undoing({ batch, change, close }: { batch: number; change: Change; clos
         }}
       >
         <p>{change.words}</p>
-        <p className="text-sm text-pencil">The entry stays in the record, struck through, with the reason. An undoing can be undone in its turn.</p>
-        <Field name="Why" problem={correct.error?.problemAt('reason')}>
+        <p className="text-sm text-pencil">{say('The entry stays in the record, struck through, with the reason. An undoing can be undone in its turn.')}</p>
+        <Field name={say('Why')} problem={correct.error?.problemAt('reason')}>
           <Input className="entry" value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
         </Field>
         <Refusal message={correct.error && !correct.error.problemAt('reason') ? correct.error.message : undefined} />
-        <button className="act act-main" disabled={correct.isPending}>Undo this entry</button>
+        <button className="act act-main" disabled={correct.isPending}>{say('Undo this entry')}</button>
       </form>
     </Sheet>
   );

@@ -3,25 +3,27 @@ import type { BatchSummary } from '../api/client';
 import { answered, api } from '../api/client';
 import { useNumberedChange } from '../api/queries';
 import { Refusal } from '../look/States';
-import { chanceWords, counted, shortDay } from '../look/words';
+import { shortDay } from '../words/days';
+import { chanceWords } from '../words/phrases';
+import { say } from '../words/say';
 
 /** Whom a batch is for, and how its plants are shared out. */
 export function Promises({ summary }: { summary: BatchSummary }) {
   const { shares } = summary;
   return (
     <>
-      {summary.promises.length === 0 && <p>nobody yet, {counted(summary.plants, 'plant')} planned</p>}
+      {summary.promises.length === 0 && <p>{say('nobody yet, {plants, plural, one {# plant} other {# plants}} planned', { plants: summary.plants })}</p>}
       {summary.promises.map((promise) => (
         <p key={`${promise.order} ${promise.line}`}>
-          <Link className="trail" to={`/orders/${promise.order}`}>order {promise.order}</Link>, {promise.plants} plants, {promise.grower}
-          {summary.promises.length > 1 && <span className="block text-sm text-pencil">for {shortDay(promise.target)}, {chanceWords(promise.chance)}</span>}
+          <Link className="trail" to={`/orders/${promise.order}`}>{say('order {order}', { order: promise.order })}</Link>{say(', {plants} plants, {grower}', { plants: promise.plants, grower: promise.grower })}
+          {summary.promises.length > 1 && <span className="block text-sm text-pencil">{say('for {target}, {chance}', { target: shortDay(promise.target), chance: chanceWords(promise.chance) })}</span>}
         </p>
       ))}
       {(shares.free > 0 || shares.reserved > 0 || shares.missing > 0) && (
         <p className="text-sm">
           {shares.missing > 0
-            ? <strong className="text-brick">{counted(shares.missing, 'plant')} short of what is promised</strong>
-            : <>{shares.promised} promised, {shares.reserved} kept as spares, <strong>{shares.free} free</strong></>}
+            ? <strong className="text-brick">{say('{plants, plural, one {# plant} other {# plants}} short of what is promised', { plants: shares.missing })}</strong>
+            : <>{say('{promised} promised, {reserved} kept as spares,', { promised: shares.promised, reserved: shares.reserved })}{' '}<strong>{say('{free} free', { free: shares.free })}</strong></>}
         </p>
       )}
     </>
@@ -37,7 +39,7 @@ export function Withdraw({ batch }: { batch: number }) {
   return (
     <div>
       <button className="act w-full" disabled={withdraw.isPending} onClick={() => withdraw.mutate({ batch }, { onSuccess: () => void navigate('/batches') })}>
-        Take it out of the plan
+        {say('Take it out of the plan')}
       </button>
       <Refusal message={withdraw.error?.message} />
     </div>

@@ -1,4 +1,5 @@
 import { refusal, xsrfToken, type Refused } from '../api/client';
+import { say } from '../words/say';
 
 /** Something recorded at the bench that the server must hear of. */
 export interface Letter {
@@ -155,6 +156,6 @@ export async function postLetter(letter: Letter): Promise<Refused | undefined> {
     if (response.ok) return undefined;
     return refusal(response.status, await response.json().catch(() => undefined));
   } catch {
-    return refusal(0, { detail: 'No connection.' });
+    return refusal(0, { detail: say('No connection.') });
   }
 }

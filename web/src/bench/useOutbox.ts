@@ -3,6 +3,7 @@ import { Refused } from '../api/client';
 import { newRequestId, queryClient, refresh, useChange, useSession } from '../api/queries';
 import { RequestNumber } from '../api/requestNumber';
 import { Outbox, postLetter, type Alone } from './outbox';
+import { say } from '../words/say';
 
 /** One tab sends at a time, so that letters arrive in their order. */
 const alone: Alone = (work) =>
@@ -21,13 +22,13 @@ export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.cur
 export function useRecord(): (path: string, body: Record<string, unknown>, words: string, requestId?: string) => Promise<void> {
   const session = useSession().data;
   return async (path, body, words, requestId = newRequestId()) => {
-    if (session?.person == null) throw new Error('Nobody is signed in.');
+    if (session?.person == null) throw new Error(say('Nobody is signed in.'));
     try {
       await outbox.add({
         requestId, path, body: { day: session.today, ...body }, words, by: session.person, byName: session.name ?? '',
       });
     } catch {
-      throw new Error('This device has no room left to keep what you record. Nothing was recorded; free some room and try again.');
+      throw new Error(say('This device has no room left to keep what you record. Nothing was recorded; free some room and try again.'));
     }
   };
 }
@@ -41,7 +42,7 @@ export function useBenchChange<Entry extends Record<string, unknown>>(path: stri
   const keep = useRecord();
   const [number] = useState(() => new RequestNumber());
   return useChange<Entry, 'sent' | 'kept'>(async (entry) => {
-    if (session?.person == null) throw new Refused(401, 'You are no longer signed in.', []);
+    if (session?.person == null) throw new Refused(401, say('You are no longer signed in.'), []);
     const body = { day: session.today, ...entry };
     if (outbox.current().waiting.length === 0) {
       const requestId = number.of([path, body]);

@@ -7,7 +7,9 @@ import { useChoices } from '../api/queries';
 import { Field } from '../look/Field';
 import { LineChart } from '../look/LineChart';
 import { Caution, Loading, Trouble } from '../look/States';
-import { spreadWords } from '../look/words';
+import { spreadWords } from '../words/days';
+import { say } from '../words/say';
+import { degrees, temperature, temperatureUnit } from '../words/quantity';
 
 /** A crop: its curves with what they were fitted to, its stages at a place and day, and every figure with its source. */
 export function CropPage({ today }: { today: string }) {
@@ -21,7 +23,7 @@ export function CropPage({ today }: { today: string }) {
     placeholderData: keepPreviousData,
     queryFn: () => answered(api.GET('/api/crops/{code}', { params: { path: { code }, query } })),
   });
-  if (crop.isPending) return <Loading what="the crop" />;
+  if (crop.isPending) return <Loading what={say('the crop')} />;
   if (crop.isError) return <Trouble error={crop.error} retry={() => crop.refetch()} />;
   const view = crop.data;
   return (
@@ -29,39 +31,38 @@ export function CropPage({ today }: { today: string }) {
       <div className="mb-3 flex flex-wrap items-center gap-x-4">
         <h1>{view.name}</h1>
         <p className="text-pencil">{view.hardiness}</p>
-        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/crops">Change its figures</Link>
+        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/crops">{say('Change its figures')}</Link>
       </div>
       {view.caution && <div className="mb-3"><Caution>{view.caution}</Caution></div>}
       <div className="grid gap-5 lg:grid-cols-2">
-        <section aria-label="Coming up" className="board p-4">
+        <section aria-label={say('Coming up')} className="board p-4">
           <LineChart
-            title="Days from sowing until half are up" xTitle="°C, held steady" yTitle="days"
-            series={[{ name: 'fitted', points: view.curve.filter((point) => point.days != null).map((point) => ({ x: point.temperature, y: point.days! })) }]}
-            dots={view.observed.map((point) => ({ x: point.temperature, y: point.days }))} yMost={Math.min(60, Math.max(15, ...view.observed.map((point) => point.days)) + 2)}
+            title={say('Days from sowing until half are up')} xTitle={say('{unit}, held steady', { unit: temperatureUnit() })} yTitle={say('days')}
+            series={[{ name: say('fitted'), points: view.curve.filter((point) => point.days != null).map((point) => ({ x: temperature(point.temperature), y: point.days! })) }]}
+            dots={view.observed.map((point) => ({ x: temperature(point.temperature), y: point.days }))} yMost={Math.min(60, Math.max(15, ...view.observed.map((point) => point.days)) + 2)}
           />
           <p className="text-sm text-pencil">
-            {view.observed.length > 0 ? `Circles: ${view.observed.length} observed temperatures that the line is fitted to. ` : 'No observations to judge it by. '}
-            Source: {view.emergenceSource}.
+            {say('{what}Source: {emergenceSource}.', { what: view.observed.length > 0 ? say('Circles: {observed} observed temperatures that the line is fitted to. ', { observed: view.observed.length }) : say('No observations to judge it by. '), emergenceSource: view.emergenceSource })}
           </p>
         </section>
-        <section aria-label="Leaves" className="board p-4">
+        <section aria-label={say('Leaves')} className="board p-4">
           <LineChart
-            title="True leaves a day in full light" xTitle="°C, held steady" yTitle="leaves a day"
-            series={[{ name: 'leaves', points: view.curve.map((point) => ({ x: point.temperature, y: point.leavesPerDay })) }]}
+            title={say('True leaves a day in full light')} xTitle={say('{unit}, held steady', { unit: temperatureUnit() })} yTitle={say('leaves a day')}
+            series={[{ name: say('leaves'), points: view.curve.map((point) => ({ x: temperature(point.temperature), y: point.leavesPerDay })) }]}
           />
-          <p className="text-sm text-pencil">Source: {view.growthSource}.</p>
+          <p className="text-sm text-pencil">{say('Source: {growthSource}.', { growthSource: view.growthSource })}</p>
         </section>
       </div>
-      <section aria-label="Its stages" className="board mt-5 p-4">
-        <h2 className="mb-2">Its stages, if sown</h2>
+      <section aria-label={say('Its stages')} className="board mt-5 p-4">
+        <h2 className="mb-2">{say('Its stages, if sown')}</h2>
         <div className="mb-3 flex flex-wrap gap-3">
-          <Field name="on"><Input className="entry" type="date" value={sown} onChange={(event) => event.target.value && setSown(event.target.value)} /></Field>
-          <Field name="in">
+          <Field name={say('on')}><Input className="entry" type="date" value={sown} onChange={(event) => event.target.value && setSown(event.target.value)} /></Field>
+          <Field name={say('in')}>
             <Select className="entry" value={place || String(view.placeId)} onChange={(event) => setPlace(event.target.value)}>
               {choices.data?.places.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
             </Select>
           </Field>
-          <p className="self-end pb-2 text-pencil">about {view.meanTemperature.toFixed(0)} °C in the first three weeks</p>
+          <p className="self-end pb-2 text-pencil">{say('about {meanTemperature} in the first three weeks', { meanTemperature: degrees(view.meanTemperature, 0) })}</p>
         </div>
         <dl className="grid gap-x-4 text-sm sm:grid-cols-[8rem_1fr]">
           {view.stages.map((stage) => (
@@ -72,8 +73,8 @@ export function CropPage({ today }: { today: string }) {
           ))}
         </dl>
       </section>
-      <section aria-label="Every figure" className="mt-5">
-        <h2 className="mb-2">Every figure</h2>
+      <section aria-label={say('Every figure')} className="mt-5">
+        <h2 className="mb-2">{say('Every figure')}</h2>
         <dl className="board grid grid-cols-[1fr_auto] gap-x-4 p-3 text-sm lg:grid-cols-[1fr_auto_1fr_auto]">
           {view.figures.map((figure) => (
             <div key={figure.name} className="contents">

@@ -3,6 +3,7 @@ import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Refusal } from '../look/States';
 import { Sheet } from '../look/Sheet';
+import { say } from '../words/say';
 
 /** Lets days pass in the demonstration. */
 export function DemoClock() {
@@ -15,14 +16,14 @@ export function DemoClock() {
   return (
     <>
       <button className="trail min-h-11 px-2" onClick={() => setOpen(true)}>
-        Let days pass
+        {say('Let days pass')}
       </button>
-      <Sheet title="Let days pass" open={open} close={() => setOpen(false)}>
+      <Sheet title={say('Let days pass')} open={open} close={() => setOpen(false)}>
         <p className="mb-3 text-pencil">
-          This is a demonstration with a clock of its own. Weather, seedlings and thermometers go on by themselves.
+          {say('This is a demonstration with a clock of its own. Weather, seedlings and thermometers go on by themselves.')}
         </p>
         <fieldset className="mb-3 flex gap-2">
-          <legend className="mb-1 text-sm font-semibold">How many days?</legend>
+          <legend className="mb-1 text-sm font-semibold">{say('How many days?')}</legend>
           {[1, 3, 7, 14].map((choice) => (
             <label key={choice} className={`act ${days === choice ? 'act-main' : ''}`}>
               <input type="radio" name="days" className="sr-only" checked={days === choice} onChange={() => setDays(choice)} />
@@ -32,7 +33,7 @@ export function DemoClock() {
         </fieldset>
         <label className="mb-4 flex min-h-11 items-center gap-2">
           <input type="checkbox" className="size-5" checked={handsWork} onChange={(event) => setHandsWork(event.target.checked)} />
-          The nursery's hands do the round meanwhile
+          {say("The nursery's hands do the round meanwhile")}
         </label>
         <Refusal message={pass.error?.message} />
         <button
@@ -40,7 +41,7 @@ export function DemoClock() {
           disabled={pass.isPending}
           onClick={() => pass.mutate({ days, handsWork }, { onSuccess: () => setOpen(false) })}
         >
-          {pass.isPending ? 'Days are passing…' : days === 1 ? 'Let 1 day pass' : `Let ${days} days pass`}
+          {pass.isPending ? say('Days are passing…') : days === 1 ? say('Let 1 day pass') : say('Let {days} days pass', { days })}
         </button>
       </Sheet>
     </>

@@ -1,7 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import type { BatchView } from '../api/client';
-import { daysBetween, shortDay } from '../look/words';
+import { daysBetween, shortDay } from '../words/days';
+import { say } from '../words/say';
 
 const WIDTH = 420;
 const HEIGHT = 250;
@@ -24,7 +25,7 @@ export function EmergenceChart({ batch, today }: { batch: BatchView; today: stri
   const now = daysBetween(first, today);
   return (
     <figure>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={`Emergence: ${batch.emergedCells} of ${sown} cells up; about ${Math.round(batch.expectedUp)} expected by today`}>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={say('Emergence: {emergedCells} of {sown} cells up; about {expectedUp} expected by today', { emergedCells: batch.emergedCells, sown, expectedUp: Math.round(batch.expectedUp) })}>
         {y.ticks(4).map((tick) => (
           <g key={tick}>
             <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" />
@@ -35,15 +36,15 @@ export function EmergenceChart({ batch, today }: { batch: BatchView; today: stri
           <text key={tick} x={x(tick)} y={HEIGHT - MARGIN.bottom + 16} textAnchor="middle" fontSize="12" fill="var(--pencil)">{tick}</text>
         ))}
         <text x={(MARGIN.left + WIDTH) / 2} y={HEIGHT - 8} textAnchor="middle" fontSize="12" fill="var(--ink)">
-          days since sowing on {shortDay(first)}
+          {say('days since sowing on {first}', { first: shortDay(first) })}
         </text>
-        <text transform={`translate(12 ${HEIGHT / 2 - 12}) rotate(-90)`} textAnchor="middle" fontSize="12" fill="var(--ink)">cells with something up</text>
+        <text transform={`translate(12 ${HEIGHT / 2 - 12}) rotate(-90)`} textAnchor="middle" fontSize="12" fill="var(--ink)">{say('cells with something up')}</text>
         {band && <path d={band} fill="var(--wash)" stroke="var(--dusk)" strokeOpacity="0.35" />}
         {middle && <path d={middle} fill="none" stroke="var(--dusk)" strokeWidth="2" strokeDasharray="6 4" />}
         {batch.cellsNeeded <= sown && (
           <g>
             <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(batch.cellsNeeded)} y2={y(batch.cellsNeeded)} stroke="var(--brick)" strokeWidth="1.5" />
-            <text x={MARGIN.left + 4} y={y(batch.cellsNeeded) - 4} fontSize="12" fill="var(--brick)">{batch.cellsNeeded} needed</text>
+            <text x={MARGIN.left + 4} y={y(batch.cellsNeeded) - 4} fontSize="12" fill="var(--brick)">{say('{cellsNeeded} needed', { cellsNeeded: batch.cellsNeeded })}</text>
           </g>
         )}
         {now >= 0 && now <= last && <line x1={x(now)} x2={x(now)} y1={MARGIN.top} y2={HEIGHT - MARGIN.bottom} stroke="var(--pencil)" strokeDasharray="2 4" />}
@@ -52,7 +53,7 @@ export function EmergenceChart({ batch, today }: { batch: BatchView; today: stri
         ))}
       </svg>
       <figcaption className="text-sm text-pencil">
-        Dashed: to be expected; band: four batches in five; rings: counted; dotted: today.
+        {say('Dashed: to be expected; band: four batches in five; rings: counted; dotted: today.')}
       </figcaption>
     </figure>
   );

@@ -1,6 +1,8 @@
 import type { BatchView, Verdict } from '../api/client';
 import { forWhom } from '../look/forWhom';
-import { VERDICT_WORDS, chanceWords, counted, dayWords, daysBetween } from '../look/words';
+import { dayWords, daysBetween } from '../words/days';
+import { VERDICT_WORDS, chanceWords } from '../words/phrases';
+import { say } from '../words/say';
 
 const LOOK: Record<Verdict, string> = {
   TOO_SOON_TO_TELL: 'border-pencil',
@@ -20,17 +22,13 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
   const trouble = verdict === 'LATE' || verdict === 'FAILING';
   return (
     <div className={`border-l-4 p-3 ${LOOK[verdict]}`} role="status">
-      <p className="font-semibold">{batch.completelyCounted && verdict === 'FAILING' ? 'Short of the order' : VERDICT_WORDS[verdict]}</p>
+      <p className="font-semibold">{batch.completelyCounted && verdict === 'FAILING' ? say('Short of the order') : VERDICT_WORDS[verdict]}</p>
       <p>
-        {batch.emergedCells} of {batch.summary.balance.sown} cells up
-        {last && !batch.completelyCounted && ` on ${dayWords(last.day)}${age === 0 ? '' : `, ${counted(age, 'day')} ago`}; about ${Math.round(batch.expectedAtCount)} were expected then`}
-        {!last && !batch.completelyCounted && `, about ${Math.round(batch.expectedUp)} expected by today`}
-        {last && !batch.completelyCounted && age > 0 && `, ${Math.round(batch.expectedUp)} by today`}. Enough for the order
-        {batch.accepted < batch.summary.plants && ` (${batch.accepted} count as whole)`}: {chanceWords(batch.chanceEnough)}.
+        {say('{emergedCells} of {sown} cells up{more}{more2}{more3}. Enough for the order{more4}: {chanceEnough}.', { emergedCells: batch.emergedCells, sown: batch.summary.balance.sown, more: last && !batch.completelyCounted ? say(' on {day}{what}; about {expectedAtCount} were expected then', { day: dayWords(last.day), what: age === 0 ? '' : say(', {days, plural, one {# day} other {# days}} ago', { days: age }), expectedAtCount: Math.round(batch.expectedAtCount) }) : '', more2: !last && !batch.completelyCounted ? say(', about {expectedUp} expected by today', { expectedUp: Math.round(batch.expectedUp) }) : '', more3: last && !batch.completelyCounted && age > 0 ? say(', {expectedUp} by today', { expectedUp: Math.round(batch.expectedUp) }) : '', more4: batch.accepted < batch.summary.plants ? say(' ({accepted} count as whole)', { accepted: batch.accepted }) : '', chanceEnough: chanceWords(batch.chanceEnough) })}
       </p>
-      {trouble && resowBy && resowBy >= today && <p>A resowing would still make the order until {dayWords(resowBy)}.</p>}
+      {trouble && resowBy && resowBy >= today && <p>{say('A resowing would still make the order until {resowBy}.', { resowBy: dayWords(resowBy) })}</p>}
       {trouble && (!resowBy || resowBy < today) && (
-        <p>A resowing would now be late for {dayWords(batch.summary.target)}: tell {forWhom(batch.summary.promises)} and offer fewer plants or a later day.</p>
+        <p>{say('A resowing would now be late for {target}: tell {promises} and offer fewer plants or a later day.', { target: dayWords(batch.summary.target), promises: forWhom(batch.summary.promises) })}</p>
       )}
     </div>
   );

@@ -6,7 +6,7 @@ import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
-import { counted } from '../look/words';
+import { say } from '../words/say';
 
 /** Moving a batch or some of its trays; the forecast follows where most of it stands. */
 export function MoveWork({ batch }: { batch: BatchView }) {
@@ -16,7 +16,7 @@ export function MoveWork({ batch }: { batch: BatchView }) {
   const [staying, setStaying] = useState<number[]>([]);
   const places = useChoices().data?.places ?? [];
   const rooms = useRooms().data ?? [];
-  const move = useBenchChange<{ placeId: number; trays: number[] }>(`/api/batches/${number}/moves`, () => `move of batch ${number}`);
+  const move = useBenchChange<{ placeId: number; trays: number[] }>(`/api/batches/${number}/moves`, () => say('move of batch {number}', { number }));
   if (stage === 'PLANNED' || stage === 'RELEASED' || stage === 'FAILED') return null;
   const name = places.find((place) => String(place.id) === placeId)?.name;
   const trays = [...new Set(batch.runs.map((run) => run.tray))];
@@ -26,16 +26,16 @@ export function MoveWork({ batch }: { batch: BatchView }) {
   const lacking = free === undefined ? 0 : Math.ceil(going.length - free);
   return (
     <>
-      <button className="act" onClick={() => setOpen(true)}>Move to another place</button>
-      <Sheet title={`Move batch ${number}`} open={open} close={() => setOpen(false)}>
-        <p className="mb-3 text-pencil">It stands in {batch.summary.place} now.</p>
-        <Field name="To" problem={move.error?.problemAt('placeId')}>
+      <button className="act" onClick={() => setOpen(true)}>{say('Move to another place')}</button>
+      <Sheet title={say('Move batch {number}', { number })} open={open} close={() => setOpen(false)}>
+        <p className="mb-3 text-pencil">{say('It stands in {place} now.', { place: batch.summary.place })}</p>
+        <Field name={say('To')} problem={move.error?.problemAt('placeId')}>
           <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
             {places.filter((place) => !all || place.id !== batch.placeId).map((place) => {
               const room = rooms.find((each) => each.placeId === place.id)?.free;
               return (
                 <option key={place.id} value={place.id}>
-                  {place.name}{room === undefined ? '' : room >= 1 ? `, ${Math.floor(room)} free` : ', full'}
+                  {place.name}{room === undefined ? '' : room >= 1 ? say(', {room} free', { room: Math.floor(room) }) : say(', full')}
                 </option>
               );
             })}
@@ -43,7 +43,7 @@ export function MoveWork({ batch }: { batch: BatchView }) {
         </Field>
         {trays.length > 1 && (
           <fieldset className="mt-3">
-            <legend className="font-semibold">Trays that go</legend>
+            <legend className="font-semibold">{say('Trays that go')}</legend>
             <div className="flex flex-wrap gap-x-4">
               {trays.map((tray) => (
                 <label key={tray} className="flex min-h-11 items-center gap-2">
@@ -59,7 +59,7 @@ export function MoveWork({ batch }: { batch: BatchView }) {
         )}
         {lacking > 0 && (
           <p role="status" className="mt-3 border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
-            {name} has no room for {counted(lacking, 'tray')} of these. Choose another place, or take something else out first.
+            {say('{name} has no room for {trays, plural, one {# tray} other {# trays}} of these. Choose another place, or take something else out first.', { name, trays: lacking })}
           </p>
         )}
         {move.error && move.error.problems.length === 0 && <Refusal message={move.error.message} />}
@@ -67,7 +67,7 @@ export function MoveWork({ batch }: { batch: BatchView }) {
           className="act act-main mt-4 w-full" disabled={move.isPending || going.length === 0 || (all && Number(placeId) === batch.placeId)}
           onClick={() => move.mutate({ placeId: Number(placeId), trays: all ? [] : going }, { onSuccess: () => setOpen(false) })}
         >
-          Move {all ? '' : `${counted(going.length, 'tray')} `}to {name ?? 'a place'}
+          {say('Move {what}to {name}', { what: all ? '' : `${say('{trays, plural, one {# tray} other {# trays}}', { trays: going.length })} `, name: name ?? say('a place') })}
         </button>
       </Sheet>
     </>

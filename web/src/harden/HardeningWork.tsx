@@ -6,7 +6,9 @@ import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
-import { counted, nameWords } from '../look/words';
+import { nameWords } from '../words/reasons';
+import { say } from '../words/say';
+import { figures } from '../words/quantity';
 
 type Programme = Choices['programmes'][number]['programme'];
 
@@ -25,24 +27,24 @@ function Begin({ batch }: { batch: BatchView }) {
   const [programme, setProgramme] = useState(batch.hardeningProgramme as Programme);
   const [placeId, setPlaceId] = useState(String(batch.hardeningPlaceId));
   const start = useBenchChange<{ placeId: number; programme: Programme }>(
-    `/api/batches/${number}/hardening-starts`, () => `beginning of hardening of batch ${number}`,
+    `/api/batches/${number}/hardening-starts`, () => say('beginning of hardening of batch {number}', { number }),
   );
   return (
     <>
-      <button className="act" onClick={() => setOpen(true)}>Begin hardening off</button>
-      <Sheet title={`Harden off batch ${number}`} open={open} close={() => setOpen(false)}>
+      <button className="act" onClick={() => setOpen(true)}>{say('Begin hardening off')}</button>
+      <Sheet title={say('Harden off batch {number}', { number })} open={open} close={() => setOpen(false)}>
         <div className="flex flex-col gap-3">
-          <p className="text-pencil">A dull mild day is the best first day. About {batch.leavesNow.toFixed(1)} true leaves now.</p>
-          <Field name="Programme" problem={start.error?.problemAt('programme')}>
+          <p className="text-pencil">{say('A dull mild day is the best first day. About {leavesNow} true leaves now.', { leavesNow: figures(batch.leavesNow, 1) })}</p>
+          <Field name={say('Programme')} problem={start.error?.problemAt('programme')}>
             <Select className="entry" value={programme} onChange={(event) => setProgramme(event.target.value as Programme)}>
               {choices?.programmes.map((each) => (
                 <option key={each.programme} value={each.programme}>
-                  {nameWords(each.programme)}, {each.days === 0 ? 'straight out' : counted(each.days, 'day')}
+                  {nameWords(each.programme)}, {each.days === 0 ? say('straight out') : say('{days, plural, one {# day} other {# days}}', { days: each.days })}
                 </option>
               ))}
             </Select>
           </Field>
-          <Field name="Where" problem={start.error?.problemAt('placeId')}>
+          <Field name={say('Where')} problem={start.error?.problemAt('placeId')}>
             <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
               {choices?.places.filter((place) => place.forHardeningOff).map((place) => (
                 <option key={place.id} value={place.id}>{place.name}</option>
@@ -51,7 +53,7 @@ function Begin({ batch }: { batch: BatchView }) {
           </Field>
           <Refusal message={start.error && !start.error.problemAt('placeId') ? start.error.message : undefined} />
           <button className="act act-main" disabled={start.isPending} onClick={() => start.mutate({ placeId: Number(placeId), programme }, { onSuccess: () => setOpen(false) })}>
-            Begin hardening
+            {say('Begin hardening')}
           </button>
         </div>
       </Sheet>
@@ -64,23 +66,23 @@ function Days({ batch }: { batch: BatchView }) {
   const done = batch.hardeningDays >= batch.programmeDays;
   const [hours, setHours] = useState(String(Math.min(24, 2 + 2 * batch.hardeningDays)));
   const day = useBenchChange<{ hours: number }>(
-    `/api/batches/${number}/hardening-days`, (entry) => `${counted(entry.hours, 'hour')} outside for batch ${number}`,
+    `/api/batches/${number}/hardening-days`, (entry) => say('{hours, plural, one {# hour} other {# hours}} outside for batch {number}', { hours: entry.hours, number }),
   );
-  const end = useBenchChange<Record<string, never>>(`/api/batches/${number}/hardening-ends`, () => `end of hardening of batch ${number}`);
+  const end = useBenchChange<Record<string, never>>(`/api/batches/${number}/hardening-ends`, () => say('end of hardening of batch {number}', { number }));
   return (
     <div className="board flex flex-col gap-3 p-4">
-      <h2>Hardening: {batch.hardeningDays} of {counted(batch.programmeDays, 'day')}</h2>
+      <h2>{say('Hardening: {hardeningDays} of {days, plural, one {# day} other {# days}}', { hardeningDays: batch.hardeningDays, days: batch.programmeDays })}</h2>
       <div className="flex items-end gap-3">
-        <Field name="Hours outside today">
+        <Field name={say('Hours outside today')}>
           <Input className="entry" inputMode="numeric" value={hours} onChange={(event) => setHours(event.target.value)} />
         </Field>
         <button className={`act ${done ? '' : 'act-main'}`} disabled={day.isPending} onClick={() => day.mutate({ hours: Number(hours) })}>
-          Note the day
+          {say('Note the day')}
         </button>
       </div>
       <Refusal message={day.error?.message ?? end.error?.message} />
       <button className={`act ${done ? 'act-main' : ''}`} disabled={end.isPending} onClick={() => end.mutate({})}>
-        {done ? 'End hardening: ready' : 'End hardening early'}
+        {done ? say('End hardening: ready') : say('End hardening early')}
       </button>
     </div>
   );

@@ -8,16 +8,17 @@ import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
 import { PromiseSheet } from '../promise/PromiseSheet';
 import { Legend } from './Legend';
-import { counted, dayWords, longDay } from './words';
+import { dayWords, longDay } from '../words/days';
+import { say } from '../words/say';
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
-  { to: '/', name: 'Today' },
-  { to: '/season', name: 'Season' },
-  { to: '/space', name: 'Space' },
-  { to: '/seed', name: 'Seed' },
-  { to: '/orders', name: 'Orders' },
-  { to: '/batches', name: 'Batches' },
-  { to: '/nursery', name: 'Nursery', role: 'PROPAGATOR' },
+  { to: '/', name: say('Today') },
+  { to: '/season', name: say('Season') },
+  { to: '/space', name: say('Space') },
+  { to: '/seed', name: say('Seed') },
+  { to: '/orders', name: say('Orders') },
+  { to: '/batches', name: say('Batches') },
+  { to: '/nursery', name: say('Nursery'), role: 'PROPAGATOR' },
 ];
 
 /** What stands around every page: where one is, what day it is, who is signed in. */
@@ -26,13 +27,13 @@ export function Frame({ session, children }: { session: SessionView; children: R
   const unsent = useOutbox().waiting.length;
   const signOut = async (sure: boolean) => {
     if (unsent > 0 && !sure) {
-      setLeaving(`${counted(unsent, 'entry', 'entries')} of yours could not be sent yet. They stay on this device and are sent when you sign in here again.`);
+      setLeaving(say('{entries, plural, one {# entry} other {# entries}} of yours could not be sent yet. They stay on this device and are sent when you sign in here again.', { entries: unsent }));
       return;
     }
     try {
       await answered(api.DELETE('/api/session'));
     } catch {
-      setLeaving('Without a connection nobody can be signed out. Try again once there is one.');
+      setLeaving(say('Without a connection nobody can be signed out. Try again once there is one.'));
       return;
     }
     queryClient.clear();
@@ -41,7 +42,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#content" className="act sr-only focus:not-sr-only focus:absolute focus:z-40">
-        Skip to the page
+        {say('Skip to the page')}
       </a>
       <header className="border-b border-rule bg-board">
         <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1.5 lg:gap-x-4">
@@ -50,7 +51,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
             Kiver
           </span>
           {session.role !== 'GROWER' && (
-            <nav aria-label="Main" className="-mx-4 flex max-w-[100vw] overflow-x-auto px-2 sm:mx-0 sm:gap-1 sm:px-0">
+            <nav aria-label={say('Main')} className="-mx-4 flex max-w-[100vw] overflow-x-auto px-2 sm:mx-0 sm:gap-1 sm:px-0">
               {PLACES.filter((place) => !place.role || place.role === session.role).map((place) => (
                 <NavLink
                   key={place.to}
@@ -71,10 +72,10 @@ export function Frame({ session, children }: { session: SessionView; children: R
             {session.role === 'PROPAGATOR' && <PromiseSheet today={session.today} />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
-            <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title="Your account">
+            <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')}>
               {session.name?.split(' ')[0]}
             </NavLink>
-            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>Sign out</button>
+            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>{say('Sign out')}</button>
           </div>
         </div>
       </header>
@@ -82,8 +83,8 @@ export function Frame({ session, children }: { session: SessionView; children: R
       {leaving && (
         <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
           {leaving}{' '}
-          {unsent > 0 && <button className="min-h-11 px-2 underline" onClick={() => void signOut(true)}>Sign out all the same</button>}
-          <button className="min-h-11 px-2 underline" onClick={() => setLeaving(undefined)}>Stay signed in</button>
+          {unsent > 0 && <button className="min-h-11 px-2 underline" onClick={() => void signOut(true)}>{say('Sign out all the same')}</button>}
+          <button className="min-h-11 px-2 underline" onClick={() => setLeaving(undefined)}>{say('Stay signed in')}</button>
         </p>
       )}
       <main id="content" className="mx-auto w-full max-w-7xl grow px-4 py-5">

@@ -1,18 +1,19 @@
 import { useEffect, useState } from 'react';
 import { Sheet } from './Sheet';
 import { type Mark, STAGE_WORDS, StageMark } from './StageMark';
+import { say } from '../words/say';
 
 const MEANING: Record<Mark, string> = {
-  PLANNED: 'cells are set aside, nothing is sown',
-  SOWN: 'seed lies below the surface',
-  EMERGING: 'the first hooks show; count',
-  GROWING_ON: 'all counted; leaves unfold',
-  POTTED_ON: 'goes on into a larger container',
-  HARDENING_OFF: 'out in the wind, a little longer each day',
-  READY: 'hardened, plug holds, fit to go',
-  RELEASED: 'gone to the grower',
-  FAILED: 'nothing left alive',
-  PAST_BEST: 'too many leaves for its cell, roots circling',
+  PLANNED: say('cells are set aside, nothing is sown'),
+  SOWN: say('seed lies below the surface'),
+  EMERGING: say('the first hooks show; count'),
+  GROWING_ON: say('all counted; leaves unfold'),
+  POTTED_ON: say('goes on into a larger container'),
+  HARDENING_OFF: say('out in the wind, a little longer each day'),
+  READY: say('hardened, plug holds, fit to go'),
+  RELEASED: say('gone to the grower'),
+  FAILED: say('nothing left alive'),
+  PAST_BEST: say('too many leaves for its cell, roots circling'),
 };
 
 /** What the marks mean; opened with the question mark key from anywhere. */
@@ -29,9 +30,9 @@ export function Legend() {
   return (
     <>
       <button className="trail min-h-11 px-2 text-sm" onClick={() => setOpen(true)}>
-        Marks <kbd className="hidden sm:inline">?</kbd>
+        {say('Marks')}{' '}<kbd className="hidden sm:inline">?</kbd>
       </button>
-      <Sheet title="What the marks mean" open={open} close={() => setOpen(false)}>
+      <Sheet title={say('What the marks mean')} open={open} close={() => setOpen(false)}>
         <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
           {(Object.keys(MEANING) as Mark[]).map((stage) => (
             <div key={stage} className="contents">
@@ -42,7 +43,7 @@ export function Legend() {
             </div>
           ))}
         </dl>
-        <p className="mt-4 text-sm text-pencil">{STAGE_WORDS.PLANNED} to {STAGE_WORDS.RELEASED.toLowerCase()} is the path of every batch.</p>
+        <p className="mt-4 text-sm text-pencil">{say('{planned} to {released} is the path of every batch.', { planned: STAGE_WORDS.PLANNED, released: STAGE_WORDS.RELEASED.toLowerCase() })}</p>
       </Sheet>
     </>
   );

@@ -1,5 +1,6 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import type { ReactNode } from 'react';
+import { say } from '../words/say';
 
 /** A sheet of paper laid over the page for one small piece of work. */
 export function Sheet({
@@ -13,7 +14,7 @@ export function Sheet({
           <div className="mb-3 flex items-start justify-between gap-4">
             <DialogTitle as="h2">{title}</DialogTitle>
             <button className="trail min-h-11 px-2" onClick={close}>
-              Close
+              {say('Close')}
             </button>
           </div>
           {children}

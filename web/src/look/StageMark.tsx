@@ -1,4 +1,5 @@
 import type { Stage } from '../api/client';
+import { say } from '../words/say';
 
 /** What is drawn: a stage, a move into a larger container on the way, or that a plant has outgrown its cell. */
 export type Mark = Stage | 'POTTED_ON' | 'PAST_BEST';
@@ -18,16 +19,16 @@ const STROKES: Record<Mark, string> = {
 };
 
 export const STAGE_WORDS: Record<Mark, string> = {
-  PLANNED: 'Planned',
-  SOWN: 'Sown',
-  EMERGING: 'Emerging',
-  GROWING_ON: 'Growing on',
-  POTTED_ON: 'Potted on',
-  HARDENING_OFF: 'Hardening off',
-  READY: 'Ready',
-  RELEASED: 'Released',
-  FAILED: 'Failed',
-  PAST_BEST: 'Past its best',
+  PLANNED: say('Planned'),
+  SOWN: say('Sown'),
+  EMERGING: say('Emerging'),
+  GROWING_ON: say('Growing on'),
+  POTTED_ON: say('Potted on'),
+  HARDENING_OFF: say('Hardening off'),
+  READY: say('Ready'),
+  RELEASED: say('Released'),
+  FAILED: say('Failed'),
+  PAST_BEST: say('Past its best'),
 };
 
 export function StageMark({ stage, size = 24, named = false }: { stage: Mark; size?: number; named?: boolean }) {

@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
 import { Refused } from '../api/client';
+import { say } from '../words/say';
 
 /** While something is fetched. */
 export function Loading({ what }: { what: string }) {
   return (
     <p role="status" className="p-6 text-pencil">
-      Fetching {what}…
+      {say('Fetching {what}…', { what })}
     </p>
   );
 }
@@ -14,10 +15,10 @@ export function Loading({ what }: { what: string }) {
 export function Trouble({ error, retry }: { error: Error; retry: () => void }) {
   return (
     <div role="alert" className="board m-4 max-w-xl border-l-4 border-l-brick p-4">
-      <h2>{offline(error) ? 'Offline' : 'This could not be fetched'}</h2>
+      <h2>{offline(error) ? say('Offline') : say('This could not be fetched')}</h2>
       <p className="my-2">{error.message}</p>
       <button className="act" onClick={retry}>
-        Try again
+        {say('Try again')}
       </button>
     </div>
   );
@@ -31,9 +32,9 @@ function offline(error: Error): boolean {
 export function Away({ error }: { error: Error }) {
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-3 p-6" role="alert">
-      <h1>{offline(error) ? 'No connection to Kiver' : 'Kiver is away for a moment'}</h1>
+      <h1>{offline(error) ? say('No connection to Kiver') : say('Kiver is away for a moment')}</h1>
       <p>{error.message}</p>
-      <p className="text-pencil">This page tries again every few seconds and comes back by itself.</p>
+      <p className="text-pencil">{say('This page tries again every few seconds and comes back by itself.')}</p>
     </main>
   );
 }
@@ -57,8 +58,8 @@ export function Refusal({ message }: { message: string | undefined }) {
 export function Caution({ children }: { children: ReactNode }) {
   return (
     <p className="border-l-4 border-ochre bg-ochre-wash p-3 text-sm text-ochre">
-      <strong>Mind: </strong>
-      {children} Local rules and licensed practice go first.
+      <strong>{say('Mind:')}{' '}</strong>
+      {children}{' '}{say('Local rules and licensed practice go first.')}
     </p>
   );
 }

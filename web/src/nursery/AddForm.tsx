@@ -4,6 +4,7 @@ import type { Refused } from '../api/client';
 import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
+import { say } from '../words/say';
 
 /** One entry of a form: its key in the request, its name, and how it is typed. */
 export interface Entry {
@@ -44,7 +45,7 @@ export function AddForm({
           <Field key={entry.key} name={entry.name} problem={problem} {...(entry.hint ? { hint: entry.hint } : {})}>
             {entry.choices ? (
               <Select {...shared} onChange={(event) => setTyped({ ...typed, [entry.key]: event.target.value })}>
-                <option value="">Choose…</option>
+                <option value="">{say('Choose…')}</option>
                 {entry.choices.map((choice) => <option key={choice.value} value={choice.value}>{choice.name}</option>)}
               </Select>
             ) : (

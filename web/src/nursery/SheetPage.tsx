@@ -7,23 +7,23 @@ import { useChange, useSheet } from '../api/queries';
 import { Field } from '../look/Field';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { Sheet } from '../look/Sheet';
-import { counted } from '../look/words';
+import { say } from '../words/say';
 
-const NAMES: Record<string, { title: string; one: string }> = {
-  crops: { title: 'Crops', one: 'crop' },
-  containers: { title: 'Containers', one: 'container' },
-  varieties: { title: 'Varieties', one: 'variety' },
-  places: { title: 'Places', one: 'place' },
-  sites: { title: "Growers' sites", one: 'site' },
-  lots: { title: 'Seed lots', one: 'lot' },
-  rates: { title: 'What things cost', one: 'cost' },
+const NAMES: Record<string, { title: string; find: string; add: string }> = {
+  crops: { title: say('Crops'), find: say('Find a crop'), add: say('Add a crop') },
+  containers: { title: say('Containers'), find: say('Find a container'), add: say('Add a container') },
+  varieties: { title: say('Varieties'), find: say('Find a variety'), add: say('Add a variety') },
+  places: { title: say('Places'), find: say('Find a place'), add: say('Add a place') },
+  sites: { title: say("Growers' sites"), find: say('Find a site'), add: say('Add a site') },
+  lots: { title: say('Seed lots'), find: say('Find a lot'), add: say('Add a lot') },
+  rates: { title: say('What things cost'), find: say('Find a cost'), add: say('Add a row') },
 };
 
 /** Something of which the nursery has many, row by row: changed here, read in from a file, taken out as one. */
 export function SheetPage() {
   const name = useParams().name ?? '';
   const sheet = useSheet(name);
-  if (sheet.isPending) return <Loading what="the sheet" />;
+  if (sheet.isPending) return <Loading what={say('the sheet')} />;
   if (sheet.isError) return <Trouble error={sheet.error} retry={() => sheet.refetch()} />;
   return <Rows key={name} sheet={sheet.data} />;
 }
@@ -31,24 +31,24 @@ export function SheetPage() {
 function Rows({ sheet }: { sheet: SheetView }) {
   const [search, setSearch] = useState('');
   const [editing, setEditing] = useState<string[]>();
-  const { title, one } = NAMES[sheet.name] ?? { title: sheet.name, one: 'row' };
+  const { title, find, add } = NAMES[sheet.name] ?? { title: sheet.name, find: say('Find a row'), add: say('Add a row') };
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = sheet.rows.filter((row) => words.every((word) => row.join(' ').toLowerCase().includes(word)));
   const columns = sheet.columns.slice(0, 6);
   return (
     <>
-      <p><Link className="trail" to="/nursery">The nursery</Link></p>
+      <p><Link className="trail" to="/nursery">{say('The nursery')}</Link></p>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1>{title}</h1>
-        <input className="entry max-w-xs" type="search" aria-label={`Find a ${one}`} placeholder="Find…" value={search} onChange={(event) => setSearch(event.target.value)} />
-        {sheet.name !== 'rates' && <button className="act ml-auto" onClick={() => setEditing(sheet.columns.map(() => ''))}>Add a {one}</button>}
+        <input className="entry max-w-xs" type="search" aria-label={find} placeholder={say('Find…')} value={search} onChange={(event) => setSearch(event.target.value)} />
+        {sheet.name !== 'rates' && <button className="act ml-auto" onClick={() => setEditing(sheet.columns.map(() => ''))}>{add}</button>}
       </div>
       <Files sheet={sheet} />
-      {shown.length === 0 && <Nothing>Nothing fits.</Nothing>}
+      {shown.length === 0 && <Nothing>{say('Nothing fits.')}</Nothing>}
       <div className="board relative overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
         <table className="w-full text-left text-sm">
           <thead className="text-pencil">
-            <tr>{columns.map((column) => <th key={column.name} className="p-2 font-normal">{column.words}</th>)}<th className="p-2"><span className="sr-only">Change</span></th></tr>
+            <tr>{columns.map((column) => <th key={column.name} className="p-2 font-normal">{column.words}</th>)}<th className="p-2"><span className="sr-only">{say('Change')}</span></th></tr>
           </thead>
           <tbody>
             {shown.map((row) => (
@@ -58,13 +58,13 @@ function Rows({ sheet }: { sheet: SheetView }) {
                     {sheet.name === 'crops' && index === 1 ? <Link className="trail" to={`/crops/${row[0]}`}>{row[index]}</Link> : brief(row[index])}
                   </td>
                 ))}
-                <td className="text-right"><button className="trail min-h-11 px-2" onClick={() => setEditing(row)} aria-label={`Change ${row[0]}`}>Change</button></td>
+                <td className="text-right"><button className="trail min-h-11 px-2" onClick={() => setEditing(row)} aria-label={say('Change {row}', { row: row[0] })}>{say('Change')}</button></td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      <Sheet title={editing?.[0] ? `Change ${editing[0]}` : `Add a ${one}`} wide open={editing !== undefined} close={() => setEditing(undefined)}>
+      <Sheet title={editing?.[0] ? say('Change {row}', { row: editing[0] }) : add} wide open={editing !== undefined} close={() => setEditing(undefined)}>
         {editing && <RowForm key={editing.join()} sheet={sheet} row={editing} done={() => setEditing(undefined)} />}
       </Sheet>
     </>
@@ -82,9 +82,9 @@ function Files({ sheet }: { sheet: SheetView }) {
   return (
     <div className="mb-3 text-sm">
       <p className="flex flex-wrap items-center gap-x-5">
-        <a className="trail flex min-h-11 items-center" href={`/api/sheets/${sheet.name}/file`} download>Take out as a file</a>
+        <a className="trail flex min-h-11 items-center" href={`/api/sheets/${sheet.name}/file`} download>{say('Take out as a file')}</a>
         <label className="trail flex min-h-11 cursor-pointer items-center focus-within:outline-3">
-          Read a file in
+          {say('Read a file in')}
           <input
             type="file" className="sr-only" accept=".csv,text/csv"
             onChange={(event) => {
@@ -94,12 +94,12 @@ function Files({ sheet }: { sheet: SheetView }) {
             }}
           />
         </label>
-        <span className="text-pencil">comma-separated, with the same columns; rows of the same {sheet.columns.slice(0, sheet.keys).map((column) => column.words.toLowerCase()).join(' and ')} are put in place of those here</span>
+        <span className="text-pencil">{say('comma-separated, with the same columns; rows of the same {columns} are put in place of those here', { columns: sheet.columns.slice(0, sheet.keys).map((column) => column.words.toLowerCase()).join(say(' and ')) })}</span>
       </p>
-      {send.data && <p role="status">{counted(send.data.rows, 'row')} read in.</p>}
+      {send.data && <p role="status">{say('{rows, plural, one {# row} other {# rows}} read in.', { rows: send.data.rows })}</p>}
       {send.error && (
         <div role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">
-          <p className="font-semibold">Nothing was read in.</p>
+          <p className="font-semibold">{say('Nothing was read in.')}</p>
           <ul>{(send.error.problems.length > 0 ? send.error.problems : [{ field: '', message: send.error.message }]).map((problem) => <li key={problem.message}>{problem.message}</li>)}</ul>
         </div>
       )}
@@ -135,7 +135,7 @@ function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: 
           <Field key={column.name} name={column.words} problem={problem} {...(column.hint ? { hint: column.hint } : {})}>
             {column.choices.length > 0 ? (
               <Select {...shared}>
-                <option value="">Choose…</option>
+                <option value="">{say('Choose…')}</option>
                 {column.choices.map((choice) => <option key={choice} value={choice}>{choice}</option>)}
               </Select>
             ) : <Input {...shared} autoComplete="off" readOnly={known && index < sheet.keys} />}
@@ -144,7 +144,7 @@ function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: 
       })}
       <div className="flex flex-col gap-2 sm:col-span-2">
         <Refusal message={put.error && !placed ? put.error.message : undefined} />
-        <button className="act act-main self-start" disabled={put.isPending}>Save</button>
+        <button className="act act-main self-start" disabled={put.isPending}>{say('Save')}</button>
       </div>
     </form>
   );

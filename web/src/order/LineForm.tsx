@@ -3,6 +3,7 @@ import type { Choices } from '../api/client';
 import { Field } from '../look/Field';
 import type { TypedLine } from './typedLine';
 import { VarietyChoice } from './VarietyChoice';
+import { say } from '../words/say';
 
 /** The fields of one line: what, how many, how large, in what, for when. */
 export function LineForm({
@@ -25,29 +26,29 @@ export function LineForm({
         varieties={choices.varieties} chosen={typed.varietyId} problem={problem('varietyId')}
         choose={(varietyId) => set({ varietyId, seedsPerCell: '' })}
       />
-      {number('plants', 'Plants')}
+      {number('plants', say('Plants'))}
       <div className="grid grid-cols-2 gap-3">
-        {number('leavesFrom', 'True leaves, from')}
-        {number('leavesTo', 'to')}
+        {number('leavesFrom', say('True leaves, from'))}
+        {number('leavesTo', say('to'))}
       </div>
-      <Field name="Container" problem={problem('container')}>
+      <Field name={say('Container')} problem={problem('container')}>
         <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value, seedsPerCell: '', containerPath: 'STRAIGHT' })}>
           {choices.containers.filter((each) => each.kind !== 'OPEN').map((each) => (
             <option key={each.code} value={each.code}>{each.name}</option>
           ))}
         </Select>
       </Field>
-      <Field name="Wanted on" problem={problem('target')}>
+      <Field name={say('Wanted on')} problem={problem('target')}>
         <Input className="entry" type="date" value={typed.target} onChange={(event) => set({ target: event.target.value })} aria-invalid={problem('target') ? true : undefined} />
       </Field>
-      <Field name="Taken as whole when missing" hint="share of 100" problem={problem('under')}>
+      <Field name={say('Taken as whole when missing')} hint={say('share of 100')} problem={problem('under')}>
         <Input className="entry" inputMode="decimal" value={typed.under} onChange={(event) => set({ under: event.target.value })} />
       </Field>
       {typed.containerPath === 'CLUMPS' && (
-        <Field name="The number counts" problem={problem('countedIn')}>
+        <Field name={say('The number counts')} problem={problem('countedIn')}>
           <Select className="entry" value={typed.countedIn} onChange={(event) => set({ countedIn: event.target.value as 'PLANTS' | 'CLUMPS' })}>
-            <option value="PLANTS">plants</option>
-            <option value="CLUMPS">clumps</option>
+            <option value="PLANTS">{say('plants')}</option>
+            <option value="CLUMPS">{say('clumps')}</option>
           </Select>
         </Field>
       )}

@@ -1,6 +1,8 @@
 import type { Choices } from '../api/client';
-import { chanceWords, dayWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import type { LineToTake } from './typedLine';
+import { say } from '../words/say';
 
 /** The lines that were put on the order so far. */
 export function LinesToTake({
@@ -8,8 +10,8 @@ export function LinesToTake({
 }: { lines: LineToTake[]; choices: Choices; remove: (key: number) => void; edit: (line: LineToTake) => void }) {
   if (lines.length === 0) return null;
   return (
-    <section aria-label="On this order">
-      <h2 className="mb-2">On this order</h2>
+    <section aria-label={say('On this order')}>
+      <h2 className="mb-2">{say('On this order')}</h2>
       <ol className="board divide-y divide-rule">
         {lines.map((line) => {
           const variety = choices.varieties.find((each) => each.id === line.wish.varietyId);
@@ -21,8 +23,8 @@ export function LinesToTake({
                   {dayWords(line.wish.target)}, {sourceOf(line)}, {chanceWords(line.chance)}
                 </span>
               </span>
-              <button type="button" className="trail min-h-11 px-2" onClick={() => edit(line)}>Change</button>
-              <button type="button" className="trail min-h-11 px-2" aria-label={`Leave out ${line.wish.plants} ${variety?.name ?? ''}`} onClick={() => remove(line.key)}>Leave out</button>
+              <button type="button" className="trail min-h-11 px-2" onClick={() => edit(line)}>{say('Change')}</button>
+              <button type="button" className="trail min-h-11 px-2" aria-label={say('Leave out {plants} {name}', { plants: line.wish.plants, name: variety?.name ?? '' })} onClick={() => remove(line.key)}>{say('Leave out')}</button>
             </li>
           );
         })}
@@ -32,6 +34,6 @@ export function LinesToTake({
 }
 
 function sourceOf(line: LineToTake): string {
-  if (!line.source) return line.sowDay ? `sown ${dayWords(line.sowDay)}` : 'sown for it';
-  return line.source.kind === 'FREE' ? `free plants of batch ${line.source.batch}` : `sown with batch ${line.source.batch}`;
+  if (!line.source) return line.sowDay ? say('sown {sowDay}', { sowDay: dayWords(line.sowDay) }) : say('sown for it');
+  return line.source.kind === 'FREE' ? say('free plants of batch {batch}', { batch: line.source.batch }) : say('sown with batch {batch}', { batch: line.source.batch });
 }

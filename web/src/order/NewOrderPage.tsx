@@ -6,7 +6,7 @@ import { answered, api } from '../api/client';
 import { useChoices, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { addDays, counted, dayWords } from '../look/words';
+import { addDays, dayWords } from '../words/days';
 import { Paths } from '../plan/Paths';
 import { PlanBeside } from '../plan/PlanBeside';
 import { usePlan } from '../plan/usePlan';
@@ -15,13 +15,14 @@ import { LineForm } from './LineForm';
 import { LinesToTake } from './LinesToTake';
 import { SuccessionForm } from './SuccessionForm';
 import { entryOf, sourceFor, wishIn, type Chosen, type LineToTake, type TypedLine } from './typedLine';
+import { say } from '../words/say';
 
 /** Chosen as the grower where plants are sown for nobody yet. */
 const NOBODY = 'nobody';
 
 export function NewOrderPage({ today }: { today: string }) {
   const choices = useChoices();
-  if (choices.isPending) return <Loading what="growers and varieties" />;
+  if (choices.isPending) return <Loading what={say('growers and varieties')} />;
   if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
   return <OrderForm choices={choices.data} today={today} />;
 }
@@ -97,7 +98,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   };
   return (
     <>
-      <h1 className="mb-4">Take an order</h1>
+      <h1 className="mb-4">{say('Take an order')}</h1>
       <div className="grid gap-8 lg:grid-cols-[22rem_1fr]">
         <form
           className="flex flex-col gap-4" noValidate
@@ -106,19 +107,19 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             submit();
           }}
         >
-          <Field name="Grower" problem={problem('growerId')}>
+          <Field name={say('Grower')} problem={problem('growerId')}>
             <Select className="entry" value={growerId} onChange={(event) => chooseGrower(event.target.value)}>
-              <option value="">Choose…</option>
+              <option value="">{say('Choose…')}</option>
               {choices.growers.map((grower) => (
                 <option key={grower.id} value={grower.id}>{grower.name}</option>
               ))}
-              {lines.length === 0 && <option value={NOBODY}>Nobody yet: own beds, the stall, spares</option>}
+              {lines.length === 0 && <option value={NOBODY}>{say('Nobody yet: own beds, the stall, spares')}</option>}
             </Select>
           </Field>
           {!nobody && (
-            <Field name="Site" problem={problem('siteId')}>
+            <Field name={say('Site')} problem={problem('siteId')}>
               <Select className="entry" value={siteId} onChange={(event) => setSiteId(event.target.value)}>
-                <option value="">{growerId ? 'Choose…' : 'Choose the grower first'}</option>
+                <option value="">{growerId ? say('Choose…') : say('Choose the grower first')}</option>
                 {sites.map((site) => (
                   <option key={site.id} value={site.id}>{site.name}, {site.altitude} m</option>
                 ))}
@@ -131,7 +132,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
           />
           <LineForm choices={choices} typed={typed} set={set} problem={problem} />
           {!nobody && (
-            <button type="button" className="act" disabled={!takeable} onClick={put}>Put it on the order, and another line</button>
+            <button type="button" className="act" disabled={!takeable} onClick={put}>{say('Put it on the order, and another line')}</button>
           )}
           {error && (lines.length > 0 || error.problems.every((each) => !each.field || ['requestId', 'fromBatch', 'seen'].includes(each.field))) && <Refusal message={error.problems[0]?.message ?? error.message} />}
           <button
@@ -141,24 +142,24 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             {takingWords(nobody, ordered, wish)}
           </button>
         </form>
-        <section aria-label="Plan" aria-live="polite" className={`board h-fit p-5 ${plan.isOfThis ? '' : 'opacity-70'}`}>
-          {!wish && <Nothing>Choose a variety and enter how many plants: the plan appears here while you type.</Nothing>}
+        <section aria-label={say('Plan')} aria-live="polite" className={`board h-fit p-5 ${plan.isOfThis ? '' : 'opacity-70'}`}>
+          {!wish && <Nothing>{say('Choose a variety and enter how many plants: the plan appears here while you type.')}</Nothing>}
           {wish && plan.isError && <Refusal message={plan.error.message} />}
-          {wish && plan.isPending && !plan.isError && <p className="text-pencil">Counting back…</p>}
+          {wish && plan.isPending && !plan.isError && <p className="text-pencil">{say('Counting back…')}</p>}
           {wish && !plan.isError && plan.data && (
             <div className="flex flex-col gap-4">
               {!nobody && (
                 <SourceChoice
                   sources={plan.data.sources} chosen={source} choose={setChosen} waiting={!plan.isOfThis}
                   alone={plan.data.possible && plan.data.chosen && plan.data.window
-                    ? `${plan.data.chosen.cells} cells on ${dayWords(plan.data.window.best)}, as below` : undefined}
+                    ? say('{cells} cells on {best}, as below', { cells: plan.data.chosen.cells, best: dayWords(plan.data.window.best) }) : undefined}
                 />
               )}
               <PlanBeside plan={plan.data} today={today} container={container} choose={(seeds) => set({ seedsPerCell: String(seeds) })} takeOffer={takeOffer} />
               <Paths wish={wish} today={today} choose={(containerPath) => set({ containerPath, seedsPerCell: '' })} />
               {!nobody && lines.length === 0 && (
                 <details onToggle={(event) => setOften(event.currentTarget.open)}>
-                  <summary className="trail min-h-11 content-center text-sm">Little and often: spread it over a period</summary>
+                  <summary className="trail min-h-11 content-center text-sm">{say('Little and often: spread it over a period')}</summary>
                   {often && <SuccessionForm wish={wish} growerId={growerId} siteId={siteId} />}
                 </details>
               )}
@@ -171,11 +172,11 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
 }
 
 function takingWords(nobody: boolean, lines: LineToTake[], wish: Wish | undefined): string {
-  if (nobody) return wish ? `Plan ${counted(wish.plants, 'plant')} for nobody yet` : 'Plan them for nobody yet';
+  if (nobody) return wish ? say('Plan {plants, plural, one {# plant} other {# plants}} for nobody yet', { plants: wish.plants }) : say('Plan them for nobody yet');
   const plants = lines.reduce((sum, line) => sum + line.wish.plants, 0);
-  if (lines.length > 1) return `Take the order: ${lines.length} lines, ${counted(plants, 'plant')}`;
-  if (lines.length === 1) return `Take the order for ${counted(plants, 'plant')}`;
-  return wish ? `Take the order for ${counted(wish.plants, 'plant')}` : 'Take the order';
+  if (lines.length > 1) return say('Take the order: {lines} lines, {plants, plural, one {# plant} other {# plants}}', { lines: lines.length, plants });
+  if (lines.length === 1) return say('Take the order for {plants, plural, one {# plant} other {# plants}}', { plants });
+  return wish ? say('Take the order for {plants, plural, one {# plant} other {# plants}}', { plants: wish.plants }) : say('Take the order');
 }
 
 /** Lines whose answer is worse than the one that was seen, by their place. */

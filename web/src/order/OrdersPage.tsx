@@ -3,7 +3,10 @@ import { Link } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
 import { useOrders } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { chanceWords, dayWords, nameWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
+import { nameWords } from '../words/reasons';
+import { say } from '../words/say';
 
 const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.standing === 'CANCELLED';
 
@@ -11,24 +14,24 @@ const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.stan
 export function OrdersPage({ mayTake }: { mayTake: boolean }) {
   const [withDone, setWithDone] = useState(false);
   const orders = useOrders(withDone);
-  if (orders.isPending) return <Loading what="orders" />;
+  if (orders.isPending) return <Loading what={say('orders')} />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
   const open = orders.data.filter((order) => !isOver(order));
   const shown = withDone ? orders.data : open;
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-4">
-        <h1>Orders</h1>
-        <span className="text-pencil">{open.length} open</span>
+        <h1>{say('Orders')}</h1>
+        <span className="text-pencil">{say('{open} open', { open: open.length })}</span>
         <label className="flex min-h-11 items-center gap-2">
           <input type="checkbox" className="size-5" checked={withDone} onChange={(event) => setWithDone(event.target.checked)} />
-          with those released
+          {say('with those released')}
         </label>
         {mayTake && (
-          <Link to="/orders/new" className="act act-main ml-auto">Take an order</Link>
+          <Link to="/orders/new" className="act act-main ml-auto">{say('Take an order')}</Link>
         )}
       </div>
-      {shown.length === 0 ? <Nothing>No open orders.</Nothing> : <OrderList orders={shown} />}
+      {shown.length === 0 ? <Nothing>{say('No open orders.')}</Nothing> : <OrderList orders={shown} />}
     </>
   );
 }
@@ -62,7 +65,7 @@ function Wanted({ lines }: { lines: LineView[] }) {
           <strong>{line.plants}</strong> {line.variety} <span className="text-pencil">{line.crop.toLowerCase()}</span>
         </span>
       ))}
-      {wanted.length > 2 && <span className="text-sm text-pencil">and {wanted.length - 2} more</span>}
+      {wanted.length > 2 && <span className="text-sm text-pencil">{say('and {wanted} more', { wanted: wanted.length - 2 })}</span>}
     </>
   );
 }
@@ -74,11 +77,11 @@ function Standing({ order }: { order: OrderView }) {
   return (
     <>
       {nameWords(order.standing)}
-      {order.standing === 'READY' && ready < plants && <strong className="block text-sm text-brick">{ready} of {plants}</strong>}
-      {order.standing === 'PART_RELEASED' && <span className="block text-sm text-pencil">{released} of {plants} gone, {ready} ready</span>}
+      {order.standing === 'READY' && ready < plants && <strong className="block text-sm text-brick">{say('{ready} of {plants}', { ready, plants })}</strong>}
+      {order.standing === 'PART_RELEASED' && <span className="block text-sm text-pencil">{say('{released} of {plants} gone, {ready} ready', { released, plants, ready })}</span>}
       {(order.standing === 'PLANNED' || order.standing === 'GROWING' || order.standing === 'OPEN') && (
         <span className={`block text-sm ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
-          in time {chanceWords(order.chance)}
+          {say('in time {chance}', { chance: chanceWords(order.chance) })}
         </span>
       )}
     </>

@@ -7,7 +7,9 @@ import { answered, api } from '../api/client';
 import { useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
-import { addDays, chanceWords, counted, dayWords } from '../look/words';
+import { addDays, dayWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
+import { say } from '../words/say';
 
 /** The wish little and often: divided over a period, or the same again every so many days. */
 export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerId: string; siteId: string }) {
@@ -30,33 +32,33 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
   return (
     <div className="flex flex-col gap-3 text-sm">
       <fieldset className="flex flex-wrap gap-2">
-        <legend className="sr-only">How often</legend>
+        <legend className="sr-only">{say('How often')}</legend>
         <label className={`act ${standing ? '' : 'act-main'}`}>
-          <input type="radio" name="often" className="sr-only" checked={!standing} onChange={() => { setStanding(false); setNumber('4'); }} />Divide these plants
+          <input type="radio" name="often" className="sr-only" checked={!standing} onChange={() => { setStanding(false); setNumber('4'); }} />{say('Divide these plants')}
         </label>
         <label className={`act ${standing ? 'act-main' : ''}`}>
-          <input type="radio" name="often" className="sr-only" checked={standing} onChange={() => { setStanding(true); setNumber('14'); }} />As many every time
+          <input type="radio" name="often" className="sr-only" checked={standing} onChange={() => { setStanding(true); setNumber('14'); }} />{say('As many every time')}
         </label>
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
-        <Field name={standing ? 'Every how many days' : 'Into how many sowings'} problem={problem(standing ? 'every' : 'count')}>
+        <Field name={standing ? say('Every how many days') : say('Into how many sowings')} problem={problem(standing ? 'every' : 'count')}>
           <Input className="entry" inputMode="numeric" value={number} onChange={(event) => setNumber(event.target.value)} />
         </Field>
-        <Field name="Last day" problem={problem('until')}>
+        <Field name={say('Last day')} problem={problem('until')}>
           <Input className="entry" type="date" value={until} onChange={(event) => event.target.value && setUntil(event.target.value)} />
         </Field>
       </div>
       {parts.isError && <Refusal message={parts.error.message} />}
-      {parts.isPending && <p role="status">Counting each sowing back…</p>}
+      {parts.isPending && <p role="status">{say('Counting each sowing back…')}</p>}
       {parts.data && (
         <table className="w-full text-left">
-          <caption className="pb-1 text-left font-semibold">Ready evenly, sown as growth asks</caption>
-          <thead className="text-pencil"><tr><th className="font-normal">Ready</th><th className="font-normal">Plants</th><th className="font-normal">Sow</th><th className="font-normal">Seeds</th><th className="font-normal">In time</th></tr></thead>
+          <caption className="pb-1 text-left font-semibold">{say('Ready evenly, sown as growth asks')}</caption>
+          <thead className="text-pencil"><tr><th className="font-normal">{say('Ready')}</th><th className="font-normal">{say('Plants')}</th><th className="font-normal">{say('Sow')}</th><th className="font-normal">{say('Seeds')}</th><th className="font-normal">{say('In time')}</th></tr></thead>
           <tbody>
             {parts.data.map((part) => (
               <tr key={part.ready} className="border-t border-rule">
                 <td className="py-1">{dayWords(part.ready)}</td><td>{part.plants}</td><td>{part.sowDay ? dayWords(part.sowDay) : '–'}</td><td>{part.seeds}</td>
-                <td className={part.answer === 'NO' ? 'font-semibold text-brick' : ''} title={part.why}>{part.answer === 'NO' ? `no: ${part.why}` : chanceWords(part.chance)}</td>
+                <td className={part.answer === 'NO' ? 'font-semibold text-brick' : ''} title={part.why}>{part.answer === 'NO' ? say('no: {why}', { why: part.why }) : chanceWords(part.chance)}</td>
               </tr>
             ))}
           </tbody>
@@ -67,7 +69,7 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
         type="button" className="act act-main" disabled={!growerId || !siteId || !parts.data || parts.data.some((part) => part.answer === 'NO') || take.isPending}
         onClick={() => take.mutate({ growerId: Number(growerId), siteId: Number(siteId), succession }, { onSuccess: () => void navigate('/orders') })}
       >
-        Take {counted(parts.data?.length ?? 0, 'order')}, {counted(parts.data?.reduce((sum, part) => sum + part.plants, 0) ?? 0, 'plant')} in all
+        {say('Take {orders, plural, one {# order} other {# orders}}, {plants, plural, one {# plant} other {# plants}} in all', { orders: parts.data?.length ?? 0, plants: parts.data?.reduce((sum, part) => sum + part.plants, 0) ?? 0 })}
       </button>
     </div>
   );

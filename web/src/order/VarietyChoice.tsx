@@ -2,6 +2,7 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useState } from 'react';
 import type { Choices } from '../api/client';
 import { Field } from '../look/Field';
+import { say } from '../words/say';
 
 type Variety = Choices['varieties'][number];
 
@@ -17,13 +18,13 @@ export function VarietyChoice({
     return words.every((word) => name.includes(word));
   });
   return (
-    <Field name="Variety" problem={problem}>
+    <Field name={say('Variety')} problem={problem}>
       <Combobox
         immediate value={selected} by="id" onClose={() => setTyped('')}
         onChange={(variety: Variety | null) => variety && choose(String(variety.id))}
       >
         <ComboboxInput
-          className="entry" autoComplete="off" placeholder="kale, lantern…"
+          className="entry" autoComplete="off" placeholder={say('kale, lantern…')}
           displayValue={(variety: Variety | null) => (variety ? `${variety.name}, ${variety.crop.toLowerCase()}` : '')}
           onChange={(event) => setTyped(event.target.value)}
         />

@@ -1,34 +1,35 @@
 import type { PlanView } from '../api/client';
-import { dayWords, shortDay, spreadWords } from '../look/words';
+import { dayWords, shortDay, spreadWords } from '../words/days';
+import { say } from '../words/say';
+import { degrees } from '../words/quantity';
 
 /** When the crop may stand at the site, beside the rules of thumb that people go by. */
 export function Outdoors({ plan }: { plan: PlanView }) {
   const outdoors = plan.outdoors;
-  if (!outdoors) return <p className="text-sm text-pencil">Choose the site to see whether frost or cold soil stands in the way there.</p>;
+  if (!outdoors) return <p className="text-sm text-pencil">{say('Choose the site to see whether frost or cold soil stands in the way there.')}</p>;
   return (
-    <section aria-label="At the site" className="text-sm">
-      <h3 className="mb-1">At the site</h3>
+    <section aria-label={say('At the site')} className="text-sm">
+      <h3 className="mb-1">{say('At the site')}</h3>
       <dl className="grid gap-x-4 sm:grid-cols-[9rem_1fr]">
-        <Line name="Out from">
+        <Line name={say('Out from')}>
           <strong>{dayWords(outdoors.from)}</strong>
-          {outdoors.because === 'FROST' && `: ${outdoors.harmedAt} °C, which harms it, comes after that in one year of ten`}
-          {outdoors.because === 'SOIL' && `: the soil has ${outdoors.soilWait} °C by then in every other year`}
-          {outdoors.because === 'NOTHING' && ': no frost here harms it'}
+          {outdoors.because === 'FROST' && say(': {harmedAt}, which harms it, comes after that in one year of ten', { harmedAt: degrees(outdoors.harmedAt, 0) })}
+          {outdoors.because === 'SOIL' && say(': the soil has {soilWait} by then in every other year', { soilWait: degrees(outdoors.soilWait, 0) })}
+          {outdoors.because === 'NOTHING' && say(': no frost here harms it')}
         </Line>
-        {outdoors.lastFrost && <Line name="Last that harms">{spreadWords(outdoors.lastFrost)}</Line>}
-        {outdoors.soil && <Line name="Soil warm enough">{spreadWords(outdoors.soil)}</Line>}
-        {outdoors.until && <Line name="Out until"><strong>{dayWords(outdoors.until)}</strong>: counted back from frost and dark, with what shortening days add</Line>}
+        {outdoors.lastFrost && <Line name={say('Last that harms')}>{spreadWords(outdoors.lastFrost)}</Line>}
+        {outdoors.soil && <Line name={say('Soil warm enough')}>{spreadWords(outdoors.soil)}</Line>}
+        {outdoors.until && <Line name={say('Out until')}><strong>{dayWords(outdoors.until)}</strong>{say(': counted back from frost and dark, with what shortening days add')}</Line>}
         {(outdoors.sowFrom || outdoors.sowUntil) && (
-          <Line name="Counted back">
-            {outdoors.sowFrom && <>sow from <strong>{dayWords(outdoors.sowFrom)}</strong>; earlier, they would wait past their best to go out</>}
+          <Line name={say('Counted back')}>
+            {outdoors.sowFrom && <>{say('sow from')}{' '}<strong>{dayWords(outdoors.sowFrom)}</strong>{say('; earlier, they would wait past their best to go out')}</>}
             {outdoors.sowFrom && outdoors.sowUntil && '. '}
-            {outdoors.sowUntil && <>{outdoors.sowFrom ? 'Until' : 'sow until'} <strong>{dayWords(outdoors.sowUntil)}</strong>; later, frost and dark come before harvest</>}.
+            {outdoors.sowUntil && <>{outdoors.sowFrom ? say('Until') : say('sow until')} <strong>{dayWords(outdoors.sowUntil)}</strong>{say('; later, frost and dark come before harvest')}</>}.
           </Line>
         )}
         {outdoors.ruleForSowing && outdoors.averageLastFrost && (
-          <Line name="Rule of thumb">
-            start from the average last frost, {shortDay(outdoors.averageLastFrost)}: sow {shortDay(outdoors.ruleForSowing)}, plant {shortDay(outdoors.ruleForPlanting!)}
-            {outdoors.ruleForLastPlanting && outdoors.averageFirstFrost && `; from the first, ${shortDay(outdoors.averageFirstFrost)}: plant by ${shortDay(outdoors.ruleForLastPlanting)}`}
+          <Line name={say('Rule of thumb')}>
+            {say('start from the average last frost, {averageLastFrost}: sow {ruleForSowing}, plant {ruleForPlanting}{more}', { averageLastFrost: shortDay(outdoors.averageLastFrost), ruleForSowing: shortDay(outdoors.ruleForSowing), ruleForPlanting: shortDay(outdoors.ruleForPlanting!), more: outdoors.ruleForLastPlanting && outdoors.averageFirstFrost ? say('; from the first, {averageFirstFrost}: plant by {ruleForLastPlanting}', { averageFirstFrost: shortDay(outdoors.averageFirstFrost), ruleForLastPlanting: shortDay(outdoors.ruleForLastPlanting) }) : '' })}
           </Line>
         )}
       </dl>

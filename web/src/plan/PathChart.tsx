@@ -1,6 +1,7 @@
 import type { DateSpread } from '../api/client';
 import { type Mark, StageMark } from '../look/StageMark';
-import { addDays, daysBetween, dayWords, shortDay, spreadWords } from '../look/words';
+import { addDays, daysBetween, dayWords, shortDay, spreadWords } from '../words/days';
+import { say } from '../words/say';
 
 /** One mark on the path: a window or a spread of dates. */
 export interface PathRow {
@@ -27,7 +28,7 @@ export function PathChart({ rows, target, today }: { rows: PathRow[]; target: st
   const at = (day: string) => Math.min(100, Math.max(0, (daysBetween(start, day) / length) * 100));
   const weeks = weekStarts(start, length);
   return (
-    <figure aria-label={`Path towards ${dayWords(target)}`}>
+    <figure aria-label={say('Path towards {target}', { target: dayWords(target) })}>
       <div className="grid grid-cols-1 gap-y-2 sm:grid-cols-[17.5rem_1fr] sm:gap-y-0">
         {rows.map((row) => (
           <div key={row.name} className="contents">
@@ -58,10 +59,10 @@ export function PathChart({ rows, target, today }: { rows: PathRow[]; target: st
               </span>
             ))}
           <span className="absolute top-5 -translate-x-full pr-1 font-semibold whitespace-nowrap text-brick" style={{ left: `${at(target)}%` }}>
-            wanted {dayWords(target)}
+            {say('wanted {target}', { target: dayWords(target) })}
           </span>
           {at(target) - at(today) > 55 && (
-            <span className="absolute top-5 whitespace-nowrap" style={{ left: `${at(today)}%` }}>today</span>
+            <span className="absolute top-5 whitespace-nowrap" style={{ left: `${at(today)}%` }}>{say('today')}</span>
           )}
         </div>
       </div>

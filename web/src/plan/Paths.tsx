@@ -3,8 +3,12 @@ import { useState } from 'react';
 import type { PlanView, Refused, Wish } from '../api/client';
 import { answered, api } from '../api/client';
 import { Refusal } from '../look/States';
-import { chanceWords, nameWords, shortDay, spreadWords } from '../look/words';
+import { shortDay, spreadWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
+import { nameWords } from '../words/reasons';
 import { obstacleWords, provisoWords } from './planWords';
+import { say } from '../words/say';
+import { figures, volumeUp } from '../words/quantity';
 
 type Kind = NonNullable<Wish['containerPath']>;
 
@@ -31,8 +35,8 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
   );
   return (
     <details className="text-sm" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="trail min-h-11 content-center">Compare paths through containers</summary>
-      {paths.isPending && <p role="status">Following each path…</p>}
+      <summary className="trail min-h-11 content-center">{say('Compare paths through containers')}</summary>
+      {paths.isPending && <p role="status">{say('Following each path…')}</p>}
       <Refusal message={paths.error?.message} />
       {paths.data && (
         <>
@@ -45,26 +49,26 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
               ))}
             </p>
           )}
-          <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Paths compared">
+          <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('Paths compared')}>
             <table className="w-full text-left">
               <thead>
                 <tr><th />{columns.map((path) => <th key={path.kind} className="pr-2 pb-1 align-top">{nameWords(path.kind)}<span className="block font-normal text-pencil">{path.plan.containers.map((each) => each.name.toLowerCase()).join(', ')}</span></th>)}</tr>
               </thead>
               <tbody>
-                {row('In time', (path) => <strong>{path.plan.possible ? chanceWords(path.plan.chance) : 'no'}</strong>)}
-                {row('Sow', (path) => (path.plan.window ? shortDay(path.plan.window.best) : '–'))}
-                {row('Ready', (path) => spreadWords(path.plan.ready))}
-                {row('Room, trays × days', (path) => (path.plan.outlay ? `${Math.round(path.plan.outlay.slotDays)}, at most ${path.plan.outlay.mostSlots}` : '–'))}
-                {row('Seeds', (path) => path.plan.outlay?.seeds ?? '–')}
-                {row('Mix', (path) => (path.plan.outlay ? `${Math.ceil(path.plan.outlay.mix)} L` : '–'))}
-                {row('Labels', (path) => path.plan.outlay?.labels ?? '–')}
-                {row('Work', (path) => (path.plan.outlay ? `${path.plan.outlay.hours.toFixed(1)} h` : '–'))}
-                {row('Cost', (path) => (path.plan.outlay ? path.plan.outlay.cost.toFixed(0) : '–'))}
-                {row('Mind', (path) => mind(path.plan, today) || '–')}
+                {row(say('In time'), (path) => <strong>{path.plan.possible ? chanceWords(path.plan.chance) : say('no')}</strong>)}
+                {row(say('Sow'), (path) => (path.plan.window ? shortDay(path.plan.window.best) : '–'))}
+                {row(say('Ready'), (path) => spreadWords(path.plan.ready))}
+                {row(say('Room, trays × days'), (path) => (path.plan.outlay ? say('{slotDays}, at most {mostSlots}', { slotDays: Math.round(path.plan.outlay.slotDays), mostSlots: path.plan.outlay.mostSlots }) : '–'))}
+                {row(say('Seeds'), (path) => path.plan.outlay?.seeds ?? '–')}
+                {row(say('Mix'), (path) => (path.plan.outlay ? volumeUp(path.plan.outlay.mix) : '–'))}
+                {row(say('Labels'), (path) => path.plan.outlay?.labels ?? '–')}
+                {row(say('Work'), (path) => (path.plan.outlay ? say('{hours} h', { hours: figures(path.plan.outlay.hours, 1) }) : '–'))}
+                {row(say('Cost'), (path) => (path.plan.outlay ? figures(path.plan.outlay.cost) : '–'))}
+                {row(say('Mind'), (path) => mind(path.plan, today) || '–')}
                 {row('', (path) => (
                   path.kind === (wish.containerPath ?? 'STRAIGHT')
-                    ? <span className="py-2">chosen</span>
-                    : <button type="button" className="trail min-h-11" disabled={!path.plan.possible} onClick={() => choose(path.kind)}>Take this path</button>
+                    ? <span className="py-2">{say('chosen')}</span>
+                    : <button type="button" className="trail min-h-11" disabled={!path.plan.possible} onClick={() => choose(path.kind)}>{say('Take this path')}</button>
                 ))}
               </tbody>
             </table>

@@ -1,9 +1,12 @@
 import type { OfferView, PlanView } from '../api/client';
-import { chanceWords, counted, dayWords, shortDay } from '../look/words';
+import { dayWords, shortDay } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import { Obstacles } from './Obstacles';
 import { Outdoors } from './Outdoors';
 import { offerWords, provisoWords } from './planWords';
 import { PathChart, type PathRow } from './PathChart';
+import { say } from '../words/say';
+import { figures } from '../words/quantity';
 
 /** The plan beside the order that is being typed. */
 export function PlanBeside({
@@ -19,8 +22,8 @@ export function PlanBeside({
         <p key={JSON.stringify(condition)} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">{provisoWords(condition, plan, today)}</p>
       ))}
       {takeOffer && plan.offers.length > 0 && (
-        <section aria-label="What would be a yes">
-          <h3 className="mb-1">What would be a yes</h3>
+        <section aria-label={say('What would be a yes')}>
+          <h3 className="mb-1">{say('What would be a yes')}</h3>
           <ul className="flex flex-wrap gap-2">
             {plan.offers.map((offer) => (
               <li key={offerWords(offer)}>
@@ -37,12 +40,9 @@ export function PlanBeside({
       {plan.options.length > 0 && <Options plan={plan} choose={choose} />}
       {plan.possible && (
         <p className="text-sm text-pencil">
-          Seed lies in the {plan.emergencePlace.toLowerCase()}, grows on in the {plan.growingPlace.toLowerCase()},{' '}
-          {plan.hardeningDays > 0
-            ? `hardens ${plan.hardeningDays} days on the ${plan.hardeningPlace.toLowerCase()}`
-            : `goes straight out to the ${plan.hardeningPlace.toLowerCase()}`}
-          ; it takes {counted(plan.slots, 'tray place')}.
-          {plan.lot && ` Lot ${plan.lot.code} of ${plan.lot.supplier}: ${Math.round(plan.lot.germination * 100)} % expected up, ${plan.lot.seedsLeft.toLocaleString('en-GB')} seeds left.`}
+          {say('Seed lies in the {emergencePlace}, grows on in the {growingPlace}, {what}; it takes {places, plural, one {# tray place} other {# tray places}}.{more}', { emergencePlace: plan.emergencePlace.toLowerCase(), growingPlace: plan.growingPlace.toLowerCase(), what: plan.hardeningDays > 0
+            ? say('hardens {hardeningDays} days on the {hardeningPlace}', { hardeningDays: plan.hardeningDays, hardeningPlace: plan.hardeningPlace.toLowerCase() })
+            : say('goes straight out to the {hardeningPlace}', { hardeningPlace: plan.hardeningPlace.toLowerCase() }), places: plan.slots, more: plan.lot ? say(' Lot {code} of {supplier}: {germination} % expected up, {seedsLeft} seeds left.', { code: plan.lot.code, supplier: plan.lot.supplier, germination: Math.round(plan.lot.germination * 100), seedsLeft: figures(plan.lot.seedsLeft) }) : '' })}
         </p>
       )}
     </div>
@@ -51,24 +51,20 @@ export function PlanBeside({
 
 function Answer({ plan, container }: { plan: PlanView; container: string }) {
   if (!plan.possible || !plan.window || !plan.chosen) {
-    return <h2 className="text-brick">Not for this date</h2>;
+    return <h2 className="text-brick">{say('Not for this date')}</h2>;
   }
   return (
     <div>
       <h2>
-        Sow {plan.chosen.cells} cells on {dayWords(plan.window.best)}
+        {say('Sow {cells} cells on {best}', { cells: plan.chosen.cells, best: dayWords(plan.window.best) })}
       </h2>
       <p>
-        {counted(plan.chosen.trays, 'tray')} ({container.toLowerCase()}), {plan.chosen.seedsPerCell} a cell,{' '}
-        {counted(plan.chosen.seeds, 'seed')}. Met whole and in time <strong>{chanceWords(plan.chance)}</strong>.
+        {say('{trays, plural, one {# tray} other {# trays}} ({container}), {seedsPerCell} a cell, {seeds, plural, one {# seed} other {# seeds}}. Met whole and in time', { trays: plan.chosen.trays, container: container.toLowerCase(), seedsPerCell: plan.chosen.seedsPerCell, seeds: plan.chosen.seeds })}{' '}<strong>{chanceWords(plan.chance)}</strong>.
       </p>
       <details className="mt-1 text-sm text-pencil">
-        <summary className="min-h-6">How this came about</summary>
+        <summary className="min-h-6">{say('How this came about')}</summary>
         <p>
-          {plan.plantsToAimFor} plants to aim for with 3 % spare; one emerged cell in twenty is expected to be lost. The
-          cells are the fewest that give so many plants 19 times in 20, averaged over what is known of the lot. The
-          dates follow each past year of the station's record as one possible season. In time and not past its best:{' '}
-          {Math.round(plan.window.chance * 100)} %; enough plants: {Math.round(plan.chosen.chance * 100)} %.
+          {say("{plantsToAimFor} plants to aim for with 3 % spare; one emerged cell in twenty is expected to be lost. The cells are the fewest that give so many plants 19 times in 20, averaged over what is known of the lot. The dates follow each past year of the station's record as one possible season. In time and not past its best: {chance} %; enough plants: {chance2} %.", { plantsToAimFor: plan.plantsToAimFor, chance: Math.round(plan.window.chance * 100), chance2: Math.round(plan.chosen.chance * 100) })}
         </p>
       </details>
     </div>
@@ -77,8 +73,8 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
 
 /** What would be wrong with sowing earlier. */
 const LIMITS: Record<NonNullable<PlanView['window']>['earliestBecause'], string> = {
-  TODAY: 'from today', LEAVES: 'earlier too many leaves', DAYS_IN_CELL: 'earlier too long in the cell',
-  LIGHT: 'earlier too little light',
+  TODAY: say('from today'), LEAVES: say('earlier too many leaves'), DAYS_IN_CELL: say('earlier too long in the cell'),
+  LIGHT: say('earlier too little light'),
 };
 
 function rows(plan: PlanView): PathRow[] {
@@ -86,35 +82,35 @@ function rows(plan: PlanView): PathRow[] {
   const open = plan.windowOpen;
   return [
     {
-      name: 'Sow',
+      name: say('Sow'),
       stage: 'PLANNED',
       window: true,
       spread: open ? { early: window.earliest, middle: window.best, late: window.latest, certain: false } : { early: window.best, middle: window.best, late: window.best, certain: true },
       words: open
-        ? `${shortDay(window.earliest)} – ${shortDay(window.latest)}, best ${shortDay(window.best)}; ${LIMITS[window.earliestBecause]}, later too late; even odds ${shortDay(window.evenOdds)}`
-        : `${shortDay(window.best)}; no day is safe on both sides`,
+        ? say('{earliest} – {latest}, best {best}; {earliestBecause}, later too late; even odds {evenOdds}', { earliest: shortDay(window.earliest), latest: shortDay(window.latest), best: shortDay(window.best), earliestBecause: LIMITS[window.earliestBecause], evenOdds: shortDay(window.evenOdds) })
+        : say('{best}; no day is safe on both sides', { best: shortDay(window.best) }),
     },
-    { name: 'Up', stage: 'EMERGING', spread: plan.emerged },
-    ...plan.pottings.map((potting, index) => ({ name: plan.pottings.length > 1 ? `Pot on, ${index === 0 ? 'first' : 'again'}` : 'Pot on', stage: 'POTTED_ON' as const, spread: potting })),
-    { name: 'Leaves enough', stage: 'GROWING_ON', spread: plan.stageReached },
-    { name: 'Ready', stage: 'READY', spread: plan.ready },
-    ...(plan.outdoors ? [{ name: 'May go out', stage: 'RELEASED' as const, window: true, spread: { early: plan.outdoors.from, middle: plan.outdoors.from, late: plan.outdoors.until ?? plan.outdoors.from, certain: false }, words: `from ${shortDay(plan.outdoors.from)}${plan.outdoors.until ? ` until ${shortDay(plan.outdoors.until)}` : ''}` }] : []),
-    { name: 'Past its best', stage: 'PAST_BEST', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: 'not this season' }) },
+    { name: say('Up'), stage: 'EMERGING', spread: plan.emerged },
+    ...plan.pottings.map((potting, index) => ({ name: plan.pottings.length > 1 ? say('Pot on, {either, select, true {first} other {again}}', { either: String(index === 0) }) : say('Pot on'), stage: 'POTTED_ON' as const, spread: potting })),
+    { name: say('Leaves enough'), stage: 'GROWING_ON', spread: plan.stageReached },
+    { name: say('Ready'), stage: 'READY', spread: plan.ready },
+    ...(plan.outdoors ? [{ name: say('May go out'), stage: 'RELEASED' as const, window: true, spread: { early: plan.outdoors.from, middle: plan.outdoors.from, late: plan.outdoors.until ?? plan.outdoors.from, certain: false }, words: say('from {from}{what}', { from: shortDay(plan.outdoors.from), what: plan.outdoors.until ? say(' until {until}', { until: shortDay(plan.outdoors.until) }) : '' }) }] : []),
+    { name: say('Past its best'), stage: 'PAST_BEST', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: say('not this season') }) },
   ];
 }
 
 function Options({ plan, choose }: { plan: PlanView; choose: (seedsPerCell: number) => void }) {
   return (
     <table className="w-full text-left text-sm">
-      <caption className="pb-1 text-left font-semibold">Seeds per cell compared</caption>
+      <caption className="pb-1 text-left font-semibold">{say('Seeds per cell compared')}</caption>
       <thead className="text-pencil">
         <tr>
-          <th className="py-1 font-normal">A cell</th>
-          <th className="font-normal">Cells</th>
-          <th className="font-normal">Trays</th>
-          <th className="font-normal">Seeds</th>
+          <th className="py-1 font-normal">{say('A cell')}</th>
+          <th className="font-normal">{say('Cells')}</th>
+          <th className="font-normal">{say('Trays')}</th>
+          <th className="font-normal">{say('Seeds')}</th>
           <th className="font-normal">
-            <span className="sr-only">Choice</span>
+            <span className="sr-only">{say('Choice')}</span>
           </th>
         </tr>
       </thead>
@@ -126,13 +122,13 @@ function Options({ plan, choose }: { plan: PlanView; choose: (seedsPerCell: numb
               <td className="py-1 pl-2">{option.seedsPerCell}</td>
               <td>{option.cells}</td>
               <td>{option.trays}</td>
-              <td>{option.seeds.toLocaleString('en-GB')}</td>
+              <td>{figures(option.seeds)}</td>
               <td className="text-right">
                 {chosen ? (
-                  <span className="inline-block px-3 py-2">chosen</span>
+                  <span className="inline-block px-3 py-2">{say('chosen')}</span>
                 ) : (
                   <button type="button" className="trail min-h-11 px-3" onClick={() => choose(option.seedsPerCell)}>
-                    Take {option.seedsPerCell}
+                    {say('Take {seedsPerCell}', { seedsPerCell: option.seedsPerCell })}
                   </button>
                 )}
               </td>

@@ -1,5 +1,5 @@
 import type { Obstacle, OfferView, PlanView, Proviso } from '../api/client';
-import { type About, partsOf, say } from '../words/say';
+import { type About, partsOf, reason } from '../words/reasons';
 
 /** What the messages about a plan may name. */
 function about(plan: PlanView, today: string): About {
@@ -10,18 +10,18 @@ function about(plan: PlanView, today: string): About {
 export function obstacleWords(obstacle: Obstacle, plan: PlanView, today: string): string {
   const name = (code: string) => plan.containers.find((each) => each.code === code)?.name ?? code;
   const more = obstacle.kind === 'PotTooLarge' ? { containerName: name(obstacle.container), beforeName: name(obstacle.before) } : {};
-  return say(`obstacle.${obstacle.kind}`, partsOf(obstacle, { ...about(plan, today), ...more }));
+  return reason(`obstacle.${obstacle.kind}`, partsOf(obstacle, { ...about(plan, today), ...more }));
 }
 
 /** A condition of a yes, or a reason of a no. */
 export function provisoWords(proviso: Proviso, plan: PlanView, today: string): string {
   if (proviso.kind === 'InTheWay') return obstacleWords(proviso.obstacle, plan, today);
   const more = proviso.kind === 'NoRoom' ? { placeName: plan.places.find((each) => each.id === proviso.place.number)?.name ?? '' } : {};
-  return say(`proviso.${proviso.kind}`, partsOf(proviso, { ...about(plan, today), ...more }));
+  return reason(`proviso.${proviso.kind}`, partsOf(proviso, { ...about(plan, today), ...more }));
 }
 
 /** What an offer changes: "on Sat 12 Jun instead". */
 export function offerWords(offer: OfferView): string {
   const { containerName, ...rest } = offer;
-  return say(`offer.${offer.change}`, { ...partsOf(rest, { today: offer.target }), containerName: containerName.toLowerCase() });
+  return reason(`offer.${offer.change}`, { ...partsOf(rest, { today: offer.target }), containerName: containerName.toLowerCase() });
 }

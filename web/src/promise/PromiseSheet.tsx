@@ -9,10 +9,13 @@ import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
 import { useKey } from '../look/useKey';
-import { chanceWords, dayWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import { sourceFor, type Chosen } from '../order/typedLine';
 import { PromiseAnswer } from './PromiseAnswer';
 import { SourceChoice } from './SourceChoice';
+import { say } from '../words/say';
+import { figures } from '../words/quantity';
 
 const TYPING_PAUSE = 150;
 
@@ -24,9 +27,9 @@ export function PromiseSheet({ today }: { today: string }) {
   return (
     <>
       <button className="act min-h-11 px-3" onClick={show}>
-        Can we? <kbd className="hidden font-normal sm:inline">p</kbd>
+        {say('Can we?')}{' '}<kbd className="hidden font-normal sm:inline">p</kbd>
       </button>
-      <Sheet title="Can we promise it?" wide open={open} close={() => setOpen(false)}>
+      <Sheet title={say('Can we promise it?')} wide open={open} close={() => setOpen(false)}>
         <Asking today={today} done={() => setOpen(false)} />
       </Sheet>
     </>
@@ -53,10 +56,10 @@ function Asking({ today, done }: { today: string; done: () => void }) {
   const understood = settled.length > 3 && !answer.isError ? answer.data : undefined;
   return (
     <div className="flex flex-col gap-4">
-      <Field name="Asked on the telephone" problem={problem} hint="How many of what, for which day; where and in what, if it was said">
+      <Field name={say('Asked on the telephone')} problem={problem} hint={say('How many of what, for which day; where and in what, if it was said')}>
         <Input
           className="entry text-lg" autoFocus value={text} autoComplete="off" spellCheck={false}
-          placeholder="400 curly kale, 12 May, Upper terrace, standard module"
+          placeholder={say('400 curly kale, 12 May, Upper terrace, standard module')}
           onChange={(event) => { setText(event.target.value); setWish(undefined); }}
         />
       </Field>
@@ -81,17 +84,15 @@ function Read({ understood }: { understood: Understood }) {
     <div className="text-sm">
       {words && (
         <p>
-          <span className="text-pencil">Read as </span>
+          <span className="text-pencil">{say('Read as')}{' '}</span>
           <strong>
-            {words.plants.toLocaleString('en-GB')} {words.variety}
-          </strong>{' '}
-          ({words.crop.toLowerCase()}), {dayWords(words.target)}, {words.container.toLowerCase()}, {words.leavesFrom} to {words.leavesTo} true leaves
-          {words.site ? `, for ${words.site} (${words.grower})` : ', no site named: frost is not looked at'}.
+            {figures(words.plants)} {words.variety}
+          </strong>{' '}{say('({crop}), {target}, {container}, {leavesFrom} to {leavesTo} true leaves{what}.', { crop: words.crop.toLowerCase(), target: dayWords(words.target), container: words.container.toLowerCase(), leavesFrom: words.leavesFrom, leavesTo: words.leavesTo, what: words.site ? say(', for {site} ({grower})', { site: words.site, grower: words.grower }) : say(', no site named: frost is not looked at') })}
         </p>
       )}
-      {understood.missing.length > 0 && <p>Still to say: {understood.missing.join(', ')}.</p>}
+      {understood.missing.length > 0 && <p>{say('Still to say: {missing}.', { missing: understood.missing.join(', ') })}</p>}
       {understood.notUnderstood.length > 0 && (
-        <p className="text-ochre">Not understood: {understood.notUnderstood.map((word) => `“${word}”`).join(', ')}. Check the spelling, or pick it under Orders.</p>
+        <p className="text-ochre">{say('Not understood: {notUnderstood}. Check the spelling, or pick it under Orders.', { notUnderstood: understood.notUnderstood.map((word) => `“${word}”`).join(', ') })}</p>
       )}
     </div>
   );
@@ -127,13 +128,13 @@ function Taking({ understood, current, done }: { understood: Understood; current
       <div className="w-full">
         <SourceChoice
           sources={plan.sources} chosen={from} choose={setSource} waiting={!current}
-          alone={sowable && plan.window ? `best sown ${dayWords(plan.window.best)}, ${chanceWords(plan.chance)}` : undefined}
+          alone={sowable && plan.window ? say('best sown {best}, {chance}', { best: dayWords(plan.window.best), chance: chanceWords(plan.chance) }) : undefined}
         />
       </div>
       {!understood.wish?.siteId && (
-        <Field name="For whom">
+        <Field name={say('For whom')}>
           <Select className="entry" value={chosen} onChange={(event) => setChosen(event.target.value)}>
-            <option value="">Choose the site…</option>
+            <option value="">{say('Choose the site…')}</option>
             {choices.data?.sites.map((each) => (
               <option key={each.id} value={each.id}>
                 {choices.data.growers.find((grower) => grower.id === each.growerId)?.name}: {each.name}
@@ -158,7 +159,7 @@ function Taking({ understood, current, done }: { understood: Understood; current
 }
 
 function takingWords(from: Source | undefined, answer: PlanView['answer']): string {
-  if (from?.kind === 'FREE') return `Promise it from batch ${from.batch}`;
-  if (from) return `Promise it: sow it with batch ${from.batch}`;
-  return answer === 'YES' ? 'Promise it: take the order' : 'Take the order on these terms';
+  if (from?.kind === 'FREE') return say('Promise it from batch {batch}', { batch: from.batch });
+  if (from) return say('Promise it: sow it with batch {batch}', { batch: from.batch });
+  return answer === 'YES' ? say('Promise it: take the order') : say('Take the order on these terms');
 }

@@ -1,5 +1,8 @@
 import type { Source } from '../api/client';
-import { chanceWords, counted, dayWords, nameWords, spreadWords } from '../look/words';
+import { dayWords, spreadWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
+import { nameWords } from '../words/reasons';
+import { say } from '../words/say';
 
 /** Batches that could give what is wished, and a sowing of its own; one of them is chosen. */
 export function SourceChoice({
@@ -14,13 +17,13 @@ export function SourceChoice({
   if (sources.length === 0) return null;
   return (
     <fieldset className="flex flex-col gap-1" disabled={waiting}>
-      <legend className="mb-1 font-semibold">What gives it</legend>
+      <legend className="mb-1 font-semibold">{say('What gives it')}</legend>
       {sources.map((source) => (
         <Choice key={source.batch} checked={chosen?.batch === source.batch} choose={() => choose(source.batch)}>
           <SourceWords source={source} />
         </Choice>
       ))}
-      {alone && <Choice checked={!chosen} choose={() => choose('SOW')}><strong>A sowing of its own</strong>: {alone}</Choice>}
+      {alone && <Choice checked={!chosen} choose={() => choose('SOW')}><strong>{say('A sowing of its own')}</strong>: {alone}</Choice>}
     </fieldset>
   );
 }
@@ -39,22 +42,24 @@ export function SourceWords({ source }: { source: Source }) {
   const { saving } = source;
   return source.kind === 'FREE' ? (
     <>
-      <strong>Batch {source.batch}, {source.free} free</strong>: {source.stage === 'PLANNED' ? `to be sown ${dayWords(source.sowDay)}` : `${nameWords(source.stage).toLowerCase()}, ${source.place.toLowerCase()}`},
-      {' '}ready {spreadWords(source.ready)}. All who were promised of it, in time: {chanceWords(source.chance)}.
+      <strong>{say('Batch {batch}, {free} free', { batch: source.batch, free: source.free })}</strong>{say(': {what}, ready {ready}. All who were promised of it, in time: {chance}.', { what: source.stage === 'PLANNED' ? say('to be sown {sowDay}', { sowDay: dayWords(source.sowDay) }) : `${nameWords(source.stage).toLowerCase()}, ${source.place.toLowerCase()}`, ready: spreadWords(source.ready), chance: chanceWords(source.chance) })}
     </>
   ) : (
     <>
-      <strong>Sown together with batch {source.batch}</strong>, on {dayWords(source.sowDay)}
-      {saving && savingWords(saving)}.
-      {' '}All in time: {chanceWords(source.chance)}.
+      <strong>{say('Sown together with batch {batch}', { batch: source.batch })}</strong>{say(', on {sowDay}{more}. All in time: {chance}.', { sowDay: dayWords(source.sowDay), more: saving ? savingWords(saving) : '', chance: chanceWords(source.chance) })}
     </>
   );
 }
 
 /** "; saves 1 tray, 6 minutes; takes 12 seeds more" */
 export function savingWords(saving: NonNullable<Source['saving']>): string {
-  const parts: [number, string][] = [[saving.trays, 'tray'], [saving.seeds, 'seed'], [saving.minutes, 'minute']];
-  const saved = parts.filter(([count]) => count > 0).map(([count, one]) => counted(count, one));
-  const more = parts.filter(([count]) => count < 0).map(([count, one]) => counted(-count, one));
-  return `${saved.length > 0 ? `; saves ${saved.join(', ')}` : ''}${more.length > 0 ? `; takes ${more.join(', ')} more` : ''}`;
+  const { trays, seeds, minutes } = saving;
+  const named = (sign: 1 | -1) => [
+    sign * trays > 0 && say('{trays, plural, one {# tray} other {# trays}}', { trays: sign * trays }),
+    sign * seeds > 0 && say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sign * seeds }),
+    sign * minutes > 0 && say('{minutes, plural, one {# minute} other {# minutes}}', { minutes: sign * minutes }),
+  ].filter(Boolean).join(', ');
+  const saved = named(1);
+  const more = named(-1);
+  return `${saved ? say('; saves {saved}', { saved }) : ''}${more ? say('; takes {more} more', { more }) : ''}`;
 }

@@ -5,8 +5,8 @@ import { answered, api } from '../api/client';
 import { useChange, useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
-import { counted } from '../look/words';
 import { ConsequenceWords } from './ConsequenceWords';
+import { say } from '../words/say';
 
 /** Another quantity, another day, or not wanted any more: what follows is shown before it is done. */
 export function ChangeOrder({ order }: { order: OrderView }) {
@@ -35,7 +35,7 @@ export function ChangeOrder({ order }: { order: OrderView }) {
   const other = [ask.error, make.error].find((error) => error && !error.problems.some((each) => known.some((field) => each.field.endsWith(field))));
   return (
     <details className="board p-4">
-      <summary className="trail min-h-11 content-center">Change or cancel</summary>
+      <summary className="trail min-h-11 content-center">{say('Change or cancel')}</summary>
       <form
         className="flex flex-col gap-3" noValidate
         onSubmit={(event) => {
@@ -43,33 +43,33 @@ export function ChangeOrder({ order }: { order: OrderView }) {
           ask.mutate(edit, { onSuccess: (consequences) => setShown({ edit, consequences }) });
         }}
       >
-        <Field name="What changes">
+        <Field name={say('What changes')}>
           <Select className="entry" value={kind} onChange={(event) => changed(() => setKind(event.target.value as OrderEdit['kind']))}>
-            <option value="PLANTS">How many</option>
-            <option value="DAY">The day</option>
-            <option value="CANCEL">Not wanted any more</option>
+            <option value="PLANTS">{say('How many')}</option>
+            <option value="DAY">{say('The day')}</option>
+            <option value="CANCEL">{say('Not wanted any more')}</option>
           </Select>
         </Field>
         {wanted.length > 1 && (
-          <Field name="Of which line" problem={problem('line')}>
+          <Field name={say('Of which line')} problem={problem('line')}>
             <Select className="entry" value={line} onChange={(event) => changed(() => setLine(event.target.value))}>
-              <option value="">{kind === 'PLANTS' ? 'Choose…' : 'All lines'}</option>
+              <option value="">{kind === 'PLANTS' ? say('Choose…') : say('All lines')}</option>
               {wanted.map((each) => <option key={each.line} value={each.line}>{each.plants} {each.variety}</option>)}
             </Select>
           </Field>
         )}
         {kind === 'PLANTS' && (
-          <Field name="Plants wanted now" problem={problem('plants')}>
+          <Field name={say('Plants wanted now')} problem={problem('plants')}>
             <Input className="entry" inputMode="numeric" value={plants} onChange={(event) => changed(() => setPlants(event.target.value))} />
           </Field>
         )}
         {kind === 'DAY' && (
-          <Field name="Wanted now on" problem={problem('target')}>
+          <Field name={say('Wanted now on')} problem={problem('target')}>
             <Input className="entry" type="date" value={target} onChange={(event) => changed(() => setTarget(event.target.value))} />
           </Field>
         )}
         <Refusal message={other?.message} />
-        <button className="act" disabled={ask.isPending}>What follows from it?</button>
+        <button className="act" disabled={ask.isPending}>{say('What follows from it?')}</button>
       </form>
       {shown && (
         <div className="mt-3 flex flex-col gap-3" aria-live="polite">
@@ -77,7 +77,7 @@ export function ChangeOrder({ order }: { order: OrderView }) {
           {shown.edit.kind === 'CANCEL' && shown.consequences.batches.some((batch) => batch.canBeWithdrawn) && (
             <label className="flex min-h-11 items-center gap-2">
               <input type="checkbox" className="size-5" checked={withdraw} onChange={(event) => setWithdraw(event.target.checked)} />
-              Do not sow what is for nobody then
+              {say('Do not sow what is for nobody then')}
             </label>
           )}
           <button
@@ -95,10 +95,10 @@ export function ChangeOrder({ order }: { order: OrderView }) {
 function doing(edit: OrderEdit): string {
   switch (edit.kind) {
     case 'PLANTS':
-      return `Change it to ${counted(edit.plants ?? 0, 'plant')}`;
+      return say('Change it to {plants, plural, one {# plant} other {# plants}}', { plants: edit.plants ?? 0 });
     case 'DAY':
-      return 'Move the day';
+      return say('Move the day');
     case 'CANCEL':
-      return edit.line ? 'Cancel this line' : 'Cancel what has not gone';
+      return edit.line ? say('Cancel this line') : say('Cancel what has not gone');
   }
 }

@@ -2,33 +2,35 @@ import type { LineView, OrderView } from '../api/client';
 import { useOrders } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { chanceWords, dayWords, spreadWords } from '../look/words';
+import { dayWords, spreadWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import { Notes } from './OrderPage';
+import { say } from '../words/say';
 
 /** The grower's page: will my plants be ready, how sure is it, what do I do on the day. */
 export function MyPlantsPage() {
   const orders = useOrders();
-  if (orders.isPending) return <Loading what="your plants" />;
+  if (orders.isPending) return <Loading what={say('your plants')} />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
   const coming = orders.data.filter((order) => order.standing !== 'RELEASED' && order.standing !== 'CANCELLED');
   const gone = orders.data.filter((order) => order.standing === 'RELEASED').reverse();
   return (
     <div className="mx-auto max-w-3xl">
-      <h1 className="mb-4">Your plants</h1>
-      {coming.length === 0 && <Nothing>Nothing is being grown for you just now.</Nothing>}
+      <h1 className="mb-4">{say('Your plants')}</h1>
+      {coming.length === 0 && <Nothing>{say('Nothing is being grown for you just now.')}</Nothing>}
       <ul className="flex flex-col gap-4">
         {coming.map((order) => <Coming key={order.number} order={order} />)}
       </ul>
       {gone.length > 0 && (
         <>
-          <h2 className="mt-8 mb-3">With you already</h2>
+          <h2 className="mt-8 mb-3">{say('With you already')}</h2>
           <ul className="flex flex-col gap-4">
             {gone.map((order) => (
               <li key={order.number} className="board p-4">
                 {order.lines.filter((line) => !line.cancelledOn).map((line) => (
                   <p key={line.line}><strong>{line.plants} {line.variety}</strong> {line.crop.toLowerCase()}</p>
                 ))}
-                <p className="mb-2">wanted {dayWords(order.target)}</p>
+                <p className="mb-2">{say('wanted {target}', { target: dayWords(order.target) })}</p>
                 <Notes order={order} />
               </li>
             ))}
@@ -41,22 +43,22 @@ export function MyPlantsPage() {
 
 /** The answer in plain words. */
 export function answer(line: LineView): string {
-  if (line.standing === 'FAILED' || line.standing === 'OPEN') return 'This sowing failed. Your propagator will call you about it.';
-  if (line.released >= line.plants) return 'All have gone to you.';
-  if (line.released > 0) return `${line.released} of ${line.plants} have gone to you; the rest follows.`;
-  if (line.ready >= line.plants) return 'They are ready and waiting for you.';
-  if (line.ready > 0) return `${line.ready} of ${line.plants} are ready.`;
+  if (line.standing === 'FAILED' || line.standing === 'OPEN') return say('This sowing failed. Your propagator will call you about it.');
+  if (line.released >= line.plants) return say('All have gone to you.');
+  if (line.released > 0) return say('{released} of {plants} have gone to you; the rest follows.', { released: line.released, plants: line.plants });
+  if (line.ready >= line.plants) return say('They are ready and waiting for you.');
+  if (line.ready > 0) return say('{ready} of {plants} are ready.', { ready: line.ready, plants: line.plants });
   const ready = line.supplies.find((supply) => supply.batch.ready)?.batch.ready;
-  if (!ready) return 'They are not likely to be ready this season. Your propagator will call you.';
-  if (ready.middle <= line.target) return `They should be ready in time: ${chanceWords(line.chance)}.`;
-  return `They are likely to be late: ready ${spreadWords(ready)}.`;
+  if (!ready) return say('They are not likely to be ready this season. Your propagator will call you.');
+  if (ready.middle <= line.target) return say('They should be ready in time: {chance}.', { chance: chanceWords(line.chance) });
+  return say('They are likely to be late: ready {ready}.', { ready: spreadWords(ready) });
 }
 
 function Coming({ order }: { order: OrderView }) {
   const wanted = order.lines.filter((line) => !line.cancelledOn);
   return (
     <li className="board p-4">
-      <p className="mb-2 text-pencil">Order {order.number}, wanted on <strong className="text-ink">{dayWords(order.target)}</strong> at {order.site}</p>
+      <p className="mb-2 text-pencil">{say('Order {number}, wanted on', { number: order.number })}{' '}<strong className="text-ink">{dayWords(order.target)}</strong>{' '}{say('at {site}', { site: order.site })}</p>
       <ul className="flex flex-col gap-4">
         {wanted.map((line) => <ComingLine key={line.line} line={line} order={order} />)}
       </ul>
@@ -72,16 +74,15 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
       {batch && <StageMark stage={batch.stage} size={44} />}
       <div className="grow">
         <h2>{line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span></h2>
-        {line.target !== order.target && <p>for <strong>{dayWords(line.target)}</strong></p>}
+        {line.target !== order.target && <p>{say('for')}{' '}<strong>{dayWords(line.target)}</strong></p>}
         <p className="text-lg">{answer(line)}</p>
         {batch?.ready && line.ready === 0 && line.released < line.plants && (
           <p className="text-pencil">
-            Ready {spreadWords(batch.ready)}.{' '}
-            {batch.stage === 'PLANNED' ? `To be sown on ${dayWords(batch.sowDay)}.` : `Sown on ${dayWords(batch.sowDay)}.`}
+            {say('Ready {ready}. {what}', { ready: spreadWords(batch.ready), what: batch.stage === 'PLANNED' ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }) : say('Sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }) })}
           </p>
         )}
         <details>
-          <summary className="trail min-h-11 content-center">What to do on the day</summary>
+          <summary className="trail min-h-11 content-center">{say('What to do on the day')}</summary>
           <ul className="list-disc pl-5">
             {line.planting.map((words) => <li key={words}>{words}</li>)}
           </ul>

@@ -1,12 +1,13 @@
 import type { OrderChange, OrderView } from '../api/client';
-import { counted, dayWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { say } from '../words/say';
 
 /** What became of an order since it was taken: who, when, what it was before. */
 export function OrderHistory({ order }: { order: OrderView }) {
   if (order.changes.length === 0) return null;
   return (
-    <section aria-label="Changes">
-      <h2 className="mb-2">Changed since it was taken</h2>
+    <section aria-label={say('Changes')}>
+      <h2 className="mb-2">{say('Changed since it was taken')}</h2>
       <ol className="board divide-y divide-rule">
         {order.changes.map((change, index) => (
           <li key={index} className="flex flex-wrap gap-x-3 px-3 py-2">
@@ -21,15 +22,15 @@ export function OrderHistory({ order }: { order: OrderView }) {
 
 /** One change in a sentence. */
 export function changeWords(change: OrderChange, order: OrderView): string {
-  const variety = order.lines.find((line) => line.line === change.position)?.variety ?? `Line ${change.position}`;
+  const variety = order.lines.find((line) => line.line === change.position)?.variety ?? say('Line {position}', { position: change.position });
   switch (change.kind) {
     case 'LINE_ADDED':
-      return `${variety}: ${counted(Number(change.after), 'plant')} added.`;
+      return say('{variety}: {plants, plural, one {# plant} other {# plants}} added.', { variety, plants: Number(change.after) });
     case 'PLANTS_CHANGED':
-      return `${variety}: ${change.after} plants instead of ${change.before}.`;
+      return say('{variety}: {after} plants instead of {before}.', { variety, after: change.after, before: change.before });
     case 'DAY_MOVED':
-      return `${variety}: wanted on ${dayWords(change.after ?? '')} instead of ${dayWords(change.before ?? '')}.`;
+      return say('{variety}: wanted on {after} instead of {before}.', { variety, after: dayWords(change.after ?? ''), before: dayWords(change.before ?? '') });
     case 'LINE_CANCELLED':
-      return `${variety}: ${counted(Number(change.before), 'plant')} cancelled.`;
+      return say('{variety}: {plants, plural, one {# plant} other {# plants}} cancelled.', { variety, plants: Number(change.before) });
   }
 }

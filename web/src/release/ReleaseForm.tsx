@@ -5,7 +5,7 @@ import { answered, api } from '../api/client';
 import { useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Caution, Refusal } from '../look/States';
-import { counted } from '../look/words';
+import { say } from '../words/say';
 
 /** Letting plants of one or more lines go together, with one note. */
 export function ReleaseForm({ order }: { order: OrderWithPicks }) {
@@ -28,10 +28,10 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
         release.mutate({ lines: going });
       }}
     >
-      <h2>Release</h2>
+      <h2>{say('Release')}</h2>
       {ready.map((line) => (
         <div key={line.line}>
-          <Field name={ready.length === 1 ? 'Plants' : `Plants, ${line.variety}`} problem={ready.length === 1 ? wrong : undefined}>
+          <Field name={ready.length === 1 ? say('Plants') : say('Plants, {variety}', { variety: line.variety })} problem={ready.length === 1 ? wrong : undefined}>
             <Input
               className="entry" inputMode="numeric" value={typed[line.line] ?? ''} aria-invalid={release.error ? true : undefined}
               onChange={(event) => setTyped({ ...typed, [line.line]: event.target.value })}
@@ -40,16 +40,16 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
           <ul className="mt-1 text-sm text-pencil">
             {order.picks.find((each) => each.line === line.line)?.picks.map((pick) => (
               <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
-                {pick.wholeTray ? 'all' : ''} {pick.plants} from {pick.tray}, batch {pick.batch}
+                {say('{either, select, true {all} other {}} {plants} from {tray}, batch {batch}', { either: String(Boolean(pick.wholeTray)), plants: pick.plants, tray: pick.tray, batch: pick.batch })}
               </li>
             ))}
           </ul>
         </div>
       ))}
-      <Caution>Full trays are heavy; stack them with two people.</Caution>
+      <Caution>{say('Full trays are heavy; stack them with two people.')}</Caution>
       {release.error && (ready.length > 1 || !wrong) && <Refusal message={wrong ?? release.error.message} />}
       <button className="act act-main" disabled={release.isPending || !whole}>
-        Release {whole ? counted(plants, 'plant') : 'plants'}{whole && going.length > 1 && ` of ${going.length} lines`}
+        {say('Release {what}{more}', { what: whole ? say('{plants, plural, one {# plant} other {# plants}}', { plants }) : say('plants'), more: whole && going.length > 1 ? say(' of {going} lines', { going: going.length }) : '' })}
       </button>
     </form>
   );

@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { BoardBatch } from '../api/client';
-import { shortDay } from '../look/words';
+import { shortDay } from '../words/days';
 import { BoardRow, type RowActs } from './BoardRow';
 import type { BoardScale } from './boardScale';
+import { say } from '../words/say';
 
 const DESK_ROW = 46;
 const PHONE_ROW = 84;
@@ -41,7 +42,7 @@ export function Board({
   return (
     <div className="board overflow-hidden">
       <div className="grid grid-cols-1 border-b border-ink text-xs text-pencil sm:grid-cols-[17rem_1fr]" aria-hidden>
-        <span className="hidden px-2 py-1 sm:block">Batch, and its chance</span>
+        <span className="hidden px-2 py-1 sm:block">{say('Batch, and its chance')}</span>
         <span className="relative h-6">
           {scale.mondays.filter((_, index) => index % every === 0).map((monday) => (
             <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(scale.at(monday), 93)}%` }}>{shortDay(monday)}</span>
@@ -50,7 +51,7 @@ export function Board({
       </div>
       <div
         ref={frame} className={`relative h-[26rem] overflow-y-auto sm:min-h-72 ${at < 0 ? 'sm:h-[calc(100dvh-19rem)]' : 'sm:h-[calc(100dvh-33rem)]'}`} role="group" tabIndex={0}
-        aria-label="Season board" onScroll={(event) => setTop(event.currentTarget.scrollTop)}
+        aria-label={say('Season board')} onScroll={(event) => setTop(event.currentTarget.scrollTop)}
       >
         <div className="relative" style={{ height: batches.length * row }}>
           <Weeks scale={scale} today={today} />

@@ -2,8 +2,10 @@ import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BoardBatch } from '../api/client';
 import { forWhom } from '../look/forWhom';
 import { type Mark, StageMark } from '../look/StageMark';
-import { addDays, chanceWords, dayWords, shortDay, spreadWords } from '../look/words';
+import { addDays, dayWords, shortDay, spreadWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import { type BoardScale, dragged } from './boardScale';
+import { say } from '../words/say';
 
 /** What a row tells the board. */
 export interface RowActs {
@@ -37,7 +39,7 @@ export const BoardRow = memo(function BoardRow({
         <span className="min-w-0 grow">
           <span className="block truncate font-semibold">
             {batch.number} {batch.variety}
-            {batch.pinned && <span className="font-normal text-pencil"> · by hand</span>}
+            {batch.pinned && <span className="font-normal text-pencil">{' '}{say('· by hand')}</span>}
           </span>
           <span className="block truncate text-xs text-pencil">
             {batch.plants} {batch.crop.toLowerCase()}, {forWhom(batch.promises)}
@@ -45,7 +47,7 @@ export const BoardRow = memo(function BoardRow({
         </span>
         <span className={`shrink-0 text-xs ${shown.chance < 0.5 ? 'font-bold text-brick' : 'text-pencil'}`}>{Math.round(shown.chance * 100)} %</span>
       </button>
-      <div className="relative" title={`ready ${spreadWords(shown.ready)}; wanted ${dayWords(batch.target)}; ${chanceWords(shown.chance)}`}>
+      <div className="relative" title={say('ready {ready}; wanted {target}; {chance}', { ready: spreadWords(shown.ready), target: dayWords(batch.target), chance: chanceWords(shown.chance) })}>
         {!batch.sown && batch.window && <Window batch={batch} scale={scale} />}
         {tried && <Path batch={batch} scale={scale} faint />}
         <Path batch={shown} scale={scale} faint={false} />
@@ -140,10 +142,10 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
   };
   return (
     <button
-      type="button" role="slider" aria-label={`Sow day of batch ${batch.number}`} aria-valuenow={Math.round(scale.at(shown.sowDay))}
+      type="button" role="slider" aria-label={say('Sow day of batch {number}', { number: batch.number })} aria-valuenow={Math.round(scale.at(shown.sowDay))}
       aria-valuemin={0} aria-valuemax={100} aria-valuetext={dayWords(shown.sowDay)}
       className="absolute top-1/2 z-10 flex h-8 min-w-8 -translate-x-1/2 -translate-y-1/2 cursor-ew-resize touch-none items-center justify-center border-2 border-dusk bg-board"
-      style={{ left: `${scale.at(shown.sowDay)}%` }} title={`Sow ${shortDay(shown.sowDay)}: drag`}
+      style={{ left: `${scale.at(shown.sowDay)}%` }} title={say('Sow {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })}
       onPointerDown={onPointerDown} onPointerMove={onPointerMove} onPointerUp={onPointerUp} onPointerCancel={acts.forget} onKeyDown={onKeyDown}
     >
       <StageMark stage="PLANNED" size={18} />

@@ -8,7 +8,9 @@ import { forWhom } from '../look/forWhom';
 import { Field } from '../look/Field';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { chanceWords, counted, dayWords, shortDay, spreadWords } from '../look/words';
+import { dayWords, shortDay, spreadWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
+import { say } from '../words/say';
 
 /** A day moves, the ground is frozen, a batch is late: pick the batches, see what can be done, do it. */
 export function ReschedulePage() {
@@ -24,11 +26,11 @@ export function ReschedulePage() {
   useEffect(() => {
     if (asked) mutate(undefined);
   }, [asked, mutate]);
-  if (season.isPending) return <Loading what="the season" />;
+  if (season.isPending) return <Loading what={say('the season')} />;
   if (season.isError) return <Trouble error={season.error} retry={() => season.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = season.data.batches.filter((batch) =>
-    words.every((word) => `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.chance < 0.5 ? 'at risk' : ''}`.toLowerCase().includes(word)),
+    words.every((word) => `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.chance < 0.5 ? say('at risk') : ''}`.toLowerCase().includes(word)),
   );
   const toggle = (batch: BoardBatch) => {
     const next = new Set(picked);
@@ -37,17 +39,17 @@ export function ReschedulePage() {
   };
   return (
     <>
-      <p><Link className="trail" to="/season">Season</Link></p>
-      <h1 className="mb-3">Reschedule</h1>
+      <p><Link className="trail" to="/season">{say('Season')}</Link></p>
+      <h1 className="mb-3">{say('Reschedule')}</h1>
       <div className="grid gap-5 lg:grid-cols-[24rem_1fr]">
-        <section aria-label="Which batches" className="board h-fit p-4">
-          <h2 className="mb-2">Which batches</h2>
-          <input className="entry mb-2" type="search" aria-label="Find batches" placeholder="a grower, kale, at risk…" value={search} onChange={(event) => setSearch(event.target.value)} />
+        <section aria-label={say('Which batches')} className="board h-fit p-4">
+          <h2 className="mb-2">{say('Which batches')}</h2>
+          <input className="entry mb-2" type="search" aria-label={say('Find batches')} placeholder={say('a grower, kale, at risk…')} value={search} onChange={(event) => setSearch(event.target.value)} />
           <p className="mb-1 flex gap-3 text-sm">
-            <button className="trail min-h-11" onClick={() => setPicked(new Set(shown.slice(0, 60).map((batch) => batch.number)))}>Pick these {Math.min(60, shown.length)}</button>
-            {picked.size > 0 && <button className="trail min-h-11" onClick={() => setPicked(new Set())}>Pick none</button>}
+            <button className="trail min-h-11" onClick={() => setPicked(new Set(shown.slice(0, 60).map((batch) => batch.number)))}>{say('Pick these {value}', { value: Math.min(60, shown.length) })}</button>
+            {picked.size > 0 && <button className="trail min-h-11" onClick={() => setPicked(new Set())}>{say('Pick none')}</button>}
           </p>
-          <ul className="max-h-80 overflow-y-auto text-sm" tabIndex={0} aria-label="Batches">
+          <ul className="max-h-80 overflow-y-auto text-sm" tabIndex={0} aria-label={say('Batches')}>
             {shown.map((batch) => (
               <li key={batch.number} className="border-t border-rule">
                 <label className="flex min-h-11 items-center gap-2">
@@ -59,17 +61,17 @@ export function ReschedulePage() {
             ))}
           </ul>
           <div className="mt-3 flex items-end gap-3">
-            <Field name="The day moves by" problem={look.error?.problemAt('days')} hint="days; 0 where the batch is late">
+            <Field name={say('The day moves by')} problem={look.error?.problemAt('days')} hint={say('days; 0 where the batch is late')}>
               <Input className="entry" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
             </Field>
           </div>
           <button className="act act-main mt-3 w-full" disabled={picked.size === 0 || look.isPending || !/^-?\d+$/.test(days)} onClick={() => look.mutate(undefined)}>
-            {look.isPending ? 'Working it out…' : `What can be done for ${counted(picked.size, 'batch', 'batches')}`}
+            {look.isPending ? say('Working it out…') : say('What can be done for {batches, plural, one {# batch} other {# batches}}', { batches: picked.size })}
           </button>
           <Refusal message={look.error && !look.error.problemAt('days') ? look.error.message : undefined} />
         </section>
-        <section aria-label="What can be done" aria-live="polite" className="flex flex-col gap-4">
-          {!look.data && <Nothing>Pick batches and say by how many days their day moves; each then has its choices here, the surest first.</Nothing>}
+        <section aria-label={say('What can be done')} aria-live="polite" className="flex flex-col gap-4">
+          {!look.data && <Nothing>{say('Pick batches and say by how many days their day moves; each then has its choices here, the surest first.')}</Nothing>}
           {look.data?.map((choices) => <Choices key={choices.batch} choices={choices} />)}
         </section>
       </div>
@@ -88,23 +90,22 @@ function Choices({ choices }: { choices: BatchChoices }) {
     })),
   );
   return (
-    <article className="board p-4 text-sm" aria-label={`Batch ${choices.batch}`}>
+    <article className="board p-4 text-sm" aria-label={say('Batch {batch}', { batch: choices.batch })}>
       <h3>
-        <Link className="trail" to={`/batches/${choices.batch}`}>{choices.batch} {choices.variety}</Link>, {choices.plants} for {forWhom(choices.promises)}
+        <Link className="trail" to={`/batches/${choices.batch}`}>{choices.batch} {choices.variety}</Link>{say(', {plants} for {promises}', { plants: choices.plants, promises: forWhom(choices.promises) })}
       </h3>
       <p className="text-pencil">
-        {choices.target === choices.targetBefore ? `Wanted ${dayWords(choices.target)}` : `Wanted ${dayWords(choices.target)} instead of ${dayWords(choices.targetBefore)}`}; ready{' '}
-        {spreadWords(choices.ready)}{choices.pastLimit && `, past its best about ${shortDay(choices.pastLimit.middle)}`}.
+        {say('{what}; ready {ready}{more}.', { what: choices.target === choices.targetBefore ? say('Wanted {target}', { target: dayWords(choices.target) }) : say('Wanted {target} instead of {targetBefore}', { target: dayWords(choices.target), targetBefore: dayWords(choices.targetBefore) }), ready: spreadWords(choices.ready), more: choices.pastLimit ? say(', past its best about {middle}', { middle: shortDay(choices.pastLimit.middle) }) : '' })}
       </p>
       {take.isSuccess ? (
-        <p role="status" className="mt-2 font-semibold">Done.</p>
+        <p role="status" className="mt-2 font-semibold">{say('Done.')}</p>
       ) : (
         <ul className="mt-1">
           {choices.options.map((option) => (
             <li key={option.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1">
               <span className="grow">{option.words}</span>
               <span className={option.chance < 0.5 ? 'text-brick' : 'text-pencil'}>{chanceWords(option.chance)}</span>
-              <button className="act" disabled={take.isPending} onClick={() => take.mutate(option)}>Take this</button>
+              <button className="act" disabled={take.isPending} onClick={() => take.mutate(option)}>{say('Take this')}</button>
             </li>
           ))}
         </ul>

@@ -5,18 +5,18 @@ import { answered, api } from '../api/client';
 import { useChange, useChoices, useSeason } from '../api/queries';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { STAGE_WORDS } from '../look/StageMark';
-import { counted } from '../look/words';
 import { Board } from './Board';
 import { type BoardFilter, boardScale, fits, NO_FILTER } from './boardScale';
 import { DraftBar } from './DraftBar';
 import { TrialPanel } from './TrialPanel';
 import { useTrial } from './useTrial';
+import { say } from '../words/say';
 
 /** The season on its board. */
 export function SeasonPage({ mayChange }: { mayChange: boolean }) {
   const [draft, setDraft] = useState<number>();
   const season = useSeason(draft);
-  if (season.isPending) return <Loading what="the season" />;
+  if (season.isPending) return <Loading what={say('the season')} />;
   if (season.isError) return <Trouble error={season.error} retry={() => season.refetch()} />;
   return <SeasonOnBoard season={season.data} draft={draft} setDraft={setDraft} mayChange={mayChange} />;
 }
@@ -64,20 +64,20 @@ function SeasonOnBoard({
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1>Season</h1>
+        <h1>{say('Season')}</h1>
         <p className="text-pencil">
-          {counted(season.batches.length, 'batch', 'batches')}
-          {atRisk > 0 && <>, <strong className="text-brick">{atRisk} at risk</strong></>}
-          {overfull.length > 0 && <>, <Link to="/space" className="trail">{counted(new Set(overfull.map((each) => each.placeId)).size, 'place')} over-full</Link></>}
+          {say('{batches, plural, one {# batch} other {# batches}}', { batches: season.batches.length })}
+          {atRisk > 0 && <>, <strong className="text-brick">{say('{atRisk} at risk', { atRisk })}</strong></>}
+          {overfull.length > 0 && <>, <Link to="/space" className="trail">{say('{places, plural, one {# place} other {# places}} over-full', { places: new Set(overfull.map((each) => each.placeId)).size })}</Link></>}
         </p>
         <span className="ml-auto flex flex-wrap gap-3">
           {mayChange && season.undo && !draft && (
             <button className="trail min-h-11" disabled={undo.isPending} onClick={() => undo.mutate(undefined)} title={season.undo}>
-              Undo: {season.undo.toLowerCase()}
+              {say('Undo: {undo}', { undo: season.undo.toLowerCase() })}
             </button>
           )}
-          {mayChange && <Link className="trail flex min-h-11 items-center" to="/season/reschedule">Reschedule</Link>}
-          <Link className="trail flex min-h-11 items-center" to="/season/wall">Sheets for the wall</Link>
+          {mayChange && <Link className="trail flex min-h-11 items-center" to="/season/reschedule">{say('Reschedule')}</Link>}
+          <Link className="trail flex min-h-11 items-center" to="/season/wall">{say('Sheets for the wall')}</Link>
         </span>
       </div>
       <Refusal message={undo.error?.message} />
@@ -86,7 +86,7 @@ function SeasonOnBoard({
         {mayChange && <DraftBar season={season} draft={draft} setDraft={(id) => { forget(); setDraft(id); }} />}
       </div>
       {shown.length === 0 ? (
-        <Nothing>{season.batches.length === 0 ? 'Nothing is planned yet. Take an order, or ask “Can we?” with the key p.' : 'No batch fits this choice.'}</Nothing>
+        <Nothing>{season.batches.length === 0 ? say('Nothing is planned yet. Take an order, or ask “Can we?” with the key p.') : say('No batch fits this choice.')}</Nothing>
       ) : (
         <Board
           batches={shown} tried={trial?.view?.batch} scale={scale} today={season.today} chosen={trial?.edit.batch ?? chosen}
@@ -162,13 +162,13 @@ function Filters({
   );
   const plain = (values: string[]) => values.map((value) => ({ value, name: value }));
   return (
-    <div className="grid grid-cols-2 items-center gap-2 sm:flex sm:flex-wrap" role="search" aria-label="Show only">
-      {select('grower', 'All growers', plain([...new Set(season.batches.flatMap((batch) => batch.promises.map((promise) => promise.grower)))].sort()))}
-      {select('crop', 'All crops', plain(distinct((batch) => batch.crop)))}
-      {select('place', 'All places', season.places.map((place) => ({ value: String(place.id), name: place.name })))}
-      {select('state', 'All states', [{ value: 'AT_RISK', name: 'At risk' }, ...distinct((batch) => batch.stage).map((stage) => ({ value: stage, name: STAGE_WORDS[stage as BoardBatch['stage']] }))])}
+    <div className="grid grid-cols-2 items-center gap-2 sm:flex sm:flex-wrap" role="search" aria-label={say('Show only')}>
+      {select('grower', say('All growers'), plain([...new Set(season.batches.flatMap((batch) => batch.promises.map((promise) => promise.grower)))].sort()))}
+      {select('crop', say('All crops'), plain(distinct((batch) => batch.crop)))}
+      {select('place', say('All places'), season.places.map((place) => ({ value: String(place.id), name: place.name })))}
+      {select('state', say('All states'), [{ value: 'AT_RISK', name: say('At risk') }, ...distinct((batch) => batch.stage).map((stage) => ({ value: stage, name: STAGE_WORDS[stage as BoardBatch['stage']] }))])}
       {shown < season.batches.length && (
-        <button className="trail min-h-11" onClick={() => setFilter(NO_FILTER)}>{shown} shown; show all</button>
+        <button className="trail min-h-11" onClick={() => setFilter(NO_FILTER)}>{say('{shown} shown; show all', { shown })}</button>
       )}
     </div>
   );

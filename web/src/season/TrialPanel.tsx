@@ -1,7 +1,9 @@
 import { Link } from 'react-router';
 import type { BoardBatch, BoardView, Choices, Edit } from '../api/client';
-import { chanceWords, counted, dayWords, shortDay, spreadWords } from '../look/words';
+import { dayWords, shortDay, spreadWords } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import type { Trial } from './useTrial';
+import { say } from '../words/say';
 
 /** The batch in hand: what the change that is tried would do, and where else it could stand. */
 export function TrialPanel({
@@ -14,46 +16,43 @@ export function TrialPanel({
     return (
       <p className="mt-3 text-sm text-pencil">
         {mayChange
-          ? 'Drag a sowing along its row, or take a batch by its name and drop it on a place below. Choose one to see more.'
-          : 'Choose a batch to see more.'}
+          ? say('Drag a sowing along its row, or take a batch by its name and drop it on a place below. Choose one to see more.')
+          : say('Choose a batch to see more.')}
       </p>
     );
   }
   const then = trial?.view?.batch;
   return (
-    <section aria-label={`Batch ${batch.number}`} className="board mt-3 grid gap-4 p-3 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[36dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]" tabIndex={0}>
+    <section aria-label={say('Batch {number}', { number: batch.number })} className="board mt-3 grid gap-4 p-3 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[36dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]" tabIndex={0}>
       <div className="text-sm" aria-live="polite">
         <h2>
           <Link className="trail" to={`/batches/${batch.number}`}>{batch.number} {batch.variety}</Link>
-          {trial && <span className="font-normal text-pencil"> if so:</span>}
+          {trial && <span className="font-normal text-pencil">{' '}{say('if so:')}</span>}
         </h2>
         <dl className="grid grid-cols-[5.500rem_1fr] gap-x-2">
-          <Then name={batch.sown ? 'Sown' : 'Sow'} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
-          {batch.pottings.length > 0 && <Then name="Pot on" before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />}
-          <Then name="Ready" before={spreadWords(batch.ready)} then={then && spreadWords(then.ready)} />
-          <Then name="In time" before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
-          <Then name="In" before={batch.container} then={then?.container} />
-          <dt className="text-pencil">Wanted</dt>
-          <dd>{dayWords(batch.target)}, {batch.promises.length === 0 ? 'for nobody yet' : batch.promises.map((promise) => <Link key={promise.order} className="trail mr-2" to={`/orders/${promise.order}`}>order {promise.order}</Link>)}</dd>
+          <Then name={batch.sown ? say('Sown') : say('Sow')} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
+          {batch.pottings.length > 0 && <Then name={say('Pot on')} before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />}
+          <Then name={say('Ready')} before={spreadWords(batch.ready)} then={then && spreadWords(then.ready)} />
+          <Then name={say('In time')} before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
+          <Then name={say('In')} before={batch.container} then={then?.container} />
+          <dt className="text-pencil">{say('Wanted')}</dt>
+          <dd>{dayWords(batch.target)}, {batch.promises.length === 0 ? say('for nobody yet') : batch.promises.map((promise) => <Link key={promise.order} className="trail mr-2" to={`/orders/${promise.order}`}>{say('order {order}', { order: promise.order })}</Link>)}</dd>
         </dl>
         {!batch.sown && batch.window?.open && (
           <p className="mt-1 text-pencil">
-            May be sown {shortDay(batch.window.earliest)} to {shortDay(batch.window.latest)}
-            {batch.window.earliestBecause === 'LEAVES' && '; earlier it would have too many leaves'}
-            {batch.window.earliestBecause === 'DAYS_IN_CELL' && '; earlier its roots would circle'}
-            {batch.window.earliestBecause === 'LIGHT' && '; earlier it would stretch for want of light'}; later it would be late more than one year in ten.
+            {say('May be sown {earliest} to {latest}{more}{more2}{more3}; later it would be late more than one year in ten.', { earliest: shortDay(batch.window.earliest), latest: shortDay(batch.window.latest), more: batch.window.earliestBecause === 'LEAVES' ? say('; earlier it would have too many leaves') : '', more2: batch.window.earliestBecause === 'DAYS_IN_CELL' ? say('; earlier its roots would circle') : '', more3: batch.window.earliestBecause === 'LIGHT' ? say('; earlier it would stretch for want of light') : '' })}
           </p>
         )}
         {trial?.view && trial.view.overflows.filter((each) => each.batches.includes(batch.number)).map((each) => (
           <p key={each.placeId + each.from} className="mt-1 text-ochre">
-            {each.place} would lack {counted(Math.ceil(each.over), 'tray place')} {shortDay(each.from)} – {shortDay(each.to)}.
+            {say('{place} would lack {places, plural, one {# tray place} other {# tray places}} {from} – {to}.', { place: each.place, places: Math.ceil(each.over), from: shortDay(each.from), to: shortDay(each.to) })}
           </p>
         ))}
         {problem && <p role="alert" className="mt-1 font-semibold text-brick">{problem}</p>}
         {trial && mayChange && (
           <p className="mt-2 flex gap-2">
-            <button className="act act-main" disabled={saving || !trial.view} onClick={take}>Change it so</button>
-            <button className="act" onClick={forget}>Leave it</button>
+            <button className="act act-main" disabled={saving || !trial.view} onClick={take}>{say('Change it so')}</button>
+            <button className="act" onClick={forget}>{say('Leave it')}</button>
           </p>
         )}
       </div>
@@ -69,7 +68,7 @@ function Then({ name, before, then }: { name: string; before: string; then: stri
       <dd>
         {then && then !== before ? (
           <>
-            <strong>{then}</strong> <span className="text-pencil">instead of {before}</span>
+            <strong>{then}</strong> <span className="text-pencil">{say('instead of {before}', { before })}</span>
           </>
         ) : before}
       </dd>
@@ -97,28 +96,28 @@ function Elsewhere({
   return (
     <div className="flex flex-col gap-1.5">
       {!batch.sown && (
-        <Row name="Comes up in">
+        <Row name={say('Comes up in')}>
           {season.places.filter((place) => place.forEmergence).map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.emergencePlaceId))}
         </Row>
       )}
       {growing && (
-        <Row name="Grows on in">
+        <Row name={say('Grows on in')}>
           {season.places.filter((place) => place.forGrowingOn).map((place) => target({ growingPlaceId: place.id }, place.name, place.id === batch.growingPlaceId))}
         </Row>
       )}
       {growing && (
-        <Row name="Hardens in">
+        <Row name={say('Hardens in')}>
           {season.places.filter((place) => place.forHardeningOff).map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.hardeningPlaceId))}
         </Row>
       )}
       {batch.pottings.length > 0 && (
-        <Row name="Potted on">
+        <Row name={say('Potted on')}>
           {target({ pottedLate: false }, 'At the usual time', !batch.pottedLate)}
           {target({ pottedLate: true }, 'As late as roots allow', batch.pottedLate)}
         </Row>
       )}
       {!batch.sown && (
-        <Row name="Container">
+        <Row name={say('Container')}>
           {containers.filter((container) => container.kind !== 'OPEN').map((container) => target({ container: container.code }, container.name, container.name === batch.container))}
         </Row>
       )}

@@ -5,7 +5,8 @@ import { answered, api } from '../api/client';
 import { useChange, useChoices } from '../api/queries';
 import { type Mark, StageMark } from '../look/StageMark';
 import { Loading, Trouble } from '../look/States';
-import { addDays, dayWords, longDay, shortDay, toDate } from '../look/words';
+import { addDays, dayWords, longDay, monthWords, shortDay, toDate, weekdayWords } from '../words/days';
+import { say } from '../words/say';
 
 const MARKS: Record<Work['kind'], Mark> = {
   SOW: 'PLANNED', COUNT: 'EMERGING', MOVE: 'GROWING_ON', POT_ON: 'POTTED_ON', HARDEN: 'HARDENING_OFF', RELEASE: 'RELEASED',
@@ -32,14 +33,14 @@ export function WallPage({ today }: { today: string }) {
   return (
     <div className={month ? 'month-page' : ''}>
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
-        <button className="act" onClick={() => step(-1)} aria-label="Earlier">‹</button>
-        <button className="act" onClick={() => step(1)} aria-label="Later">›</button>
-        <label className={`act ${month ? '' : 'act-main'}`}><input type="radio" name="span" className="sr-only" checked={!month} onChange={() => setMonth(false)} />Week</label>
-        <label className={`act ${month ? 'act-main' : ''}`}><input type="radio" name="span" className="sr-only" checked={month} onChange={() => setMonth(true)} />Month</label>
-        <button className="act act-main ml-auto" onClick={() => window.print()}>Print</button>
+        <button className="act" onClick={() => step(-1)} aria-label={say('Earlier')}>‹</button>
+        <button className="act" onClick={() => step(1)} aria-label={say('Later')}>›</button>
+        <label className={`act ${month ? '' : 'act-main'}`}><input type="radio" name="span" className="sr-only" checked={!month} onChange={() => setMonth(false)} />{say('Week')}</label>
+        <label className={`act ${month ? 'act-main' : ''}`}><input type="radio" name="span" className="sr-only" checked={month} onChange={() => setMonth(true)} />{say('Month')}</label>
+        <button className="act act-main ml-auto" onClick={() => window.print()}>{say('Print')}</button>
       </div>
-      <h1 className="mb-2">{month ? longDay(addDays(first, 14)).split(' ').slice(2).join(' ') : `Week from ${longDay(first)}`}</h1>
-      {work.isPending && <Loading what="the work ahead" />}
+      <h1 className="mb-2">{month ? monthWords(addDays(first, 14)) : say('Week from {first}', { first: longDay(first) })}</h1>
+      {work.isPending && <Loading what={say('the work ahead')} />}
       {work.isError && <Trouble error={work.error} retry={() => work.refetch()} />}
       {work.data && (month ? <MonthSheet days={days} work={work.data} today={today} /> : <WeekSheet days={days} work={work.data} today={today} />)}
       <Feeds />
@@ -76,9 +77,9 @@ function WeekSheet({ days, work, today }: { days: string[]; work: Work[]; today:
 /** Only what has a fixed place in the day: sowings, pottings and releases; the rest is counted. */
 function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today: string }) {
   return (
-    <div className="board overflow-x-auto" tabIndex={0} role="group" aria-label="Month">
+    <div className="board overflow-x-auto" tabIndex={0} role="group" aria-label={say('Month')}>
       <table className="w-full min-w-3xl table-fixed print:min-w-0 border-collapse text-xs">
-        <thead><tr>{days.slice(0, 7).map((day) => <th key={day} className="border border-rule p-1 font-semibold">{dayWords(day).slice(0, 3)}</th>)}</tr></thead>
+        <thead><tr>{days.slice(0, 7).map((day) => <th key={day} className="border border-rule p-1 font-semibold">{weekdayWords(day)}</th>)}</tr></thead>
         <tbody>
           {[...Array(days.length / 7).keys()].map((week) => (
             <tr key={week} className="break-inside-avoid">
@@ -94,8 +95,8 @@ function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today
                       {named.slice(0, NAMED_A_DAY).map((each) => (
                         <li key={`${each.batch}${each.kind}`} className="flex gap-1"><StageMark stage={MARKS[each.kind]} size={14} /><span className="truncate" title={each.words}>{each.words.split(' (')[0]?.replace('cells of ', '')}</span></li>
                       ))}
-                      {left > 0 && <li className="text-pencil">{left} more to sow, pot or release</li>}
-                      {others > 0 && <li className="text-pencil">{others} to count, move or harden</li>}
+                      {left > 0 && <li className="text-pencil">{say('{left} more to sow, pot or release', { left })}</li>}
+                      {others > 0 && <li className="text-pencil">{say('{others} to count, move or harden', { others })}</li>}
                     </ul>
                   </td>
                 );
@@ -119,15 +120,15 @@ function Feeds() {
   );
   const address = make.data && `${window.location.origin}${make.data.path}`;
   return (
-    <section aria-label="In a calendar" className="no-print board mt-5 p-4 text-sm">
-      <h2 className="mb-1">In a calendar</h2>
-      <p className="mb-2 text-pencil">A calendar program can fetch this work (iCalendar). Whoever has the address can read it.</p>
+    <section aria-label={say('In a calendar')} className="no-print board mt-5 p-4 text-sm">
+      <h2 className="mb-1">{say('In a calendar')}</h2>
+      <p className="mb-2 text-pencil">{say('A calendar program can fetch this work (iCalendar). Whoever has the address can read it.')}</p>
       <div className="flex flex-wrap items-center gap-2">
-        <select className="entry w-auto" aria-label="Whose calendar" value={place} onChange={(event) => setPlace(event.target.value)}>
-          <option value="">All my work</option>
+        <select className="entry w-auto" aria-label={say('Whose calendar')} value={place} onChange={(event) => setPlace(event.target.value)}>
+          <option value="">{say('All my work')}</option>
           {choices.data?.places.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
         </select>
-        <button className="act" disabled={make.isPending} onClick={() => make.mutate(place ? Number(place) : undefined)}>Show its address</button>
+        <button className="act" disabled={make.isPending} onClick={() => make.mutate(place ? Number(place) : undefined)}>{say('Show its address')}</button>
       </div>
       {address && <p className="mt-2 break-all"><a className="trail" href={address}>{address}</a></p>}
     </section>

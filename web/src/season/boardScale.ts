@@ -1,5 +1,5 @@
 import type { BoardBatch } from '../api/client';
-import { addDays, daysBetween, toDate } from '../look/words';
+import { addDays, daysBetween, toDate } from '../words/days';
 
 /** Where days lie across the board, in hundredths of its width. */
 export interface BoardScale {

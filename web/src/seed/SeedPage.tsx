@@ -3,37 +3,37 @@ import { Link } from 'react-router';
 import type { SeedNeedsView } from '../api/client';
 import { useSeedNeeds } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { counted, dayWords, shortDay } from '../look/words';
+import { dayWords, shortDay } from '../words/days';
+import { say } from '../words/say';
+import { mass } from '../words/quantity';
 
 type Lot = SeedNeedsView['lots'][number];
-
-const grams = (amount: number) => (amount >= 10 ? `${Math.round(amount)} g` : `${amount.toFixed(amount >= 1 ? 1 : 2)} g`);
 
 /** The seed store against the plan: what is short, what to buy, what to take out week by week, which lots are tired. */
 export function SeedPage() {
   const needs = useSeedNeeds();
   const [search, setSearch] = useState('');
-  if (needs.isPending) return <Loading what="the seed store" />;
+  if (needs.isPending) return <Loading what={say('the seed store')} />;
   if (needs.isError) return <Trouble error={needs.error} retry={() => needs.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const lots = needs.data.lots.filter((lot) => words.every((word) => `${lot.code} ${lot.variety} ${lot.crop} ${lot.supplier}`.toLowerCase().includes(word)));
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1>Seed</h1>
+        <h1>{say('Seed')}</h1>
         <p className={needs.data.buying.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
-          {needs.data.buying.length > 0 ? `${counted(needs.data.buying.length, 'lot')} run short` : 'There is enough of everything that is planned.'}
+          {needs.data.buying.length > 0 ? say('{lots, plural, one {# lot} other {# lots}} run short', { lots: needs.data.buying.length }) : say('There is enough of everything that is planned.')}
         </p>
-        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/lots">Change lots</Link>
+        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/lots">{say('Change lots')}</Link>
       </div>
       <div className="grid gap-5 lg:grid-cols-2">
         <Buying needs={needs.data} />
         <Weeks needs={needs.data} />
       </div>
-      <section aria-label="Lots" className="mt-5">
+      <section aria-label={say('Lots')} className="mt-5">
         <div className="mb-2 flex flex-wrap items-center gap-3">
-          <h2>Lots</h2>
-          <input className="entry max-w-xs" type="search" aria-label="Find a lot" placeholder="kale, M26-107, a supplier…" value={search} onChange={(event) => setSearch(event.target.value)} />
+          <h2>{say('Lots')}</h2>
+          <input className="entry max-w-xs" type="search" aria-label={say('Find a lot')} placeholder={say('kale, M26-107, a supplier…')} value={search} onChange={(event) => setSearch(event.target.value)} />
         </div>
         <Lots lots={lots} />
       </section>
@@ -43,16 +43,16 @@ export function SeedPage() {
 
 function Buying({ needs }: { needs: SeedNeedsView }) {
   return (
-    <section aria-label="To buy" className="board p-4">
-      <h2 className="mb-1">To buy</h2>
-      {needs.buying.length === 0 && <p className="text-pencil">Nothing.</p>}
+    <section aria-label={say('To buy')} className="board p-4">
+      <h2 className="mb-1">{say('To buy')}</h2>
+      {needs.buying.length === 0 && <p className="text-pencil">{say('Nothing.')}</p>}
       <ul className="text-sm">
         {needs.buying.map((line) => (
           <li key={line.variety + line.neededBy} className="flex flex-wrap gap-x-3 border-t border-rule py-1.5">
             <strong className="grow">{line.variety}</strong>
-            <span>{counted(line.seeds, 'seed')}, {grams(line.grams)}</span>
+            <span>{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: line.seeds })}, {mass(line.grams)}</span>
             <span className="text-pencil">{line.supplier}</span>
-            <span className="font-semibold text-brick">by {dayWords(line.neededBy)}</span>
+            <span className="font-semibold text-brick">{say('by {neededBy}', { neededBy: dayWords(line.neededBy) })}</span>
           </li>
         ))}
       </ul>
@@ -64,23 +64,23 @@ function Buying({ needs }: { needs: SeedNeedsView }) {
 function Weeks({ needs }: { needs: SeedNeedsView }) {
   const most = Math.max(1, ...needs.weeks.map((week) => week.seeds));
   return (
-    <section aria-label="Lined up by sow day" className="board p-4">
-      <h2 className="mb-1">Lined up by sow day</h2>
-      {needs.weeks.length === 0 && <p className="text-pencil">No sowing is planned.</p>}
-      <div className="max-h-80 overflow-y-auto" tabIndex={0} role="group" aria-label="Sowings by week">
+    <section aria-label={say('Lined up by sow day')} className="board p-4">
+      <h2 className="mb-1">{say('Lined up by sow day')}</h2>
+      {needs.weeks.length === 0 && <p className="text-pencil">{say('No sowing is planned.')}</p>}
+      <div className="max-h-80 overflow-y-auto" tabIndex={0} role="group" aria-label={say('Sowings by week')}>
         {needs.weeks.map((week) => (
           <details key={week.monday} className="border-t border-rule text-sm">
             <summary className="grid min-h-11 grid-cols-[6.500rem_1fr_7rem] items-center gap-2">
-              <span className="font-semibold">from {shortDay(week.monday)}</span>
+              <span className="font-semibold">{say('from {monday}', { monday: shortDay(week.monday) })}</span>
               <span aria-hidden className="h-3 bg-dusk/35" style={{ width: `${(week.seeds / most) * 100}%` }} />
-              <span className="text-right text-pencil">{counted(week.seeds, 'seed')}</span>
+              <span className="text-right text-pencil">{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: week.seeds })}</span>
             </summary>
             <ul className="pb-2">
               {needs.sowings.filter((sowing) => sowing.day >= week.monday && sowing.day < nextMonday(week.monday)).map((sowing) => (
                 <li key={sowing.batch} className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
                   <span>{shortDay(sowing.day)}</span>
-                  <span><Link className="trail" to={`/batches/${sowing.batch}`}>{sowing.batch}</Link> {sowing.variety}, lot {sowing.lot}</span>
-                  <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>{counted(sowing.seeds, 'seed')}, {grams(sowing.grams)}{sowing.lacking && ', short'}</span>
+                  <span><Link className="trail" to={`/batches/${sowing.batch}`}>{sowing.batch}</Link>{' '}{say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}</span>
+                  <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}{sowing.lacking && say(', short')}</span>
                 </li>
               ))}
             </ul>
@@ -96,7 +96,7 @@ function nextMonday(monday: string): string {
 }
 
 function Lots({ lots }: { lots: Lot[] }) {
-  if (lots.length === 0) return <Nothing>No lot fits.</Nothing>;
+  if (lots.length === 0) return <Nothing>{say('No lot fits.')}</Nothing>;
   return (
     <ul className="board divide-y divide-rule text-sm">
       {lots.map((lot) => (
@@ -104,18 +104,18 @@ function Lots({ lots }: { lots: Lot[] }) {
           <span className="font-semibold">{lot.code}</span>
           <span>{lot.variety} <span className="text-pencil">{lot.crop.toLowerCase()}</span></span>
           <span>
-            <span className="text-pencil">{lot.supplier}, tested {shortDay(lot.testedOn)} {lot.testedOn.slice(0, 4)}: label {Math.round(lot.label * 100)} %, </span>
-            expected {Math.round(lot.low * 100)} to {Math.round(lot.high * 100)} %
+            <span className="text-pencil">{say('{supplier}, tested {testedOn} {testedOn2}: label {label} %,', { supplier: lot.supplier, testedOn: shortDay(lot.testedOn), testedOn2: lot.testedOn.slice(0, 4), label: Math.round(lot.label * 100) })}{' '}</span>
+            {say('expected {low} to {high} %', { low: Math.round(lot.low * 100), high: Math.round(lot.high * 100) })}
             {(lot.old || lot.poor) && (
               <span className="block text-ochre">
-                {lot.old && lot.poor ? 'Old and poor' : lot.old ? 'Old' : 'Poor'}: 100 plants take {lot.cellsForHundred} cells, with fresh seed {lot.cellsForHundredFresh}.
+                {say('{what}: 100 plants take {cellsForHundred} cells, with fresh seed {cellsForHundredFresh}.', { what: lot.old && lot.poor ? say('Old and poor') : lot.old ? say('Old') : say('Poor'), cellsForHundred: lot.cellsForHundred, cellsForHundredFresh: lot.cellsForHundredFresh })}
               </span>
             )}
           </span>
           <span className="sm:text-right">
-            {counted(lot.stock, 'seed')}, {grams(lot.stockGrams)}
+            {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: lot.stock })}, {mass(lot.stockGrams)}
             <span className={`block ${lot.lacking > 0 ? 'font-semibold text-brick' : 'text-pencil'}`}>
-              {lot.needed === 0 ? 'nothing planned' : lot.lacking > 0 ? `${lot.lacking} short from ${shortDay(lot.shortFrom!)}` : `${lot.needed} planned`}
+              {lot.needed === 0 ? say('nothing planned') : lot.lacking > 0 ? say('{lacking} short from {shortFrom}', { lacking: lot.lacking, shortFrom: shortDay(lot.shortFrom!) }) : say('{needed} planned', { needed: lot.needed })}
             </span>
           </span>
         </li>

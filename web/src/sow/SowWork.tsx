@@ -5,16 +5,16 @@ import { useChoices } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Caution, Loading, Refusal, Trouble } from '../look/States';
-import { counted } from '../look/words';
 import { cellLook } from '../tray/cellLook';
 import { runBetween } from '../tray/draft';
 import { TrayGrid } from '../tray/TrayGrid';
 import { coverWords } from './coverWords';
+import { say } from '../words/say';
 
 /** Recording a sowing on the drawing of the tray: labels first, then the run of cells. */
 export function SowWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
   const choices = useChoices();
-  if (choices.isPending) return <Loading what="seed lots" />;
+  if (choices.isPending) return <Loading what={say('seed lots')} />;
   if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
   return <SowForm tray={tray} batch={batch} choices={choices.data} />;
 }
@@ -28,15 +28,15 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
   const [lotId, setLotId] = useState(String(batch.lotId));
   const [seedsPerCell, setSeedsPerCell] = useState(String(batch.seedsPerCell));
   const [placeId, setPlaceId] = useState(String(batch.placeId ?? batch.emergencePlaceId));
-  const [medium, setMedium] = useState('Sowing mix, fine');
+  const [medium, setMedium] = useState(say('Sowing mix, fine'));
   const entry = {
     tray: tray.number, firstCell: run.first, lastCell: run.last,
     seedsPerCell: Number(seedsPerCell), lotId: Number(lotId), medium, placeId: Number(placeId),
   };
   const sow = useBenchChange<typeof entry>(
-    `/api/batches/${number}/sowings`, (sown) => `sowing of cells ${sown.firstCell} to ${sown.lastCell} in ${tray.code}`,
+    `/api/batches/${number}/sowings`, (sown) => say('sowing of cells {firstCell} to {lastCell} in {code}', { firstCell: sown.firstCell, lastCell: sown.lastCell, code: tray.code }),
   );
-  const leave = useBenchChange<{ tray: number }>(`/api/batches/${number}/left-unsown`, () => `${tray.code} left unsown`);
+  const leave = useBenchChange<{ tray: number }>(`/api/batches/${number}/left-unsown`, () => say('{code} left unsown', { code: tray.code }));
   const variety = choices.lots.find((lot) => lot.id === batch.lotId)?.varietyId;
   const cells = run.last - run.first + 1;
   const problem = (field: string) => sow.error?.problemAt(field);
@@ -49,14 +49,14 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       }}
     >
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">Print labels (PDF)</a>
+        <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">{say('Print labels (PDF)')}</a>
         <span className="text-sm text-pencil">
-          Labels before sowing. {coverWords(batch.seedDepth, batch.needsLight)}
+          {say('Labels before sowing. {seedDepth}', { seedDepth: coverWords(batch.seedDepth, batch.needsLight) })}
         </span>
       </div>
       <div className="mb-3">
         <Caution>
-          Dust of dry mix: damp it down and wear a mask; open compost bags away from the face. {batch.caution}
+          {say('Dust of dry mix: damp it down and wear a mask; open compost bags away from the face. {caution}', { caution: batch.caution })}
         </Caution>
       </div>
       <TrayGrid
@@ -67,7 +67,7 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
           const taken = cell.batch !== undefined && cell.batch !== number && cell.condition !== undefined;
           const look = cellLook(cell, number, 0, false);
           return inside && !taken
-            ? { text: '·', words: 'will be sown', look: 'bg-board text-ink outline-3 -outline-offset-3 outline-dusk', disabled: false }
+            ? { text: '·', words: say('will be sown'), look: 'bg-board text-ink outline-3 -outline-offset-3 outline-dusk', disabled: false }
             : { ...look, disabled: taken };
         }}
         work={{
@@ -78,31 +78,31 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
           sweep: (swept) => setRun(runBetween(swept[0]!.number, swept.at(-1)!.number)),
         }}
       />
-      <p className="mt-2 text-sm text-pencil">Tap the first and the last cell, or sweep from one to the other.</p>
+      <p className="mt-2 text-sm text-pencil">{say('Tap the first and the last cell, or sweep from one to the other.')}</p>
       <div className="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-        <Field name="From cell" problem={problem('firstCell') ?? problem('run')}>
+        <Field name={say('From cell')} problem={problem('firstCell') ?? problem('run')}>
           <Input className="entry" inputMode="numeric" value={run.first} onChange={(event) => setRun({ ...run, first: Number(event.target.value) || 0 })} />
         </Field>
-        <Field name="to cell" problem={problem('lastCell')}>
+        <Field name={say('to cell')} problem={problem('lastCell')}>
           <Input className="entry" inputMode="numeric" value={run.last} onChange={(event) => setRun({ ...run, last: Number(event.target.value) || 0 })} />
         </Field>
-        <Field name="Seeds a cell" problem={problem('seedsPerCell')}>
+        <Field name={say('Seeds a cell')} problem={problem('seedsPerCell')}>
           <Input className="entry" inputMode="numeric" value={seedsPerCell} onChange={(event) => setSeedsPerCell(event.target.value)} />
         </Field>
-        <Field name="Seed lot" problem={problem('lotId')}>
+        <Field name={say('Seed lot')} problem={problem('lotId')}>
           <Select className="entry" value={lotId} onChange={(event) => setLotId(event.target.value)}>
             {choices.lots.filter((lot) => lot.varietyId === variety).map((lot) => (
-              <option key={lot.id} value={lot.id}>{lot.code}, {lot.seedsLeft} left</option>
+              <option key={lot.id} value={lot.id}>{say('{code}, {seedsLeft} left', { code: lot.code, seedsLeft: lot.seedsLeft })}</option>
             ))}
           </Select>
         </Field>
         <div className="sm:col-span-2">
-          <Field name="Filled with" problem={problem('medium')}>
+          <Field name={say('Filled with')} problem={problem('medium')}>
             <Input className="entry" value={medium} onChange={(event) => setMedium(event.target.value)} />
           </Field>
         </div>
         <div className="sm:col-span-2">
-          <Field name="Put in" problem={problem('placeId')}>
+          <Field name={say('Put in')} problem={problem('placeId')}>
             <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
               {choices.places.filter((place) => place.forEmergence || place.forGrowingOn).map((place) => (
                 <option key={place.id} value={place.id}>{place.name}</option>
@@ -114,11 +114,11 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       <div className="mt-3"><Refusal message={sow.error && sow.error.problems.length === 0 ? sow.error.message : undefined} /></div>
       <div className="sticky bottom-0 bg-wall py-3">
         <button className="act act-main w-full sm:w-auto" disabled={sow.isPending || cells < 1}>
-          Sow {counted(Math.max(cells, 0), 'cell')}
+          {say('Sow {cells, plural, one {# cell} other {# cells}}', { cells: Math.max(cells, 0) })}
         </button>
         {waits && batch.summary.balance.sown > 0 && (
           <button type="button" className="act ml-3" disabled={leave.isPending} onClick={() => leave.mutate({ tray: tray.number })}>
-            Leave the rest of {tray.code} unsown
+            {say('Leave the rest of {code} unsown', { code: tray.code })}
           </button>
         )}
         <Refusal message={leave.error?.message} />

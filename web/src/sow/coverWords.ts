@@ -1,3 +1,6 @@
+import { say } from '../words/say';
+import { length } from '../words/quantity';
+
 /**
  * How a seed is covered, in a sentence.
  *
@@ -5,8 +8,8 @@
  * @param needsLight whether it comes up only in light
  */
 export function coverWords(depth: number, needsLight: boolean): string {
-  if (depth === 0) return needsLight ? 'Press in and do not cover: it comes up only in light.' : 'Press in, do not cover.';
+  if (depth === 0) return needsLight ? say('Press in and do not cover: it comes up only in light.') : say('Press in, do not cover.');
   return needsLight
-    ? `Cover with at most ${depth} mm, so loosely that light reaches it: it comes up only in light.`
-    : `Cover ${depth} mm.`;
+    ? say('Cover with at most {depth}, so loosely that light reaches it: it comes up only in light.', { depth: length(depth) })
+    : say('Cover {depth}.', { depth: length(depth) });
 }

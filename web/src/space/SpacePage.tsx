@@ -5,8 +5,11 @@ import type { SpaceView } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange, useSpace } from '../api/queries';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { addDays, chanceWords, counted, shortDay, toDate } from '../look/words';
+import { addDays, shortDay, toDate } from '../words/days';
+import { chanceWords } from '../words/phrases';
 import { AssignAll } from './AssignAll';
+import { say } from '../words/say';
+import { degrees, figures, temperature } from '../words/quantity';
 
 type PlaceInTime = SpaceView['places'][number];
 type Overflow = SpaceView['overflows'][number];
@@ -17,21 +20,21 @@ const DAYS_SHOWN = 140;
 export function SpacePage({ mayChange }: { mayChange: boolean }) {
   const space = useSpace();
   const [chosen, setChosen] = useState<Overflow>();
-  if (space.isPending) return <Loading what="the places" />;
+  if (space.isPending) return <Loading what={say('the places')} />;
   if (space.isError) return <Trouble error={space.error} retry={() => space.refetch()} />;
   const overflows = space.data.overflows.filter((each) => each.from < addDays(space.data.firstDay, DAYS_SHOWN));
   return (
     <>
       <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
-        <h1>Space through time</h1>
+        <h1>{say('Space through time')}</h1>
         <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
-          {overflows.length > 0 ? `${counted(new Set(overflows.map((each) => each.placeId)).size, 'place')} over-full at some time` : 'Everything has room.'}
+          {overflows.length > 0 ? say('{places, plural, one {# place} other {# places}} over-full at some time', { places: new Set(overflows.map((each) => each.placeId)).size }) : say('Everything has room.')}
         </p>
       </div>
       {mayChange && <AssignAll />}
       <ol className="board">
         <li className="sticky top-0 z-10 grid grid-cols-1 border-b border-ink bg-board sm:grid-cols-[15rem_1fr]">
-          <span className="hidden px-2 py-1 text-xs text-pencil sm:block">grey: tray places used; line: what it holds</span>
+          <span className="hidden px-2 py-1 text-xs text-pencil sm:block">{say('grey: tray places used; line: what it holds')}</span>
           <Axis firstDay={space.data.firstDay} />
         </li>
         {space.data.places.map((place) => (
@@ -39,7 +42,7 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
         ))}
       </ol>
       {chosen && <Help overflow={chosen} mayChange={mayChange} />}
-      {!chosen && overflows.length > 0 && <p className="mt-3 text-sm text-pencil">Press a time that lacks room to see what could be done.</p>}
+      {!chosen && overflows.length > 0 && <p className="mt-3 text-sm text-pencil">{say('Press a time that lacks room to see what could be done.')}</p>}
     </>
   );
 }
@@ -57,18 +60,17 @@ function PlaceLane({
       <div className="p-2 text-sm">
         <p className="font-semibold">{place.walkingOrder}. {place.name}</p>
         <p className="text-xs text-pencil">
-          {place.day !== undefined && place.day !== null ? `${place.day} / ${place.night} °C` : `${place.mean[0]} °C now, ${place.mean[8]} in 8 weeks`}
-          {place.lampLight > 0 && ', lamps'}; holds {place.slots}, fullest {Math.round(fullest)}
+          {say('{what}{more}; holds {slots}, fullest {fullest}', { what: place.day !== undefined && place.day !== null ? `${figures(temperature(place.day))} / ${degrees(place.night!, 0)}` : say('{mean} now, {later} in 8 weeks', { mean: degrees(place.mean[0]!, 0), later: degrees(place.mean[8]!, 0) }), more: place.lampLight > 0 ? say(', lamps') : '', slots: place.slots, fullest: Math.round(fullest) })}
         </p>
         <ul className="flex flex-wrap gap-x-3">
           {overflows.map((overflow) => (
             <li key={overflow.from}>
               <button
                 type="button" aria-pressed={chosen === overflow} className="min-h-8 text-left text-xs font-semibold text-brick underline underline-offset-2"
-                aria-label={`${place.name} lacks ${Math.ceil(overflow.over)} tray places from ${shortDay(overflow.from)} to ${shortDay(overflow.to)}`}
+                aria-label={say('{name} lacks {over} tray places from {from} to {to}', { name: place.name, over: Math.ceil(overflow.over), from: shortDay(overflow.from), to: shortDay(overflow.to) })}
                 onClick={() => choose(overflow)}
               >
-                lacks {Math.ceil(overflow.over)}, {shortDay(overflow.from)}{overflow.to !== overflow.from && ` – ${shortDay(overflow.to)}`}
+                {say('lacks {over}, {from}{more}', { over: Math.ceil(overflow.over), from: shortDay(overflow.from), more: overflow.to !== overflow.from ? ` – ${shortDay(overflow.to)}` : '' })}
               </button>
             </li>
           ))}
@@ -77,7 +79,7 @@ function PlaceLane({
       <div className="relative h-16 sm:h-full sm:min-h-16 sm:border-l sm:border-rule">
         <svg
           className="absolute inset-0 h-full w-full" viewBox={`0 0 ${DAYS_SHOWN} 100`} preserveAspectRatio="none" role="img"
-          aria-label={`${place.name}: holds ${place.slots} trays, at most ${Math.round(fullest)} used`}
+          aria-label={say('{name}: holds {slots} trays, at most {fullest} used', { name: place.name, slots: place.slots, fullest: Math.round(fullest) })}
         >
           <polygon points={`0,100 ${points.join(' ')} ${DAYS_SHOWN},100`} className="fill-dusk/30" />
           <line x1="0" x2={DAYS_SHOWN} y1={100 - (place.slots / most) * 100} y2={100 - (place.slots / most) * 100} className="stroke-ink" strokeWidth="1.500" vectorEffect="non-scaling-stroke" />
@@ -115,25 +117,25 @@ function Help({ overflow, mayChange }: { overflow: Overflow; mayChange: boolean 
     answered(api.POST('/api/season/changes', { body: { edit } })),
   );
   return (
-    <section aria-label="What could be done" className="board mt-3 p-4">
+    <section aria-label={say('What could be done')} className="board mt-3 p-4">
       <h2>
-        {overflow.place} lacks {counted(Math.ceil(overflow.over), 'tray place')}, {shortDay(overflow.from)} – {shortDay(overflow.to)}
+        {say('{place} lacks {places, plural, one {# tray place} other {# tray places}}, {from} – {to}', { place: overflow.place, places: Math.ceil(overflow.over), from: shortDay(overflow.from), to: shortDay(overflow.to) })}
       </h2>
       <p className="mb-2 text-sm text-pencil">
-        Batches there:{' '}
+        {say('Batches there:')}{' '}
         {overflow.batches.map((batch, index) => (
           <span key={batch}>{index > 0 && ', '}<Link className="trail" to={`/batches/${batch}`}>{batch}</Link></span>
         ))}
       </p>
-      {suggestions.isPending && <p role="status">Looking for room…</p>}
-      {suggestions.data?.length === 0 && <Nothing>No single change would help here. Place all anew, or talk to a grower.</Nothing>}
+      {suggestions.isPending && <p role="status">{say('Looking for room…')}</p>}
+      {suggestions.data?.length === 0 && <Nothing>{say('No single change would help here. Place all anew, or talk to a grower.')}</Nothing>}
       <ul>
         {suggestions.data?.map((each) => (
           <li key={each.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1.5 text-sm">
             <span className="grow font-semibold">{each.words}</span>
-            <span className="text-pencil">frees {counted(Math.round(each.relief), 'place')}; in time {chanceWords(each.chance)}{Math.round(each.chance * 20) !== Math.round(each.chanceBefore * 20) && `, was ${chanceWords(each.chanceBefore)}`}</span>
+            <span className="text-pencil">{say('frees {places, plural, one {# place} other {# places}}; in time {chance}{more}', { places: Math.round(each.relief), chance: chanceWords(each.chance), more: Math.round(each.chance * 20) !== Math.round(each.chanceBefore * 20) ? say(', was {chanceBefore}', { chanceBefore: chanceWords(each.chanceBefore) }) : '' })}</span>
             {each.edit && mayChange && (
-              <button className="act" disabled={change.isPending} onClick={() => change.mutate(each.edit!)}>Do it</button>
+              <button className="act" disabled={change.isPending} onClick={() => change.mutate(each.edit!)}>{say('Do it')}</button>
             )}
           </li>
         ))}

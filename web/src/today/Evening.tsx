@@ -2,7 +2,8 @@ import type { RoundView } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Refusal } from '../look/States';
-import { counted } from '../look/words';
+import { say } from '../words/say';
+import { degrees } from '../words/quantity';
 
 /** On a narrow screen the list is folded: its summary says what is at stake. */
 const WIDE = 640;
@@ -17,9 +18,9 @@ export function Evening({ tasks }: { tasks: Task[] }) {
   return (
     <details open={window.innerWidth >= WIDE} className="mb-5 border-l-4 border-brick bg-brick-wash p-3">
       <summary className="min-h-11 cursor-pointer content-center">
-        <h2 className="inline">Before night: bring in or cover {counted(tasks.reduce((sum, task) => sum + task.plants, 0), 'plant')}</h2>
+        <h2 className="inline">{say('Before night: bring in or cover {plants, plural, one {# plant} other {# plants}}', { plants: tasks.reduce((sum, task) => sum + task.plants, 0) })}</h2>
         <span className="block sm:inline">
-          {' '}Worst: {tasks[0]!.plants} {tasks[0]!.variety}, {tasks[0]!.place.toLowerCase()}, {degrees(tasks[0]!.tonight)} tonight
+          {' '}{say('Worst: {plants} {variety}, {place}, {tonight} tonight', { plants: tasks[0]!.plants, variety: tasks[0]!.variety, place: tasks[0]!.place.toLowerCase(), tonight: degrees(tasks[0]!.tonight) })}
         </span>
       </summary>
       <Refusal message={tick.error?.message} />
@@ -27,17 +28,15 @@ export function Evening({ tasks }: { tasks: Task[] }) {
         const here = tasks.filter((task) => task.place === place);
         return (
           <div key={place} className="mt-2">
-            <h3>{place}, {degrees(here[0]!.tonight)} tonight</h3>
+            <h3>{say('{place}, {tonight} tonight', { place, tonight: degrees(here[0]!.tonight) })}</h3>
             <ul className="divide-y divide-rule">
               {here.map((task) => (
                 <li key={task.batch} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
                   <span className="min-w-56 grow">
-                    <strong>{task.plants} {task.variety}</strong>, batch {task.batch}, {task.trays.map((tray) => `T${tray}`).slice(0, 4).join(' ')}
-                    {task.trays.length > 4 && ` +${task.trays.length - 4}`}: they stand down to {degrees(task.floor)},{' '}
-                    about {counted(Math.round(task.likelyLoss), 'plant')} lost if left
+                    <strong>{task.plants} {task.variety}</strong>{say(', batch {batch}, {trays}{more}: they stand down to {floor}, about {plants, plural, one {# plant} other {# plants}} lost if left', { batch: task.batch, trays: task.trays.map((tray) => `T${tray}`).slice(0, 4).join(' '), more: task.trays.length > 4 ? ` +${task.trays.length - 4}` : '', floor: degrees(task.floor), plants: Math.round(task.likelyLoss) })}
                   </span>
-                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'BROUGHT_IN' })}>Brought in</button>
-                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'COVERED' })}>Covered</button>
+                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'BROUGHT_IN' })}>{say('Brought in')}</button>
+                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'COVERED' })}>{say('Covered')}</button>
                 </li>
               ))}
             </ul>
@@ -47,5 +46,3 @@ export function Evening({ tasks }: { tasks: Task[] }) {
     </details>
   );
 }
-
-const degrees = (temperature: number) => `${temperature.toFixed(1).replace('-', '−')} °C`;

@@ -1,5 +1,7 @@
 import type { RoundView } from '../api/client';
-import { dayWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { say } from '../words/say';
+import { figures, temperature, temperatureUnit } from '../words/quantity';
 
 const HEIGHT = 46;
 const ROOM = 4;
@@ -12,7 +14,7 @@ export function ForecastStrip({ days }: { days: RoundView['forecast'] }) {
   const y = (temperature: number) => ((highest - temperature) / (highest - lowest)) * HEIGHT;
   return (
     <figure className="no-print">
-      <figcaption className="mb-1 text-sm text-pencil">Forecast outdoors, °C</figcaption>
+      <figcaption className="mb-1 text-sm text-pencil">{say('Forecast outdoors, {unit}', { unit: temperatureUnit() })}</figcaption>
       <ol className="grid grid-cols-5 gap-1 sm:gap-4">
         {days.map((day) => (
           <li key={day.day} className="text-center text-xs sm:text-sm">
@@ -24,10 +26,10 @@ export function ForecastStrip({ days }: { days: RoundView['forecast'] }) {
               />
             </svg>
             <span className="block whitespace-nowrap">
-              {Math.round(day.minimum)} to {Math.round(day.maximum)}
+              {say('{minimum} to {maximum}', { minimum: figures(temperature(day.minimum)), maximum: figures(temperature(day.maximum)) })}
             </span>
             <span className="block whitespace-nowrap text-pencil">{dayWords(day.day)}</span>
-            {day.minimum <= 0 && <span className="block text-brick">frost</span>}
+            {day.minimum <= 0 && <span className="block text-brick">{say('frost')}</span>}
           </li>
         ))}
       </ol>

@@ -4,25 +4,26 @@ import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Refusal } from '../look/States';
-import { counted } from '../look/words';
-import { whyWords } from '../words/say';
+import { whyWords } from '../words/reasons';
+import { say } from '../words/say';
+import { degrees, figures, temperature } from '../words/quantity';
 
 const TASK_WORDS: Record<TaskKind, string> = {
-  SOW: 'Sow',
-  LOOK_FOR_FROST: 'Look for frost losses',
-  COUNT: 'Count',
-  DECIDE_ON_FAILING: 'Decide',
-  MOVE_TO_GROW_ON: 'Move to grow on',
-  POT_ON: 'Pot on',
-  START_HARDENING: 'Begin hardening',
-  HARDEN: 'Harden',
-  END_HARDENING: 'End hardening',
-  RELEASE: 'Release',
-  CLEAR_SPARES: 'Clear spares',
-  WATCH_DATE: 'Watch the date',
+  SOW: say('Sow'),
+  LOOK_FOR_FROST: say('Look for frost losses'),
+  COUNT: say('Count'),
+  DECIDE_ON_FAILING: say('Decide'),
+  MOVE_TO_GROW_ON: say('Move to grow on'),
+  POT_ON: say('Pot on'),
+  START_HARDENING: say('Begin hardening'),
+  HARDEN: say('Harden'),
+  END_HARDENING: say('End hardening'),
+  RELEASE: say('Release'),
+  CLEAR_SPARES: say('Clear spares'),
+  WATCH_DATE: say('Watch the date'),
 };
 
-const URGENCY_WORDS: Record<Urgency, string> = { LATE: 'late', AT_RISK: 'at risk', TODAY: '' };
+const URGENCY_WORDS: Record<Urgency, string> = { LATE: say('late'), AT_RISK: say('at risk'), TODAY: '' };
 
 /** The thing itself, ready to be worked on. */
 function target(kind: TaskKind, batch: BatchSummary): string {
@@ -51,17 +52,16 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
         <h2>{stop.place}</h2>
         {stop.lastMinimum != null && stop.lastMaximum != null && (
           <span className="text-sm text-pencil">
-            yesterday {stop.lastMinimum.toFixed(1)} to {stop.lastMaximum.toFixed(1)} °C
-            {stop.setMinimum != null && `, set ${stop.setMinimum} to ${stop.setMaximum} °C`}
+            {say('yesterday {lastMinimum} to {lastMaximum}{more}', { lastMinimum: figures(temperature(stop.lastMinimum), 1), lastMaximum: degrees(stop.lastMaximum), more: stop.setMinimum != null ? say(', set {setMinimum} to {setMaximum}', { setMinimum: figures(temperature(stop.setMinimum)), setMaximum: degrees(stop.setMaximum!, 0) }) : '' })}
           </span>
         )}
         <span className={`text-sm ${over ? 'font-semibold text-brick' : 'text-pencil'}`}>
-          {stop.slotsTaken} of {stop.slots} tray places taken{over && `, ${stop.slotsTaken - stop.slots} too many`}
+          {say('{slotsTaken} of {slots} tray places taken{more}', { slotsTaken: stop.slotsTaken, slots: stop.slots, more: over ? say(', {slotsTaken} too many', { slotsTaken: stop.slotsTaken - stop.slots }) : '' })}
         </span>
       </div>
       {stop.work.length === 0 ? (
         <p className="text-sm text-pencil">
-          {stop.quietBatches > 0 ? `Nothing to do; ${counted(stop.quietBatches, 'batch', 'batches')} to look over.` : 'Empty.'}
+          {stop.quietBatches > 0 ? say('Nothing to do; {batches, plural, one {# batch} other {# batches}} to look over.', { batches: stop.quietBatches }) : say('Empty.')}
         </p>
       ) : (
         <>
@@ -97,7 +97,7 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
             )}
           </ul>
           {stop.quietBatches > 0 && (
-            <p className="mt-1 text-sm text-pencil">{counted(stop.quietBatches, 'other batch', 'other batches')} to look over.</p>
+            <p className="mt-1 text-sm text-pencil">{say('{batches, plural, one {# other batch} other {# other batches}} to look over.', { batches: stop.quietBatches })}</p>
           )}
         </>
       )}
@@ -112,7 +112,7 @@ function NoneLost({ batch }: { batch: number }) {
   );
   return (
     <div className="px-3 pb-2">
-      <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch })}>Looked at batch {batch}: none lost</button>
+      <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch })}>{say('Looked at batch {batch}: none lost', { batch })}</button>
       <Refusal message={tick.error?.message} />
     </div>
   );

@@ -2,10 +2,10 @@ import { useEffect, useState } from 'react';
 import type { BatchView, CellView, TrayView } from '../api/client';
 import { useOutbox, useRecord } from '../bench/useOutbox';
 import { Refusal } from '../look/States';
-import { counted } from '../look/words';
 import { cellLook } from './cellLook';
 import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, isUp, sweep, tap, undo, type CountDraft } from './draft';
 import { TrayGrid } from './TrayGrid';
+import { say } from '../words/say';
 
 /** Counting seedlings by tapping and sweeping cells. */
 export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
@@ -19,7 +19,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
   const record = useRecord();
   const [problem, setProblem] = useState<string>();
   const save = () => {
-    const words = touched > 0 ? `count of ${counted(touched, 'cell')} in ${tray.code}` : `last look at ${tray.code}`;
+    const words = touched > 0 ? say('count of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: touched, code: tray.code }) : say('last look at {code}', { code: tray.code });
     record(`/api/batches/${number}/counts`, { tray: tray.number, ...asCounted(draft), complete }, words)
       .then(() => {
         setProblem(undefined);
@@ -45,26 +45,25 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         }}
       />
       <p className="mt-2 text-sm text-pencil">
-        Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted.{' '}
-        {batch.countsSeedlings && 'This order counts seedlings: count its clumps before they go. '}{up} cells show something.
+        {say('Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted. {more}{up} cells show something.', { more: batch.countsSeedlings ? say('This order counts seedlings: count its clumps before they go. ') : '', up })}
       </p>
       <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-3 bg-wall py-3">
         <button className="act act-main grow sm:grow-0" disabled={touched === 0 && !complete} onClick={save}>
-          {touched > 0 ? `Save count of ${counted(touched, 'cell')}` : complete ? 'Save last look' : 'Save count'}
+          {touched > 0 ? say('Save count of {cells, plural, one {# cell} other {# cells}}', { cells: touched }) : complete ? say('Save last look') : say('Save count')}
         </button>
         <button className="act" disabled={draft.undo.length === 0} onClick={() => setDraft(undo(draft))}>
-          Undo tap
+          {say('Undo tap')}
         </button>
         <label className="flex min-h-11 items-center gap-2 pointer-fine:hidden">
           <input type="checkbox" className="size-5" checked={fingerSweeps} onChange={(event) => setFingerSweeps(event.target.checked)} />
-          Sweep with the finger
+          {say('Sweep with the finger')}
         </label>
         <label className="flex min-h-11 items-center gap-2">
           <input type="checkbox" className="size-5" checked={complete} onChange={(event) => setComplete(event.target.checked)} />
-          Last look: give up cells with nothing
+          {say('Last look: give up cells with nothing')}
         </label>
-        {waiting > 0 && <span role="status" className="text-sm text-ochre">Saved here, waiting to be sent.</span>}
+        {waiting > 0 && <span role="status" className="text-sm text-ochre">{say('Saved here, waiting to be sent.')}</span>}
       </div>
     </>
   );

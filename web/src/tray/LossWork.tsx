@@ -5,10 +5,11 @@ import { useChoices } from '../api/queries';
 import { useRecord } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Caution, Refusal } from '../look/States';
-import { counted, nameWords } from '../look/words';
+import { nameWords } from '../words/reasons';
 import { cellLook } from './cellLook';
 import { EMPTY_DRAFT, foundIn } from './draft';
 import { TrayGrid } from './TrayGrid';
+import { say } from '../words/say';
 
 /** Marking plants that died or were thrown out. */
 export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
@@ -23,7 +24,7 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
   const record = useRecord();
   const [problem, setProblem] = useState<string>();
   const save = () => {
-    record(`/api/batches/${number}/losses`, { tray: tray.number, cells: picked, reason }, `loss of ${counted(picked.length, 'cell')} in ${tray.code}`)
+    record(`/api/batches/${number}/losses`, { tray: tray.number, cells: picked, reason }, say('loss of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: picked.length, code: tray.code }))
       .then(() => setPicked([]))
       .catch((full: Error) => setProblem(full.message));
   };
@@ -36,7 +37,7 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
           const marked = picked.includes(cell.number);
           const look = cellLook(cell, number, foundIn(EMPTY_DRAFT, cell), marked);
           return marked
-            ? { ...look, text: '×', words: 'picked as lost', disabled: false }
+            ? { ...look, text: '×', words: say('picked as lost'), disabled: false }
             : { ...look, disabled: !living(cell) };
         }}
         work={{
@@ -47,23 +48,23 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
       <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
         <div className="w-52">
-          <Field name="Reason">
+          <Field name={say('Reason')}>
             <Select className="entry" value={reason} onChange={(event) => setReason(event.target.value)}>
               {reasons.map((each) => <option key={each} value={each}>{nameWords(each)}</option>)}
             </Select>
           </Field>
         </div>
         <button className="act act-main" disabled={picked.length === 0} onClick={save}>
-          {picked.length > 0 ? `Mark ${counted(picked.length, 'cell')} as lost` : 'Mark as lost'}
+          {picked.length > 0 ? say('Mark {cells, plural, one {# cell} other {# cells}} as lost', { cells: picked.length }) : say('Mark as lost')}
         </button>
         <label className="flex min-h-11 items-center gap-2 pointer-fine:hidden">
           <input type="checkbox" className="size-5" checked={fingerSweeps} onChange={(event) => setFingerSweeps(event.target.checked)} />
-          Sweep with the finger
+          {say('Sweep with the finger')}
         </label>
       </div>
-      {reason === 'SLUGS' && <Caution>Slug pellets: only what is approved locally, by its label, away from children and animals.</Caution>}
-      {reason === 'OTHER_PESTS' && <Caution>Pesticides: only what is approved locally and by its label; a notifiable pest must be reported.</Caution>}
-      {reason === 'DAMPING_OFF' && <p className="text-sm text-pencil">After damping-off, wash these trays before they are filled again.</p>}
+      {reason === 'SLUGS' && <Caution>{say('Slug pellets: only what is approved locally, by its label, away from children and animals.')}</Caution>}
+      {reason === 'OTHER_PESTS' && <Caution>{say('Pesticides: only what is approved locally and by its label; a notifiable pest must be reported.')}</Caution>}
+      {reason === 'DAMPING_OFF' && <p className="text-sm text-pencil">{say('After damping-off, wash these trays before they are filled again.')}</p>}
     </>
   );
 }

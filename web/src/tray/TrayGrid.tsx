@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CellView, TrayView } from '../api/client';
+import { say } from '../words/say';
 
 /** How one cell is drawn. */
 export interface CellLook {
@@ -75,7 +76,7 @@ export function TrayGrid({
       <div
         ref={grid}
         role="group"
-        aria-label={`${tray.code}, ${tray.rows} rows of ${tray.columns} cells`}
+        aria-label={say('{code}, {rows} rows of {columns} cells', { code: tray.code, rows: tray.rows, columns: tray.columns })}
         className={`grid w-max min-w-full gap-1 select-none ${fingerSweeps ? 'touch-none' : ''}`}
         style={{ gridTemplateColumns: `repeat(${tray.columns}, minmax(44px, 1fr))` }}
         onPointerDown={onPointerDown}
@@ -89,7 +90,7 @@ export function TrayGrid({
               key={cell.number}
               data-cell={cell.number}
               tabIndex={cell.number === 1 ? 0 : -1}
-              aria-label={`Cell ${cell.number}, ${look.words}`}
+              aria-label={say('Cell {number}, {words}', { number: cell.number, words: look.words })}
               aria-disabled={look.disabled}
               className={`relative grid min-h-11 place-items-center rounded-sm text-lg font-bold ring-dusk ${look.look}`}
               onClick={() => !look.disabled && onClick(cell)}

@@ -6,13 +6,15 @@ import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { counted, dayWords } from '../look/words';
+import { dayWords } from '../words/days';
 import { isStillToSow } from '../sow/isStillToSow';
 import { SowWork } from '../sow/SowWork';
 import { useOutbox } from '../bench/useOutbox';
 import { withUnsent } from '../bench/unsent';
 import { CountWork } from './CountWork';
 import { LossWork } from './LossWork';
+import { say } from '../words/say';
+import { cellVolume } from '../words/quantity';
 
 /** A tray: its cells as they lie, and the work that is done in them. */
 export function TrayPage({ today }: { today: string }) {
@@ -22,23 +24,23 @@ export function TrayPage({ today }: { today: string }) {
   const current = chosen ?? tray.data?.batches[0];
   const batch = useBatch(current);
   const { waiting } = useOutbox();
-  if (tray.isPending) return <Loading what={`tray T${number}`} />;
+  if (tray.isPending) return <Loading what={say('tray T{number}', { number })} />;
   if (tray.isError) return <Trouble error={tray.error} retry={() => tray.refetch()} />;
   return (
     <>
-      <p className="text-pencil">{tray.data.container}, {tray.data.rows} × {tray.data.columns} cells of {tray.data.cellVolume} mL</p>
-      <h1 className="mb-3">Tray {tray.data.code}</h1>
+      <p className="text-pencil">{say('{container}, {rows} × {columns} cells of {cellVolume}', { container: tray.data.container, rows: tray.data.rows, columns: tray.data.columns, cellVolume: cellVolume(tray.data.cellVolume) })}</p>
+      <h1 className="mb-3">{say('Tray {code}', { code: tray.data.code })}</h1>
       {tray.data.batches.length > 1 && (
-        <div role="tablist" aria-label="Batches in this tray" className="mb-3 flex gap-2">
+        <div role="tablist" aria-label={say('Batches in this tray')} className="mb-3 flex gap-2">
           {tray.data.batches.map((each) => (
             <button key={each} role="tab" aria-selected={each === current} className={`act ${each === current ? 'act-main' : ''}`} onClick={() => setChosen(each)}>
-              Batch {each}
+              {say('Batch {each}', { each })}
             </button>
           ))}
         </div>
       )}
-      {current === undefined && <Nothing>Nothing is planned or sown in this tray.</Nothing>}
-      {current !== undefined && batch.isPending && <Loading what={`batch ${current}`} />}
+      {current === undefined && <Nothing>{say('Nothing is planned or sown in this tray.')}</Nothing>}
+      {current !== undefined && batch.isPending && <Loading what={say('batch {current}', { current })} />}
       {batch.isError && <Trouble error={batch.error} retry={() => batch.refetch()} />}
       {batch.data && <Working key={current} tray={withUnsent(tray.data, waiting)} batch={batch.data} today={today} />}
     </>
@@ -56,27 +58,27 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
   const trays = [...new Set([...batch.runs, ...batch.toSow].map((run) => run.tray))];
   return (
     <div className="grid gap-6 xl:grid-cols-[1fr_25rem]">
-      <section aria-label="Cells" className="min-w-0">
+      <section aria-label={say('Cells')} className="min-w-0">
         <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
           <StageMark stage={summary.stage} size={36} />
           <div>
             <Link className="trail font-display text-lg font-semibold" to={`/batches/${summary.number}`}>
-              {summary.variety}, batch {summary.number}
+              {say('{variety}, batch {number}', { variety: summary.variety, number: summary.number })}
             </Link>
             <p className="text-sm text-pencil">
-              {summary.crop}, {summary.place.toLowerCase()}, {summary.stage === 'PLANNED' ? 'to be sown' : 'sown'} {dayWords(summary.sowDay)}, lot {batch.lot}
+              {say('{crop}, {place}, {either, select, true {to be sown} other {sown}} {sowDay}, lot {lot}', { crop: summary.crop, place: summary.place.toLowerCase(), either: String(summary.stage === 'PLANNED'), sowDay: dayWords(summary.sowDay), lot: batch.lot })}
             </p>
           </div>
           {sownHere && (
-            <div role="group" aria-label="Work" className="ml-auto flex">
-              <button className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`} aria-pressed={mode === 'count'} onClick={() => setMode('count')}>Count</button>
-              <button className={`act rounded-l-none border-l-0 ${mode === 'lose' ? 'act-main' : ''}`} aria-pressed={mode === 'lose'} onClick={() => setMode('lose')}>Mark losses</button>
+            <div role="group" aria-label={say('Work')} className="ml-auto flex">
+              <button className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`} aria-pressed={mode === 'count'} onClick={() => setMode('count')}>{say('Count')}</button>
+              <button className={`act rounded-l-none border-l-0 ${mode === 'lose' ? 'act-main' : ''}`} aria-pressed={mode === 'lose'} onClick={() => setMode('lose')}>{say('Mark losses')}</button>
             </div>
           )}
         </div>
         {trays.length > 1 && (
-          <nav aria-label={`Trays of batch ${summary.number}`} className="mb-2 flex flex-wrap items-center gap-x-1">
-            <span className="mr-2 text-sm text-pencil">Trays of this batch</span>
+          <nav aria-label={say('Trays of batch {number}', { number: summary.number })} className="mb-2 flex flex-wrap items-center gap-x-1">
+            <span className="mr-2 text-sm text-pencil">{say('Trays of this batch')}</span>
             {trays.map((each) =>
               each === tray.number ? (
                 <span key={each} aria-current="page" className="inline-flex min-h-11 items-center px-2 font-semibold">T{each}</span>
@@ -91,11 +93,11 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
       </section>
-      <section aria-label="Emergence" className="flex flex-col gap-4">
+      <section aria-label={say('Emergence')} className="flex flex-col gap-4">
         <VerdictWords batch={batch} today={today} />
         {batch.curve.length > 0 && (
           <div className="board p-3">
-            <h2 className="mb-2">Emergence of batch {summary.number}</h2>
+            <h2 className="mb-2">{say('Emergence of batch {number}', { number: summary.number })}</h2>
             <EmergenceChart batch={batch} today={today} />
           </div>
         )}
@@ -108,8 +110,8 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
 function NextToSow({ batch, tray }: { batch: BatchView; tray: number }) {
   return (
     <p className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-wash p-3">
-      <strong>Part sown, {counted(batch.toSow.length, 'tray')} to go.</strong>
-      <Link className="act" to={`/trays/${tray}`}>Sow tray T{tray} next</Link>
+      <strong>{say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })}</strong>
+      <Link className="act" to={`/trays/${tray}`}>{say('Sow tray T{tray} next', { tray })}</Link>
     </p>
   );
 }

@@ -1,6 +1,7 @@
 import type { CellView } from '../api/client';
 import { isUp, type Found } from './draft';
 import type { CellLook } from './TrayGrid';
+import { say } from '../words/say';
 
 const BASE = {
   free: 'bg-wall/60 text-pencil',
@@ -18,14 +19,14 @@ export function cellLook(cell: CellView, batch: number | undefined, found: Found
   const dim = other && cell.batch !== undefined ? 'opacity-45' : '';
   const edge = changed ? 'outline-3 -outline-offset-3 outline-ochre' : '';
   const look = (kind: keyof typeof BASE, text: string, words: string): CellLook => ({
-    text, words: other && cell.batch ? `${words}, batch ${cell.batch}` : words, look: `${BASE[kind]} ${dim} ${edge}`, disabled: other,
+    text, words: other && cell.batch ? say('{words}, batch {batch}', { words, batch: cell.batch }) : words, look: `${BASE[kind]} ${dim} ${edge}`, disabled: other,
   });
-  if (cell.batch === undefined) return look('free', '', 'free');
-  if (cell.condition === undefined) return look('aside', '', 'set aside');
-  if (cell.condition === 'LOST') return { ...look('lost', '×', 'lost') };
-  if (cell.condition === 'RELEASED') return { ...look('gone', '→', 'released') };
-  if (found === 'UP') return look('alive', '+', 'something up, not counted');
-  if (isUp(found)) return look('alive', String(found), `${found} up`);
-  if (cell.condition === 'EMPTY') return look('empty', '–', 'empty, given up');
-  return look('waiting', changed ? '0' : '·', changed ? 'nothing up' : 'sown, nothing up');
+  if (cell.batch === undefined) return look('free', '', say('free'));
+  if (cell.condition === undefined) return look('aside', '', say('set aside'));
+  if (cell.condition === 'LOST') return { ...look('lost', '×', say('lost')) };
+  if (cell.condition === 'RELEASED') return { ...look('gone', '→', say('released')) };
+  if (found === 'UP') return look('alive', '+', say('something up, not counted'));
+  if (isUp(found)) return look('alive', String(found), say('{found} up', { found }));
+  if (cell.condition === 'EMPTY') return look('empty', '–', say('empty, given up'));
+  return look('waiting', changed ? '0' : '·', changed ? say('nothing up') : say('sown, nothing up'));
 }

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { components } from '../api/schema';
-import { dayWords, shortDay } from '../look/words';
+import { dayWords, shortDay } from '../words/days';
+import { say } from '../words/say';
 
 /** Forecasts that have moved, told by their cause. */
 export function MovedGroups({ groups }: { groups: components['schemas']['MovedGroup'][] }) {
@@ -13,7 +14,7 @@ export function MovedGroups({ groups }: { groups: components['schemas']['MovedGr
             <ul className="pl-4">
               {group.batches.map((batch) => (
                 <li key={batch.batch}>
-                  <Link className="trail" to={`/batches/${batch.batch}`}>{batch.batch} {batch.variety}</Link>: ready {shortDay(batch.after)} instead of {shortDay(batch.before)}
+                  <Link className="trail" to={`/batches/${batch.batch}`}>{batch.batch} {batch.variety}</Link>{say(': ready {after} instead of {before}', { after: shortDay(batch.after), before: shortDay(batch.before) })}
                 </li>
               ))}
             </ul>

@@ -3,7 +3,8 @@ import type { FileReport } from '../api/client';
 import { sendFile } from '../api/client';
 import { useChange } from '../api/queries';
 import { Refusal } from '../look/States';
-import { counted, dayWords } from '../look/words';
+import { dayWords } from '../words/days';
+import { say } from '../words/say';
 
 /** A station's file: looked over first, every bad line told, and read in when that is wanted. */
 export function StationFile() {
@@ -13,14 +14,14 @@ export function StationFile() {
   );
   const report = send.data;
   return (
-    <section aria-label="Read a station's file in" className="board p-4">
-      <h2 className="mb-1">Read a station's file in</h2>
+    <section aria-label={say("Read a station's file in")} className="board p-4">
+      <h2 className="mb-1">{say("Read a station's file in")}</h2>
       <p className="mb-2 text-sm text-pencil">
-        Comma-separated, UTF-8, with the columns day,minimum,maximum: 2027-04-15,-1.5,9.0 in °C. Its days take the place of those in the record.{' '}
-        <a className="trail" href="/api/weather/file" download>Take the record out</a>
+        {say('Comma-separated, UTF-8, with the columns day,minimum,maximum: 2027-04-15,-1.5,9.0 in °C. Its days take the place of those in the record.')}{' '}
+        <a className="trail" href="/api/weather/file" download>{say('Take the record out')}</a>
       </p>
       <input
-        type="file" accept=".csv,text/csv,text/plain" aria-label="Station file" className="entry"
+        type="file" accept=".csv,text/csv,text/plain" aria-label={say('Station file')} className="entry"
         onChange={(event) => {
           const chosen = event.target.files?.[0];
           setFile(chosen);
@@ -29,32 +30,32 @@ export function StationFile() {
         }}
       />
       <div className="mt-2 flex flex-col gap-2 text-sm" aria-live="polite">
-        {send.isPending && <p role="status">Looking the file over…</p>}
+        {send.isPending && <p role="status">{say('Looking the file over…')}</p>}
         <Refusal message={send.error?.message} />
         {report && file && (
           <>
             <p>
-              <strong>{file.name}</strong>: {counted(report.days, 'good day')}
-              {report.firstDay && `, ${dayWords(report.firstDay)} ${report.firstDay.slice(0, 4)} to ${dayWords(report.lastDay!)} ${report.lastDay!.slice(0, 4)}`}
-              {report.faults > 0 && <strong className="text-brick">, {counted(report.faults, 'line')} that cannot be used</strong>}.
+              <strong>{file.name}</strong>: {say('{days, plural, one {# good day} other {# good days}}', { days: report.days })}
+              {report.firstDay && say(', {firstDay} {firstDay2} to {lastDay} {lastDay2}', { firstDay: dayWords(report.firstDay), firstDay2: report.firstDay.slice(0, 4), lastDay: dayWords(report.lastDay!), lastDay2: report.lastDay!.slice(0, 4) })}
+              {report.faults > 0 && <strong className="text-brick">{say(', {lines, plural, one {# line} other {# lines}} that cannot be used', { lines: report.faults })}</strong>}.
             </p>
             {report.faultsListed.length > 0 && (
-              <ul className="max-h-48 overflow-y-auto border-l-4 border-brick pl-3" tabIndex={0} aria-label="Bad lines">
-                {report.faultsListed.map((fault) => <li key={fault.line}>Line {fault.line}: {fault.problem}</li>)}
-                {report.faults > report.faultsListed.length && <li>… and {report.faults - report.faultsListed.length} more</li>}
+              <ul className="max-h-48 overflow-y-auto border-l-4 border-brick pl-3" tabIndex={0} aria-label={say('Bad lines')}>
+                {report.faultsListed.map((fault) => <li key={fault.line}>{say('Line {line}: {problem}', { line: fault.line, problem: fault.problem })}</li>)}
+                {report.faults > report.faultsListed.length && <li>{say('… and {faults} more', { faults: report.faults - report.faultsListed.length })}</li>}
               </ul>
             )}
             {report.gaps.length > 0 && (
               <p className="text-ochre">
-                {counted(report.gaps.length, 'gap')}, the longest {counted(Math.max(...report.gaps.map((gap) => gap.days)), 'day')}: there the record keeps what it has.
+                {say('{gaps, plural, one {# gap} other {# gaps}}, the longest {days, plural, one {# day} other {# days}}: there the record keeps what it has.', { gaps: report.gaps.length, days: Math.max(...report.gaps.map((gap) => gap.days)) })}
               </p>
             )}
             {report.taken ? (
-              <p role="status" className="font-semibold">Read in. Every forecast now rests on it.</p>
+              <p role="status" className="font-semibold">{say('Read in. Every forecast now rests on it.')}</p>
             ) : (
               report.days > 0 && (
                 <button className="act act-main self-start" disabled={send.isPending} onClick={() => send.mutate({ chosen: file, take: true })}>
-                  Read {counted(report.days, 'good day')} in
+                  {say('Read {days, plural, one {# good day} other {# good days}} in', { days: report.days })}
                 </button>
               )
             )}

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { wishIn } from '../order/typedLine';
-import { addDays, chanceWords, counted, dayWords, daysBetween, longDay, nameWords, spreadWords, trayWords } from './words';
+import { addDays, dayWords, daysBetween, longDay, spreadWords } from './days';
+import { chanceWords, trayWords } from './phrases';
 
 describe('dates', () => {
   it('carry their weekday', () => {
@@ -37,14 +38,6 @@ describe('a chance', () => {
     [0.01, 'hardly any chance'],
   ])('of %s is "%s"', (chance, words) => {
     expect(chanceWords(chance)).toBe(words.replace('1 times', '1 time'));
-  });
-});
-
-describe('words', () => {
-  it('agree in number', () => {
-    expect(counted(1, 'plant')).toBe('1 plant');
-    expect(counted(1200, 'batch', 'batches')).toBe('1,200 batches');
-    expect(nameWords('DAMPING_OFF')).toBe('Damping off');
   });
 });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { WhyNow } from '../api/client';
-import { MESSAGES, partsOf, say, whyWords } from './say';
+import { MESSAGES, nameWords, partsOf, reason, whyWords } from './reasons';
 
 const TODAY = '2027-04-15';
 
@@ -23,16 +23,20 @@ describe('a reason in words', () => {
 
   it('has figures with their units and spreads of days', () => {
     const spread = { early: '2027-05-10', middle: '2027-05-14', late: '2027-05-20', certain: false };
-    expect(say('obstacle.ColdSoil', partsOf({ waitCelsius: 18, warm: spread }, { today: TODAY, crop: 'Squash' })))
+    expect(reason('obstacle.ColdSoil', partsOf({ waitCelsius: 18, warm: spread }, { today: TODAY, crop: 'Squash' })))
       .toBe('Squash waits for soil of 18 °C. At this site that is most likely on Fri 14 May (Mon 10 May to Thu 20 May).');
-    expect(say('obstacle.CellTooShallow', partsOf({ seedMillimetres: 25, cellMillimetres: 40 }, { today: TODAY })))
+    expect(reason('obstacle.CellTooShallow', partsOf({ seedMillimetres: 25, cellMillimetres: 40 }, { today: TODAY })))
       .toBe('The seed lies 25 mm deep in a cell of 40 mm. A deeper cell gives its roots room.');
-    expect(say('proviso.TooUnlikely', partsOf({ chance: 0.336 }, { today: TODAY }))).toBe('Whole and in time it would be only 34 times in 100.');
+    expect(reason('proviso.TooUnlikely', partsOf({ chance: 0.336 }, { today: TODAY }))).toBe('Whole and in time it would be only 34 times in 100.');
+  });
+
+  it('names what has a code', () => {
+    expect(nameWords('DAMPING_OFF')).toBe('Damping off');
   });
 
   it('can be made of every message, with nothing but its parts', () => {
     for (const key of Object.keys(MESSAGES) as (keyof typeof MESSAGES)[]) {
-      expect(say(key, {}).length, key).toBeGreaterThan(2);
+      expect(reason(key, {}).length, key).toBeGreaterThan(2);
     }
   });
 });

@@ -1,0 +1,53 @@
+import type { DateSpread } from '../api/client';
+import { say } from './say';
+import { locale, speech } from './speech';
+
+const DAY = formatter({ weekday: 'short', day: 'numeric', month: 'short' });
+const SHORT = formatter({ day: 'numeric', month: 'short' });
+const LONG = formatter({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+const MONTH = formatter({ month: 'long', year: 'numeric' });
+const WEEKDAY = formatter({ weekday: 'short' });
+const MILLISECONDS_IN_DAY = 86_400_000;
+
+function formatter(parts: Intl.DateTimeFormatOptions): (day: string) => string {
+  const format = new Intl.DateTimeFormat(locale(), { ...parts, timeZone: 'UTC' });
+  const plain = (day: string) => format.format(toDate(day)).replace(',', '');
+  return speech.language === 'en-XA' ? (day) => `⟦${plain(day)}⟧` : plain;
+}
+
+/** A date without a time, as midnight in UTC, so that no time zone shifts it. */
+export function toDate(day: string): Date {
+  return new Date(`${day}T00:00:00Z`);
+}
+
+/** "Thu 29 Apr" */
+export const dayWords = (day: string): string => DAY(day);
+
+/** "29 Apr" */
+export const shortDay = (day: string): string => SHORT(day);
+
+/** "Thursday 29 April 2027" */
+export const longDay = (day: string): string => LONG(day);
+
+/** "April 2027" */
+export const monthWords = (day: string): string => MONTH(day);
+
+/** "Thu" */
+export const weekdayWords = (day: string): string => WEEKDAY(day);
+
+/** Days from one date to another; negative when the other lies before. */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((toDate(to).getTime() - toDate(from).getTime()) / MILLISECONDS_IN_DAY);
+}
+
+/** The date so many days later, as YYYY-MM-DD. */
+export function addDays(day: string, days: number): string {
+  return new Date(toDate(day).getTime() + days * MILLISECONDS_IN_DAY).toISOString().slice(0, 10);
+}
+
+/** "27 Apr – 3 May, most likely 30 Apr"; one day when it is certain. */
+export function spreadWords(spread: DateSpread | undefined): string {
+  if (!spread) return say('not this season');
+  if (spread.early === spread.late) return dayWords(spread.middle);
+  return say('{early} – {late}, most likely {middle}', { early: shortDay(spread.early), late: shortDay(spread.late), middle: shortDay(spread.middle) });
+}

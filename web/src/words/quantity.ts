@@ -1,0 +1,109 @@
+import { locale, speech } from './speech';
+
+/*
+ * The one place where quantities get a unit and lose it again. Everything else of Kiver counts in degrees Celsius,
+ * millimetres, litres and grams.
+ */
+
+const MILLIMETRES_IN_INCH = 25.4;
+const METRES_IN_FOOT = 0.3048;
+const LITRES_IN_GALLON = 3.785411784;
+const QUARTS_IN_GALLON = 4;
+const CUBIC_INCHES_IN_LITRE = 61.0237;
+const GRAMS_IN_OUNCE = 28.349523125;
+/** Longer than this, an inch is not parted into eighths any more. */
+const FINEST_INCHES = 6;
+const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
+
+const fahrenheit = () => speech.temperature === 'FAHRENHEIT';
+
+/** A number as people write it, with at most so many digits after its mark: "1,234.5". */
+export function figures(value: number, digits = 0): string {
+  return value.toLocaleString(locale(), { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−');
+}
+
+export const temperatureUnit = (): string => (fahrenheit() ? '°F' : '°C');
+export const differenceUnit = (): string => (fahrenheit() ? '°F' : 'K');
+export const altitudeUnit = (): string => (speech.length === 'INCHES' ? 'ft' : 'm');
+
+/** A temperature as it is shown, without its unit: for axes and for entries. */
+export function temperature(celsius: number): number {
+  return fahrenheit() ? celsius * 1.8 + 32 : celsius;
+}
+
+/** A temperature with its unit: "−1.5 °C", "29 °F". A Fahrenheit degree is the finer one and needs a digit less. */
+export function degrees(celsius: number, digits = 1): string {
+  return `${figures(temperature(celsius), fahrenheit() ? Math.max(0, digits - 1) : digits)} ${temperatureUnit()}`;
+}
+
+/** How much warmer or colder: a difference has no zero to shift. */
+export function degreesBetween(kelvins: number): string {
+  return fahrenheit() ? `${figures(kelvins * 1.8, 1)} °F` : `${figures(kelvins, 1)} K`;
+}
+
+/** A small length: "6 mm", "¼ in". */
+export function length(millimetres: number): string {
+  if (speech.length === 'MILLIMETRES') return `${figures(Math.round(millimetres))} mm`;
+  const inches = millimetres / MILLIMETRES_IN_INCH;
+  if (inches > FINEST_INCHES) return `${figures(inches)} in`;
+  const eighths = Math.max(millimetres > 0 ? 1 : 0, Math.round(inches * 8));
+  const whole = Math.floor(eighths / 8);
+  const part = EIGHTHS[eighths % 8] ?? '';
+  return `${[whole > 0 || part === '' ? String(whole) : '', part].filter(Boolean).join(' ')} in`;
+}
+
+/** A height above the sea: "640 m", "2,100 ft". */
+export function altitude(metres: number): string {
+  return speech.length === 'INCHES' ? `${figures(metres / METRES_IN_FOOT)} ft` : `${figures(metres)} m`;
+}
+
+/** A volume of mix or water, up to the next whole measure: "12 L", "3 qt", "4 gal". */
+export function volumeUp(litres: number): string {
+  if (speech.volume === 'LITRES') return `${figures(Math.ceil(litres))} L`;
+  const gallons = litres / LITRES_IN_GALLON;
+  return gallons < 2 ? `${figures(Math.ceil(gallons * QUARTS_IN_GALLON))} qt` : `${figures(Math.ceil(gallons))} gal`;
+}
+
+/** The volume of a cell: "72 mL", "4.4 in³". */
+export function cellVolume(millilitres: number): string {
+  return speech.volume === 'LITRES' ? `${figures(millilitres)} mL` : `${figures((millilitres / 1000) * CUBIC_INCHES_IN_LITRE, 1)} in³`;
+}
+
+/** A mass of seed: "12 g", "0.42 oz". */
+export function mass(grams: number): string {
+  const [amount, unit] = speech.mass === 'GRAMS' ? [grams, 'g'] : [grams / GRAMS_IN_OUNCE, 'oz'];
+  return `${figures(amount, amount >= 10 ? 0 : amount >= 1 ? 1 : 2)} ${unit}`;
+}
+
+/**
+ * A number as it was typed, with a point or a comma before its decimals and any minus sign.
+ *
+ * @return undefined when nothing or no number was typed
+ */
+export function typedNumber(typed: string): number | undefined {
+  const read = Number(typed.trim().replace(',', '.').replace('−', '-'));
+  return typed.trim() === '' || Number.isNaN(read) ? undefined : read;
+}
+
+/** A height above the sea as it would be typed. */
+export function altitudeTyped(metres: number): string {
+  return String(speech.length === 'INCHES' ? Math.round(metres / METRES_IN_FOOT) : metres);
+}
+
+/** A temperature as it was typed, in °C. */
+export function typedTemperature(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && fahrenheit() ? (read - 32) / 1.8 : read;
+}
+
+/** A difference of temperatures as it was typed, in K. */
+export function typedDifference(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && fahrenheit() ? read / 1.8 : read;
+}
+
+/** A height above the sea as it was typed, in m. */
+export function typedAltitude(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.length === 'INCHES' ? read * METRES_IN_FOOT : read;
+}
