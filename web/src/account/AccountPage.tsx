@@ -20,7 +20,9 @@ export function AccountPage({ session }: { session: SessionView }) {
     <div className="max-w-md">
       <h1 className="mb-4">{session.name}</h1>
       <section aria-labelledby="password">
-        <h2 id="password" className="mb-1">{say('Another password')}</h2>
+        <h2 id="password" className="mb-1">
+          {say('Another password')}
+        </h2>
         <p className="mb-3 text-sm text-pencil">{say('You stay signed in here; everywhere else you sign in anew.')}</p>
         <form
           className="flex flex-col gap-4"
@@ -31,13 +33,27 @@ export function AccountPage({ session }: { session: SessionView }) {
           noValidate
         >
           <Field name={say('Present password')} problem={change.error?.problemAt('present')}>
-            <Input className="entry" type="password" autoComplete="current-password" value={present} onChange={(event) => setPresent(event.target.value)} />
+            <Input
+              className="entry"
+              type="password"
+              autoComplete="current-password"
+              value={present}
+              onChange={(event) => setPresent(event.target.value)}
+            />
           </Field>
           <Field name={say('New password')} hint={say('10 letters or more')} problem={change.error?.problemAt('password')}>
-            <Input className="entry" type="password" autoComplete="new-password" value={password} onChange={(event) => setPassword(event.target.value)} />
+            <Input
+              className="entry"
+              type="password"
+              autoComplete="new-password"
+              value={password}
+              onChange={(event) => setPassword(event.target.value)}
+            />
           </Field>
           {change.error && change.error.problems.length === 0 && <Refusal message={change.error.message} />}
-          <button className="act act-main self-start" disabled={change.isPending}>{say('Change the password')}</button>
+          <button className="act act-main self-start" disabled={change.isPending}>
+            {say('Change the password')}
+          </button>
           {change.isSuccess && <p role="status">{say('The password is changed.')}</p>}
         </form>
       </section>

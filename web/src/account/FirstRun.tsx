@@ -12,7 +12,13 @@ const EMPTY = { nursery: '', name: '', email: '', password: '', latitude: '', al
 /** The first page of a new nursery: makes the propagator's account. */
 export function FirstRun() {
   const [typed, setTyped] = useState(EMPTY);
-  const setUp = useChange((entry: typeof EMPTY) => answered(api.POST('/api/setup', { body: { ...entry, latitude: typedNumber(entry.latitude) as number, altitude: typedAltitude(entry.altitude) as number } })));
+  const setUp = useChange((entry: typeof EMPTY) =>
+    answered(
+      api.POST('/api/setup', {
+        body: { ...entry, latitude: typedNumber(entry.latitude) as number, altitude: typedAltitude(entry.altitude) as number },
+      }),
+    ),
+  );
   const entry = (key: keyof typeof EMPTY, type: string, autoComplete: string) => (
     <Input
       className="entry"

@@ -10,9 +10,7 @@ import { say } from '../words/say';
 export function SignIn({ session }: { session: SessionView }) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
-  const signIn = useChange((entry: { email: string; password: string }) =>
-    answered(api.POST('/api/session', { body: entry })),
-  );
+  const signIn = useChange((entry: { email: string; password: string }) => answered(api.POST('/api/session', { body: entry })));
   return (
     <main className="mx-auto flex min-h-dvh max-w-sm flex-col justify-center gap-5 p-6">
       <div className="flex items-center gap-3">
@@ -34,18 +32,20 @@ export function SignIn({ session }: { session: SessionView }) {
           <Input className="entry" type="email" autoComplete="username" autoFocus value={email} onChange={(event) => setEmail(event.target.value)} />
         </Field>
         <Field name={say('Password')} problem={signIn.error?.problemAt('password')}>
-          <Input className="entry" type="password" autoComplete="current-password" value={password} onChange={(event) => setPassword(event.target.value)} />
+          <Input
+            className="entry"
+            type="password"
+            autoComplete="current-password"
+            value={password}
+            onChange={(event) => setPassword(event.target.value)}
+          />
         </Field>
         {signIn.error && signIn.error.problems.length === 0 && <Refusal message={signIn.error.message} />}
         <button className="act act-main" disabled={signIn.isPending}>
           {say('Sign in')}
         </button>
       </form>
-      {session.demo && (
-        <p className="text-sm text-pencil">
-          {say('Demonstration: the start command printed the addresses and the password.')}
-        </p>
-      )}
+      {session.demo && <p className="text-sm text-pencil">{say('Demonstration: the start command printed the addresses and the password.')}</p>}
     </main>
   );
 }

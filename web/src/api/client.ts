@@ -110,14 +110,12 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
 /** Sends a file as it is; the answer's types are the caller's to name, since a generated client sends no bytes. */
 export async function sendFile<T>(path: string, file: File): Promise<T> {
   return answered<T>(
-    fetch(path, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': xsrfToken() },
-      body: file,
-    }).then(async (response) => {
-      const body: unknown = await response.json().catch(() => undefined);
-      return response.ok ? { data: body as T, response } : { error: body, response };
-    }),
+    fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': xsrfToken() }, body: file }).then(
+      async (response) => {
+        const body: unknown = await response.json().catch(() => undefined);
+        return response.ok ? { data: body as T, response } : { error: body, response };
+      },
+    ),
   );
 }
 

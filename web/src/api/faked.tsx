@@ -15,12 +15,24 @@ type Answer = unknown | ((call: Call) => unknown);
 
 /** An answer with a status of its own. */
 export class Status {
-  constructor(readonly status: number, readonly body: unknown) {}
+  constructor(
+    readonly status: number,
+    readonly body: unknown,
+  ) {}
 }
 
 /** What every page may ask for beside its own. */
 const USUAL: Record<string, Answer> = {
-  'GET /api/session': { signedIn: true, person: 2, name: 'Pell', role: 'BENCH_HAND', needsFirstAccount: false, nursery: 'N', today: '2027-04-15', demo: true },
+  'GET /api/session': {
+    signedIn: true,
+    person: 2,
+    name: 'Pell',
+    role: 'BENCH_HAND',
+    needsFirstAccount: false,
+    nursery: 'N',
+    today: '2027-04-15',
+    demo: true,
+  },
   'GET /api/rooms': [],
 };
 
@@ -33,7 +45,8 @@ export function fakeServer(answers: Record<string, Answer>): Call[] {
     const text = request.headers.get('content-type')?.includes('json') ? await request.clone().text() : '';
     const call: Call = { method: request.method, path: url.pathname + url.search, body: text ? JSON.parse(text) : undefined };
     calls.push(call);
-    const answer = answers[`${request.method} ${call.path}`] ?? answers[`${request.method} ${url.pathname}`] ?? USUAL[`${request.method} ${url.pathname}`];
+    const answer =
+      answers[`${request.method} ${call.path}`] ?? answers[`${request.method} ${url.pathname}`] ?? USUAL[`${request.method} ${url.pathname}`];
     const value = typeof answer === 'function' ? (answer as (call: Call) => unknown)(call) : answer;
     const status = value instanceof Status ? value.status : answer === undefined ? 404 : 200;
     const body = value instanceof Status ? value.body : value;
@@ -48,7 +61,9 @@ export function show(page: ReactNode, at = '/', path = '*') {
   return render(
     <QueryClientProvider client={client}>
       <MemoryRouter initialEntries={[at]}>
-        <Routes><Route path={path} element={page} /></Routes>
+        <Routes>
+          <Route path={path} element={page} />
+        </Routes>
       </MemoryRouter>
     </QueryClientProvider>,
   );

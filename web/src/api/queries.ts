@@ -10,8 +10,7 @@ export const queryClient = new QueryClient({
     queries: {
       networkMode: 'always',
       staleTime: 15_000,
-      retry: (count, error) =>
-        navigator.onLine && error instanceof Refused && error.mayPassLater && error.status !== 401 && count < 2,
+      retry: (count, error) => navigator.onLine && error instanceof Refused && error.mayPassLater && error.status !== 401 && count < 2,
     },
   },
 });
@@ -32,17 +31,22 @@ export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => ans
 
 /** Orders; those that are over only when they are asked for. */
 export const useOrders = (withDone = false) =>
-  useQuery({ queryKey: ['orders', withDone], placeholderData: keepPreviousData, queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone } } })) });
+  useQuery({
+    queryKey: ['orders', withDone],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone } } })),
+  });
 
 export const useOrder = (number: number) =>
-  useQuery({
-    queryKey: ['orders', number],
-    queryFn: () => answered(api.GET('/api/orders/{number}', { params: { path: { number } } })),
-  });
+  useQuery({ queryKey: ['orders', number], queryFn: () => answered(api.GET('/api/orders/{number}', { params: { path: { number } } })) });
 
 /** Batches; those whose plants have all gone only when they are asked for. */
 export const useBatches = (withGone = false) =>
-  useQuery({ queryKey: ['batches', withGone], placeholderData: keepPreviousData, queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone } } })) });
+  useQuery({
+    queryKey: ['batches', withGone],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone } } })),
+  });
 
 export const useBatch = (number: number | undefined) =>
   useQuery({
@@ -52,13 +56,9 @@ export const useBatch = (number: number | undefined) =>
   });
 
 export const useTray = (number: number) =>
-  useQuery({
-    queryKey: ['trays', number],
-    queryFn: () => answered(api.GET('/api/trays/{number}', { params: { path: { number } } })),
-  });
+  useQuery({ queryKey: ['trays', number], queryFn: () => answered(api.GET('/api/trays/{number}', { params: { path: { number } } })) });
 
-export const useChoices = () =>
-  useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
+export const useChoices = () => useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
 
 export const useSeason = (draft: number | undefined) =>
   useQuery({
@@ -69,8 +69,7 @@ export const useSeason = (draft: number | undefined) =>
 
 export const useSpace = () => useQuery({ queryKey: ['space'], queryFn: () => answered(api.GET('/api/space')) });
 
-export const useSeedNeeds = () =>
-  useQuery({ queryKey: ['seed-needs'], queryFn: () => answered(api.GET('/api/season/seed-needs')) });
+export const useSeedNeeds = () => useQuery({ queryKey: ['seed-needs'], queryFn: () => answered(api.GET('/api/season/seed-needs')) });
 
 export const useWeather = () => useQuery({ queryKey: ['weather'], queryFn: () => answered(api.GET('/api/weather')) });
 
@@ -78,10 +77,7 @@ export const useForecastChanges = () =>
   useQuery({ queryKey: ['forecast-changes'], queryFn: () => answered(api.GET('/api/season/forecast-changes')) });
 
 export const useSheet = (name: string) =>
-  useQuery({
-    queryKey: ['sheets', name],
-    queryFn: () => answered(api.GET('/api/sheets/{name}', { params: { path: { name } } })),
-  });
+  useQuery({ queryKey: ['sheets', name], queryFn: () => answered(api.GET('/api/sheets/{name}', { params: { path: { name } } })) });
 
 /** Fetches all that is shown anew. A first fetch still under way is dropped: it may answer from before the change. */
 export async function refresh(client: QueryClient): Promise<void> {

@@ -23,7 +23,9 @@ export function BalanceBar({ balance, needed, promised }: { balance: Balance; ne
       </div>
       <p className="mt-2">
         {say('{sown} sown = {parts}', { sown: balance.sown, parts: parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ') })}
-        <span className="text-pencil">{say('; {needed} plants {either, select, true {promised} other {planned}}', { needed, either: String(Boolean(promised)) })}</span>
+        <span className="text-pencil">
+          {say('; {needed} plants {either, select, true {promised} other {planned}}', { needed, either: String(Boolean(promised)) })}
+        </span>
       </p>
     </>
   );

@@ -32,8 +32,12 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
       <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
         <StageMark stage={summary.stage} size={52} />
         <div>
-          <p className="text-pencil">{say('Batch {number},', { number })}{' '}<StageWords view={view} /></p>
-          <h1>{summary.variety} <span className="font-normal text-pencil">{summary.crop.toLowerCase()}</span></h1>
+          <p className="text-pencil">
+            {say('Batch {number},', { number })} <StageWords view={view} />
+          </p>
+          <h1>
+            {summary.variety} <span className="font-normal text-pencil">{summary.crop.toLowerCase()}</span>
+          </h1>
         </div>
         {path && (
           <p className="ml-auto text-right">
@@ -52,8 +56,18 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
               <p className="mt-3 text-sm text-pencil">
                 {view.stays.length > 0
                   ? view.stays.map((stay) => say('{place} from {from}', { place: stay.place, from: shortDay(stay.from) })).join(', ')
-                  : say('Planned: {emergencePlace}, then {growingPlace}, then {hardeningPlace}', { emergencePlace: view.emergencePlace, growingPlace: view.growingPlace, hardeningPlace: view.hardeningPlace })}
-                {view.leavesNow > 0 && say('. About {leavesNow} true leaves now; wanted with {leavesFrom} to {leavesTo}', { leavesNow: figures(view.leavesNow, 1), leavesFrom: view.leavesFrom, leavesTo: view.leavesTo })}.
+                  : say('Planned: {emergencePlace}, then {growingPlace}, then {hardeningPlace}', {
+                      emergencePlace: view.emergencePlace,
+                      growingPlace: view.growingPlace,
+                      hardeningPlace: view.hardeningPlace,
+                    })}
+                {view.leavesNow > 0 &&
+                  say('. About {leavesNow} true leaves now; wanted with {leavesFrom} to {leavesTo}', {
+                    leavesNow: figures(view.leavesNow, 1),
+                    leavesFrom: view.leavesFrom,
+                    leavesTo: view.leavesTo,
+                  })}
+                .
               </p>
             </section>
           )}
@@ -61,7 +75,14 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             <section aria-label={say('Account')} className="board p-4">
               <h2 className="mb-2">{say('Its account, in cells')}</h2>
               <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} />
-              {view.countsSeedlings && <p className="text-sm text-pencil">{say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', { plantsAlive: view.plantsAlive, cells: summary.balance.alive })}</p>}
+              {view.countsSeedlings && (
+                <p className="text-sm text-pencil">
+                  {say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', {
+                    plantsAlive: view.plantsAlive,
+                    cells: summary.balance.alive,
+                  })}
+                </p>
+              )}
             </section>
           )}
           <section aria-label={say('Record')}>
@@ -77,51 +98,81 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           )}
           <dl className="board grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 p-4">
             <dt className="text-pencil">{say('For')}</dt>
-            <dd><Promises summary={summary} /></dd>
+            <dd>
+              <Promises summary={summary} />
+            </dd>
             <dt className="text-pencil">{say('Trays')}</dt>
             <dd className="flex flex-wrap gap-x-3">
               {[...new Set([...view.runs, ...view.toSow].map((run) => run.tray))].map((tray) => (
-                <Link key={tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${tray}`}>T{tray}</Link>
+                <Link key={tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${tray}`}>
+                  T{tray}
+                </Link>
               ))}
             </dd>
             <dt className="text-pencil">{say('Containers')}</dt>
             <dd>{view.containers.length > 1 ? containersAhead(view) : view.container}</dd>
             <dt className="text-pencil">{say('Seed')}</dt>
-            <dd>{say('lot {lot}, {supplier}, {seedsPerCell} a cell', { lot: view.lot, supplier: view.supplier, seedsPerCell: view.seedsPerCell })}</dd>
+            <dd>
+              {say('lot {lot}, {supplier}, {seedsPerCell} a cell', { lot: view.lot, supplier: view.supplier, seedsPerCell: view.seedsPerCell })}
+            </dd>
             <dt className="text-pencil">{say('Stands in')}</dt>
             <dd>{summary.stage === 'PLANNED' ? say('{emergencePlace}, once sown', { emergencePlace: view.emergencePlace }) : summary.place}</dd>
           </dl>
-          {summary.problem && <p role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">{summary.problem}</p>}
+          {summary.problem && (
+            <p role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">
+              {summary.problem}
+            </p>
+          )}
           {summary.traysToSow > 0 && (
             <>
-              <p className="border-l-4 border-ochre bg-ochre-wash p-3"><strong>{say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })}</strong></p>
-              <Link className="act act-main" to={`/trays/${view.toSow[0]?.tray}`}>{say('Sow tray T{tray} next', { tray: view.toSow[0]?.tray })}</Link>
+              <p className="border-l-4 border-ochre bg-ochre-wash p-3">
+                <strong>{say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })}</strong>
+              </p>
+              <Link className="act act-main" to={`/trays/${view.toSow[0]?.tray}`}>
+                {say('Sow tray T{tray} next', { tray: view.toSow[0]?.tray })}
+              </Link>
             </>
           )}
           {view.hardenFrom && (
             <p className="border-l-4 border-dusk p-3">
-              {say('Has its leaves. Held inside until {hardenFrom}: hardening ends with the release on {target}.', { hardenFrom: dayWords(view.hardenFrom), target: dayWords(summary.target) })}
+              {say('Has its leaves. Held inside until {hardenFrom}: hardening ends with the release on {target}.', {
+                hardenFrom: dayWords(view.hardenFrom),
+                target: dayWords(summary.target),
+              })}
             </p>
           )}
           {summary.stage === 'PLANNED' && (
-            <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>{say('Sow {cells} cells', { cells: view.cells })}</Link>
+            <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>
+              {say('Sow {cells} cells', { cells: view.cells })}
+            </Link>
           )}
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING') && (
-            <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>{say('Count tray T{tray}', { tray: view.runs[0]?.tray })}</Link>
+            <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>
+              {say('Count tray T{tray}', { tray: view.runs[0]?.tray })}
+            </Link>
           )}
-          {summary.stage === 'READY' && [...new Set(summary.promises.map((promise) => promise.order))].map((order) => (
-            <Link key={order} className="act act-main" to={`/orders/${order}`}>{say('Release for order {order}', { order })}</Link>
-          ))}
+          {summary.stage === 'READY' &&
+            [...new Set(summary.promises.map((promise) => promise.order))].map((order) => (
+              <Link key={order} className="act act-main" to={`/orders/${order}`}>
+                {say('Release for order {order}', { order })}
+              </Link>
+            ))}
           {summary.stage === 'PLANNED' && summary.promises.length === 0 && mayPlan && <Withdraw batch={summary.number} />}
           <HardeningWork batch={view} today={today} />
           <MoveWork batch={view} />
           {(summary.stage === 'EMERGING' || summary.stage === 'GROWING_ON') && view.living.length > 0 && <PotWork batch={view} alive={view.living} />}
-          <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">{say('Labels (PDF)')}</a>
+          <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">
+            {say('Labels (PDF)')}
+          </a>
           {view.caution && <Caution>{view.caution}</Caution>}
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.completelyCounted) && path && (
             <>
               <VerdictWords batch={view} today={today} />
-              {view.curve.length > 0 && <div className="board p-3"><EmergenceChart batch={view} today={today} /></div>}
+              {view.curve.length > 0 && (
+                <div className="board p-3">
+                  <EmergenceChart batch={view} today={today} />
+                </div>
+              )}
             </>
           )}
         </div>
@@ -141,9 +192,23 @@ function StageWords({ view }: { view: BatchView }) {
   const { summary } = view;
   switch (summary.stage) {
     case 'PLANNED':
-      return <>{say('to be sown on {plannedSowDay}{more}', { plannedSowDay: dayWords(view.plannedSowDay), more: view.latestSowDay ? say(', at the latest {latestSowDay}', { latestSowDay: dayWords(view.latestSowDay) }) : '' })}</>;
+      return (
+        <>
+          {say('to be sown on {plannedSowDay}{more}', {
+            plannedSowDay: dayWords(view.plannedSowDay),
+            more: view.latestSowDay ? say(', at the latest {latestSowDay}', { latestSowDay: dayWords(view.latestSowDay) }) : '',
+          })}
+        </>
+      );
     case 'HARDENING_OFF':
-      return <>{say('hardening off, day {hardeningDays} of {programmeDays} done', { hardeningDays: view.hardeningDays, programmeDays: view.programmeDays })}</>;
+      return (
+        <>
+          {say('hardening off, day {hardeningDays} of {programmeDays} done', {
+            hardeningDays: view.hardeningDays,
+            programmeDays: view.programmeDays,
+          })}
+        </>
+      );
     case 'READY':
       return <>{say('ready since {middle}', { middle: dayWords(summary.ready?.middle ?? view.plannedSowDay) })}</>;
     default:
@@ -162,7 +227,14 @@ function rows(view: BatchView): PathRow[] {
     },
     { name: say('Up'), stage: 'EMERGING', spread: view.emerged },
     ...(summary.stage === 'HARDENING_OFF' || summary.stage === 'READY'
-      ? [{ name: say('Hardening'), stage: 'HARDENING_OFF' as const, spread: day(view.hardeningStartedOn ?? summary.sowDay), words: say('begun {hardeningStartedOn}', { hardeningStartedOn: shortDay(view.hardeningStartedOn ?? summary.sowDay) }) }]
+      ? [
+          {
+            name: say('Hardening'),
+            stage: 'HARDENING_OFF' as const,
+            spread: day(view.hardeningStartedOn ?? summary.sowDay),
+            words: say('begun {hardeningStartedOn}', { hardeningStartedOn: shortDay(view.hardeningStartedOn ?? summary.sowDay) }),
+          },
+        ]
       : [{ name: say('Leaves enough'), stage: 'GROWING_ON' as const, spread: view.stageReached }]),
     { name: say('Ready'), stage: 'READY', spread: summary.ready },
     { name: say('Past its best'), stage: 'PAST_BEST', spread: summary.pastLimit },

@@ -9,26 +9,45 @@ import { BalanceBar } from './BalanceBar';
 import { ChangeList } from './ChangeList';
 
 const change = (sequence: number, more: Partial<BatchView['changes'][number]> = {}) => ({
-  sequence, day: '2027-04-10', words: `Did thing ${sequence}`, by: 'Pell', corrected: false, isCorrection: false, ...more,
+  sequence,
+  day: '2027-04-10',
+  words: `Did thing ${sequence}`,
+  by: 'Pell',
+  corrected: false,
+  isCorrection: false,
+  ...more,
 });
 
 const batch = {
   summary: {
-    number: 242, stage: 'EMERGING', verdict: 'LATE', target: '2027-05-04', promises: [{ grower: 'Upper Tarrow Farm' }],
+    number: 242,
+    stage: 'EMERGING',
+    verdict: 'LATE',
+    target: '2027-05-04',
+    promises: [{ grower: 'Upper Tarrow Farm' }],
     balance: { sown: 100, waiting: 80, empty: 0, alive: 20, lost: 0, released: 0 },
   },
   changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),
-  emergedCells: 20, expectedUp: 61.4, expectedAtCount: 31.2, accepted: 78, cellsNeeded: 80, chanceEnough: 0.4, completelyCounted: false, latestSowDay: '2027-04-20',
+  emergedCells: 20,
+  expectedUp: 61.4,
+  expectedAtCount: 31.2,
+  accepted: 78,
+  cellsNeeded: 80,
+  chanceEnough: 0.4,
+  completelyCounted: false,
+  latestSowDay: '2027-04-20',
   curve: [
     { day: '2027-04-06', low: 0, middle: 0, high: 0 },
     { day: '2027-04-07', low: 0, middle: 30, high: 60 },
     { day: '2027-04-08', low: 40, middle: 70, high: 90 },
   ],
-  counts: [{ day: '2027-04-07', cells: 12 }, { day: '2027-04-08', cells: 20 }],
+  counts: [
+    { day: '2027-04-07', cells: 12 },
+    { day: '2027-04-08', cells: 20 },
+  ],
 } as unknown as BatchView;
 
-const inClient = (child: ReactNode) =>
-  render(<QueryClientProvider client={new QueryClient()}>{child}</QueryClientProvider>);
+const inClient = (child: ReactNode) => render(<QueryClientProvider client={new QueryClient()}>{child}</QueryClientProvider>);
 
 describe('the record of a batch', () => {
   it('shows the newest first and the rest on wish', () => {
@@ -42,8 +61,10 @@ describe('the record of a batch', () => {
   it('offers to undo only what still counts', () => {
     const changes = [change(1), change(2, { corrected: true }), change(3, { isCorrection: true })];
     inClient(<ChangeList batch={{ ...batch, changes }} />);
-    expect(screen.getAllByRole('button').map((button) => button.getAttribute('aria-label')))
-      .toEqual(['Undo entry 3: Did thing 3', 'Undo entry 1: Did thing 1']);
+    expect(screen.getAllByRole('button').map((button) => button.getAttribute('aria-label'))).toEqual([
+      'Undo entry 3: Did thing 3',
+      'Undo entry 1: Did thing 1',
+    ]);
     expect(screen.getByText('undone')).toBeTruthy();
   });
 

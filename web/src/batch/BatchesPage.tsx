@@ -20,7 +20,8 @@ export function BatchesPage() {
   if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = batches.data.filter((batch) => {
-    const text = `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.place} ${batch.trays.map((tray) => `t${tray}`).join(' ')}`.toLowerCase();
+    const text =
+      `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.place} ${batch.trays.map((tray) => `t${tray}`).join(' ')}`.toLowerCase();
     return (withGone || batch.stage !== 'RELEASED') && words.every((word) => text.includes(word));
   });
   return (
@@ -28,8 +29,12 @@ export function BatchesPage() {
       <div className="mb-4 flex flex-wrap items-center gap-4">
         <h1>{say('Batches')}</h1>
         <input
-          className="entry max-w-xs" type="search" aria-label={say('Find a batch')} placeholder={say('kale, T1012, warm room, a grower…')}
-          value={search} onChange={(event) => setSearch(event.target.value)}
+          className="entry max-w-xs"
+          type="search"
+          aria-label={say('Find a batch')}
+          placeholder={say('kale, T1012, warm room, a grower…')}
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
         />
         <label className="flex min-h-11 items-center gap-2">
           <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => setWithGone(event.target.checked)} />
@@ -42,9 +47,14 @@ export function BatchesPage() {
         if (here.length === 0) return null;
         return (
           <section key={stage} aria-label={STAGE_WORDS[stage]} className="mb-6">
-            <h2 className="mb-1 flex items-center gap-2"><StageMark stage={stage} size={30} named /><span className="text-base font-normal text-pencil">{here.length}</span></h2>
+            <h2 className="mb-1 flex items-center gap-2">
+              <StageMark stage={stage} size={30} named />
+              <span className="text-base font-normal text-pencil">{here.length}</span>
+            </h2>
             <ul className="board divide-y divide-rule">
-              {here.map((batch) => <BatchRow key={batch.number} batch={batch} />)}
+              {here.map((batch) => (
+                <BatchRow key={batch.number} batch={batch} />
+              ))}
             </ul>
           </section>
         );
@@ -58,9 +68,14 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
   const open = batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && batch.chance < 1;
   return (
     <li>
-      <Link to={`/batches/${batch.number}`} className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3rem_15rem_9rem_1fr_20rem] sm:items-center">
+      <Link
+        to={`/batches/${batch.number}`}
+        className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3rem_15rem_9rem_1fr_20rem] sm:items-center"
+      >
         <span className="font-semibold">{batch.number}</span>
-        <span><strong>{batch.variety}</strong> <span className="text-pencil">{batch.crop.toLowerCase()}</span></span>
+        <span>
+          <strong>{batch.variety}</strong> <span className="text-pencil">{batch.crop.toLowerCase()}</span>
+        </span>
         <span>{batch.place}</span>
         <span className="text-pencil">
           {batch.stage === 'PLANNED' ? say('sow {sowDay}', { sowDay: dayWords(batch.sowDay) }) : cellsWords(batch)}
@@ -69,11 +84,21 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
           )}
         </span>
         <span className="text-sm">
-          {batch.ready && say('ready {early}{what}, ', { early: shortDay(batch.ready.early), what: batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}` })}
-          {batch.promises.length > 0 ? say('wanted {target}', { target: shortDay(batch.target) }) : say('grown for {target}', { target: shortDay(batch.target) })}
-          {batch.shares.free > 0 && batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && <strong className="ml-2">{say('{free} free', { free: batch.shares.free })}</strong>}
+          {batch.ready &&
+            say('ready {early}{what}, ', {
+              early: shortDay(batch.ready.early),
+              what: batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}`,
+            })}
+          {batch.promises.length > 0
+            ? say('wanted {target}', { target: shortDay(batch.target) })
+            : say('grown for {target}', { target: shortDay(batch.target) })}
+          {batch.shares.free > 0 && batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && (
+            <strong className="ml-2">{say('{free} free', { free: batch.shares.free })}</strong>
+          )}
           {open && (
-            <span className={`block ${batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>{say('in time {chance}', { chance: chanceWords(batch.chance) })}</span>
+            <span className={`block ${batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
+              {say('in time {chance}', { chance: chanceWords(batch.chance) })}
+            </span>
           )}
         </span>
       </Link>

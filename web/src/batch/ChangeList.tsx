@@ -25,7 +25,9 @@ export function ChangeList({ batch }: { batch: BatchView }) {
       <ol className="board divide-y divide-rule">
         {shown.map((change) => (
           <li key={change.sequence} className="grid grid-cols-[6.5rem_1fr_auto] items-center gap-x-3 px-3 py-1.5">
-            <span className="text-sm text-pencil">{change.sequence}. {dayWords(change.day)}</span>
+            <span className="text-sm text-pencil">
+              {change.sequence}. {dayWords(change.day)}
+            </span>
             <span className={change.corrected ? 'text-pencil line-through' : ''}>
               {change.words} <span className="text-sm text-pencil">{change.by}</span>
             </span>
@@ -33,7 +35,8 @@ export function ChangeList({ batch }: { batch: BatchView }) {
               <span className="px-2 text-sm text-pencil">{say('undone')}</span>
             ) : (
               <button
-                className="trail min-h-11 px-2 text-sm" aria-label={say('Undo entry {sequence}: {words}', { sequence: change.sequence, words: change.words })}
+                className="trail min-h-11 px-2 text-sm"
+                aria-label={say('Undo entry {sequence}: {words}', { sequence: change.sequence, words: change.words })}
                 onClick={() => setWrong(change)}
               >
                 {say('Undo')}
@@ -60,19 +63,24 @@ function Undoing({ batch, change, close }: { batch: number; change: Change; clos
   return (
     <Sheet title={say('Undo entry {sequence}', { sequence: change.sequence })} open close={close}>
       <form
-        className="flex flex-col gap-3" noValidate
+        className="flex flex-col gap-3"
+        noValidate
         onSubmit={(event) => {
           event.preventDefault();
           correct.mutate({ sequence: change.sequence, reason }, { onSuccess: close });
         }}
       >
         <p>{change.words}</p>
-        <p className="text-sm text-pencil">{say('The entry stays in the record, struck through, with the reason. An undoing can be undone in its turn.')}</p>
+        <p className="text-sm text-pencil">
+          {say('The entry stays in the record, struck through, with the reason. An undoing can be undone in its turn.')}
+        </p>
         <Field name={say('Why')} problem={correct.error?.problemAt('reason')}>
           <Input className="entry" value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
         </Field>
         <Refusal message={correct.error && !correct.error.problemAt('reason') ? correct.error.message : undefined} />
-        <button className="act act-main" disabled={correct.isPending}>{say('Undo this entry')}</button>
+        <button className="act act-main" disabled={correct.isPending}>
+          {say('Undo this entry')}
+        </button>
       </form>
     </Sheet>
   );

@@ -12,18 +12,34 @@ export function Promises({ summary }: { summary: BatchSummary }) {
   const { shares } = summary;
   return (
     <>
-      {summary.promises.length === 0 && <p>{say('nobody yet, {plants, plural, one {# plant} other {# plants}} planned', { plants: summary.plants })}</p>}
+      {summary.promises.length === 0 && (
+        <p>{say('nobody yet, {plants, plural, one {# plant} other {# plants}} planned', { plants: summary.plants })}</p>
+      )}
       {summary.promises.map((promise) => (
         <p key={`${promise.order} ${promise.line}`}>
-          <Link className="trail" to={`/orders/${promise.order}`}>{say('order {order}', { order: promise.order })}</Link>{say(', {plants} plants, {grower}', { plants: promise.plants, grower: promise.grower })}
-          {summary.promises.length > 1 && <span className="block text-sm text-pencil">{say('for {target}, {chance}', { target: shortDay(promise.target), chance: chanceWords(promise.chance) })}</span>}
+          <Link className="trail" to={`/orders/${promise.order}`}>
+            {say('order {order}', { order: promise.order })}
+          </Link>
+          {say(', {plants} plants, {grower}', { plants: promise.plants, grower: promise.grower })}
+          {summary.promises.length > 1 && (
+            <span className="block text-sm text-pencil">
+              {say('for {target}, {chance}', { target: shortDay(promise.target), chance: chanceWords(promise.chance) })}
+            </span>
+          )}
         </p>
       ))}
       {(shares.free > 0 || shares.reserved > 0 || shares.missing > 0) && (
         <p className="text-sm">
-          {shares.missing > 0
-            ? <strong className="text-brick">{say('{plants, plural, one {# plant} other {# plants}} short of what is promised', { plants: shares.missing })}</strong>
-            : <>{say('{promised} promised, {reserved} kept as spares,', { promised: shares.promised, reserved: shares.reserved })}{' '}<strong>{say('{free} free', { free: shares.free })}</strong></>}
+          {shares.missing > 0 ? (
+            <strong className="text-brick">
+              {say('{plants, plural, one {# plant} other {# plants}} short of what is promised', { plants: shares.missing })}
+            </strong>
+          ) : (
+            <>
+              {say('{promised} promised, {reserved} kept as spares,', { promised: shares.promised, reserved: shares.reserved })}{' '}
+              <strong>{say('{free} free', { free: shares.free })}</strong>
+            </>
+          )}
         </p>
       )}
     </>
@@ -38,7 +54,11 @@ export function Withdraw({ batch }: { batch: number }) {
   );
   return (
     <div>
-      <button className="act w-full" disabled={withdraw.isPending} onClick={() => withdraw.mutate({ batch }, { onSuccess: () => void navigate('/batches') })}>
+      <button
+        className="act w-full"
+        disabled={withdraw.isPending}
+        onClick={() => withdraw.mutate({ batch }, { onSuccess: () => void navigate('/batches') })}
+      >
         {say('Take it out of the plan')}
       </button>
       <Refusal message={withdraw.error?.message} />

@@ -11,19 +11,30 @@ export function OutboxNotice() {
     <div className="mx-auto w-full max-w-7xl px-4 pt-3">
       {state.waiting.length > 0 && (
         <p role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
-          {say('{entries, plural, one {# entry} other {# entries}} kept on this device until there is a connection: {waiting}.', { entries: state.waiting.length, waiting: state.waiting.map((letter) => letter.words).join('; ') })}{' '}
-          <button className="min-h-11 underline" onClick={() => void outbox.flush()}>{say('Send now')}</button>
+          {say('{entries, plural, one {# entry} other {# entries}} kept on this device until there is a connection: {waiting}.', {
+            entries: state.waiting.length,
+            waiting: state.waiting.map((letter) => letter.words).join('; '),
+          })}{' '}
+          <button className="min-h-11 underline" onClick={() => void outbox.flush()}>
+            {say('Send now')}
+          </button>
         </p>
       )}
       {others.length > 0 && (
         <p role="status" className="mt-1 border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
-          {say('{entries, plural, one {# entry} other {# entries}} of {others} kept on this device. They are sent when {what} here again.', { entries: state.ofOthers.length, others: listWords(others), what: others.length > 1 ? say('they sign in') : say('{others} signs in', { others: others[0] }) })}
+          {say('{entries, plural, one {# entry} other {# entries}} of {others} kept on this device. They are sent when {what} here again.', {
+            entries: state.ofOthers.length,
+            others: listWords(others),
+            what: others.length > 1 ? say('they sign in') : say('{others} signs in', { others: others[0] }),
+          })}
         </p>
       )}
       {state.refused.map(({ letter, message }) => (
         <p key={letter.requestId} role="alert" className="mt-1 border-l-4 border-brick bg-brick-wash p-3 text-brick">
           {say('{words}, recorded by {byName}: {message}', { words: letter.words, byName: letter.byName, message })}{' '}
-          <button className="min-h-11 underline" onClick={() => outbox.dismiss(letter.requestId)}>{say('Put away')}</button>
+          <button className="min-h-11 underline" onClick={() => outbox.dismiss(letter.requestId)}>
+            {say('Put away')}
+          </button>
         </p>
       ))}
     </div>

@@ -3,7 +3,12 @@ import { refusal, type Refused } from '../api/client';
 import { Outbox, type Letter } from './outbox';
 
 const letter = (requestId: string, by = 2): Omit<Letter, 'at'> => ({
-  requestId, path: '/api/x', body: { tray: 1 }, words: `count ${requestId}`, by, byName: by === 2 ? 'Pell' : 'Maro',
+  requestId,
+  path: '/api/x',
+  body: { tray: 1 },
+  words: `count ${requestId}`,
+  by,
+  byName: by === 2 ? 'Pell' : 'Maro',
 });
 
 describe('the outbox', () => {
@@ -21,10 +26,14 @@ describe('the outbox', () => {
     removeItem: (key: string) => void kept.delete(key),
   };
   const open = (person: number | undefined = 2) => {
-    const outbox = new Outbox(store, async (sent) => {
-      posted.push(sent.requestId);
-      return answers.shift();
-    }, () => delivered++);
+    const outbox = new Outbox(
+      store,
+      async (sent) => {
+        posted.push(sent.requestId);
+        return answers.shift();
+      },
+      () => delivered++,
+    );
     outbox.open(person);
     return outbox;
   };
@@ -113,8 +122,18 @@ describe('the outbox', () => {
   });
 
   it('says so when the device cannot keep it', () => {
-    const full = { ...store, length: 0, setItem: () => { throw new Error('QuotaExceededError'); } };
-    const outbox = new Outbox(full, async () => undefined, () => delivered++);
+    const full = {
+      ...store,
+      length: 0,
+      setItem: () => {
+        throw new Error('QuotaExceededError');
+      },
+    };
+    const outbox = new Outbox(
+      full,
+      async () => undefined,
+      () => delivered++,
+    );
     expect(() => outbox.add(letter('a'))).toThrow();
   });
 

@@ -85,7 +85,9 @@ export class Outbox {
 
   /** Looks at the store anew: another tab may have added or sent something. */
   reread(): void {
-    const letters = read<Letter>(this.store, LETTER).filter(isLetter).sort((one, other) => one.at - other.at);
+    const letters = read<Letter>(this.store, LETTER)
+      .filter(isLetter)
+      .sort((one, other) => one.at - other.at);
     this.state = {
       waiting: letters.filter((letter) => letter.by === this.person),
       ofOthers: letters.filter((letter) => letter.by !== this.person),
@@ -148,9 +150,7 @@ export async function postLetter(letter: Letter): Promise<Refused | undefined> {
   try {
     const response = await fetch(letter.path, {
       method: 'POST',
-      headers: {
-        'Content-Type': 'application/json', 'X-XSRF-TOKEN': xsrfToken(), 'X-Kiver-Made-By': String(letter.by),
-      },
+      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': xsrfToken(), 'X-Kiver-Made-By': String(letter.by) },
       body: JSON.stringify({ ...letter.body, requestId: letter.requestId }),
     });
     if (response.ok) return undefined;

@@ -4,12 +4,16 @@ import type { Letter } from './outbox';
 import { withUnsent } from './unsent';
 
 const tray: TrayView = {
-  number: 1001, code: 'T1001', container: 'Module tray', rows: 1, columns: 4, cellVolume: 50, batches: [201],
+  number: 1001,
+  code: 'T1001',
+  container: 'Module tray',
+  rows: 1,
+  columns: 4,
+  cellVolume: 50,
+  batches: [201],
   cells: [1, 2, 3, 4].map((number) => ({ number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, onlySeen: false })),
 };
-const letter = (path: string, body: Record<string, unknown>): Letter => ({
-  requestId: path, path, body, words: '', by: 2, byName: 'Pell', at: 1,
-});
+const letter = (path: string, body: Record<string, unknown>): Letter => ({ requestId: path, path, body, words: '', by: 2, byName: 'Pell', at: 1 });
 
 describe('a tray with what was not sent yet', () => {
   it('shows counts, and what a last look gave up', () => {

@@ -1,9 +1,22 @@
 import type { CellView, TrayView } from '../api/client';
 import type { Letter } from './outbox';
 
-interface CountBody { tray: number; cells: { cell: number; seedlings: number }[]; somethingUp?: number[]; complete: boolean }
-interface LossBody { tray: number; cells: number[] }
-interface SowingBody { tray: number; firstCell: number; lastCell: number; seedsPerCell: number }
+interface CountBody {
+  tray: number;
+  cells: { cell: number; seedlings: number }[];
+  somethingUp?: number[];
+  complete: boolean;
+}
+interface LossBody {
+  tray: number;
+  cells: number[];
+}
+interface SowingBody {
+  tray: number;
+  firstCell: number;
+  lastCell: number;
+  seedsPerCell: number;
+}
 
 /** The batch that a letter is about, from its address. */
 const batchOf = (letter: Letter): number => Number(/\/api\/batches\/(\d+)\//.exec(letter.path)?.[1]);
@@ -32,11 +45,8 @@ export function withUnsent(tray: TrayView, letters: readonly Letter[]): TrayView
   return { ...tray, cells: [...cells.values()] };
 }
 
-function count(
-  body: CountBody, batch: number, cells: Map<number, CellView>, change: (number: number, changed: Partial<CellView>) => void,
-): void {
-  body.cells.forEach(({ cell, seedlings }) =>
-    change(cell, { seedlings, onlySeen: false, condition: seedlings > 0 ? 'ALIVE' : 'WAITING' }));
+function count(body: CountBody, batch: number, cells: Map<number, CellView>, change: (number: number, changed: Partial<CellView>) => void): void {
+  body.cells.forEach(({ cell, seedlings }) => change(cell, { seedlings, onlySeen: false, condition: seedlings > 0 ? 'ALIVE' : 'WAITING' }));
   (body.somethingUp ?? []).forEach((cell) => {
     if ((cells.get(cell)?.seedlings ?? 0) === 0) change(cell, { seedlings: 1, onlySeen: true, condition: 'ALIVE' });
   });

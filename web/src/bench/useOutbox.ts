@@ -6,8 +6,7 @@ import { Outbox, postLetter, type Alone } from './outbox';
 import { say } from '../words/say';
 
 /** One tab sends at a time, so that letters arrive in their order. */
-const alone: Alone = (work) =>
-  'locks' in navigator ? navigator.locks.request('kiver.outbox', () => work()).then(() => undefined) : work();
+const alone: Alone = (work) => ('locks' in navigator ? navigator.locks.request('kiver.outbox', () => work()).then(() => undefined) : work());
 
 export const outbox = new Outbox(window.localStorage, postLetter, () => void refresh(queryClient), alone);
 window.addEventListener('online', () => void outbox.flush());
@@ -24,9 +23,7 @@ export function useRecord(): (path: string, body: Record<string, unknown>, words
   return async (path, body, words, requestId = newRequestId()) => {
     if (session?.person == null) throw new Error(say('Nobody is signed in.'));
     try {
-      await outbox.add({
-        requestId, path, body: { day: session.today, ...body }, words, by: session.person, byName: session.name ?? '',
-      });
+      await outbox.add({ requestId, path, body: { day: session.today, ...body }, words, by: session.person, byName: session.name ?? '' });
     } catch {
       throw new Error(say('This device has no room left to keep what you record. Nothing was recorded; free some room and try again.'));
     }
@@ -46,9 +43,7 @@ export function useBenchChange<Entry extends Record<string, unknown>>(path: stri
     const body = { day: session.today, ...entry };
     if (outbox.current().waiting.length === 0) {
       const requestId = number.of([path, body]);
-      const problem = await postLetter({
-        requestId, path, body, words: words(entry), by: session.person, byName: session.name ?? '', at: 0,
-      });
+      const problem = await postLetter({ requestId, path, body, words: words(entry), by: session.person, byName: session.name ?? '', at: 0 });
       if (!problem) {
         number.done();
         return 'sent';

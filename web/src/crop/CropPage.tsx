@@ -31,23 +31,45 @@ export function CropPage({ today }: { today: string }) {
       <div className="mb-3 flex flex-wrap items-center gap-x-4">
         <h1>{view.name}</h1>
         <p className="text-pencil">{view.hardiness}</p>
-        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/crops">{say('Change its figures')}</Link>
+        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/crops">
+          {say('Change its figures')}
+        </Link>
       </div>
-      {view.caution && <div className="mb-3"><Caution>{view.caution}</Caution></div>}
+      {view.caution && (
+        <div className="mb-3">
+          <Caution>{view.caution}</Caution>
+        </div>
+      )}
       <div className="grid gap-5 lg:grid-cols-2">
         <section aria-label={say('Coming up')} className="board p-4">
           <LineChart
-            title={say('Days from sowing until half are up')} xTitle={say('{unit}, held steady', { unit: temperatureUnit() })} yTitle={say('days')}
-            series={[{ name: say('fitted'), points: view.curve.filter((point) => point.days != null).map((point) => ({ x: temperature(point.temperature), y: point.days! })) }]}
-            dots={view.observed.map((point) => ({ x: temperature(point.temperature), y: point.days }))} yMost={Math.min(60, Math.max(15, ...view.observed.map((point) => point.days)) + 2)}
+            title={say('Days from sowing until half are up')}
+            xTitle={say('{unit}, held steady', { unit: temperatureUnit() })}
+            yTitle={say('days')}
+            series={[
+              {
+                name: say('fitted'),
+                points: view.curve.filter((point) => point.days != null).map((point) => ({ x: temperature(point.temperature), y: point.days! })),
+              },
+            ]}
+            dots={view.observed.map((point) => ({ x: temperature(point.temperature), y: point.days }))}
+            yMost={Math.min(60, Math.max(15, ...view.observed.map((point) => point.days)) + 2)}
           />
           <p className="text-sm text-pencil">
-            {say('{what}Source: {emergenceSource}.', { what: view.observed.length > 0 ? say('Circles: {observed} observed temperatures that the line is fitted to. ', { observed: view.observed.length }) : say('No observations to judge it by. '), emergenceSource: view.emergenceSource })}
+            {say('{what}Source: {emergenceSource}.', {
+              what:
+                view.observed.length > 0
+                  ? say('Circles: {observed} observed temperatures that the line is fitted to. ', { observed: view.observed.length })
+                  : say('No observations to judge it by. '),
+              emergenceSource: view.emergenceSource,
+            })}
           </p>
         </section>
         <section aria-label={say('Leaves')} className="board p-4">
           <LineChart
-            title={say('True leaves a day in full light')} xTitle={say('{unit}, held steady', { unit: temperatureUnit() })} yTitle={say('leaves a day')}
+            title={say('True leaves a day in full light')}
+            xTitle={say('{unit}, held steady', { unit: temperatureUnit() })}
+            yTitle={say('leaves a day')}
             series={[{ name: say('leaves'), points: view.curve.map((point) => ({ x: temperature(point.temperature), y: point.leavesPerDay })) }]}
           />
           <p className="text-sm text-pencil">{say('Source: {growthSource}.', { growthSource: view.growthSource })}</p>
@@ -56,13 +78,21 @@ export function CropPage({ today }: { today: string }) {
       <section aria-label={say('Its stages')} className="board mt-5 p-4">
         <h2 className="mb-2">{say('Its stages, if sown')}</h2>
         <div className="mb-3 flex flex-wrap gap-3">
-          <Field name={say('on')}><Input className="entry" type="date" value={sown} onChange={(event) => event.target.value && setSown(event.target.value)} /></Field>
+          <Field name={say('on')}>
+            <Input className="entry" type="date" value={sown} onChange={(event) => event.target.value && setSown(event.target.value)} />
+          </Field>
           <Field name={say('in')}>
             <Select className="entry" value={place || String(view.placeId)} onChange={(event) => setPlace(event.target.value)}>
-              {choices.data?.places.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
+              {choices.data?.places.map((each) => (
+                <option key={each.id} value={each.id}>
+                  {each.name}
+                </option>
+              ))}
             </Select>
           </Field>
-          <p className="self-end pb-2 text-pencil">{say('about {meanTemperature} in the first three weeks', { meanTemperature: degrees(view.meanTemperature, 0) })}</p>
+          <p className="self-end pb-2 text-pencil">
+            {say('about {meanTemperature} in the first three weeks', { meanTemperature: degrees(view.meanTemperature, 0) })}
+          </p>
         </div>
         <dl className="grid gap-x-4 text-sm sm:grid-cols-[8rem_1fr]">
           {view.stages.map((stage) => (
@@ -78,7 +108,10 @@ export function CropPage({ today }: { today: string }) {
         <dl className="board grid grid-cols-[1fr_auto] gap-x-4 p-3 text-sm lg:grid-cols-[1fr_auto_1fr_auto]">
           {view.figures.map((figure) => (
             <div key={figure.name} className="contents">
-              <dt className="border-t border-rule py-1">{figure.name}{figure.hint && <span className="block text-xs text-pencil">{figure.hint}</span>}</dt>
+              <dt className="border-t border-rule py-1">
+                {figure.name}
+                {figure.hint && <span className="block text-xs text-pencil">{figure.hint}</span>}
+              </dt>
               <dd className="border-t border-rule py-1 text-right font-semibold">{figure.value || '–'}</dd>
             </div>
           ))}

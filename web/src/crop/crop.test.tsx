@@ -6,15 +6,33 @@ import { sampleChoices } from '../season/samples';
 import { CropPage } from './CropPage';
 
 const crop = (more: Partial<CropView> = {}): CropView => ({
-  code: 'tomato', name: 'Tomato', hardiness: 'tender', caution: 'Leaves are poisonous to eat.', placeId: 1, sown: '2027-04-15',
-  meanTemperature: 21.4, emergenceSource: 'fitted to emergence-days.csv', growthSource: 'estimate',
+  code: 'tomato',
+  name: 'Tomato',
+  hardiness: 'tender',
+  caution: 'Leaves are poisonous to eat.',
+  placeId: 1,
+  sown: '2027-04-15',
+  meanTemperature: 21.4,
+  emergenceSource: 'fitted to emergence-days.csv',
+  growthSource: 'estimate',
   curve: [
-    { temperature: 8, days: 60, leavesPerDay: 0 }, { temperature: 10, days: 43, leavesPerDay: 0.02 },
-    { temperature: 20, days: 8, leavesPerDay: 0.23 }, { temperature: 40, leavesPerDay: 0 },
+    { temperature: 8, days: 60, leavesPerDay: 0 },
+    { temperature: 10, days: 43, leavesPerDay: 0.02 },
+    { temperature: 20, days: 8, leavesPerDay: 0.23 },
+    { temperature: 40, leavesPerDay: 0 },
   ],
-  observed: [{ temperature: 10, days: 43 }, { temperature: 20, days: 8 }],
-  figures: [{ name: 'Fastest up at, °C', hint: '', value: '27.3' }, { name: 'Notes', hint: 'for the note', value: '' }],
-  stages: [{ stage: 'Half up', spread: { early: '2027-04-21', middle: '2027-04-22', late: '2027-04-24', certain: false } }, { stage: '8 true leaves' }],
+  observed: [
+    { temperature: 10, days: 43 },
+    { temperature: 20, days: 8 },
+  ],
+  figures: [
+    { name: 'Fastest up at, °C', hint: '', value: '27.3' },
+    { name: 'Notes', hint: 'for the note', value: '' },
+  ],
+  stages: [
+    { stage: 'Half up', spread: { early: '2027-04-21', middle: '2027-04-22', late: '2027-04-24', certain: false } },
+    { stage: '8 true leaves' },
+  ],
   ...more,
 });
 
@@ -47,7 +65,10 @@ describe('a crop', () => {
     expect(await screen.findByText(/No observations to judge it by/)).toBeTruthy();
     expect(screen.queryByText(/Mind:/)).toBeNull();
     cleanup();
-    fakeServer({ 'GET /api/crops/zorb': new Status(422, { detail: 'The crop "zorb" is not in the library.', errors: [] }), 'GET /api/choices': sampleChoices });
+    fakeServer({
+      'GET /api/crops/zorb': new Status(422, { detail: 'The crop "zorb" is not in the library.', errors: [] }),
+      'GET /api/choices': sampleChoices,
+    });
     show(<CropPage today="2027-04-15" />, '/crops/zorb', '/crops/:code');
     expect(await screen.findByText(/is not in the library/)).toBeTruthy();
   });

@@ -10,9 +10,7 @@ export function DemoClock() {
   const [open, setOpen] = useState(false);
   const [days, setDays] = useState(1);
   const [handsWork, setHandsWork] = useState(true);
-  const pass = useChange((entry: { days: number; handsWork: boolean }) =>
-    answered(api.POST('/api/demo/days', { body: entry })),
-  );
+  const pass = useChange((entry: { days: number; handsWork: boolean }) => answered(api.POST('/api/demo/days', { body: entry })));
   return (
     <>
       <button className="trail min-h-11 px-2" onClick={() => setOpen(true)}>

@@ -19,35 +19,68 @@ export function EmergenceChart({ batch, today }: { batch: BatchView; today: stri
   const y = scaleLinear([0, sown], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   type Point = BatchView['curve'][number];
   const at = (point: { day: string }) => x(daysBetween(first, point.day));
-  const band = area<Point>(at, (point) => y(point.low), (point) => y(point.high)).curve(curveMonotoneX)(batch.curve);
+  const band = area<Point>(
+    at,
+    (point) => y(point.low),
+    (point) => y(point.high),
+  ).curve(curveMonotoneX)(batch.curve);
   const middle = line<Point>(at, (point) => y(point.middle)).curve(curveMonotoneX)(batch.curve);
   const counts = batch.counts.filter((count) => daysBetween(first, count.day) <= last);
   const now = daysBetween(first, today);
   return (
     <figure>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={say('Emergence: {emergedCells} of {sown} cells up; about {expectedUp} expected by today', { emergedCells: batch.emergedCells, sown, expectedUp: Math.round(batch.expectedUp) })}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full"
+        role="img"
+        aria-label={say('Emergence: {emergedCells} of {sown} cells up; about {expectedUp} expected by today', {
+          emergedCells: batch.emergedCells,
+          sown,
+          expectedUp: Math.round(batch.expectedUp),
+        })}
+      >
         {y.ticks(4).map((tick) => (
           <g key={tick}>
             <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" />
-            <text x={MARGIN.left - 6} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--pencil)">{tick}</text>
+            <text x={MARGIN.left - 6} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--pencil)">
+              {tick}
+            </text>
           </g>
         ))}
-        {x.ticks(Math.min(last, 6)).filter(Number.isInteger).map((tick) => (
-          <text key={tick} x={x(tick)} y={HEIGHT - MARGIN.bottom + 16} textAnchor="middle" fontSize="12" fill="var(--pencil)">{tick}</text>
-        ))}
+        {x
+          .ticks(Math.min(last, 6))
+          .filter(Number.isInteger)
+          .map((tick) => (
+            <text key={tick} x={x(tick)} y={HEIGHT - MARGIN.bottom + 16} textAnchor="middle" fontSize="12" fill="var(--pencil)">
+              {tick}
+            </text>
+          ))}
         <text x={(MARGIN.left + WIDTH) / 2} y={HEIGHT - 8} textAnchor="middle" fontSize="12" fill="var(--ink)">
           {say('days since sowing on {first}', { first: shortDay(first) })}
         </text>
-        <text transform={`translate(12 ${HEIGHT / 2 - 12}) rotate(-90)`} textAnchor="middle" fontSize="12" fill="var(--ink)">{say('cells with something up')}</text>
+        <text transform={`translate(12 ${HEIGHT / 2 - 12}) rotate(-90)`} textAnchor="middle" fontSize="12" fill="var(--ink)">
+          {say('cells with something up')}
+        </text>
         {band && <path d={band} fill="var(--wash)" stroke="var(--dusk)" strokeOpacity="0.35" />}
         {middle && <path d={middle} fill="none" stroke="var(--dusk)" strokeWidth="2" strokeDasharray="6 4" />}
         {batch.cellsNeeded <= sown && (
           <g>
-            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(batch.cellsNeeded)} y2={y(batch.cellsNeeded)} stroke="var(--brick)" strokeWidth="1.5" />
-            <text x={MARGIN.left + 4} y={y(batch.cellsNeeded) - 4} fontSize="12" fill="var(--brick)">{say('{cellsNeeded} needed', { cellsNeeded: batch.cellsNeeded })}</text>
+            <line
+              x1={MARGIN.left}
+              x2={WIDTH - MARGIN.right}
+              y1={y(batch.cellsNeeded)}
+              y2={y(batch.cellsNeeded)}
+              stroke="var(--brick)"
+              strokeWidth="1.5"
+            />
+            <text x={MARGIN.left + 4} y={y(batch.cellsNeeded) - 4} fontSize="12" fill="var(--brick)">
+              {say('{cellsNeeded} needed', { cellsNeeded: batch.cellsNeeded })}
+            </text>
           </g>
         )}
-        {now >= 0 && now <= last && <line x1={x(now)} x2={x(now)} y1={MARGIN.top} y2={HEIGHT - MARGIN.bottom} stroke="var(--pencil)" strokeDasharray="2 4" />}
+        {now >= 0 && now <= last && (
+          <line x1={x(now)} x2={x(now)} y1={MARGIN.top} y2={HEIGHT - MARGIN.bottom} stroke="var(--pencil)" strokeDasharray="2 4" />
+        )}
         {counts.map((count) => (
           <circle key={count.day} cx={at(count)} cy={y(count.cells)} r="5" fill="var(--board)" stroke="var(--ink)" strokeWidth="2.5" />
         ))}

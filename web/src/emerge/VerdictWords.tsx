@@ -24,11 +24,33 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
     <div className={`border-l-4 p-3 ${LOOK[verdict]}`} role="status">
       <p className="font-semibold">{batch.completelyCounted && verdict === 'FAILING' ? say('Short of the order') : VERDICT_WORDS[verdict]}</p>
       <p>
-        {say('{emergedCells} of {sown} cells up{more}{more2}{more3}. Enough for the order{more4}: {chanceEnough}.', { emergedCells: batch.emergedCells, sown: batch.summary.balance.sown, more: last && !batch.completelyCounted ? say(' on {day}{what}; about {expectedAtCount} were expected then', { day: dayWords(last.day), what: age === 0 ? '' : say(', {days, plural, one {# day} other {# days}} ago', { days: age }), expectedAtCount: Math.round(batch.expectedAtCount) }) : '', more2: !last && !batch.completelyCounted ? say(', about {expectedUp} expected by today', { expectedUp: Math.round(batch.expectedUp) }) : '', more3: last && !batch.completelyCounted && age > 0 ? say(', {expectedUp} by today', { expectedUp: Math.round(batch.expectedUp) }) : '', more4: batch.accepted < batch.summary.plants ? say(' ({accepted} count as whole)', { accepted: batch.accepted }) : '', chanceEnough: chanceWords(batch.chanceEnough) })}
+        {say('{emergedCells} of {sown} cells up{more}{more2}{more3}. Enough for the order{more4}: {chanceEnough}.', {
+          emergedCells: batch.emergedCells,
+          sown: batch.summary.balance.sown,
+          more:
+            last && !batch.completelyCounted
+              ? say(' on {day}{what}; about {expectedAtCount} were expected then', {
+                  day: dayWords(last.day),
+                  what: age === 0 ? '' : say(', {days, plural, one {# day} other {# days}} ago', { days: age }),
+                  expectedAtCount: Math.round(batch.expectedAtCount),
+                })
+              : '',
+          more2: !last && !batch.completelyCounted ? say(', about {expectedUp} expected by today', { expectedUp: Math.round(batch.expectedUp) }) : '',
+          more3: last && !batch.completelyCounted && age > 0 ? say(', {expectedUp} by today', { expectedUp: Math.round(batch.expectedUp) }) : '',
+          more4: batch.accepted < batch.summary.plants ? say(' ({accepted} count as whole)', { accepted: batch.accepted }) : '',
+          chanceEnough: chanceWords(batch.chanceEnough),
+        })}
       </p>
-      {trouble && resowBy && resowBy >= today && <p>{say('A resowing would still make the order until {resowBy}.', { resowBy: dayWords(resowBy) })}</p>}
+      {trouble && resowBy && resowBy >= today && (
+        <p>{say('A resowing would still make the order until {resowBy}.', { resowBy: dayWords(resowBy) })}</p>
+      )}
       {trouble && (!resowBy || resowBy < today) && (
-        <p>{say('A resowing would now be late for {target}: tell {promises} and offer fewer plants or a later day.', { target: dayWords(batch.summary.target), promises: forWhom(batch.summary.promises) })}</p>
+        <p>
+          {say('A resowing would now be late for {target}: tell {promises} and offer fewer plants or a later day.', {
+            target: dayWords(batch.summary.target),
+            promises: forWhom(batch.summary.promises),
+          })}
+        </p>
       )}
     </div>
   );

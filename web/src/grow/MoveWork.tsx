@@ -26,19 +26,24 @@ export function MoveWork({ batch }: { batch: BatchView }) {
   const lacking = free === undefined ? 0 : Math.ceil(going.length - free);
   return (
     <>
-      <button className="act" onClick={() => setOpen(true)}>{say('Move to another place')}</button>
+      <button className="act" onClick={() => setOpen(true)}>
+        {say('Move to another place')}
+      </button>
       <Sheet title={say('Move batch {number}', { number })} open={open} close={() => setOpen(false)}>
         <p className="mb-3 text-pencil">{say('It stands in {place} now.', { place: batch.summary.place })}</p>
         <Field name={say('To')} problem={move.error?.problemAt('placeId')}>
           <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
-            {places.filter((place) => !all || place.id !== batch.placeId).map((place) => {
-              const room = rooms.find((each) => each.placeId === place.id)?.free;
-              return (
-                <option key={place.id} value={place.id}>
-                  {place.name}{room === undefined ? '' : room >= 1 ? say(', {room} free', { room: Math.floor(room) }) : say(', full')}
-                </option>
-              );
-            })}
+            {places
+              .filter((place) => !all || place.id !== batch.placeId)
+              .map((place) => {
+                const room = rooms.find((each) => each.placeId === place.id)?.free;
+                return (
+                  <option key={place.id} value={place.id}>
+                    {place.name}
+                    {room === undefined ? '' : room >= 1 ? say(', {room} free', { room: Math.floor(room) }) : say(', full')}
+                  </option>
+                );
+              })}
           </Select>
         </Field>
         {trays.length > 1 && (
@@ -48,7 +53,9 @@ export function MoveWork({ batch }: { batch: BatchView }) {
               {trays.map((tray) => (
                 <label key={tray} className="flex min-h-11 items-center gap-2">
                   <input
-                    type="checkbox" className="size-5" checked={going.includes(tray)}
+                    type="checkbox"
+                    className="size-5"
+                    checked={going.includes(tray)}
                     onChange={() => setStaying(staying.includes(tray) ? staying.filter((each) => each !== tray) : [...staying, tray])}
                   />
                   T{tray}
@@ -59,15 +66,22 @@ export function MoveWork({ batch }: { batch: BatchView }) {
         )}
         {lacking > 0 && (
           <p role="status" className="mt-3 border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
-            {say('{name} has no room for {trays, plural, one {# tray} other {# trays}} of these. Choose another place, or take something else out first.', { name, trays: lacking })}
+            {say(
+              '{name} has no room for {trays, plural, one {# tray} other {# trays}} of these. Choose another place, or take something else out first.',
+              { name, trays: lacking },
+            )}
           </p>
         )}
         {move.error && move.error.problems.length === 0 && <Refusal message={move.error.message} />}
         <button
-          className="act act-main mt-4 w-full" disabled={move.isPending || going.length === 0 || (all && Number(placeId) === batch.placeId)}
+          className="act act-main mt-4 w-full"
+          disabled={move.isPending || going.length === 0 || (all && Number(placeId) === batch.placeId)}
           onClick={() => move.mutate({ placeId: Number(placeId), trays: all ? [] : going }, { onSuccess: () => setOpen(false) })}
         >
-          {say('Move {what}to {name}', { what: all ? '' : `${say('{trays, plural, one {# tray} other {# trays}}', { trays: going.length })} `, name: name ?? say('a place') })}
+          {say('Move {what}to {name}', {
+            what: all ? '' : `${say('{trays, plural, one {# tray} other {# trays}}', { trays: going.length })} `,
+            name: name ?? say('a place'),
+          })}
         </button>
       </Sheet>
     </>

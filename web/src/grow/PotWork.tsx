@@ -28,37 +28,65 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
   const at = batch.containers.indexOf(from?.container ?? '');
   const next = at < 0 ? undefined : batch.containers[at + 1];
   const code = container || (next ?? larger[0]?.code ?? '');
-  const pot = useBenchChange<{ tray?: number; container: string; plants: number }>(
-    `/api/batches/${batch.summary.number}/pottings`, (entry) => say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),
+  const pot = useBenchChange<{ tray?: number; container: string; plants: number }>(`/api/batches/${batch.summary.number}/pottings`, (entry) =>
+    say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),
   );
   const into = larger.find((each) => each.code === code);
   if (!from) return null;
   const count = Number(plants || from.plants);
   return (
     <>
-      <button className="act" onClick={() => setOpen(true)}>{say('Pot on')}</button>
+      <button className="act" onClick={() => setOpen(true)}>
+        {say('Pot on')}
+      </button>
       <Sheet title={say('Pot on into larger containers')} open={open} close={() => setOpen(false)}>
         <div className="flex flex-col gap-3">
           {batch.summary.stage === 'EMERGING' && <p>{say('Prick out by the leaf, never by the stem.')}</p>}
           <Field name={say('From tray')}>
             <Select className="entry" value={tray} onChange={(event) => setTray(event.target.value)}>
               <option value="">{say('All trays, {plants, plural, one {# plant} other {# plants}}', { plants: whole?.plants ?? 0 })}</option>
-              {alive.map((each) => <option key={each.tray} value={each.tray}>T{each.tray}, {say('{plants, plural, one {# plant} other {# plants}}', { plants: each.plants })}</option>)}
+              {alive.map((each) => (
+                <option key={each.tray} value={each.tray}>
+                  T{each.tray}, {say('{plants, plural, one {# plant} other {# plants}}', { plants: each.plants })}
+                </option>
+              ))}
             </Select>
           </Field>
           <Field name={say('Into')} problem={pot.error?.problemAt('container')}>
             <Select className="entry" value={code} onChange={(event) => setContainer(event.target.value)}>
-              {larger.map((each) => <option key={each.code} value={each.code}>{each.name}</option>)}
+              {larger.map((each) => (
+                <option key={each.code} value={each.code}>
+                  {each.name}
+                </option>
+              ))}
             </Select>
           </Field>
           <Field name={say('Plants')} problem={pot.error?.problemAt('plants')}>
             <Input className="entry" inputMode="numeric" value={plants || from.plants} onChange={(event) => setPlants(event.target.value)} />
           </Field>
-          <p className="text-sm text-pencil">{say('About a thumb of new mix all round and below; plant in the middle, firm lightly, leave a watering gap. One variety at a time, and a label on each.')}</p>
-          <Caution>{say('Dust of dry mix: damp it down and wear a mask. Bagged compost: open it away from the face, wear gloves, wash hands.')}</Caution>
+          <p className="text-sm text-pencil">
+            {say(
+              'About a thumb of new mix all round and below; plant in the middle, firm lightly, leave a watering gap. One variety at a time, and a label on each.',
+            )}
+          </p>
+          <Caution>
+            {say('Dust of dry mix: damp it down and wear a mask. Bagged compost: open it away from the face, wear gloves, wash hands.')}
+          </Caution>
           <Refusal message={pot.error && !pot.error.problemAt('plants') && !pot.error.problemAt('container') ? pot.error.message : undefined} />
-          <button className="act act-main" disabled={pot.isPending || !into} onClick={() => pot.mutate({ ...(from.tray === undefined ? {} : { tray: from.tray }), container: code, plants: count }, { onSuccess: () => setOpen(false) })}>
-            {say('Pot {plants, plural, one {# plant} other {# plants}} into {trays, plural, one {# tray} other {# trays}}', { plants: count, trays: into ? Math.ceil(count / into.cells) : 0 })}
+          <button
+            className="act act-main"
+            disabled={pot.isPending || !into}
+            onClick={() =>
+              pot.mutate(
+                { ...(from.tray === undefined ? {} : { tray: from.tray }), container: code, plants: count },
+                { onSuccess: () => setOpen(false) },
+              )
+            }
+          >
+            {say('Pot {plants, plural, one {# plant} other {# plants}} into {trays, plural, one {# tray} other {# trays}}', {
+              plants: count,
+              trays: into ? Math.ceil(count / into.cells) : 0,
+            })}
           </button>
         </div>
       </Sheet>

@@ -6,7 +6,10 @@ import { sampleChoices } from '../season/samples';
 import { PotWork } from './PotWork';
 
 const batch = { summary: { number: 308, stage: 'GROWING_ON' }, containers: ['module-60', 'pot-9'] } as unknown as BatchView;
-const alive = [{ tray: 1303, plants: 39, container: 'module-60' }, { tray: 1304, plants: 12, container: 'module-60' }];
+const alive = [
+  { tray: 1303, plants: 39, container: 'module-60' },
+  { tray: 1304, plants: 12, container: 'module-60' },
+];
 const choices = {
   ...sampleChoices,
   containers: [...sampleChoices.containers, { code: 'pot-9', name: 'Carrier of 18 pots', cells: 18, kind: 'POTS' as const, cellVolume: 600 }],
@@ -49,7 +52,10 @@ describe('potting on', () => {
   it('keeps what was typed and says at its entry what is wrong', async () => {
     fakeServer({
       'GET /api/choices': choices,
-      'POST /api/batches/308/pottings': new Status(422, { detail: 'x', errors: [{ field: 'plants', message: 'T1303 holds 39 living plants of this batch, not 400.' }] }),
+      'POST /api/batches/308/pottings': new Status(422, {
+        detail: 'x',
+        errors: [{ field: 'plants', message: 'T1303 holds 39 living plants of this batch, not 400.' }],
+      }),
     });
     await opened();
     fireEvent.change(field('Plants'), { target: { value: '400' } });

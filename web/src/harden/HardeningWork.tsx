@@ -26,33 +26,46 @@ function Begin({ batch }: { batch: BatchView }) {
   const [open, setOpen] = useState(false);
   const [programme, setProgramme] = useState(batch.hardeningProgramme as Programme);
   const [placeId, setPlaceId] = useState(String(batch.hardeningPlaceId));
-  const start = useBenchChange<{ placeId: number; programme: Programme }>(
-    `/api/batches/${number}/hardening-starts`, () => say('beginning of hardening of batch {number}', { number }),
+  const start = useBenchChange<{ placeId: number; programme: Programme }>(`/api/batches/${number}/hardening-starts`, () =>
+    say('beginning of hardening of batch {number}', { number }),
   );
   return (
     <>
-      <button className="act" onClick={() => setOpen(true)}>{say('Begin hardening off')}</button>
+      <button className="act" onClick={() => setOpen(true)}>
+        {say('Begin hardening off')}
+      </button>
       <Sheet title={say('Harden off batch {number}', { number })} open={open} close={() => setOpen(false)}>
         <div className="flex flex-col gap-3">
-          <p className="text-pencil">{say('A dull mild day is the best first day. About {leavesNow} true leaves now.', { leavesNow: figures(batch.leavesNow, 1) })}</p>
+          <p className="text-pencil">
+            {say('A dull mild day is the best first day. About {leavesNow} true leaves now.', { leavesNow: figures(batch.leavesNow, 1) })}
+          </p>
           <Field name={say('Programme')} problem={start.error?.problemAt('programme')}>
             <Select className="entry" value={programme} onChange={(event) => setProgramme(event.target.value as Programme)}>
               {choices?.programmes.map((each) => (
                 <option key={each.programme} value={each.programme}>
-                  {nameWords(each.programme)}, {each.days === 0 ? say('straight out') : say('{days, plural, one {# day} other {# days}}', { days: each.days })}
+                  {nameWords(each.programme)},{' '}
+                  {each.days === 0 ? say('straight out') : say('{days, plural, one {# day} other {# days}}', { days: each.days })}
                 </option>
               ))}
             </Select>
           </Field>
           <Field name={say('Where')} problem={start.error?.problemAt('placeId')}>
             <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
-              {choices?.places.filter((place) => place.forHardeningOff).map((place) => (
-                <option key={place.id} value={place.id}>{place.name}</option>
-              ))}
+              {choices?.places
+                .filter((place) => place.forHardeningOff)
+                .map((place) => (
+                  <option key={place.id} value={place.id}>
+                    {place.name}
+                  </option>
+                ))}
             </Select>
           </Field>
           <Refusal message={start.error && !start.error.problemAt('placeId') ? start.error.message : undefined} />
-          <button className="act act-main" disabled={start.isPending} onClick={() => start.mutate({ placeId: Number(placeId), programme }, { onSuccess: () => setOpen(false) })}>
+          <button
+            className="act act-main"
+            disabled={start.isPending}
+            onClick={() => start.mutate({ placeId: Number(placeId), programme }, { onSuccess: () => setOpen(false) })}
+          >
             {say('Begin hardening')}
           </button>
         </div>
@@ -65,13 +78,20 @@ function Days({ batch }: { batch: BatchView }) {
   const { number } = batch.summary;
   const done = batch.hardeningDays >= batch.programmeDays;
   const [hours, setHours] = useState(String(Math.min(24, 2 + 2 * batch.hardeningDays)));
-  const day = useBenchChange<{ hours: number }>(
-    `/api/batches/${number}/hardening-days`, (entry) => say('{hours, plural, one {# hour} other {# hours}} outside for batch {number}', { hours: entry.hours, number }),
+  const day = useBenchChange<{ hours: number }>(`/api/batches/${number}/hardening-days`, (entry) =>
+    say('{hours, plural, one {# hour} other {# hours}} outside for batch {number}', { hours: entry.hours, number }),
   );
-  const end = useBenchChange<Record<string, never>>(`/api/batches/${number}/hardening-ends`, () => say('end of hardening of batch {number}', { number }));
+  const end = useBenchChange<Record<string, never>>(`/api/batches/${number}/hardening-ends`, () =>
+    say('end of hardening of batch {number}', { number }),
+  );
   return (
     <div className="board flex flex-col gap-3 p-4">
-      <h2>{say('Hardening: {hardeningDays} of {days, plural, one {# day} other {# days}}', { hardeningDays: batch.hardeningDays, days: batch.programmeDays })}</h2>
+      <h2>
+        {say('Hardening: {hardeningDays} of {days, plural, one {# day} other {# days}}', {
+          hardeningDays: batch.hardeningDays,
+          days: batch.programmeDays,
+        })}
+      </h2>
       <div className="flex items-end gap-3">
         <Field name={say('Hours outside today')}>
           <Input className="entry" inputMode="numeric" value={hours} onChange={(event) => setHours(event.target.value)} />

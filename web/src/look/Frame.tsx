@@ -27,7 +27,12 @@ export function Frame({ session, children }: { session: SessionView; children: R
   const unsent = useOutbox().waiting.length;
   const signOut = async (sure: boolean) => {
     if (unsent > 0 && !sure) {
-      setLeaving(say('{entries, plural, one {# entry} other {# entries}} of yours could not be sent yet. They stay on this device and are sent when you sign in here again.', { entries: unsent }));
+      setLeaving(
+        say(
+          '{entries, plural, one {# entry} other {# entries}} of yours could not be sent yet. They stay on this device and are sent when you sign in here again.',
+          { entries: unsent },
+        ),
+      );
       return;
     }
     try {
@@ -68,14 +73,18 @@ export function Frame({ session, children }: { session: SessionView; children: R
           )}
           <div className="-mr-2 flex flex-wrap items-center text-sm sm:mx-0 sm:ml-auto sm:gap-x-2">
             <span className="hidden text-pencil 2xl:inline">{session.nursery}</span>
-            <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>{dayWords(session.today)}</span>
+            <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>
+              {dayWords(session.today)}
+            </span>
             {session.role === 'PROPAGATOR' && <PromiseSheet today={session.today} />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
             <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')}>
               {session.name?.split(' ')[0]}
             </NavLink>
-            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>{say('Sign out')}</button>
+            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>
+              {say('Sign out')}
+            </button>
           </div>
         </div>
       </header>
@@ -83,8 +92,14 @@ export function Frame({ session, children }: { session: SessionView; children: R
       {leaving && (
         <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
           {leaving}{' '}
-          {unsent > 0 && <button className="min-h-11 px-2 underline" onClick={() => void signOut(true)}>{say('Sign out all the same')}</button>}
-          <button className="min-h-11 px-2 underline" onClick={() => setLeaving(undefined)}>{say('Stay signed in')}</button>
+          {unsent > 0 && (
+            <button className="min-h-11 px-2 underline" onClick={() => void signOut(true)}>
+              {say('Sign out all the same')}
+            </button>
+          )}
+          <button className="min-h-11 px-2 underline" onClick={() => setLeaving(undefined)}>
+            {say('Stay signed in')}
+          </button>
         </p>
       )}
       <main id="content" className="mx-auto w-full max-w-7xl grow px-4 py-5">

@@ -30,7 +30,7 @@ export function Legend() {
   return (
     <>
       <button className="trail min-h-11 px-2 text-sm" onClick={() => setOpen(true)}>
-        {say('Marks')}{' '}<kbd className="hidden sm:inline">?</kbd>
+        {say('Marks')} <kbd className="hidden sm:inline">?</kbd>
       </button>
       <Sheet title={say('What the marks mean')} open={open} close={() => setOpen(false)}>
         <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
@@ -43,7 +43,9 @@ export function Legend() {
             </div>
           ))}
         </dl>
-        <p className="mt-4 text-sm text-pencil">{say('{planned} to {released} is the path of every batch.', { planned: STAGE_WORDS.PLANNED, released: STAGE_WORDS.RELEASED.toLowerCase() })}</p>
+        <p className="mt-4 text-sm text-pencil">
+          {say('{planned} to {released} is the path of every batch.', { planned: STAGE_WORDS.PLANNED, released: STAGE_WORDS.RELEASED.toLowerCase() })}
+        </p>
       </Sheet>
     </>
   );

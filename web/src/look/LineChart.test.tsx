@@ -3,7 +3,23 @@ import { describe, expect, it } from 'vitest';
 import { LineChart } from './LineChart';
 
 const chart = (more: Partial<Parameters<typeof LineChart>[0]> = {}) =>
-  render(<LineChart title="Chart" xTitle="day" yTitle="°C" series={[{ name: 'one', points: [{ x: 0, y: 0 }, { x: 10, y: 20 }] }]} {...more} />);
+  render(
+    <LineChart
+      title="Chart"
+      xTitle="day"
+      yTitle="°C"
+      series={[
+        {
+          name: 'one',
+          points: [
+            { x: 0, y: 0 },
+            { x: 10, y: 20 },
+          ],
+        },
+      ]}
+      {...more}
+    />,
+  );
 
 const paths = () => [...screen.getByRole('img', { name: 'Chart' }).querySelectorAll('path')].map((path) => path.getAttribute('d') ?? '');
 
@@ -18,7 +34,19 @@ describe('a line chart', () => {
   });
 
   it('ends a line where it leaves the chart, instead of running along its edge', () => {
-    chart({ yMost: 10, series: [{ name: 'one', points: [{ x: 0, y: 60 }, { x: 5, y: 8 }, { x: 10, y: 2 }] }] });
+    chart({
+      yMost: 10,
+      series: [
+        {
+          name: 'one',
+          points: [
+            { x: 0, y: 60 },
+            { x: 5, y: 8 },
+            { x: 10, y: 2 },
+          ],
+        },
+      ],
+    });
     expect(paths()[0]!.match(/[ML]/g)).toEqual(['M', 'L']);
   });
 
@@ -26,14 +54,31 @@ describe('a line chart', () => {
     chart();
     expect(screen.queryByText('one')).toBeNull();
     cleanup();
-    const points = [{ x: 0, y: 1 }, { x: 4, y: 3 }];
-    chart({ series: [{ name: 'one', points }, { name: 'two', points, dashed: true }, { name: 'hidden', points, unnamed: true }] });
+    const points = [
+      { x: 0, y: 1 },
+      { x: 4, y: 3 },
+    ];
+    chart({
+      series: [
+        { name: 'one', points },
+        { name: 'two', points, dashed: true },
+        { name: 'hidden', points, unnamed: true },
+      ],
+    });
     expect(screen.getByText('two')).toBeTruthy();
     expect(screen.queryByText('hidden')).toBeNull();
   });
 
   it('writes days and marks in words, and draws nothing of nothing', () => {
-    chart({ xTicks: [0, 10], xWords: (x) => `day ${x}`, marks: [{ x: 5, words: 'wanted' }], bands: [{ x: 0, low: 1, high: 2 }, { x: 10, low: 1, high: 2 }] });
+    chart({
+      xTicks: [0, 10],
+      xWords: (x) => `day ${x}`,
+      marks: [{ x: 5, words: 'wanted' }],
+      bands: [
+        { x: 0, low: 1, high: 2 },
+        { x: 10, low: 1, high: 2 },
+      ],
+    });
     expect(screen.getByText('day 10')).toBeTruthy();
     expect(screen.getByText('wanted')).toBeTruthy();
     expect(paths()).toHaveLength(2);

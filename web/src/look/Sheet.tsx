@@ -4,8 +4,18 @@ import { say } from '../words/say';
 
 /** A sheet of paper laid over the page for one small piece of work. */
 export function Sheet({
-  title, open, close, wide = false, children,
-}: { title: string; open: boolean; close: () => void; wide?: boolean; children: ReactNode }) {
+  title,
+  open,
+  close,
+  wide = false,
+  children,
+}: {
+  title: string;
+  open: boolean;
+  close: () => void;
+  wide?: boolean;
+  children: ReactNode;
+}) {
   return (
     <Dialog open={open} onClose={close} className="relative z-30">
       <DialogBackdrop className="fixed inset-0 bg-black/45" />

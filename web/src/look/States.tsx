@@ -58,8 +58,8 @@ export function Refusal({ message }: { message: string | undefined }) {
 export function Caution({ children }: { children: ReactNode }) {
   return (
     <p className="border-l-4 border-ochre bg-ochre-wash p-3 text-sm text-ochre">
-      <strong>{say('Mind:')}{' '}</strong>
-      {children}{' '}{say('Local rules and licensed practice go first.')}
+      <strong>{say('Mind:')} </strong>
+      {children} {say('Local rules and licensed practice go first.')}
     </p>
   );
 }

@@ -17,9 +17,7 @@ export interface Entry {
 }
 
 /** A small form that adds one thing; what was typed stays until it was added. */
-export function AddForm({
-  entries, verb, add,
-}: { entries: Entry[]; verb: string; add: (typed: Record<string, string>) => Promise<unknown> }) {
+export function AddForm({ entries, verb, add }: { entries: Entry[]; verb: string; add: (typed: Record<string, string>) => Promise<unknown> }) {
   const empty = Object.fromEntries(entries.map((entry) => [entry.key, entry.first ?? '']));
   const [typed, setTyped] = useState<Record<string, string>>(empty);
   const change = useChange(add);
@@ -36,17 +34,17 @@ export function AddForm({
     >
       {entries.map((entry) => {
         const problem = error?.problemAt(entry.key);
-        const shared = {
-          className: 'entry',
-          value: typed[entry.key] ?? '',
-          'aria-invalid': problem ? (true as const) : undefined,
-        };
+        const shared = { className: 'entry', value: typed[entry.key] ?? '', 'aria-invalid': problem ? (true as const) : undefined };
         return (
           <Field key={entry.key} name={entry.name} problem={problem} {...(entry.hint ? { hint: entry.hint } : {})}>
             {entry.choices ? (
               <Select {...shared} onChange={(event) => setTyped({ ...typed, [entry.key]: event.target.value })}>
                 <option value="">{say('Choose…')}</option>
-                {entry.choices.map((choice) => <option key={choice.value} value={choice.value}>{choice.name}</option>)}
+                {entry.choices.map((choice) => (
+                  <option key={choice.value} value={choice.value}>
+                    {choice.name}
+                  </option>
+                ))}
               </Select>
             ) : (
               <Input
@@ -62,7 +60,9 @@ export function AddForm({
       })}
       <div className="flex flex-col gap-2 sm:col-span-2 lg:col-span-4">
         <Refusal message={error && !placed ? error.message : undefined} />
-        <button className="act act-main self-start" disabled={change.isPending}>{verb}</button>
+        <button className="act act-main self-start" disabled={change.isPending}>
+          {verb}
+        </button>
       </div>
     </form>
   );

@@ -6,11 +6,25 @@ import { useChoices } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { AddForm } from './AddForm';
 import { say } from '../words/say';
-import { altitude, altitudeUnit, differenceUnit, temperatureUnit, typedAltitude, typedDifference, typedNumber, typedTemperature } from '../words/quantity';
+import {
+  altitude,
+  altitudeUnit,
+  differenceUnit,
+  temperatureUnit,
+  typedAltitude,
+  typedDifference,
+  typedNumber,
+  typedTemperature,
+} from '../words/quantity';
 
 const SHEETS = {
-  crops: say('crops'), containers: say('containers'), varieties: say('varieties'), places: say('places'),
-  sites: say('growers and sites'), lots: say('seed lots'), rates: say('what things cost'),
+  crops: say('crops'),
+  containers: say('containers'),
+  varieties: say('varieties'),
+  places: say('places'),
+  sites: say('growers and sites'),
+  lots: say('seed lots'),
+  rates: say('what things cost'),
 };
 
 /** A typed number, or nothing; the server says what is wrong with nothing. */
@@ -31,9 +45,13 @@ export function NurseryPage() {
       <nav aria-label={say('Sheets')} className="mb-5 flex flex-wrap items-center gap-x-5 text-sm">
         <span className="text-pencil">{say('Change, read in, take out:')}</span>
         {Object.entries(SHEETS).map(([name, words]) => (
-          <Link key={name} className="trail flex min-h-11 items-center" to={`/nursery/${name}`}>{words}</Link>
+          <Link key={name} className="trail flex min-h-11 items-center" to={`/nursery/${name}`}>
+            {words}
+          </Link>
         ))}
-        <Link className="trail flex min-h-11 items-center" to="/weather">{say('weather station')}</Link>
+        <Link className="trail flex min-h-11 items-center" to="/weather">
+          {say('weather station')}
+        </Link>
       </nav>
       <Places choices={choices.data} />
       <Growers choices={choices.data} />
@@ -46,15 +64,35 @@ export function NurseryPage() {
             { key: 'name', name: say('Name') },
             { key: 'email', name: say('E-mail address'), type: 'email' },
             { key: 'password', name: say('First password'), type: 'password', hint: say('10 letters or more') },
-            { key: 'role', name: say('What they do'), choices: [{ value: 'PROPAGATOR', name: say('Propagator') }, { value: 'BENCH_HAND', name: say('Bench hand') }, { value: 'GROWER', name: say('Grower') }] },
-            { key: 'growerId', name: say('Of which grower'), hint: say('only for growers'), choices: choices.data.growers.map((grower) => ({ value: String(grower.id), name: grower.name })) },
-          ]}
-          add={(typed) => answered(api.POST('/api/people', {
-            body: {
-              name: typed.name ?? '', email: typed.email ?? '', password: typed.password ?? '',
-              role: typed.role as 'GROWER', ...(typed.growerId ? { growerId: Number(typed.growerId) } : {}),
+            {
+              key: 'role',
+              name: say('What they do'),
+              choices: [
+                { value: 'PROPAGATOR', name: say('Propagator') },
+                { value: 'BENCH_HAND', name: say('Bench hand') },
+                { value: 'GROWER', name: say('Grower') },
+              ],
             },
-          }))}
+            {
+              key: 'growerId',
+              name: say('Of which grower'),
+              hint: say('only for growers'),
+              choices: choices.data.growers.map((grower) => ({ value: String(grower.id), name: grower.name })),
+            },
+          ]}
+          add={(typed) =>
+            answered(
+              api.POST('/api/people', {
+                body: {
+                  name: typed.name ?? '',
+                  email: typed.email ?? '',
+                  password: typed.password ?? '',
+                  role: typed.role as 'GROWER',
+                  ...(typed.growerId ? { growerId: Number(typed.growerId) } : {}),
+                },
+              }),
+            )
+          }
         />
       </Part>
     </>
@@ -68,7 +106,11 @@ function Part({ name, things, children }: { name: string; things: string[] | und
       {things?.length === 0 && <Nothing>{say('None yet.')}</Nothing>}
       {things && things.length > 0 && (
         <ul className="board max-h-64 overflow-y-auto p-3 sm:columns-2 lg:columns-3" tabIndex={0} aria-label={name}>
-          {things.map((thing) => <li key={thing} className="break-inside-avoid py-0.5">{thing}</li>)}
+          {things.map((thing) => (
+            <li key={thing} className="break-inside-avoid py-0.5">
+              {thing}
+            </li>
+          ))}
         </ul>
       )}
       <details className="mt-2">
@@ -88,12 +130,24 @@ function Places({ choices }: { choices: Choices }) {
         entries={[
           { key: 'name', name: say('Name') },
           { key: 'slots', name: say('Trays it holds'), type: 'number' },
-          { key: 'daySetPoint', name: say('Set point by day, {unit}', { unit: temperatureUnit() }), type: 'number', hint: say('empty when unheated') },
-          { key: 'nightSetPoint', name: say('Set point by night, {unit}', { unit: temperatureUnit() }), type: 'number', hint: say('empty when unheated') },
+          {
+            key: 'daySetPoint',
+            name: say('Set point by day, {unit}', { unit: temperatureUnit() }),
+            type: 'number',
+            hint: say('empty when unheated'),
+          },
+          {
+            key: 'nightSetPoint',
+            name: say('Set point by night, {unit}', { unit: temperatureUnit() }),
+            type: 'number',
+            hint: say('empty when unheated'),
+          },
           { key: 'daylightShare', name: say('Daylight that reaches it, %'), type: 'number', first: '75' },
           { key: 'lampLight', name: say('Light from lamps, mol per m² and day'), type: 'number', first: '0' },
           {
-            key: 'uses', name: say('Used for'), choices: [
+            key: 'uses',
+            name: say('Used for'),
+            choices: [
               { value: 'EMERGENCE', name: say('coming up') },
               { value: 'GROWING_ON', name: say('growing on') },
               { value: 'EMERGENCE GROWING_ON', name: say('coming up and growing on') },
@@ -102,14 +156,21 @@ function Places({ choices }: { choices: Choices }) {
             ],
           },
         ]}
-        add={(typed) => answered(api.POST('/api/places', {
-          body: {
-            name: typed.name ?? '', slots: number(typed.slots), daylightShare: share(typed.daylightShare),
-            lampLight: number(typed.lampLight), uses: uses(typed),
-            ...(typed.daySetPoint ? { daySetPoint: typedTemperature(typed.daySetPoint) as number } : {}),
-            ...(typed.nightSetPoint ? { nightSetPoint: typedTemperature(typed.nightSetPoint) as number } : {}),
-          },
-        }))}
+        add={(typed) =>
+          answered(
+            api.POST('/api/places', {
+              body: {
+                name: typed.name ?? '',
+                slots: number(typed.slots),
+                daylightShare: share(typed.daylightShare),
+                lampLight: number(typed.lampLight),
+                uses: uses(typed),
+                ...(typed.daySetPoint ? { daySetPoint: typedTemperature(typed.daySetPoint) as number } : {}),
+                ...(typed.nightSetPoint ? { nightSetPoint: typedTemperature(typed.nightSetPoint) as number } : {}),
+              },
+            }),
+          )
+        }
       />
     </Part>
   );
@@ -134,11 +195,25 @@ function Growers({ choices }: { choices: Choices }) {
           { key: 'grower', name: say('Grower'), hint: say('one you have, or a new one') },
           { key: 'site', name: say('Site') },
           { key: 'altitude', name: say('Altitude, {unit}', { unit: altitudeUnit() }), type: 'number' },
-          { key: 'temperatureOffset', name: say('Warmer than the station, {unit}', { unit: differenceUnit() }), type: 'number', hint: say('empty: from the altitude') },
+          {
+            key: 'temperatureOffset',
+            name: say('Warmer than the station, {unit}', { unit: differenceUnit() }),
+            type: 'number',
+            hint: say('empty: from the altitude'),
+          },
         ]}
-        add={(typed) => answered(api.POST('/api/growers', {
-          body: { grower: typed.grower ?? '', site: typed.site ?? '', altitude: typedAltitude(typed.altitude ?? '') as number, ...(typed.temperatureOffset ? { temperatureOffset: typedDifference(typed.temperatureOffset) as number } : {}) },
-        }))}
+        add={(typed) =>
+          answered(
+            api.POST('/api/growers', {
+              body: {
+                grower: typed.grower ?? '',
+                site: typed.site ?? '',
+                altitude: typedAltitude(typed.altitude ?? '') as number,
+                ...(typed.temperatureOffset ? { temperatureOffset: typedDifference(typed.temperatureOffset) as number } : {}),
+              },
+            }),
+          )
+        }
       />
     </Part>
   );
@@ -162,7 +237,12 @@ function Varieties({ choices }: { choices: Choices }) {
 function Lots({ choices }: { choices: Choices }) {
   const things = choices.lots.map((lot) => {
     const variety = choices.varieties.find((each) => each.id === lot.varietyId);
-    return say('{code}, {name}: {seeds, plural, one {# seed} other {# seeds}} left, label {germinationLabel} %', { code: lot.code, name: variety?.name, seeds: lot.seedsLeft, germinationLabel: Math.round(lot.germinationLabel * 100) });
+    return say('{code}, {name}: {seeds, plural, one {# seed} other {# seeds}} left, label {germinationLabel} %', {
+      code: lot.code,
+      name: variety?.name,
+      seeds: lot.seedsLeft,
+      germinationLabel: Math.round(lot.germinationLabel * 100),
+    });
   });
   return (
     <Part name={say('Seed lots')} things={things}>
@@ -170,20 +250,32 @@ function Lots({ choices }: { choices: Choices }) {
         verb={say('Take the lot in')}
         entries={[
           { key: 'code', name: say('Code on the packet') },
-          { key: 'varietyId', name: say('Variety'), choices: choices.varieties.map((variety) => ({ value: String(variety.id), name: variety.name })) },
+          {
+            key: 'varietyId',
+            name: say('Variety'),
+            choices: choices.varieties.map((variety) => ({ value: String(variety.id), name: variety.name })),
+          },
           { key: 'supplier', name: say('Supplier') },
           { key: 'germinationLabel', name: say('Germination on the label, %'), type: 'number' },
           { key: 'testedSeeds', name: say('Seeds tested'), type: 'number', first: '100' },
           { key: 'testedOn', name: say('Tested on'), type: 'date' },
           { key: 'seeds', name: say('Seeds in the packet'), type: 'number' },
         ]}
-        add={(typed) => answered(api.POST('/api/lots', {
-          body: {
-            code: typed.code ?? '', varietyId: number(typed.varietyId), supplier: typed.supplier ?? '',
-            germinationLabel: share(typed.germinationLabel), testedSeeds: number(typed.testedSeeds),
-            testedOn: typed.testedOn ?? '', seeds: number(typed.seeds),
-          },
-        }))}
+        add={(typed) =>
+          answered(
+            api.POST('/api/lots', {
+              body: {
+                code: typed.code ?? '',
+                varietyId: number(typed.varietyId),
+                supplier: typed.supplier ?? '',
+                germinationLabel: share(typed.germinationLabel),
+                testedSeeds: number(typed.testedSeeds),
+                testedOn: typed.testedOn ?? '',
+                seeds: number(typed.seeds),
+              },
+            }),
+          )
+        }
       />
     </Part>
   );

@@ -37,34 +37,73 @@ function Rows({ sheet }: { sheet: SheetView }) {
   const columns = sheet.columns.slice(0, 6);
   return (
     <>
-      <p><Link className="trail" to="/nursery">{say('The nursery')}</Link></p>
+      <p>
+        <Link className="trail" to="/nursery">
+          {say('The nursery')}
+        </Link>
+      </p>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1>{title}</h1>
-        <input className="entry max-w-xs" type="search" aria-label={find} placeholder={say('Find…')} value={search} onChange={(event) => setSearch(event.target.value)} />
-        {sheet.name !== 'rates' && <button className="act ml-auto" onClick={() => setEditing(sheet.columns.map(() => ''))}>{add}</button>}
+        <input
+          className="entry max-w-xs"
+          type="search"
+          aria-label={find}
+          placeholder={say('Find…')}
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        {sheet.name !== 'rates' && (
+          <button className="act ml-auto" onClick={() => setEditing(sheet.columns.map(() => ''))}>
+            {add}
+          </button>
+        )}
       </div>
       <Files sheet={sheet} />
       {shown.length === 0 && <Nothing>{say('Nothing fits.')}</Nothing>}
       <div className="board relative overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
         <table className="w-full text-left text-sm">
           <thead className="text-pencil">
-            <tr>{columns.map((column) => <th key={column.name} className="p-2 font-normal">{column.words}</th>)}<th className="p-2"><span className="sr-only">{say('Change')}</span></th></tr>
+            <tr>
+              {columns.map((column) => (
+                <th key={column.name} className="p-2 font-normal">
+                  {column.words}
+                </th>
+              ))}
+              <th className="p-2">
+                <span className="sr-only">{say('Change')}</span>
+              </th>
+            </tr>
           </thead>
           <tbody>
             {shown.map((row) => (
               <tr key={row.slice(0, sheet.keys).join('/')} className="border-t border-rule">
                 {columns.map((column, index) => (
                   <td key={column.name} className={`px-2 ${index === 0 ? 'font-semibold' : ''}`}>
-                    {sheet.name === 'crops' && index === 1 ? <Link className="trail" to={`/crops/${row[0]}`}>{row[index]}</Link> : brief(row[index])}
+                    {sheet.name === 'crops' && index === 1 ? (
+                      <Link className="trail" to={`/crops/${row[0]}`}>
+                        {row[index]}
+                      </Link>
+                    ) : (
+                      brief(row[index])
+                    )}
                   </td>
                 ))}
-                <td className="text-right"><button className="trail min-h-11 px-2" onClick={() => setEditing(row)} aria-label={say('Change {row}', { row: row[0] })}>{say('Change')}</button></td>
+                <td className="text-right">
+                  <button className="trail min-h-11 px-2" onClick={() => setEditing(row)} aria-label={say('Change {row}', { row: row[0] })}>
+                    {say('Change')}
+                  </button>
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      <Sheet title={editing?.[0] ? say('Change {row}', { row: editing[0] }) : add} wide open={editing !== undefined} close={() => setEditing(undefined)}>
+      <Sheet
+        title={editing?.[0] ? say('Change {row}', { row: editing[0] }) : add}
+        wide
+        open={editing !== undefined}
+        close={() => setEditing(undefined)}
+      >
         {editing && <RowForm key={editing.join()} sheet={sheet} row={editing} done={() => setEditing(undefined)} />}
       </Sheet>
     </>
@@ -82,11 +121,15 @@ function Files({ sheet }: { sheet: SheetView }) {
   return (
     <div className="mb-3 text-sm">
       <p className="flex flex-wrap items-center gap-x-5">
-        <a className="trail flex min-h-11 items-center" href={`/api/sheets/${sheet.name}/file`} download>{say('Take out as a file')}</a>
+        <a className="trail flex min-h-11 items-center" href={`/api/sheets/${sheet.name}/file`} download>
+          {say('Take out as a file')}
+        </a>
         <label className="trail flex min-h-11 cursor-pointer items-center focus-within:outline-3">
           {say('Read a file in')}
           <input
-            type="file" className="sr-only" accept=".csv,text/csv"
+            type="file"
+            className="sr-only"
+            accept=".csv,text/csv"
             onChange={(event) => {
               const file = event.target.files?.[0];
               if (file) send.mutate(file);
@@ -94,13 +137,24 @@ function Files({ sheet }: { sheet: SheetView }) {
             }}
           />
         </label>
-        <span className="text-pencil">{say('comma-separated, with the same columns; rows of the same {columns} are put in place of those here', { columns: sheet.columns.slice(0, sheet.keys).map((column) => column.words.toLowerCase()).join(say(' and ')) })}</span>
+        <span className="text-pencil">
+          {say('comma-separated, with the same columns; rows of the same {columns} are put in place of those here', {
+            columns: sheet.columns
+              .slice(0, sheet.keys)
+              .map((column) => column.words.toLowerCase())
+              .join(say(' and ')),
+          })}
+        </span>
       </p>
       {send.data && <p role="status">{say('{rows, plural, one {# row} other {# rows}} read in.', { rows: send.data.rows })}</p>}
       {send.error && (
         <div role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">
           <p className="font-semibold">{say('Nothing was read in.')}</p>
-          <ul>{(send.error.problems.length > 0 ? send.error.problems : [{ field: '', message: send.error.message }]).map((problem) => <li key={problem.message}>{problem.message}</li>)}</ul>
+          <ul>
+            {(send.error.problems.length > 0 ? send.error.problems : [{ field: '', message: send.error.message }]).map((problem) => (
+              <li key={problem.message}>{problem.message}</li>
+            ))}
+          </ul>
         </div>
       )}
     </div>
@@ -111,15 +165,18 @@ function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: 
   const [typed, setTyped] = useState(row);
   const known = row[0] !== '';
   const put = useChange(() =>
-    answered(api.PUT('/api/sheets/{name}/rows', {
-      params: { path: { name: sheet.name } },
-      body: { entries: Object.fromEntries(sheet.columns.map((column, index) => [column.name, typed[index] ?? ''])) },
-    })),
+    answered(
+      api.PUT('/api/sheets/{name}/rows', {
+        params: { path: { name: sheet.name } },
+        body: { entries: Object.fromEntries(sheet.columns.map((column, index) => [column.name, typed[index] ?? ''])) },
+      }),
+    ),
   );
   const placed = sheet.columns.some((column) => put.error?.problemAt(column.name));
   return (
     <form
-      noValidate className="grid items-start gap-3 sm:grid-cols-2"
+      noValidate
+      className="grid items-start gap-3 sm:grid-cols-2"
       onSubmit={(event) => {
         event.preventDefault();
         put.mutate(undefined, { onSuccess: done });
@@ -128,7 +185,9 @@ function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: 
       {sheet.columns.map((column, index) => {
         const problem = put.error?.problemAt(column.name);
         const shared = {
-          className: 'entry', value: typed[index] ?? '', 'aria-invalid': problem ? (true as const) : undefined,
+          className: 'entry',
+          value: typed[index] ?? '',
+          'aria-invalid': problem ? (true as const) : undefined,
           onChange: (event: { target: { value: string } }) => setTyped(typed.map((value, at) => (at === index ? event.target.value : value))),
         };
         return (
@@ -136,15 +195,23 @@ function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: 
             {column.choices.length > 0 ? (
               <Select {...shared}>
                 <option value="">{say('Choose…')}</option>
-                {column.choices.map((choice) => <option key={choice} value={choice}>{choice}</option>)}
+                {column.choices.map((choice) => (
+                  <option key={choice} value={choice}>
+                    {choice}
+                  </option>
+                ))}
               </Select>
-            ) : <Input {...shared} autoComplete="off" readOnly={known && index < sheet.keys} />}
+            ) : (
+              <Input {...shared} autoComplete="off" readOnly={known && index < sheet.keys} />
+            )}
           </Field>
         );
       })}
       <div className="flex flex-col gap-2 sm:col-span-2">
         <Refusal message={put.error && !placed ? put.error.message : undefined} />
-        <button className="act act-main self-start" disabled={put.isPending}>{say('Save')}</button>
+        <button className="act act-main self-start" disabled={put.isPending}>
+          {say('Save')}
+        </button>
       </div>
     </form>
   );

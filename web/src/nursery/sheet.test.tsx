@@ -6,12 +6,17 @@ import { StationFile } from '../weather/StationFile';
 import { SheetPage } from './SheetPage';
 
 const sheet: SheetView = {
-  name: 'places', keys: 1,
+  name: 'places',
+  keys: 1,
   columns: [
-    { name: 'name', words: 'Name', hint: '', choices: [] }, { name: 'slots', words: 'Trays it holds', hint: 'of 540 × 280 mm', choices: [] },
+    { name: 'name', words: 'Name', hint: '', choices: [] },
+    { name: 'slots', words: 'Trays it holds', hint: 'of 540 × 280 mm', choices: [] },
     { name: 'for_emergence', words: 'For coming up', hint: '', choices: ['yes', 'no'] },
   ],
-  rows: [['Frames', '50', 'no'], ['Heat mat', '8', 'yes']],
+  rows: [
+    ['Frames', '50', 'no'],
+    ['Heat mat', '8', 'yes'],
+  ],
 };
 const file = (text: string) => new File([text], 'places.csv', { type: 'text/csv' });
 
@@ -20,7 +25,8 @@ describe('a sheet', () => {
     let refuse = true;
     const calls = fakeServer({
       'GET /api/sheets/places': sheet,
-      'PUT /api/sheets/places/rows': () => (refuse ? new Status(422, { detail: 'x', errors: [{ field: 'slots', message: 'slots is 0; a place holds at least one tray.' }] }) : {}),
+      'PUT /api/sheets/places/rows': () =>
+        refuse ? new Status(422, { detail: 'x', errors: [{ field: 'slots', message: 'slots is 0; a place holds at least one tray.' }] }) : {},
     });
     show(<SheetPage />, '/nursery/places', '/nursery/:name');
     fireEvent.change(await screen.findByLabelText('Find a place'), { target: { value: 'fram' } });
@@ -54,9 +60,16 @@ describe('a sheet', () => {
     let faulty = true;
     fakeServer({
       'GET /api/sheets/places': sheet,
-      'POST /api/sheets/places/file': () => (faulty
-        ? new Status(422, { detail: 'x', errors: [{ field: 'line 3', message: 'Line 3: slots is empty.' }, { field: 'line 5', message: 'Line 5: name is empty.' }] })
-        : { rows: 2 }),
+      'POST /api/sheets/places/file': () =>
+        faulty
+          ? new Status(422, {
+              detail: 'x',
+              errors: [
+                { field: 'line 3', message: 'Line 3: slots is empty.' },
+                { field: 'line 5', message: 'Line 5: name is empty.' },
+              ],
+            })
+          : { rows: 2 },
     });
     show(<SheetPage />, '/nursery/places', '/nursery/:name');
     const input = await screen.findByLabelText('Read a file in');
@@ -73,7 +86,11 @@ describe('a sheet', () => {
 describe("a station's file", () => {
   it('is looked over first, its bad lines and gaps are told, and read in when that is wanted', async () => {
     const report = {
-      days: 2, firstDay: '2027-01-01', lastDay: '2027-01-04', faults: 70, gaps: [{ from: '2027-01-02', to: '2027-01-03', days: 2 }],
+      days: 2,
+      firstDay: '2027-01-01',
+      lastDay: '2027-01-04',
+      faults: 70,
+      gaps: [{ from: '2027-01-02', to: '2027-01-03', days: 2 }],
       faultsListed: [{ line: 3, problem: 'The minimum 9.0 °C is above the maximum 2.0 °C: are they swapped?' }],
     };
     const calls = fakeServer({
@@ -91,7 +108,12 @@ describe("a station's file", () => {
   });
 
   it('that cannot be read at all is refused with what to do', async () => {
-    fakeServer({ 'POST /api/weather/file': new Status(422, { detail: 'The columns are separated by semicolons. Save the file separated by commas.', errors: [] }) });
+    fakeServer({
+      'POST /api/weather/file': new Status(422, {
+        detail: 'The columns are separated by semicolons. Save the file separated by commas.',
+        errors: [],
+      }),
+    });
     show(<StationFile />);
     fireEvent.change(screen.getByLabelText('Station file'), { target: { files: [file('day;\n')] } });
     expect(await screen.findByText(/separated by semicolons/)).toBeTruthy();

@@ -7,14 +7,22 @@ import { say } from '../words/say';
 
 /** The fields of one line: what, how many, how large, in what, for when. */
 export function LineForm({
-  choices, typed, set, problem,
+  choices,
+  typed,
+  set,
+  problem,
 }: {
-  choices: Choices; typed: TypedLine; set: (change: Partial<TypedLine>) => void; problem: (field: string) => string | undefined;
+  choices: Choices;
+  typed: TypedLine;
+  set: (change: Partial<TypedLine>) => void;
+  problem: (field: string) => string | undefined;
 }) {
   const number = (field: 'plants' | 'leavesFrom' | 'leavesTo', name: string) => (
     <Field name={name} problem={problem(field)}>
       <Input
-        className="entry" inputMode="numeric" value={typed[field]}
+        className="entry"
+        inputMode="numeric"
+        value={typed[field]}
         aria-invalid={problem(field) ? true : undefined}
         onChange={(event) => set({ [field]: event.target.value })}
       />
@@ -23,7 +31,9 @@ export function LineForm({
   return (
     <>
       <VarietyChoice
-        varieties={choices.varieties} chosen={typed.varietyId} problem={problem('varietyId')}
+        varieties={choices.varieties}
+        chosen={typed.varietyId}
+        problem={problem('varietyId')}
         choose={(varietyId) => set({ varietyId, seedsPerCell: '' })}
       />
       {number('plants', say('Plants'))}
@@ -32,14 +42,28 @@ export function LineForm({
         {number('leavesTo', say('to'))}
       </div>
       <Field name={say('Container')} problem={problem('container')}>
-        <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value, seedsPerCell: '', containerPath: 'STRAIGHT' })}>
-          {choices.containers.filter((each) => each.kind !== 'OPEN').map((each) => (
-            <option key={each.code} value={each.code}>{each.name}</option>
-          ))}
+        <Select
+          className="entry"
+          value={typed.container}
+          onChange={(event) => set({ container: event.target.value, seedsPerCell: '', containerPath: 'STRAIGHT' })}
+        >
+          {choices.containers
+            .filter((each) => each.kind !== 'OPEN')
+            .map((each) => (
+              <option key={each.code} value={each.code}>
+                {each.name}
+              </option>
+            ))}
         </Select>
       </Field>
       <Field name={say('Wanted on')} problem={problem('target')}>
-        <Input className="entry" type="date" value={typed.target} onChange={(event) => set({ target: event.target.value })} aria-invalid={problem('target') ? true : undefined} />
+        <Input
+          className="entry"
+          type="date"
+          value={typed.target}
+          onChange={(event) => set({ target: event.target.value })}
+          aria-invalid={problem('target') ? true : undefined}
+        />
       </Field>
       <Field name={say('Taken as whole when missing')} hint={say('share of 100')} problem={problem('under')}>
         <Input className="entry" inputMode="decimal" value={typed.under} onChange={(event) => set({ under: event.target.value })} />

@@ -6,8 +6,16 @@ import { say } from '../words/say';
 
 /** The lines that were put on the order so far. */
 export function LinesToTake({
-  lines, choices, remove, edit,
-}: { lines: LineToTake[]; choices: Choices; remove: (key: number) => void; edit: (line: LineToTake) => void }) {
+  lines,
+  choices,
+  remove,
+  edit,
+}: {
+  lines: LineToTake[];
+  choices: Choices;
+  remove: (key: number) => void;
+  edit: (line: LineToTake) => void;
+}) {
   if (lines.length === 0) return null;
   return (
     <section aria-label={say('On this order')}>
@@ -18,13 +26,25 @@ export function LinesToTake({
           return (
             <li key={line.key} className="flex flex-wrap items-center gap-x-3 px-3 py-1">
               <span className="grow">
-                <strong>{line.wish.plants} {variety?.name}</strong> <span className="text-pencil">{variety?.crop.toLowerCase()}</span>
+                <strong>
+                  {line.wish.plants} {variety?.name}
+                </strong>{' '}
+                <span className="text-pencil">{variety?.crop.toLowerCase()}</span>
                 <span className="block text-sm text-pencil">
                   {dayWords(line.wish.target)}, {sourceOf(line)}, {chanceWords(line.chance)}
                 </span>
               </span>
-              <button type="button" className="trail min-h-11 px-2" onClick={() => edit(line)}>{say('Change')}</button>
-              <button type="button" className="trail min-h-11 px-2" aria-label={say('Leave out {plants} {name}', { plants: line.wish.plants, name: variety?.name ?? '' })} onClick={() => remove(line.key)}>{say('Leave out')}</button>
+              <button type="button" className="trail min-h-11 px-2" onClick={() => edit(line)}>
+                {say('Change')}
+              </button>
+              <button
+                type="button"
+                className="trail min-h-11 px-2"
+                aria-label={say('Leave out {plants} {name}', { plants: line.wish.plants, name: variety?.name ?? '' })}
+                onClick={() => remove(line.key)}
+              >
+                {say('Leave out')}
+              </button>
             </li>
           );
         })}
@@ -35,5 +55,7 @@ export function LinesToTake({
 
 function sourceOf(line: LineToTake): string {
   if (!line.source) return line.sowDay ? say('sown {sowDay}', { sowDay: dayWords(line.sowDay) }) : say('sown for it');
-  return line.source.kind === 'FREE' ? say('free plants of batch {batch}', { batch: line.source.batch }) : say('sown with batch {batch}', { batch: line.source.batch });
+  return line.source.kind === 'FREE'
+    ? say('free plants of batch {batch}', { batch: line.source.batch })
+    : say('sown with batch {batch}', { batch: line.source.batch });
 }

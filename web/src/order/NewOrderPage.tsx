@@ -33,8 +33,16 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const [siteId, setSiteId] = useState('');
   const [lines, setLines] = useState<LineToTake[]>([]);
   const [typed, setTyped] = useState<TypedLine>({
-    varietyId: '', plants: '', leavesFrom: '4', leavesTo: '6', container: choices.containers[2]?.code ?? choices.containers[0]?.code ?? '',
-    target: addDays(today, 56), seedsPerCell: '', containerPath: 'STRAIGHT', under: '3', countedIn: 'PLANTS',
+    varietyId: '',
+    plants: '',
+    leavesFrom: '4',
+    leavesTo: '6',
+    container: choices.containers[2]?.code ?? choices.containers[0]?.code ?? '',
+    target: addDays(today, 56),
+    seedsPerCell: '',
+    containerPath: 'STRAIGHT',
+    under: '3',
+    countedIn: 'PLANTS',
   });
   const [chosen, setChosen] = useState<Chosen>();
   const [often, setOften] = useState(false);
@@ -68,7 +76,15 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   };
   const current = (): LineToTake | undefined =>
     takeable && wish && plan.data
-      ? { key: Date.now(), typed, wish, source, seen: onAnyTerms ? 'NO' : plan.data.answer, chance: source?.chance ?? plan.data.chance, sowDay: plan.data.window?.best }
+      ? {
+          key: Date.now(),
+          typed,
+          wish,
+          source,
+          seen: onAnyTerms ? 'NO' : plan.data.answer,
+          chance: source?.chance ?? plan.data.chance,
+          sowDay: plan.data.window?.best,
+        }
       : undefined;
   const put = () => {
     const line = current();
@@ -101,7 +117,8 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
       <h1 className="mb-4">{say('Take an order')}</h1>
       <div className="grid gap-8 lg:grid-cols-[22rem_1fr]">
         <form
-          className="flex flex-col gap-4" noValidate
+          className="flex flex-col gap-4"
+          noValidate
           onSubmit={(event) => {
             event.preventDefault();
             submit();
@@ -111,7 +128,9 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             <Select className="entry" value={growerId} onChange={(event) => chooseGrower(event.target.value)}>
               <option value="">{say('Choose…')}</option>
               {choices.growers.map((grower) => (
-                <option key={grower.id} value={grower.id}>{grower.name}</option>
+                <option key={grower.id} value={grower.id}>
+                  {grower.name}
+                </option>
               ))}
               {lines.length === 0 && <option value={NOBODY}>{say('Nobody yet: own beds, the stall, spares')}</option>}
             </Select>
@@ -121,20 +140,32 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
               <Select className="entry" value={siteId} onChange={(event) => setSiteId(event.target.value)}>
                 <option value="">{growerId ? say('Choose…') : say('Choose the grower first')}</option>
                 {sites.map((site) => (
-                  <option key={site.id} value={site.id}>{site.name}, {site.altitude} m</option>
+                  <option key={site.id} value={site.id}>
+                    {site.name}, {site.altitude} m
+                  </option>
                 ))}
               </Select>
             </Field>
           )}
           <LinesToTake
-            lines={lines} choices={choices} remove={(key) => setLines(lines.filter((line) => line.key !== key))}
-            edit={(line) => { setLines(lines.filter((each) => each.key !== line.key)); setTyped(line.typed); setChosen(line.source?.batch ?? 'SOW'); }}
+            lines={lines}
+            choices={choices}
+            remove={(key) => setLines(lines.filter((line) => line.key !== key))}
+            edit={(line) => {
+              setLines(lines.filter((each) => each.key !== line.key));
+              setTyped(line.typed);
+              setChosen(line.source?.batch ?? 'SOW');
+            }}
           />
           <LineForm choices={choices} typed={typed} set={set} problem={problem} />
           {!nobody && (
-            <button type="button" className="act" disabled={!takeable} onClick={put}>{say('Put it on the order, and another line')}</button>
+            <button type="button" className="act" disabled={!takeable} onClick={put}>
+              {say('Put it on the order, and another line')}
+            </button>
           )}
-          {error && (lines.length > 0 || error.problems.every((each) => !each.field || ['requestId', 'fromBatch', 'seen'].includes(each.field))) && <Refusal message={error.problems[0]?.message ?? error.message} />}
+          {error && (lines.length > 0 || error.problems.every((each) => !each.field || ['requestId', 'fromBatch', 'seen'].includes(each.field))) && (
+            <Refusal message={error.problems[0]?.message ?? error.message} />
+          )}
           <button
             className="act act-main"
             disabled={take.isPending || sow.isPending || half || (nobody ? !takeable : ordered.length === 0 || !growerId || !siteId)}
@@ -150,12 +181,24 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             <div className="flex flex-col gap-4">
               {!nobody && (
                 <SourceChoice
-                  sources={plan.data.sources} chosen={source} choose={setChosen} waiting={!plan.isOfThis}
-                  alone={plan.data.possible && plan.data.chosen && plan.data.window
-                    ? say('{cells} cells on {best}, as below', { cells: plan.data.chosen.cells, best: dayWords(plan.data.window.best) }) : undefined}
+                  sources={plan.data.sources}
+                  chosen={source}
+                  choose={setChosen}
+                  waiting={!plan.isOfThis}
+                  alone={
+                    plan.data.possible && plan.data.chosen && plan.data.window
+                      ? say('{cells} cells on {best}, as below', { cells: plan.data.chosen.cells, best: dayWords(plan.data.window.best) })
+                      : undefined
+                  }
                 />
               )}
-              <PlanBeside plan={plan.data} today={today} container={container} choose={(seeds) => set({ seedsPerCell: String(seeds) })} takeOffer={takeOffer} />
+              <PlanBeside
+                plan={plan.data}
+                today={today}
+                container={container}
+                choose={(seeds) => set({ seedsPerCell: String(seeds) })}
+                takeOffer={takeOffer}
+              />
               <Paths wish={wish} today={today} choose={(containerPath) => set({ containerPath, seedsPerCell: '' })} />
               {!nobody && lines.length === 0 && (
                 <details onToggle={(event) => setOften(event.currentTarget.open)}>
@@ -172,9 +215,13 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
 }
 
 function takingWords(nobody: boolean, lines: LineToTake[], wish: Wish | undefined): string {
-  if (nobody) return wish ? say('Plan {plants, plural, one {# plant} other {# plants}} for nobody yet', { plants: wish.plants }) : say('Plan them for nobody yet');
+  if (nobody)
+    return wish
+      ? say('Plan {plants, plural, one {# plant} other {# plants}} for nobody yet', { plants: wish.plants })
+      : say('Plan them for nobody yet');
   const plants = lines.reduce((sum, line) => sum + line.wish.plants, 0);
-  if (lines.length > 1) return say('Take the order: {lines} lines, {plants, plural, one {# plant} other {# plants}}', { lines: lines.length, plants });
+  if (lines.length > 1)
+    return say('Take the order: {lines} lines, {plants, plural, one {# plant} other {# plants}}', { lines: lines.length, plants });
   if (lines.length === 1) return say('Take the order for {plants, plural, one {# plant} other {# plants}}', { plants });
   return wish ? say('Take the order for {plants, plural, one {# plant} other {# plants}}', { plants: wish.plants }) : say('Take the order');
 }

@@ -28,7 +28,9 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
           {say('with those released')}
         </label>
         {mayTake && (
-          <Link to="/orders/new" className="act act-main ml-auto">{say('Take an order')}</Link>
+          <Link to="/orders/new" className="act act-main ml-auto">
+            {say('Take an order')}
+          </Link>
         )}
       </div>
       {shown.length === 0 ? <Nothing>{say('No open orders.')}</Nothing> : <OrderList orders={shown} />}
@@ -41,12 +43,21 @@ function OrderList({ orders }: { orders: OrderView[] }) {
     <ul className="board divide-y divide-rule">
       {orders.map((order) => (
         <li key={order.number}>
-          <Link to={`/orders/${order.number}`} className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3.500rem_8rem_15rem_1fr_11rem] sm:items-center">
+          <Link
+            to={`/orders/${order.number}`}
+            className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3.500rem_8rem_15rem_1fr_11rem] sm:items-center"
+          >
             <span className="font-semibold">{order.number}</span>
             <span>{dayWords(order.target)}</span>
-            <span><Wanted lines={order.lines} /></span>
-            <span className="text-pencil">{order.grower}, {order.altitude} m</span>
-            <span><Standing order={order} /></span>
+            <span>
+              <Wanted lines={order.lines} />
+            </span>
+            <span className="text-pencil">
+              {order.grower}, {order.altitude} m
+            </span>
+            <span>
+              <Standing order={order} />
+            </span>
           </Link>
         </li>
       ))}
@@ -77,8 +88,12 @@ function Standing({ order }: { order: OrderView }) {
   return (
     <>
       {nameWords(order.standing)}
-      {order.standing === 'READY' && ready < plants && <strong className="block text-sm text-brick">{say('{ready} of {plants}', { ready, plants })}</strong>}
-      {order.standing === 'PART_RELEASED' && <span className="block text-sm text-pencil">{say('{released} of {plants} gone, {ready} ready', { released, plants, ready })}</span>}
+      {order.standing === 'READY' && ready < plants && (
+        <strong className="block text-sm text-brick">{say('{ready} of {plants}', { ready, plants })}</strong>
+      )}
+      {order.standing === 'PART_RELEASED' && (
+        <span className="block text-sm text-pencil">{say('{released} of {plants} gone, {ready} ready', { released, plants, ready })}</span>
+      )}
       {(order.standing === 'PLANNED' || order.standing === 'GROWING' || order.standing === 'OPEN') && (
         <span className={`block text-sm ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
           {say('in time {chance}', { chance: chanceWords(order.chance) })}

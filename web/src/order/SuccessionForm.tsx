@@ -17,9 +17,7 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
   const [standing, setStanding] = useState(false);
   const [until, setUntil] = useState(addDays(wish.target, 42));
   const [number, setNumber] = useState('4');
-  const succession = {
-    wish, until, ...(standing ? { every: Number(number) || undefined } : { count: Number(number) || undefined }),
-  };
+  const succession = { wish, until, ...(standing ? { every: Number(number) || undefined } : { count: Number(number) || undefined }) };
   const parts = useQuery<Awaited<ReturnType<typeof plan>>, Refused>({
     queryKey: ['succession', succession],
     retry: false,
@@ -34,10 +32,30 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
       <fieldset className="flex flex-wrap gap-2">
         <legend className="sr-only">{say('How often')}</legend>
         <label className={`act ${standing ? '' : 'act-main'}`}>
-          <input type="radio" name="often" className="sr-only" checked={!standing} onChange={() => { setStanding(false); setNumber('4'); }} />{say('Divide these plants')}
+          <input
+            type="radio"
+            name="often"
+            className="sr-only"
+            checked={!standing}
+            onChange={() => {
+              setStanding(false);
+              setNumber('4');
+            }}
+          />
+          {say('Divide these plants')}
         </label>
         <label className={`act ${standing ? 'act-main' : ''}`}>
-          <input type="radio" name="often" className="sr-only" checked={standing} onChange={() => { setStanding(true); setNumber('14'); }} />{say('As many every time')}
+          <input
+            type="radio"
+            name="often"
+            className="sr-only"
+            checked={standing}
+            onChange={() => {
+              setStanding(true);
+              setNumber('14');
+            }}
+          />
+          {say('As many every time')}
         </label>
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
@@ -53,12 +71,25 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
       {parts.data && (
         <table className="w-full text-left">
           <caption className="pb-1 text-left font-semibold">{say('Ready evenly, sown as growth asks')}</caption>
-          <thead className="text-pencil"><tr><th className="font-normal">{say('Ready')}</th><th className="font-normal">{say('Plants')}</th><th className="font-normal">{say('Sow')}</th><th className="font-normal">{say('Seeds')}</th><th className="font-normal">{say('In time')}</th></tr></thead>
+          <thead className="text-pencil">
+            <tr>
+              <th className="font-normal">{say('Ready')}</th>
+              <th className="font-normal">{say('Plants')}</th>
+              <th className="font-normal">{say('Sow')}</th>
+              <th className="font-normal">{say('Seeds')}</th>
+              <th className="font-normal">{say('In time')}</th>
+            </tr>
+          </thead>
           <tbody>
             {parts.data.map((part) => (
               <tr key={part.ready} className="border-t border-rule">
-                <td className="py-1">{dayWords(part.ready)}</td><td>{part.plants}</td><td>{part.sowDay ? dayWords(part.sowDay) : '–'}</td><td>{part.seeds}</td>
-                <td className={part.answer === 'NO' ? 'font-semibold text-brick' : ''} title={part.why}>{part.answer === 'NO' ? say('no: {why}', { why: part.why }) : chanceWords(part.chance)}</td>
+                <td className="py-1">{dayWords(part.ready)}</td>
+                <td>{part.plants}</td>
+                <td>{part.sowDay ? dayWords(part.sowDay) : '–'}</td>
+                <td>{part.seeds}</td>
+                <td className={part.answer === 'NO' ? 'font-semibold text-brick' : ''} title={part.why}>
+                  {part.answer === 'NO' ? say('no: {why}', { why: part.why }) : chanceWords(part.chance)}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -66,10 +97,15 @@ export function SuccessionForm({ wish, growerId, siteId }: { wish: Wish; growerI
       )}
       <Refusal message={take.error && !problem('until') ? take.error.message : undefined} />
       <button
-        type="button" className="act act-main" disabled={!growerId || !siteId || !parts.data || parts.data.some((part) => part.answer === 'NO') || take.isPending}
+        type="button"
+        className="act act-main"
+        disabled={!growerId || !siteId || !parts.data || parts.data.some((part) => part.answer === 'NO') || take.isPending}
         onClick={() => take.mutate({ growerId: Number(growerId), siteId: Number(siteId), succession }, { onSuccess: () => void navigate('/orders') })}
       >
-        {say('Take {orders, plural, one {# order} other {# orders}}, {plants, plural, one {# plant} other {# plants}} in all', { orders: parts.data?.length ?? 0, plants: parts.data?.reduce((sum, part) => sum + part.plants, 0) ?? 0 })}
+        {say('Take {orders, plural, one {# order} other {# orders}}, {plants, plural, one {# plant} other {# plants}} in all', {
+          orders: parts.data?.length ?? 0,
+          plants: parts.data?.reduce((sum, part) => sum + part.plants, 0) ?? 0,
+        })}
       </button>
     </div>
   );

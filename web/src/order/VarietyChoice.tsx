@@ -8,8 +8,16 @@ type Variety = Choices['varieties'][number];
 
 /** A variety, found by typing part of its name or its crop's. */
 export function VarietyChoice({
-  varieties, chosen, choose, problem,
-}: { varieties: Variety[]; chosen: string; choose: (id: string) => void; problem?: string | undefined }) {
+  varieties,
+  chosen,
+  choose,
+  problem,
+}: {
+  varieties: Variety[];
+  chosen: string;
+  choose: (id: string) => void;
+  problem?: string | undefined;
+}) {
   const [typed, setTyped] = useState('');
   const selected = varieties.find((variety) => String(variety.id) === chosen) ?? null;
   const words = typed.toLowerCase().split(' ').filter(Boolean);
@@ -20,11 +28,16 @@ export function VarietyChoice({
   return (
     <Field name={say('Variety')} problem={problem}>
       <Combobox
-        immediate value={selected} by="id" onClose={() => setTyped('')}
+        immediate
+        value={selected}
+        by="id"
+        onClose={() => setTyped('')}
         onChange={(variety: Variety | null) => variety && choose(String(variety.id))}
       >
         <ComboboxInput
-          className="entry" autoComplete="off" placeholder={say('kale, lantern…')}
+          className="entry"
+          autoComplete="off"
+          placeholder={say('kale, lantern…')}
           displayValue={(variety: Variety | null) => (variety ? `${variety.name}, ${variety.crop.toLowerCase()}` : '')}
           onChange={(event) => setTyped(event.target.value)}
         />

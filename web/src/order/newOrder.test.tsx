@@ -8,16 +8,60 @@ import { NewOrderPage, worseLines } from './NewOrderPage';
 import { sourceFor } from './typedLine';
 
 const free: Source = {
-  kind: 'FREE', batch: 214, stage: 'GROWING_ON', free: 60, place: 'Cool house', sowDay: '2027-04-01', chance: 0.9,
+  kind: 'FREE',
+  batch: 214,
+  stage: 'GROWING_ON',
+  free: 60,
+  place: 'Cool house',
+  sowDay: '2027-04-01',
+  chance: 0.9,
   ready: { early: '2027-06-01', middle: '2027-06-03', late: '2027-06-08', certain: false },
 };
-const pooled: Source = { kind: 'POOLED', batch: 231, stage: 'PLANNED', free: 0, place: 'Heat mat', sowDay: '2027-05-04', chance: 0.85, saving: { trays: 1, seeds: -12, minutes: 6 } };
+const pooled: Source = {
+  kind: 'POOLED',
+  batch: 231,
+  stage: 'PLANNED',
+  free: 0,
+  place: 'Heat mat',
+  sowDay: '2027-05-04',
+  chance: 0.85,
+  saving: { trays: 1, seeds: -12, minutes: 6 },
+};
 
 const plan = (sources: Source[]): PlanView => ({
-  answer: 'YES', conditions: [], reasons: [], offers: [], sources, possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
-  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
-  window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
-  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'STRAIGHT', containers: [], places: [], crop: 'Curly kale', target: '2027-06-19',
+  answer: 'YES',
+  conditions: [],
+  reasons: [],
+  offers: [],
+  sources,
+  possible: true,
+  plantsToAimFor: 42,
+  options: [],
+  windowOpen: true,
+  pottings: [],
+  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 },
+  chance: 0.9,
+  obstacles: [],
+  emergencePlace: 'Warm room',
+  window: {
+    earliest: '2027-05-01',
+    earliestBecause: 'LIGHT',
+    best: '2027-05-05',
+    latest: '2027-05-08',
+    evenOdds: '2027-05-10',
+    chance: 0.95,
+    open: true,
+  },
+  growingPlace: 'Lit shelf',
+  hardeningPlace: 'Frames',
+  hardeningDays: 5,
+  slots: 2,
+  stays: [],
+  path: 'STRAIGHT',
+  containers: [],
+  places: [],
+  crop: 'Curly kale',
+  target: '2027-06-19',
 });
 
 describe('what gives a line its plants', () => {
@@ -49,23 +93,35 @@ describe('an order', () => {
     fireEvent.change(await screen.findByLabelText('Grower'), { target: { value: String(sampleChoices.growers[0]!.id) } });
     await fill('40');
     expect(((await screen.findByLabelText(/Batch 214, 60 free/)) as HTMLInputElement).checked).toBe(true);
-    await waitFor(() => expect((screen.getByRole('button', { name: 'Put it on the order, and another line' }) as HTMLButtonElement).disabled).toBe(false));
+    await waitFor(() =>
+      expect((screen.getByRole('button', { name: 'Put it on the order, and another line' }) as HTMLButtonElement).disabled).toBe(false),
+    );
     fireEvent.click(screen.getByRole('button', { name: 'Put it on the order, and another line' }));
     expect(screen.getByText(/free plants of batch 214, 9 times in 10/)).toBeTruthy();
     await fill('30');
     fireEvent.click(await screen.findByLabelText(/A sowing of its own/));
-    await waitFor(() => expect((screen.getByRole('button', { name: 'Take the order: 2 lines, 70 plants' }) as HTMLButtonElement).disabled).toBe(false));
+    await waitFor(() =>
+      expect((screen.getByRole('button', { name: 'Take the order: 2 lines, 70 plants' }) as HTMLButtonElement).disabled).toBe(false),
+    );
     fireEvent.click(screen.getByRole('button', { name: 'Take the order: 2 lines, 70 plants' }));
-    await waitFor(() => expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
-      lines: [{ wish: { plants: 40 }, fromBatch: 214 }, { wish: { plants: 30 }, seen: 'YES' }],
-    }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
+        lines: [
+          { wish: { plants: 40 }, fromBatch: 214 },
+          { wish: { plants: 30 }, seen: 'YES' },
+        ],
+      }),
+    );
   });
 
   it('is taken on worse terms once they were said', async () => {
     const calls = fakeServer({
-      'GET /api/choices': sampleChoices, 'POST /api/plans': plan([]),
-      'POST /api/orders': ({ body }: { body: unknown }) => (JSON.stringify(body).includes('"seen":"NO"')
-        ? { number: 5 } : new Status(422, { detail: 'x', errors: [{ field: 'seen', message: 'Room must be found. Take it on these terms.' }] })),
+      'GET /api/choices': sampleChoices,
+      'POST /api/plans': plan([]),
+      'POST /api/orders': ({ body }: { body: unknown }) =>
+        JSON.stringify(body).includes('"seen":"NO"')
+          ? { number: 5 }
+          : new Status(422, { detail: 'x', errors: [{ field: 'seen', message: 'Room must be found. Take it on these terms.' }] }),
     });
     show(<NewOrderPage today="2027-04-15" />);
     fireEvent.change(await screen.findByLabelText('Grower'), { target: { value: String(sampleChoices.growers[0]!.id) } });
@@ -77,7 +133,15 @@ describe('an order', () => {
     fireEvent.click(take);
     await waitFor(() => expect(calls.filter((call) => call.path === '/api/orders')).toHaveLength(2));
     expect(JSON.stringify(calls.at(-1)?.body ?? '') + JSON.stringify(calls.map((call) => call.body))).toContain('"seen":"NO"');
-    expect(worseLines(new Refused(422, 'x', [{ field: 'lines[2].seen', message: 'm' }, { field: 'lines[0].target', message: 'm' }]), 3)).toEqual([2]);
+    expect(
+      worseLines(
+        new Refused(422, 'x', [
+          { field: 'lines[2].seen', message: 'm' },
+          { field: 'lines[0].target', message: 'm' },
+        ]),
+        3,
+      ),
+    ).toEqual([2]);
   });
 
   it('can be for nobody yet', async () => {

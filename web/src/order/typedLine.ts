@@ -17,9 +17,7 @@ export interface TypedLine {
 
 /** The wish in what was typed, or nothing while something is missing. */
 export function wishIn(typed: TypedLine, siteId: string): Wish | undefined {
-  const numbers = [typed.varietyId, typed.plants, typed.leavesFrom, typed.leavesTo].map((text) =>
-    text.trim() === '' ? Number.NaN : Number(text),
-  );
+  const numbers = [typed.varietyId, typed.plants, typed.leavesFrom, typed.leavesTo].map((text) => (text.trim() === '' ? Number.NaN : Number(text)));
   if (numbers.some((number) => !Number.isInteger(number)) || !typed.container || !typed.target) return undefined;
   return {
     varietyId: numbers[0]!,

@@ -7,7 +7,8 @@ export function Obstacles({ plan, today }: { plan: PlanView; today: string }) {
     <>
       {plan.obstacles.map((obstacle) => (
         <p
-          key={obstacle.kind} role="status"
+          key={obstacle.kind}
+          role="status"
           className={`border-l-4 p-3 ${prevents(obstacle, plan) ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}
         >
           {obstacleWords(obstacle, plan, today)}

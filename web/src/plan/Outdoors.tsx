@@ -13,23 +13,51 @@ export function Outdoors({ plan }: { plan: PlanView }) {
       <dl className="grid gap-x-4 sm:grid-cols-[9rem_1fr]">
         <Line name={say('Out from')}>
           <strong>{dayWords(outdoors.from)}</strong>
-          {outdoors.because === 'FROST' && say(': {harmedAt}, which harms it, comes after that in one year of ten', { harmedAt: degrees(outdoors.harmedAt, 0) })}
+          {outdoors.because === 'FROST' &&
+            say(': {harmedAt}, which harms it, comes after that in one year of ten', { harmedAt: degrees(outdoors.harmedAt, 0) })}
           {outdoors.because === 'SOIL' && say(': the soil has {soilWait} by then in every other year', { soilWait: degrees(outdoors.soilWait, 0) })}
           {outdoors.because === 'NOTHING' && say(': no frost here harms it')}
         </Line>
         {outdoors.lastFrost && <Line name={say('Last that harms')}>{spreadWords(outdoors.lastFrost)}</Line>}
         {outdoors.soil && <Line name={say('Soil warm enough')}>{spreadWords(outdoors.soil)}</Line>}
-        {outdoors.until && <Line name={say('Out until')}><strong>{dayWords(outdoors.until)}</strong>{say(': counted back from frost and dark, with what shortening days add')}</Line>}
+        {outdoors.until && (
+          <Line name={say('Out until')}>
+            <strong>{dayWords(outdoors.until)}</strong>
+            {say(': counted back from frost and dark, with what shortening days add')}
+          </Line>
+        )}
         {(outdoors.sowFrom || outdoors.sowUntil) && (
           <Line name={say('Counted back')}>
-            {outdoors.sowFrom && <>{say('sow from')}{' '}<strong>{dayWords(outdoors.sowFrom)}</strong>{say('; earlier, they would wait past their best to go out')}</>}
+            {outdoors.sowFrom && (
+              <>
+                {say('sow from')} <strong>{dayWords(outdoors.sowFrom)}</strong>
+                {say('; earlier, they would wait past their best to go out')}
+              </>
+            )}
             {outdoors.sowFrom && outdoors.sowUntil && '. '}
-            {outdoors.sowUntil && <>{outdoors.sowFrom ? say('Until') : say('sow until')} <strong>{dayWords(outdoors.sowUntil)}</strong>{say('; later, frost and dark come before harvest')}</>}.
+            {outdoors.sowUntil && (
+              <>
+                {outdoors.sowFrom ? say('Until') : say('sow until')} <strong>{dayWords(outdoors.sowUntil)}</strong>
+                {say('; later, frost and dark come before harvest')}
+              </>
+            )}
+            .
           </Line>
         )}
         {outdoors.ruleForSowing && outdoors.averageLastFrost && (
           <Line name={say('Rule of thumb')}>
-            {say('start from the average last frost, {averageLastFrost}: sow {ruleForSowing}, plant {ruleForPlanting}{more}', { averageLastFrost: shortDay(outdoors.averageLastFrost), ruleForSowing: shortDay(outdoors.ruleForSowing), ruleForPlanting: shortDay(outdoors.ruleForPlanting!), more: outdoors.ruleForLastPlanting && outdoors.averageFirstFrost ? say('; from the first, {averageFirstFrost}: plant by {ruleForLastPlanting}', { averageFirstFrost: shortDay(outdoors.averageFirstFrost), ruleForLastPlanting: shortDay(outdoors.ruleForLastPlanting) }) : '' })}
+            {say('start from the average last frost, {averageLastFrost}: sow {ruleForSowing}, plant {ruleForPlanting}{more}', {
+              averageLastFrost: shortDay(outdoors.averageLastFrost),
+              ruleForSowing: shortDay(outdoors.ruleForSowing),
+              ruleForPlanting: shortDay(outdoors.ruleForPlanting!),
+              more:
+                outdoors.ruleForLastPlanting && outdoors.averageFirstFrost
+                  ? say('; from the first, {averageFirstFrost}: plant by {ruleForLastPlanting}', {
+                      averageFirstFrost: shortDay(outdoors.averageFirstFrost),
+                      ruleForLastPlanting: shortDay(outdoors.ruleForLastPlanting),
+                    })
+                  : '',
+            })}
           </Line>
         )}
       </dl>

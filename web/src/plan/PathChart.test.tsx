@@ -9,22 +9,60 @@ const spread = (early: string, middle: string, late: string) => ({ early, middle
 const ready = spread('2027-05-30', '2027-06-03', '2027-06-08');
 
 const plan: PlanView = {
-  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], stays: [], path: 'STRAIGHT', containers: [{ code: 'module-60', name: 'Module tray of 60' }], places: [], crop: 'Curly kale',
-  possible: true, plantsToAimFor: 155, chance: 0.93, obstacles: [], windowOpen: true, emergencePlace: 'Warm room',
-  growingPlace: 'Cool house', hardeningPlace: 'Hardening ground', hardeningDays: 5, slots: 3, target: '2027-06-10',
+  answer: 'YES',
+  conditions: [],
+  reasons: [],
+  offers: [],
+  sources: [],
+  stays: [],
+  path: 'STRAIGHT',
+  containers: [{ code: 'module-60', name: 'Module tray of 60' }],
+  places: [],
+  crop: 'Curly kale',
+  possible: true,
+  plantsToAimFor: 155,
+  chance: 0.93,
+  obstacles: [],
+  windowOpen: true,
+  emergencePlace: 'Warm room',
+  growingPlace: 'Cool house',
+  hardeningPlace: 'Hardening ground',
+  hardeningDays: 5,
+  slots: 3,
+  target: '2027-06-10',
   options: [
     { seedsPerCell: 1, cells: 213, trays: 4, seeds: 213, chance: 0.97 },
     { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
   ],
   chosen: { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
-  window: { earliest: '2027-05-02', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.95, open: true },
-  pottings: [], emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'), stageReached: ready, ready,
+  window: {
+    earliest: '2027-05-02',
+    earliestBecause: 'LEAVES',
+    best: '2027-05-05',
+    latest: '2027-05-06',
+    evenOdds: '2027-05-09',
+    chance: 0.95,
+    open: true,
+  },
+  pottings: [],
+  emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'),
+  stageReached: ready,
+  ready,
   pastLimit: spread('2027-06-13', '2027-06-18', '2027-06-26'),
 };
 
 describe('the path', () => {
   it('says every date in words beside its bar', () => {
-    render(<PathChart target="2027-06-10" today="2027-04-15" rows={[{ name: 'Ready', stage: 'READY', spread: ready }, { name: 'Past its best', stage: 'PAST_BEST' }]} />);
+    render(
+      <PathChart
+        target="2027-06-10"
+        today="2027-04-15"
+        rows={[
+          { name: 'Ready', stage: 'READY', spread: ready },
+          { name: 'Past its best', stage: 'PAST_BEST' },
+        ]}
+      />,
+    );
     expect(screen.getByText('30 May – 8 Jun, most likely 3 Jun')).toBeTruthy();
     expect(screen.getByText('not this season')).toBeTruthy();
     expect(screen.getByText('wanted Thu 10 Jun')).toBeTruthy();
@@ -49,8 +87,10 @@ describe('the plan beside an order', () => {
 
   it('says why when it cannot be, and draws no path then', () => {
     const refused: PlanView = {
-      ...plan, possible: false,
-      obstacles: [{ kind: 'TooLateForSeason' }], reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }],
+      ...plan,
+      possible: false,
+      obstacles: [{ kind: 'TooLateForSeason' }],
+      reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }],
     };
     render(<PlanBeside plan={refused} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Not for this date' })).toBeTruthy();
@@ -61,9 +101,27 @@ describe('the plan beside an order', () => {
 
 describe("the grower's answer", () => {
   const order = (more: Partial<LineView>): LineView => ({
-    line: 1, varietyId: 1, variety: 'V', crop: 'C', containerCode: 't', container: 'T', plants: 100, leavesFrom: 4, leavesTo: 6,
-    target: '2027-06-10', under: 0.03, accepted: 97, countedIn: 'PLANTS', released: 0, ready: 0, promised: 100, standing: 'GROWING', chance: 0.95,
-    planting: [], supplies: [], ...more,
+    line: 1,
+    varietyId: 1,
+    variety: 'V',
+    crop: 'C',
+    containerCode: 't',
+    container: 'T',
+    plants: 100,
+    leavesFrom: 4,
+    leavesTo: 6,
+    target: '2027-06-10',
+    under: 0.03,
+    accepted: 97,
+    countedIn: 'PLANTS',
+    released: 0,
+    ready: 0,
+    promised: 100,
+    standing: 'GROWING',
+    chance: 0.95,
+    planting: [],
+    supplies: [],
+    ...more,
   });
   const batch = (spreadOfReady: typeof ready) => ({ plants: 100, chance: 0.95, batch: { ready: spreadOfReady } }) as LineView['supplies'][number];
 

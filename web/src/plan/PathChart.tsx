@@ -62,7 +62,9 @@ export function PathChart({ rows, target, today }: { rows: PathRow[]; target: st
             {say('wanted {target}', { target: dayWords(target) })}
           </span>
           {at(target) - at(today) > 55 && (
-            <span className="absolute top-5 whitespace-nowrap" style={{ left: `${at(today)}%` }}>{say('today')}</span>
+            <span className="absolute top-5 whitespace-nowrap" style={{ left: `${at(today)}%` }}>
+              {say('today')}
+            </span>
           )}
         </div>
       </div>

@@ -29,8 +29,14 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
   const toggle = (kind: Kind) => setBeside(shown.includes(kind) ? shown.filter((each) => each !== kind) : [...shown, kind].slice(-MOST_BESIDE));
   const row = (name: string, of: (path: (typeof columns)[number]) => React.ReactNode) => (
     <tr className="border-t border-rule">
-      <th scope="row" className="py-1 pr-2 font-normal text-pencil">{name}</th>
-      {columns.map((path) => <td key={path.kind} className="py-1 pr-2 align-top">{of(path)}</td>)}
+      <th scope="row" className="py-1 pr-2 font-normal text-pencil">
+        {name}
+      </th>
+      {columns.map((path) => (
+        <td key={path.kind} className="py-1 pr-2 align-top">
+          {of(path)}
+        </td>
+      ))}
     </tr>
   );
   return (
@@ -44,7 +50,8 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
             <p className="mb-2 flex flex-wrap gap-x-4">
               {kinds.map((kind) => (
                 <label key={kind} className="flex min-h-11 items-center gap-2">
-                  <input type="checkbox" className="size-5" checked={shown.includes(kind)} onChange={() => toggle(kind)} />{nameWords(kind)}
+                  <input type="checkbox" className="size-5" checked={shown.includes(kind)} onChange={() => toggle(kind)} />
+                  {nameWords(kind)}
                 </label>
               ))}
             </p>
@@ -52,24 +59,45 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
           <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('Paths compared')}>
             <table className="w-full text-left">
               <thead>
-                <tr><th />{columns.map((path) => <th key={path.kind} className="pr-2 pb-1 align-top">{nameWords(path.kind)}<span className="block font-normal text-pencil">{path.plan.containers.map((each) => each.name.toLowerCase()).join(', ')}</span></th>)}</tr>
+                <tr>
+                  <th />
+                  {columns.map((path) => (
+                    <th key={path.kind} className="pr-2 pb-1 align-top">
+                      {nameWords(path.kind)}
+                      <span className="block font-normal text-pencil">{path.plan.containers.map((each) => each.name.toLowerCase()).join(', ')}</span>
+                    </th>
+                  ))}
+                </tr>
               </thead>
               <tbody>
-                {row(say('In time'), (path) => <strong>{path.plan.possible ? chanceWords(path.plan.chance) : say('no')}</strong>)}
+                {row(say('In time'), (path) => (
+                  <strong>{path.plan.possible ? chanceWords(path.plan.chance) : say('no')}</strong>
+                ))}
                 {row(say('Sow'), (path) => (path.plan.window ? shortDay(path.plan.window.best) : '–'))}
                 {row(say('Ready'), (path) => spreadWords(path.plan.ready))}
-                {row(say('Room, trays × days'), (path) => (path.plan.outlay ? say('{slotDays}, at most {mostSlots}', { slotDays: Math.round(path.plan.outlay.slotDays), mostSlots: path.plan.outlay.mostSlots }) : '–'))}
+                {row(say('Room, trays × days'), (path) =>
+                  path.plan.outlay
+                    ? say('{slotDays}, at most {mostSlots}', {
+                        slotDays: Math.round(path.plan.outlay.slotDays),
+                        mostSlots: path.plan.outlay.mostSlots,
+                      })
+                    : '–',
+                )}
                 {row(say('Seeds'), (path) => path.plan.outlay?.seeds ?? '–')}
                 {row(say('Mix'), (path) => (path.plan.outlay ? volumeUp(path.plan.outlay.mix) : '–'))}
                 {row(say('Labels'), (path) => path.plan.outlay?.labels ?? '–')}
                 {row(say('Work'), (path) => (path.plan.outlay ? say('{hours} h', { hours: figures(path.plan.outlay.hours, 1) }) : '–'))}
                 {row(say('Cost'), (path) => (path.plan.outlay ? figures(path.plan.outlay.cost) : '–'))}
                 {row(say('Mind'), (path) => mind(path.plan, today) || '–')}
-                {row('', (path) => (
-                  path.kind === (wish.containerPath ?? 'STRAIGHT')
-                    ? <span className="py-2">{say('chosen')}</span>
-                    : <button type="button" className="trail min-h-11" disabled={!path.plan.possible} onClick={() => choose(path.kind)}>{say('Take this path')}</button>
-                ))}
+                {row('', (path) =>
+                  path.kind === (wish.containerPath ?? 'STRAIGHT') ? (
+                    <span className="py-2">{say('chosen')}</span>
+                  ) : (
+                    <button type="button" className="trail min-h-11" disabled={!path.plan.possible} onClick={() => choose(path.kind)}>
+                      {say('Take this path')}
+                    </button>
+                  ),
+                )}
               </tbody>
             </table>
           </div>

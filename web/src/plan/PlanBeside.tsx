@@ -10,26 +10,42 @@ import { figures } from '../words/quantity';
 
 /** The plan beside the order that is being typed. */
 export function PlanBeside({
-  plan, today, container, choose, takeOffer,
+  plan,
+  today,
+  container,
+  choose,
+  takeOffer,
 }: {
-  plan: PlanView; today: string; container: string; choose: (seedsPerCell: number) => void; takeOffer?: (offer: OfferView) => void;
+  plan: PlanView;
+  today: string;
+  container: string;
+  choose: (seedsPerCell: number) => void;
+  takeOffer?: (offer: OfferView) => void;
 }) {
   return (
     <div className="flex flex-col gap-4">
       <Answer plan={plan} container={container} />
       <Obstacles plan={plan} today={today} />
-      {plan.conditions.filter((condition) => condition.kind !== 'InTheWay').map((condition) => (
-        <p key={JSON.stringify(condition)} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">{provisoWords(condition, plan, today)}</p>
-      ))}
+      {plan.conditions
+        .filter((condition) => condition.kind !== 'InTheWay')
+        .map((condition) => (
+          <p key={JSON.stringify(condition)} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
+            {provisoWords(condition, plan, today)}
+          </p>
+        ))}
       {takeOffer && plan.offers.length > 0 && (
         <section aria-label={say('What would be a yes')}>
           <h3 className="mb-1">{say('What would be a yes')}</h3>
           <ul className="flex flex-wrap gap-2">
             {plan.offers.map((offer) => (
               <li key={offerWords(offer)}>
-                {offer.change === 'PROTECTION'
-                  ? <span className="act border-dashed">{offerWords(offer)}</span>
-                  : <button type="button" className="act" onClick={() => takeOffer(offer)}>{offerWords(offer)}</button>}
+                {offer.change === 'PROTECTION' ? (
+                  <span className="act border-dashed">{offerWords(offer)}</span>
+                ) : (
+                  <button type="button" className="act" onClick={() => takeOffer(offer)}>
+                    {offerWords(offer)}
+                  </button>
+                )}
               </li>
             ))}
           </ul>
@@ -40,9 +56,29 @@ export function PlanBeside({
       {plan.options.length > 0 && <Options plan={plan} choose={choose} />}
       {plan.possible && (
         <p className="text-sm text-pencil">
-          {say('Seed lies in the {emergencePlace}, grows on in the {growingPlace}, {what}; it takes {places, plural, one {# tray place} other {# tray places}}.{more}', { emergencePlace: plan.emergencePlace.toLowerCase(), growingPlace: plan.growingPlace.toLowerCase(), what: plan.hardeningDays > 0
-            ? say('hardens {hardeningDays} days on the {hardeningPlace}', { hardeningDays: plan.hardeningDays, hardeningPlace: plan.hardeningPlace.toLowerCase() })
-            : say('goes straight out to the {hardeningPlace}', { hardeningPlace: plan.hardeningPlace.toLowerCase() }), places: plan.slots, more: plan.lot ? say(' Lot {code} of {supplier}: {germination} % expected up, {seedsLeft} seeds left.', { code: plan.lot.code, supplier: plan.lot.supplier, germination: Math.round(plan.lot.germination * 100), seedsLeft: figures(plan.lot.seedsLeft) }) : '' })}
+          {say(
+            'Seed lies in the {emergencePlace}, grows on in the {growingPlace}, {what}; it takes {places, plural, one {# tray place} other {# tray places}}.{more}',
+            {
+              emergencePlace: plan.emergencePlace.toLowerCase(),
+              growingPlace: plan.growingPlace.toLowerCase(),
+              what:
+                plan.hardeningDays > 0
+                  ? say('hardens {hardeningDays} days on the {hardeningPlace}', {
+                      hardeningDays: plan.hardeningDays,
+                      hardeningPlace: plan.hardeningPlace.toLowerCase(),
+                    })
+                  : say('goes straight out to the {hardeningPlace}', { hardeningPlace: plan.hardeningPlace.toLowerCase() }),
+              places: plan.slots,
+              more: plan.lot
+                ? say(' Lot {code} of {supplier}: {germination} % expected up, {seedsLeft} seeds left.', {
+                    code: plan.lot.code,
+                    supplier: plan.lot.supplier,
+                    germination: Math.round(plan.lot.germination * 100),
+                    seedsLeft: figures(plan.lot.seedsLeft),
+                  })
+                : '',
+            },
+          )}
         </p>
       )}
     </div>
@@ -55,16 +91,21 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
   }
   return (
     <div>
-      <h2>
-        {say('Sow {cells} cells on {best}', { cells: plan.chosen.cells, best: dayWords(plan.window.best) })}
-      </h2>
+      <h2>{say('Sow {cells} cells on {best}', { cells: plan.chosen.cells, best: dayWords(plan.window.best) })}</h2>
       <p>
-        {say('{trays, plural, one {# tray} other {# trays}} ({container}), {seedsPerCell} a cell, {seeds, plural, one {# seed} other {# seeds}}. Met whole and in time', { trays: plan.chosen.trays, container: container.toLowerCase(), seedsPerCell: plan.chosen.seedsPerCell, seeds: plan.chosen.seeds })}{' '}<strong>{chanceWords(plan.chance)}</strong>.
+        {say(
+          '{trays, plural, one {# tray} other {# trays}} ({container}), {seedsPerCell} a cell, {seeds, plural, one {# seed} other {# seeds}}. Met whole and in time',
+          { trays: plan.chosen.trays, container: container.toLowerCase(), seedsPerCell: plan.chosen.seedsPerCell, seeds: plan.chosen.seeds },
+        )}{' '}
+        <strong>{chanceWords(plan.chance)}</strong>.
       </p>
       <details className="mt-1 text-sm text-pencil">
         <summary className="min-h-6">{say('How this came about')}</summary>
         <p>
-          {say("{plantsToAimFor} plants to aim for with 3 % spare; one emerged cell in twenty is expected to be lost. The cells are the fewest that give so many plants 19 times in 20, averaged over what is known of the lot. The dates follow each past year of the station's record as one possible season. In time and not past its best: {chance} %; enough plants: {chance2} %.", { plantsToAimFor: plan.plantsToAimFor, chance: Math.round(plan.window.chance * 100), chance2: Math.round(plan.chosen.chance * 100) })}
+          {say(
+            "{plantsToAimFor} plants to aim for with 3 % spare; one emerged cell in twenty is expected to be lost. The cells are the fewest that give so many plants 19 times in 20, averaged over what is known of the lot. The dates follow each past year of the station's record as one possible season. In time and not past its best: {chance} %; enough plants: {chance2} %.",
+            { plantsToAimFor: plan.plantsToAimFor, chance: Math.round(plan.window.chance * 100), chance2: Math.round(plan.chosen.chance * 100) },
+          )}
         </p>
       </details>
     </div>
@@ -73,7 +114,9 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
 
 /** What would be wrong with sowing earlier. */
 const LIMITS: Record<NonNullable<PlanView['window']>['earliestBecause'], string> = {
-  TODAY: say('from today'), LEAVES: say('earlier too many leaves'), DAYS_IN_CELL: say('earlier too long in the cell'),
+  TODAY: say('from today'),
+  LEAVES: say('earlier too many leaves'),
+  DAYS_IN_CELL: say('earlier too long in the cell'),
   LIGHT: say('earlier too little light'),
 };
 
@@ -85,16 +128,41 @@ function rows(plan: PlanView): PathRow[] {
       name: say('Sow'),
       stage: 'PLANNED',
       window: true,
-      spread: open ? { early: window.earliest, middle: window.best, late: window.latest, certain: false } : { early: window.best, middle: window.best, late: window.best, certain: true },
+      spread: open
+        ? { early: window.earliest, middle: window.best, late: window.latest, certain: false }
+        : { early: window.best, middle: window.best, late: window.best, certain: true },
       words: open
-        ? say('{earliest} – {latest}, best {best}; {earliestBecause}, later too late; even odds {evenOdds}', { earliest: shortDay(window.earliest), latest: shortDay(window.latest), best: shortDay(window.best), earliestBecause: LIMITS[window.earliestBecause], evenOdds: shortDay(window.evenOdds) })
+        ? say('{earliest} – {latest}, best {best}; {earliestBecause}, later too late; even odds {evenOdds}', {
+            earliest: shortDay(window.earliest),
+            latest: shortDay(window.latest),
+            best: shortDay(window.best),
+            earliestBecause: LIMITS[window.earliestBecause],
+            evenOdds: shortDay(window.evenOdds),
+          })
         : say('{best}; no day is safe on both sides', { best: shortDay(window.best) }),
     },
     { name: say('Up'), stage: 'EMERGING', spread: plan.emerged },
-    ...plan.pottings.map((potting, index) => ({ name: plan.pottings.length > 1 ? say('Pot on, {either, select, true {first} other {again}}', { either: String(index === 0) }) : say('Pot on'), stage: 'POTTED_ON' as const, spread: potting })),
+    ...plan.pottings.map((potting, index) => ({
+      name: plan.pottings.length > 1 ? say('Pot on, {either, select, true {first} other {again}}', { either: String(index === 0) }) : say('Pot on'),
+      stage: 'POTTED_ON' as const,
+      spread: potting,
+    })),
     { name: say('Leaves enough'), stage: 'GROWING_ON', spread: plan.stageReached },
     { name: say('Ready'), stage: 'READY', spread: plan.ready },
-    ...(plan.outdoors ? [{ name: say('May go out'), stage: 'RELEASED' as const, window: true, spread: { early: plan.outdoors.from, middle: plan.outdoors.from, late: plan.outdoors.until ?? plan.outdoors.from, certain: false }, words: say('from {from}{what}', { from: shortDay(plan.outdoors.from), what: plan.outdoors.until ? say(' until {until}', { until: shortDay(plan.outdoors.until) }) : '' }) }] : []),
+    ...(plan.outdoors
+      ? [
+          {
+            name: say('May go out'),
+            stage: 'RELEASED' as const,
+            window: true,
+            spread: { early: plan.outdoors.from, middle: plan.outdoors.from, late: plan.outdoors.until ?? plan.outdoors.from, certain: false },
+            words: say('from {from}{what}', {
+              from: shortDay(plan.outdoors.from),
+              what: plan.outdoors.until ? say(' until {until}', { until: shortDay(plan.outdoors.until) }) : '',
+            }),
+          },
+        ]
+      : []),
     { name: say('Past its best'), stage: 'PAST_BEST', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: say('not this season') }) },
   ];
 }

@@ -9,18 +9,60 @@ import { PlanBeside } from './PlanBeside';
 const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
 
 const outdoors: NonNullable<PlanView['outdoors']> = {
-  from: '2027-05-22', because: 'FROST', harmedAt: 1, lastFrost: spread('2027-04-26', '2027-05-08', '2027-05-21'), soilWait: 0,
-  until: '2027-08-04', chanceOfHarm: 0.04, averageLastFrost: '2027-05-10', averageFirstFrost: '2027-10-02',
-  ruleForSowing: '2027-04-26', ruleForPlanting: '2027-05-20', ruleForLastPlanting: '2027-07-20', sowFrom: '2027-04-24', sowUntil: '2027-07-02',
+  from: '2027-05-22',
+  because: 'FROST',
+  harmedAt: 1,
+  lastFrost: spread('2027-04-26', '2027-05-08', '2027-05-21'),
+  soilWait: 0,
+  until: '2027-08-04',
+  chanceOfHarm: 0.04,
+  averageLastFrost: '2027-05-10',
+  averageFirstFrost: '2027-10-02',
+  ruleForSowing: '2027-04-26',
+  ruleForPlanting: '2027-05-20',
+  ruleForLastPlanting: '2027-07-20',
+  sowFrom: '2027-04-24',
+  sowUntil: '2027-07-02',
 };
 
 const plan = (more: Partial<PlanView> = {}): PlanView => ({
-  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], possible: true, plantsToAimFor: 42, options: [], windowOpen: true, pottings: [],
-  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 }, chance: 0.9, obstacles: [], emergencePlace: 'Warm room',
-  window: { earliest: '2027-05-01', earliestBecause: 'LIGHT', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
-  growingPlace: 'Lit shelf', hardeningPlace: 'Frames', hardeningDays: 5, slots: 2, stays: [], path: 'STRAIGHT', containers: [{ code: 'pot-7', name: 'Carrier of 28 pots' }], places: [{ id: 2, name: 'Lit shelf' }], crop: 'Curly kale', target: '2027-06-19',
-  emerged: spread('2027-05-11', '2027-05-12', '2027-05-13'), stageReached: spread('2027-06-10', '2027-06-12', '2027-06-15'),
-  ready: spread('2027-06-15', '2027-06-17', '2027-06-20'), outlay: { slotDays: 84.4, mostSlots: 2, seeds: 100, mix: 9.2, labels: 2, hours: 0.62, cost: 18.4 },
+  answer: 'YES',
+  conditions: [],
+  reasons: [],
+  offers: [],
+  sources: [],
+  possible: true,
+  plantsToAimFor: 42,
+  options: [],
+  windowOpen: true,
+  pottings: [],
+  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 },
+  chance: 0.9,
+  obstacles: [],
+  emergencePlace: 'Warm room',
+  window: {
+    earliest: '2027-05-01',
+    earliestBecause: 'LIGHT',
+    best: '2027-05-05',
+    latest: '2027-05-08',
+    evenOdds: '2027-05-10',
+    chance: 0.95,
+    open: true,
+  },
+  growingPlace: 'Lit shelf',
+  hardeningPlace: 'Frames',
+  hardeningDays: 5,
+  slots: 2,
+  stays: [],
+  path: 'STRAIGHT',
+  containers: [{ code: 'pot-7', name: 'Carrier of 28 pots' }],
+  places: [{ id: 2, name: 'Lit shelf' }],
+  crop: 'Curly kale',
+  target: '2027-06-19',
+  emerged: spread('2027-05-11', '2027-05-12', '2027-05-13'),
+  stageReached: spread('2027-06-10', '2027-06-12', '2027-06-15'),
+  ready: spread('2027-06-15', '2027-06-17', '2027-06-20'),
+  outlay: { slotDays: 84.4, mostSlots: 2, seeds: 100, mix: 9.2, labels: 2, hours: 0.62, cost: 18.4 },
   ...more,
 });
 
@@ -38,7 +80,9 @@ describe('at the site', () => {
 
   it('says what sets the day, and leaves out what is not so', () => {
     const without = { ...outdoors, sowFrom: null };
-    render(<Outdoors plan={plan({ outdoors: { ...without, because: 'SOIL', soilWait: 18, soil: spread('2027-05-20', '2027-05-29', '2027-06-08') } })} />);
+    render(
+      <Outdoors plan={plan({ outdoors: { ...without, because: 'SOIL', soilWait: 18, soil: spread('2027-05-20', '2027-05-29', '2027-06-08') } })} />,
+    );
     expect(screen.getByText(/the soil has 18 °C by then in every other year/)).toBeTruthy();
     expect(screen.getByText('Counted back').nextElementSibling!.textContent).toMatch(/^sow until Fri 2 Jul/);
     cleanup();
@@ -66,7 +110,12 @@ describe('the path drawn', () => {
 describe('paths through containers', () => {
   const path = (kind: PathView['kind'], more: Partial<PlanView> = {}): PathView => ({ kind, plan: plan({ path: kind, ...more }) });
   const wish = { varietyId: 1, container: 'pot-9', plants: 40, leavesFrom: 5, leavesTo: 7, target: '2027-06-19' } as Wish;
-  const four = [path('STRAIGHT'), path('POTTED_ONCE', { chance: 0.6 }), path('BLOCKS', { possible: false }), path('PRICKED_OUT', { conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 3, from: '2027-05-01', to: '2027-05-03' }] })];
+  const four = [
+    path('STRAIGHT'),
+    path('POTTED_ONCE', { chance: 0.6 }),
+    path('BLOCKS', { possible: false }),
+    path('PRICKED_OUT', { conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 3, from: '2027-05-01', to: '2027-05-03' }] }),
+  ];
 
   async function opened(choose: (kind: PathView['kind']) => void = () => undefined) {
     show(<Paths wish={wish} today="2027-04-15" choose={choose} />);

@@ -20,16 +20,27 @@ export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: 
         <h3 className="text-2xl">{answer.words}</h3>
         {plan.answer === 'YES' && plan.window && (
           <p>
-            {say('Whole and in time')}{' '}<strong>{chanceWords(plan.chance)}</strong>. {plan.window.latest <= plan.window.best
-              ? <>{say('Sow on')}{' '}<strong>{dayWords(plan.window.best)}</strong>{say('; later would be late.')}</>
-              : <>{say('Sow by')}{' '}<strong>{dayWords(plan.window.latest)}</strong>{say(', best {best}.', { best: dayWords(plan.window.best) })}</>}
+            {say('Whole and in time')} <strong>{chanceWords(plan.chance)}</strong>.{' '}
+            {plan.window.latest <= plan.window.best ? (
+              <>
+                {say('Sow on')} <strong>{dayWords(plan.window.best)}</strong>
+                {say('; later would be late.')}
+              </>
+            ) : (
+              <>
+                {say('Sow by')} <strong>{dayWords(plan.window.latest)}</strong>
+                {say(', best {best}.', { best: dayWords(plan.window.best) })}
+              </>
+            )}
           </p>
         )}
         {[...plan.reasons, ...plan.conditions].map((reason) => (
           <p key={JSON.stringify(reason)}>{provisoWords(reason, plan, today)}</p>
         ))}
         {plan.answer === 'YES_IF' && plan.window && (
-          <p className="mt-1">{say('Then whole and in time {chance}; best sown {best}.', { chance: chanceWords(plan.chance), best: dayWords(plan.window.best) })}</p>
+          <p className="mt-1">
+            {say('Then whole and in time {chance}; best sown {best}.', { chance: chanceWords(plan.chance), best: dayWords(plan.window.best) })}
+          </p>
         )}
       </section>
       {plan.offers.length > 0 && (
@@ -39,7 +50,9 @@ export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: 
             {plan.offers.map((offer) => (
               <li key={offerWords(offer)}>
                 {offer.change === 'PROTECTION' ? (
-                  <span className="act border-dashed">{offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span></span>
+                  <span className="act border-dashed">
+                    {offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
+                  </span>
                 ) : (
                   <button type="button" className="act" onClick={() => choose(offer)}>
                     {offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
@@ -63,12 +76,23 @@ function Takes({ plan }: { plan: PlanView }) {
         {plan.stays.map((stay) => (
           <li key={stay.place + stay.from} className="grid grid-cols-[8rem_1fr] gap-2 border-t border-rule py-1 sm:grid-cols-[11rem_10rem_1fr]">
             <span className="font-semibold">{stay.place}</span>
-            <span>{shortDay(stay.from)} – {shortDay(stay.to)}</span>
+            <span>
+              {shortDay(stay.from)} – {shortDay(stay.to)}
+            </span>
             <span className="text-pencil">{say('{places, plural, one {# tray place} other {# tray places}}', { places: stay.slots })}</span>
           </li>
         ))}
         <li className="border-t border-rule py-1">
-          {say('{seeds, plural, one {# seed} other {# seeds}}{what}, {mix} of mix, {labels, plural, one {# label} other {# labels}}, {hours} hours of work', { seeds: plan.chosen!.seeds, what: plan.lot ? say(' of lot {code}', { code: plan.lot.code }) : '', mix: volumeUp(plan.outlay!.mix), labels: plan.outlay!.labels, hours: figures(plan.outlay!.hours, 1) })}
+          {say(
+            '{seeds, plural, one {# seed} other {# seeds}}{what}, {mix} of mix, {labels, plural, one {# label} other {# labels}}, {hours} hours of work',
+            {
+              seeds: plan.chosen!.seeds,
+              what: plan.lot ? say(' of lot {code}', { code: plan.lot.code }) : '',
+              mix: volumeUp(plan.outlay!.mix),
+              labels: plan.outlay!.labels,
+              hours: figures(plan.outlay!.hours, 1),
+            },
+          )}
         </li>
       </ul>
     </section>

@@ -27,7 +27,7 @@ export function PromiseSheet({ today }: { today: string }) {
   return (
     <>
       <button className="act min-h-11 px-3" onClick={show}>
-        {say('Can we?')}{' '}<kbd className="hidden font-normal sm:inline">p</kbd>
+        {say('Can we?')} <kbd className="hidden font-normal sm:inline">p</kbd>
       </button>
       <Sheet title={say('Can we promise it?')} wide open={open} close={() => setOpen(false)}>
         <Asking today={today} done={() => setOpen(false)} />
@@ -58,9 +58,16 @@ function Asking({ today, done }: { today: string; done: () => void }) {
     <div className="flex flex-col gap-4">
       <Field name={say('Asked on the telephone')} problem={problem} hint={say('How many of what, for which day; where and in what, if it was said')}>
         <Input
-          className="entry text-lg" autoFocus value={text} autoComplete="off" spellCheck={false}
+          className="entry text-lg"
+          autoFocus
+          value={text}
+          autoComplete="off"
+          spellCheck={false}
           placeholder={say('400 curly kale, 12 May, Upper terrace, standard module')}
-          onChange={(event) => { setText(event.target.value); setWish(undefined); }}
+          onChange={(event) => {
+            setText(event.target.value);
+            setWish(undefined);
+          }}
         />
       </Field>
       {answer.isError && !problem && settled.length > 3 && <Refusal message={answer.error.message} />}
@@ -69,7 +76,12 @@ function Asking({ today, done }: { today: string; done: () => void }) {
         {understood?.plan && (
           <>
             <PromiseAnswer plan={understood.plan} today={today} choose={(offer) => setWish(changedBy(understood.wish!, offer))} />
-            <Taking key={JSON.stringify(understood.wish)} understood={understood} current={settled === text.trim() && !answer.isPlaceholderData} done={done} />
+            <Taking
+              key={JSON.stringify(understood.wish)}
+              understood={understood}
+              current={settled === text.trim() && !answer.isPlaceholderData}
+              done={done}
+            />
           </>
         )}
       </div>
@@ -84,15 +96,29 @@ function Read({ understood }: { understood: Understood }) {
     <div className="text-sm">
       {words && (
         <p>
-          <span className="text-pencil">{say('Read as')}{' '}</span>
+          <span className="text-pencil">{say('Read as')} </span>
           <strong>
             {figures(words.plants)} {words.variety}
-          </strong>{' '}{say('({crop}), {target}, {container}, {leavesFrom} to {leavesTo} true leaves{what}.', { crop: words.crop.toLowerCase(), target: dayWords(words.target), container: words.container.toLowerCase(), leavesFrom: words.leavesFrom, leavesTo: words.leavesTo, what: words.site ? say(', for {site} ({grower})', { site: words.site, grower: words.grower }) : say(', no site named: frost is not looked at') })}
+          </strong>{' '}
+          {say('({crop}), {target}, {container}, {leavesFrom} to {leavesTo} true leaves{what}.', {
+            crop: words.crop.toLowerCase(),
+            target: dayWords(words.target),
+            container: words.container.toLowerCase(),
+            leavesFrom: words.leavesFrom,
+            leavesTo: words.leavesTo,
+            what: words.site
+              ? say(', for {site} ({grower})', { site: words.site, grower: words.grower })
+              : say(', no site named: frost is not looked at'),
+          })}
         </p>
       )}
       {understood.missing.length > 0 && <p>{say('Still to say: {missing}.', { missing: understood.missing.join(', ') })}</p>}
       {understood.notUnderstood.length > 0 && (
-        <p className="text-ochre">{say('Not understood: {notUnderstood}. Check the spelling, or pick it under Orders.', { notUnderstood: understood.notUnderstood.map((word) => `“${word}”`).join(', ') })}</p>
+        <p className="text-ochre">
+          {say('Not understood: {notUnderstood}. Check the spelling, or pick it under Orders.', {
+            notUnderstood: understood.notUnderstood.map((word) => `“${word}”`).join(', '),
+          })}
+        </p>
       )}
     </div>
   );
@@ -101,7 +127,10 @@ function Read({ understood }: { understood: Understood }) {
 /** What was understood, with what an offer changes. */
 export function changedBy(wish: Wish, offer: OfferView): Wish {
   return {
-    ...wish, target: offer.target, plants: offer.plants, container: offer.container,
+    ...wish,
+    target: offer.target,
+    plants: offer.plants,
+    container: offer.container,
     ...(offer.change === 'CONTAINER' ? { containerPath: null } : {}),
     ...(offer.siteId != null ? { siteId: offer.siteId } : {}),
   };
@@ -118,7 +147,10 @@ function Taking({ understood, current, done }: { understood: Understood; current
   const [onAnyTerms, setOnAnyTerms] = useState(false);
   const plan = understood.plan;
   const from = plan ? sourceFor(plan, source) : undefined;
-  const line = { wish: understood.wish!, ...(from ? { fromBatch: from.batch } : { seen: onAnyTerms ? ('NO' as const) : (plan?.answer ?? ('NO' as const)) }) };
+  const line = {
+    wish: understood.wish!,
+    ...(from ? { fromBatch: from.batch } : { seen: onAnyTerms ? ('NO' as const) : (plan?.answer ?? ('NO' as const)) }),
+  };
   const order = { growerId: site?.growerId ?? 0, siteId: site?.id ?? 0, lines: [line] };
   const take = useNumberedChange((entry: typeof order, requestId) => answered(api.POST('/api/orders', { body: { requestId, ...entry } })));
   const sowable = plan?.answer !== 'NO' && plan?.possible === true;
@@ -127,8 +159,15 @@ function Taking({ understood, current, done }: { understood: Understood; current
     <div className="flex flex-wrap items-end gap-3">
       <div className="w-full">
         <SourceChoice
-          sources={plan.sources} chosen={from} choose={setSource} waiting={!current}
-          alone={sowable && plan.window ? say('best sown {best}, {chance}', { best: dayWords(plan.window.best), chance: chanceWords(plan.chance) }) : undefined}
+          sources={plan.sources}
+          chosen={from}
+          choose={setSource}
+          waiting={!current}
+          alone={
+            sowable && plan.window
+              ? say('best sown {best}, {chance}', { best: dayWords(plan.window.best), chance: chanceWords(plan.chance) })
+              : undefined
+          }
         />
       </div>
       {!understood.wish?.siteId && (
@@ -144,12 +183,18 @@ function Taking({ understood, current, done }: { understood: Understood; current
         </Field>
       )}
       <button
-        className="act act-main" disabled={!site || !current || take.isPending || (!from && !sowable)}
-        onClick={() => take.mutate(order, {
-          onSuccess: (taken) => { done(); void navigate(`/orders/${taken.number}`); },
-          // What has become of the answer was said; pressed again, it is taken on these terms.
-          onError: (refused) => setOnAnyTerms(refused.problems.some((each) => each.field === 'seen')),
-        })}
+        className="act act-main"
+        disabled={!site || !current || take.isPending || (!from && !sowable)}
+        onClick={() =>
+          take.mutate(order, {
+            onSuccess: (taken) => {
+              done();
+              void navigate(`/orders/${taken.number}`);
+            },
+            // What has become of the answer was said; pressed again, it is taken on these terms.
+            onError: (refused) => setOnAnyTerms(refused.problems.some((each) => each.field === 'seen')),
+          })
+        }
       >
         {takingWords(from, plan.answer)}
       </button>

@@ -6,9 +6,15 @@ import { say } from '../words/say';
 
 /** Batches that could give what is wished, and a sowing of its own; one of them is chosen. */
 export function SourceChoice({
-  sources, chosen, choose, alone, waiting,
+  sources,
+  chosen,
+  choose,
+  alone,
+  waiting,
 }: {
-  sources: Source[]; chosen: Source | undefined; choose: (source: number | 'SOW') => void;
+  sources: Source[];
+  chosen: Source | undefined;
+  choose: (source: number | 'SOW') => void;
   /** A sowing of its own in words; missing where it cannot be. */
   alone: string | undefined;
   /** Whether the sources are those of an earlier wish. */
@@ -23,7 +29,11 @@ export function SourceChoice({
           <SourceWords source={source} />
         </Choice>
       ))}
-      {alone && <Choice checked={!chosen} choose={() => choose('SOW')}><strong>{say('A sowing of its own')}</strong>: {alone}</Choice>}
+      {alone && (
+        <Choice checked={!chosen} choose={() => choose('SOW')}>
+          <strong>{say('A sowing of its own')}</strong>: {alone}
+        </Choice>
+      )}
     </fieldset>
   );
 }
@@ -42,11 +52,24 @@ export function SourceWords({ source }: { source: Source }) {
   const { saving } = source;
   return source.kind === 'FREE' ? (
     <>
-      <strong>{say('Batch {batch}, {free} free', { batch: source.batch, free: source.free })}</strong>{say(': {what}, ready {ready}. All who were promised of it, in time: {chance}.', { what: source.stage === 'PLANNED' ? say('to be sown {sowDay}', { sowDay: dayWords(source.sowDay) }) : `${nameWords(source.stage).toLowerCase()}, ${source.place.toLowerCase()}`, ready: spreadWords(source.ready), chance: chanceWords(source.chance) })}
+      <strong>{say('Batch {batch}, {free} free', { batch: source.batch, free: source.free })}</strong>
+      {say(': {what}, ready {ready}. All who were promised of it, in time: {chance}.', {
+        what:
+          source.stage === 'PLANNED'
+            ? say('to be sown {sowDay}', { sowDay: dayWords(source.sowDay) })
+            : `${nameWords(source.stage).toLowerCase()}, ${source.place.toLowerCase()}`,
+        ready: spreadWords(source.ready),
+        chance: chanceWords(source.chance),
+      })}
     </>
   ) : (
     <>
-      <strong>{say('Sown together with batch {batch}', { batch: source.batch })}</strong>{say(', on {sowDay}{more}. All in time: {chance}.', { sowDay: dayWords(source.sowDay), more: saving ? savingWords(saving) : '', chance: chanceWords(source.chance) })}
+      <strong>{say('Sown together with batch {batch}', { batch: source.batch })}</strong>
+      {say(', on {sowDay}{more}. All in time: {chance}.', {
+        sowDay: dayWords(source.sowDay),
+        more: saving ? savingWords(saving) : '',
+        chance: chanceWords(source.chance),
+      })}
     </>
   );
 }
@@ -54,11 +77,14 @@ export function SourceWords({ source }: { source: Source }) {
 /** "; saves 1 tray, 6 minutes; takes 12 seeds more" */
 export function savingWords(saving: NonNullable<Source['saving']>): string {
   const { trays, seeds, minutes } = saving;
-  const named = (sign: 1 | -1) => [
-    sign * trays > 0 && say('{trays, plural, one {# tray} other {# trays}}', { trays: sign * trays }),
-    sign * seeds > 0 && say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sign * seeds }),
-    sign * minutes > 0 && say('{minutes, plural, one {# minute} other {# minutes}}', { minutes: sign * minutes }),
-  ].filter(Boolean).join(', ');
+  const named = (sign: 1 | -1) =>
+    [
+      sign * trays > 0 && say('{trays, plural, one {# tray} other {# trays}}', { trays: sign * trays }),
+      sign * seeds > 0 && say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sign * seeds }),
+      sign * minutes > 0 && say('{minutes, plural, one {# minute} other {# minutes}}', { minutes: sign * minutes }),
+    ]
+      .filter(Boolean)
+      .join(', ');
   const saved = named(1);
   const more = named(-1);
   return `${saved ? say('; saves {saved}', { saved }) : ''}${more ? say('; takes {more} more', { more }) : ''}`;

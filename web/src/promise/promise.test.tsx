@@ -7,19 +7,68 @@ import { PromiseAnswer } from './PromiseAnswer';
 import { PromiseSheet, changedBy } from './PromiseSheet';
 
 const plan: PlanView = {
-  answer: 'YES', conditions: [], reasons: [], offers: [], sources: [], possible: true, plantsToAimFor: 412, options: [], windowOpen: true, pottings: [],
+  answer: 'YES',
+  conditions: [],
+  reasons: [],
+  offers: [],
+  sources: [],
+  possible: true,
+  plantsToAimFor: 412,
+  options: [],
+  windowOpen: true,
+  pottings: [],
   chosen: { seedsPerCell: 2, cells: 449, trays: 8, seeds: 898, chance: 0.95 },
-  window: { earliest: '2027-05-01', earliestBecause: 'LEAVES', best: '2027-05-05', latest: '2027-05-08', evenOdds: '2027-05-10', chance: 0.95, open: true },
-  chance: 0.9, obstacles: [], emergencePlace: 'Warm room', growingPlace: 'Cool house', hardeningPlace: 'Frames', hardeningDays: 5, slots: 8,
+  window: {
+    earliest: '2027-05-01',
+    earliestBecause: 'LEAVES',
+    best: '2027-05-05',
+    latest: '2027-05-08',
+    evenOdds: '2027-05-10',
+    chance: 0.95,
+    open: true,
+  },
+  chance: 0.9,
+  obstacles: [],
+  emergencePlace: 'Warm room',
+  growingPlace: 'Cool house',
+  hardeningPlace: 'Frames',
+  hardeningDays: 5,
+  slots: 8,
   stays: [{ place: 'Warm room', from: '2027-05-05', to: '2027-05-10', slots: 8 }],
   outlay: { slotDays: 300, mostSlots: 8, mix: 23.5, seeds: 898, labels: 8, hours: 0.5, cost: 60 },
-  lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 }, path: 'STRAIGHT', containers: [{ code: 'module-60', name: 'Module tray of 60' }], places: [{ id: 2, name: 'Lit shelf' }], crop: 'Curly kale', target: '2027-06-12',
+  lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 },
+  path: 'STRAIGHT',
+  containers: [{ code: 'module-60', name: 'Module tray of 60' }],
+  places: [{ id: 2, name: 'Lit shelf' }],
+  crop: 'Curly kale',
+  target: '2027-06-12',
 };
-const offer: OfferView = { change: 'DAY', target: '2027-06-12', plants: 400, container: 'module-60', containerName: 'Module tray of 60', siteId: 7, chance: 0.85 };
+const offer: OfferView = {
+  change: 'DAY',
+  target: '2027-06-12',
+  plants: 400,
+  container: 'module-60',
+  containerName: 'Module tray of 60',
+  siteId: 7,
+  chance: 0.85,
+};
 const understood: Understood = {
   wish: { varietyId: 1, container: 'module-60', plants: 400, leavesFrom: 4, leavesTo: 5, target: '2027-06-12', siteId: 7 },
-  growerId: 1, missing: [], notUnderstood: ['maybe'], plan,
-  words: { plants: 400, variety: 'Blue Lantern', crop: 'Curly kale', container: 'Module tray of 60', leavesFrom: 4, leavesTo: 5, target: '2027-06-12', site: 'Near', grower: 'Field one' },
+  growerId: 1,
+  missing: [],
+  notUnderstood: ['maybe'],
+  plan,
+  words: {
+    plants: 400,
+    variety: 'Blue Lantern',
+    crop: 'Curly kale',
+    container: 'Module tray of 60',
+    leavesFrom: 4,
+    leavesTo: 5,
+    target: '2027-06-12',
+    site: 'Near',
+    grower: 'Field one',
+  },
 };
 
 describe('the answer', () => {
@@ -34,7 +83,13 @@ describe('the answer', () => {
 
   it('is a no with its reason, nothing of what it would take, and offers', () => {
     const chosen = vi.fn();
-    show(<PromiseAnswer plan={{ ...plan, answer: 'NO', reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }], offers: [offer] }} today="2027-04-15" choose={chosen} />);
+    show(
+      <PromiseAnswer
+        plan={{ ...plan, answer: 'NO', reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }], offers: [offer] }}
+        today="2027-04-15"
+        choose={chosen}
+      />,
+    );
     expect(screen.getByRole('heading', { name: 'No' })).toBeTruthy();
     expect(screen.getByText(/It is too late to sow for Sat 12 Jun/)).toBeTruthy();
     expect(screen.queryByText('What it takes')).toBeNull();
@@ -43,9 +98,24 @@ describe('the answer', () => {
   });
 
   it('is a yes if with every condition', () => {
-    show(<PromiseAnswer plan={{ ...plan, answer: 'YES_IF', conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 1, from: '2027-05-01', to: '2027-05-03' }, { kind: 'InTheWay', obstacle: { kind: 'SeedToBuy', needed: 1200, left: 1, by: '2027-05-05' } }] }} today="2027-04-15" choose={() => undefined} />);
+    show(
+      <PromiseAnswer
+        plan={{
+          ...plan,
+          answer: 'YES_IF',
+          conditions: [
+            { kind: 'NoRoom', place: { number: 2 }, trayPlaces: 1, from: '2027-05-01', to: '2027-05-03' },
+            { kind: 'InTheWay', obstacle: { kind: 'SeedToBuy', needed: 1200, left: 1, by: '2027-05-05' } },
+          ],
+        }}
+        today="2027-04-15"
+        choose={() => undefined}
+      />,
+    );
     expect(screen.getByText('Room must be found: Lit shelf lacks 1 tray place from Sat 1 May to Mon 3 May.')).toBeTruthy();
-    expect(screen.getByText('1,200 seeds are needed and 1 is left in the lot. Choose fewer seeds per cell, another lot, or buy seed by Wed 5 May.')).toBeTruthy();
+    expect(
+      screen.getByText('1,200 seeds are needed and 1 is left in the lot. Choose fewer seeds per cell, another lot, or buy seed by Wed 5 May.'),
+    ).toBeTruthy();
   });
 });
 
@@ -53,7 +123,10 @@ describe('an offer taken', () => {
   it.each<[Partial<OfferView>, Partial<Wish>]>([
     [{ target: '2027-06-20' }, { target: '2027-06-20' }],
     [{ change: 'QUANTITY', plants: 250 }, { plants: 250 }],
-    [{ change: 'CONTAINER', container: 'pot-7' }, { container: 'pot-7', containerPath: null }],
+    [
+      { change: 'CONTAINER', container: 'pot-7' },
+      { container: 'pot-7', containerPath: null },
+    ],
     [{ change: 'SITE', siteId: 9, site: 'Far' }, { siteId: 9 }],
   ])('%o changes the wish', (more, changed) => {
     expect(changedBy(understood.wish!, { ...offer, ...more })).toEqual({ ...understood.wish, ...changed });
@@ -71,15 +144,20 @@ describe('the question', () => {
     await waitFor(() => expect((screen.getByRole('button', { name: 'Promise it: take the order' }) as HTMLButtonElement).disabled).toBe(false));
     fireEvent.click(screen.getByRole('button', { name: 'Promise it: take the order' }));
     await waitFor(() => expect(calls.at(-1)?.path === '/api/orders' || calls.some((call) => call.path === '/api/orders')).toBe(true));
-    expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({ growerId: 1, siteId: 7, lines: [{ wish: understood.wish, seen: 'YES' }] });
+    expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
+      growerId: 1,
+      siteId: 7,
+      lines: [{ wish: understood.wish, seen: 'YES' }],
+    });
   });
 
   it('says what is still missing, and what cannot be', async () => {
     fakeServer({
       'GET /api/choices': sampleChoices,
-      'POST /api/promises': ({ body }: { body: unknown }) => (JSON.stringify(body).includes('many')
-        ? new Status(422, { detail: 'x', errors: [{ field: 'text', message: 'Ask for 1 to 100000 plants.' }] })
-        : { missing: ['for which day'], notUnderstood: [] }),
+      'POST /api/promises': ({ body }: { body: unknown }) =>
+        JSON.stringify(body).includes('many')
+          ? new Status(422, { detail: 'x', errors: [{ field: 'text', message: 'Ask for 1 to 100000 plants.' }] })
+          : { missing: ['for which day'], notUnderstood: [] },
     });
     show(<PromiseSheet today="2027-04-15" />);
     fireEvent.click(screen.getByRole('button', { name: /Can we/ }));

@@ -24,12 +24,17 @@ export function ChangeOrder({ order }: { order: OrderView }) {
     answered(api.POST('/api/orders/{number}/changes', { params: { path: { number: order.number } }, body: { requestId, ...entry } })),
   );
   const edit: OrderEdit = {
-    kind, withdraw: false,
+    kind,
+    withdraw: false,
     ...(line ? { line: Number(line) } : {}),
     ...(kind === 'PLANTS' && plants.trim() ? { plants: Number(plants) } : {}),
     ...(kind === 'DAY' && target ? { target } : {}),
   };
-  const changed = (set: () => void) => { set(); setShown(undefined); make.reset(); };
+  const changed = (set: () => void) => {
+    set();
+    setShown(undefined);
+    make.reset();
+  };
   const problem = (field: string) => ask.error?.problemAt(field) ?? make.error?.problemAt(field);
   const known = ['line', 'plants', 'target'];
   const other = [ask.error, make.error].find((error) => error && !error.problems.some((each) => known.some((field) => each.field.endsWith(field))));
@@ -37,7 +42,8 @@ export function ChangeOrder({ order }: { order: OrderView }) {
     <details className="board p-4">
       <summary className="trail min-h-11 content-center">{say('Change or cancel')}</summary>
       <form
-        className="flex flex-col gap-3" noValidate
+        className="flex flex-col gap-3"
+        noValidate
         onSubmit={(event) => {
           event.preventDefault();
           ask.mutate(edit, { onSuccess: (consequences) => setShown({ edit, consequences }) });
@@ -54,7 +60,11 @@ export function ChangeOrder({ order }: { order: OrderView }) {
           <Field name={say('Of which line')} problem={problem('line')}>
             <Select className="entry" value={line} onChange={(event) => changed(() => setLine(event.target.value))}>
               <option value="">{kind === 'PLANTS' ? say('Choose…') : say('All lines')}</option>
-              {wanted.map((each) => <option key={each.line} value={each.line}>{each.plants} {each.variety}</option>)}
+              {wanted.map((each) => (
+                <option key={each.line} value={each.line}>
+                  {each.plants} {each.variety}
+                </option>
+              ))}
             </Select>
           </Field>
         )}
@@ -69,7 +79,9 @@ export function ChangeOrder({ order }: { order: OrderView }) {
           </Field>
         )}
         <Refusal message={other?.message} />
-        <button className="act" disabled={ask.isPending}>{say('What follows from it?')}</button>
+        <button className="act" disabled={ask.isPending}>
+          {say('What follows from it?')}
+        </button>
       </form>
       {shown && (
         <div className="mt-3 flex flex-col gap-3" aria-live="polite">
@@ -81,8 +93,20 @@ export function ChangeOrder({ order }: { order: OrderView }) {
             </label>
           )}
           <button
-            type="button" className="act act-main" disabled={make.isPending || shown.consequences.lines.some((each) => each.growing?.answer === 'NO')}
-            onClick={() => make.mutate({ edit: { ...shown.edit, withdraw } }, { onSuccess: () => { setShown(undefined); setPlants(''); } })}
+            type="button"
+            className="act act-main"
+            disabled={make.isPending || shown.consequences.lines.some((each) => each.growing?.answer === 'NO')}
+            onClick={() =>
+              make.mutate(
+                { edit: { ...shown.edit, withdraw } },
+                {
+                  onSuccess: () => {
+                    setShown(undefined);
+                    setPlants('');
+                  },
+                },
+              )
+            }
           >
             {doing(shown.edit)}
           </button>

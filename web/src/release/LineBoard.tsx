@@ -15,35 +15,73 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
   if (line.cancelledOn) {
     return (
       <article className="board p-3 text-pencil" aria-label={say('Line {line}', { line: line.line })}>
-        <span className="line-through">{line.plants} {line.variety}</span>{' '}{say('cancelled {cancelledOn}', { cancelledOn: dayWords(line.cancelledOn) })}
+        <span className="line-through">
+          {line.plants} {line.variety}
+        </span>{' '}
+        {say('cancelled {cancelledOn}', { cancelledOn: dayWords(line.cancelledOn) })}
       </article>
     );
   }
   return (
     <article className="board p-3" aria-label={say('Line {line}', { line: line.line })}>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h2 className="grow">{line.plants}{line.countedIn === 'CLUMPS' && say(' clumps of')} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span></h2>
+        <h2 className="grow">
+          {line.plants}
+          {line.countedIn === 'CLUMPS' && say(' clumps of')} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span>
+        </h2>
         <span>
           {nameWords(line.standing)}
-          {line.released < line.plants && <span className={line.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{say(', in time {chance}', { chance: chanceWords(line.chance) })}</span>}
+          {line.released < line.plants && (
+            <span className={line.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>
+              {say(', in time {chance}', { chance: chanceWords(line.chance) })}
+            </span>
+          )}
         </span>
       </div>
       <p className="text-pencil">
-        {say('{leavesFrom} to {leavesTo} true leaves in {container}', { leavesFrom: line.leavesFrom, leavesTo: line.leavesTo, container: line.container.toLowerCase() })}
-        {line.target !== order.target && <>{say(', wanted on')}{' '}<strong>{dayWords(line.target)}</strong></>}
+        {say('{leavesFrom} to {leavesTo} true leaves in {container}', {
+          leavesFrom: line.leavesFrom,
+          leavesTo: line.leavesTo,
+          container: line.container.toLowerCase(),
+        })}
+        {line.target !== order.target && (
+          <>
+            {say(', wanted on')} <strong>{dayWords(line.target)}</strong>
+          </>
+        )}
         {say('; {accepted} count as whole', { accepted: line.accepted })}
       </p>
-      {(line.released > 0 || line.ready > 0) && <p>{say('{released} of {plants} gone, {ready} ready to go.', { released: line.released, plants: line.plants, ready: line.ready })}</p>}
+      {(line.released > 0 || line.ready > 0) && (
+        <p>{say('{released} of {plants} gone, {ready} ready to go.', { released: line.released, plants: line.plants, ready: line.ready })}</p>
+      )}
       <ul className="mt-1 divide-y divide-rule border-t border-rule">
         {line.supplies.map(({ batch, plants }) => (
           <li key={batch.number}>
             <Link to={`/batches/${batch.number}`} className="grid min-h-12 items-center gap-x-3 py-1 hover:bg-wash sm:grid-cols-[10.500rem_1fr]">
-              <span className="font-semibold"><StageMark stage={batch.stage} named size={28} /></span>
-              <span>
-                {say('{what}batch {number}, {trays},', { what: plants === line.plants ? '' : say('{plants} from ', { plants }), number: batch.number, trays: trayWords(batch.trays) })}{' '}
-              <span className="text-pencil">
-                {say('{what}{more}{what2}ready {ready}{more2}', { what: batch.stage === 'PLANNED' ? say('sow on {sowDay}; ', { sowDay: dayWords(batch.sowDay) }) : '', more: batch.traysToSow > 0 ? say('part sown, {trays, plural, one {# tray} other {# trays}} to go; ', { trays: batch.traysToSow }) : '', what2: batch.problem ? `${batch.problem} ` : '', ready: spreadWords(batch.ready), more2: batch.promises.length > 1 ? say('; shared with {lines, plural, one {# other line} other {# other lines}}', { lines: batch.promises.length - 1 }) : '' })}
+              <span className="font-semibold">
+                <StageMark stage={batch.stage} named size={28} />
               </span>
+              <span>
+                {say('{what}batch {number}, {trays},', {
+                  what: plants === line.plants ? '' : say('{plants} from ', { plants }),
+                  number: batch.number,
+                  trays: trayWords(batch.trays),
+                })}{' '}
+                <span className="text-pencil">
+                  {say('{what}{more}{what2}ready {ready}{more2}', {
+                    what: batch.stage === 'PLANNED' ? say('sow on {sowDay}; ', { sowDay: dayWords(batch.sowDay) }) : '',
+                    more:
+                      batch.traysToSow > 0
+                        ? say('part sown, {trays, plural, one {# tray} other {# trays}} to go; ', { trays: batch.traysToSow })
+                        : '',
+                    what2: batch.problem ? `${batch.problem} ` : '',
+                    ready: spreadWords(batch.ready),
+                    more2:
+                      batch.promises.length > 1
+                        ? say('; shared with {lines, plural, one {# other line} other {# other lines}}', { lines: batch.promises.length - 1 })
+                        : '',
+                  })}
+                </span>
               </span>
             </Link>
           </li>
@@ -53,7 +91,9 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
       <details>
         <summary className="trail min-h-8 content-center text-sm">{say('How to plant')}</summary>
         <ul className="list-disc pl-5">
-          {line.planting.map((words) => <li key={words}>{words}</li>)}
+          {line.planting.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
         </ul>
       </details>
     </article>
@@ -63,13 +103,17 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
 /** Plants of a line that nothing grows for. */
 function Missing({ line, order, missing, mayGrow }: { line: LineView; order: OrderView; missing: number; mayGrow: boolean }) {
   const grow = useNumberedChange((entry: { line: number }, requestId) =>
-    answered(api.POST('/api/orders/{number}/lines/{line}/supplies', { params: { path: { number: order.number, line: entry.line } }, body: { requestId } })),
+    answered(
+      api.POST('/api/orders/{number}/lines/{line}/supplies', { params: { path: { number: order.number, line: entry.line } }, body: { requestId } }),
+    ),
   );
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-brick bg-brick-wash p-3">
       <strong className="text-brick">{say('Nothing grows for {missing} of them.', { missing })}</strong>
       {mayGrow && (
-        <button className="act" disabled={grow.isPending} onClick={() => grow.mutate({ line: line.line })}>{say('Sow {plants, plural, one {# plant} other {# plants}} for this line', { plants: missing })}</button>
+        <button className="act" disabled={grow.isPending} onClick={() => grow.mutate({ line: line.line })}>
+          {say('Sow {plants, plural, one {# plant} other {# plants}} for this line', { plants: missing })}
+        </button>
       )}
       <Refusal message={grow.error?.message} />
     </div>

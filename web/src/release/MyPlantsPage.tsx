@@ -19,7 +19,9 @@ export function MyPlantsPage() {
       <h1 className="mb-4">{say('Your plants')}</h1>
       {coming.length === 0 && <Nothing>{say('Nothing is being grown for you just now.')}</Nothing>}
       <ul className="flex flex-col gap-4">
-        {coming.map((order) => <Coming key={order.number} order={order} />)}
+        {coming.map((order) => (
+          <Coming key={order.number} order={order} />
+        ))}
       </ul>
       {gone.length > 0 && (
         <>
@@ -27,9 +29,16 @@ export function MyPlantsPage() {
           <ul className="flex flex-col gap-4">
             {gone.map((order) => (
               <li key={order.number} className="board p-4">
-                {order.lines.filter((line) => !line.cancelledOn).map((line) => (
-                  <p key={line.line}><strong>{line.plants} {line.variety}</strong> {line.crop.toLowerCase()}</p>
-                ))}
+                {order.lines
+                  .filter((line) => !line.cancelledOn)
+                  .map((line) => (
+                    <p key={line.line}>
+                      <strong>
+                        {line.plants} {line.variety}
+                      </strong>{' '}
+                      {line.crop.toLowerCase()}
+                    </p>
+                  ))}
                 <p className="mb-2">{say('wanted {target}', { target: dayWords(order.target) })}</p>
                 <Notes order={order} />
               </li>
@@ -58,11 +67,18 @@ function Coming({ order }: { order: OrderView }) {
   const wanted = order.lines.filter((line) => !line.cancelledOn);
   return (
     <li className="board p-4">
-      <p className="mb-2 text-pencil">{say('Order {number}, wanted on', { number: order.number })}{' '}<strong className="text-ink">{dayWords(order.target)}</strong>{' '}{say('at {site}', { site: order.site })}</p>
+      <p className="mb-2 text-pencil">
+        {say('Order {number}, wanted on', { number: order.number })} <strong className="text-ink">{dayWords(order.target)}</strong>{' '}
+        {say('at {site}', { site: order.site })}
+      </p>
       <ul className="flex flex-col gap-4">
-        {wanted.map((line) => <ComingLine key={line.line} line={line} order={order} />)}
+        {wanted.map((line) => (
+          <ComingLine key={line.line} line={line} order={order} />
+        ))}
       </ul>
-      <div className="mt-2"><Notes order={order} /></div>
+      <div className="mt-2">
+        <Notes order={order} />
+      </div>
     </li>
   );
 }
@@ -73,18 +89,32 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
     <li className="flex items-start gap-3">
       {batch && <StageMark stage={batch.stage} size={44} />}
       <div className="grow">
-        <h2>{line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span></h2>
-        {line.target !== order.target && <p>{say('for')}{' '}<strong>{dayWords(line.target)}</strong></p>}
+        <h2>
+          {line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span>
+        </h2>
+        {line.target !== order.target && (
+          <p>
+            {say('for')} <strong>{dayWords(line.target)}</strong>
+          </p>
+        )}
         <p className="text-lg">{answer(line)}</p>
         {batch?.ready && line.ready === 0 && line.released < line.plants && (
           <p className="text-pencil">
-            {say('Ready {ready}. {what}', { ready: spreadWords(batch.ready), what: batch.stage === 'PLANNED' ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }) : say('Sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }) })}
+            {say('Ready {ready}. {what}', {
+              ready: spreadWords(batch.ready),
+              what:
+                batch.stage === 'PLANNED'
+                  ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) })
+                  : say('Sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }),
+            })}
           </p>
         )}
         <details>
           <summary className="trail min-h-11 content-center">{say('What to do on the day')}</summary>
           <ul className="list-disc pl-5">
-            {line.planting.map((words) => <li key={words}>{words}</li>)}
+            {line.planting.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
           </ul>
         </details>
       </div>

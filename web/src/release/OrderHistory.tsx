@@ -12,7 +12,10 @@ export function OrderHistory({ order }: { order: OrderView }) {
         {order.changes.map((change, index) => (
           <li key={index} className="flex flex-wrap gap-x-3 px-3 py-2">
             <span>{changeWords(change, order)}</span>
-            <span className="text-pencil">{dayWords(change.day)}{change.by && `, ${change.by}`}</span>
+            <span className="text-pencil">
+              {dayWords(change.day)}
+              {change.by && `, ${change.by}`}
+            </span>
           </li>
         ))}
       </ol>
@@ -29,7 +32,11 @@ export function changeWords(change: OrderChange, order: OrderView): string {
     case 'PLANTS_CHANGED':
       return say('{variety}: {after} plants instead of {before}.', { variety, after: change.after, before: change.before });
     case 'DAY_MOVED':
-      return say('{variety}: wanted on {after} instead of {before}.', { variety, after: dayWords(change.after ?? ''), before: dayWords(change.before ?? '') });
+      return say('{variety}: wanted on {after} instead of {before}.', {
+        variety,
+        after: dayWords(change.after ?? ''),
+        before: dayWords(change.before ?? ''),
+      });
     case 'LINE_CANCELLED':
       return say('{variety}: {plants, plural, one {# plant} other {# plants}} cancelled.', { variety, plants: Number(change.before) });
   }

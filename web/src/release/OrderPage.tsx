@@ -25,21 +25,28 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
   return (
     <>
       <p className="text-pencil">{say('Order {number}, taken {placedOn}', { number: view.number, placedOn: dayWords(view.placedOn) })}</p>
-      <h1>{wanted.length === 1 ? <What line={wanted[0]!} /> : `${say('{lines, plural, one {# line} other {# lines}}', { lines: wanted.length })}, ${say('{plants, plural, one {# plant} other {# plants}}', { plants: total(wanted, (line) => line.plants) })}`}</h1>
+      <h1>
+        {wanted.length === 1 ? (
+          <What line={wanted[0]!} />
+        ) : (
+          `${say('{lines, plural, one {# line} other {# lines}}', { lines: wanted.length })}, ${say('{plants, plural, one {# plant} other {# plants}}', { plants: total(wanted, (line) => line.plants) })}`
+        )}
+      </h1>
       <p className="mb-5">
-        {say('for {grower}, {site} ({altitude}), wanted on', { grower: view.grower, site: view.site, altitude: altitude(view.altitude) })}{' '}<strong>{dayWords(view.target)}</strong>
+        {say('for {grower}, {site} ({altitude}), wanted on', { grower: view.grower, site: view.site, altitude: altitude(view.altitude) })}{' '}
+        <strong>{dayWords(view.target)}</strong>
       </p>
       <div className="grid gap-6 lg:grid-cols-[1fr_24rem]">
         <section aria-label={say('Lines')} className="flex min-w-0 flex-col gap-4">
-          {view.lines.map((line) => <LineBoard key={line.line} line={line} order={view} mayGrow={mayRelease} />)}
+          {view.lines.map((line) => (
+            <LineBoard key={line.line} line={line} order={view} mayGrow={mayRelease} />
+          ))}
           <OrderHistory order={view} />
         </section>
         <section aria-label={say('Release')} className="flex flex-col gap-4">
           <Standing order={view} wanted={wanted} />
           {mayRelease && ready && <ReleaseForm key={view.lines.map((line) => `${line.released}/${line.ready}`).join()} order={order.data} />}
-          {mayRelease && !ready && open && (
-            <Nothing>{say('Nothing is ready to go. Plants can be released once their hardening has ended.')}</Nothing>
-          )}
+          {mayRelease && !ready && open && <Nothing>{say('Nothing is ready to go. Plants can be released once their hardening has ended.')}</Nothing>}
           <Notes order={view} />
           {mayRelease && open && <ChangeOrder order={view} />}
         </section>
@@ -49,7 +56,11 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
 }
 
 function What({ line }: { line: LineView }) {
-  return <>{line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span></>;
+  return (
+    <>
+      {line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span>
+    </>
+  );
 }
 
 const total = (lines: LineView[], of: (line: LineView) => number) => lines.reduce((sum, line) => sum + of(line), 0);
@@ -62,7 +73,13 @@ function Standing({ order, wanted }: { order: OrderView; wanted: LineView[] }) {
       <dt className="text-pencil">{say('Standing')}</dt>
       <dd className="font-semibold">{nameWords(order.standing)}</dd>
       <dt className="text-pencil">{say('Released')}</dt>
-      <dd>{say('{released} of {plants}{more}', { released, plants, more: wanted.every((line) => line.countedIn === 'CLUMPS') && wanted.length > 0 ? say(' clumps') : '' })}</dd>
+      <dd>
+        {say('{released} of {plants}{more}', {
+          released,
+          plants,
+          more: wanted.every((line) => line.countedIn === 'CLUMPS') && wanted.length > 0 ? say(' clumps') : '',
+        })}
+      </dd>
       {wanted.length === 1 && (
         <>
           <dt className="text-pencil">{say('Counts as whole with')}</dt>
@@ -92,7 +109,11 @@ export function Notes({ order }: { order: OrderView }) {
             <p className="text-pencil">{say('Delivery note {number}, {day}: taken back', { number: release.number, day: dayWords(release.day) })}</p>
           ) : (
             <a className="act w-full" href={`/api/releases/${release.number}/note.pdf`} target="_blank" rel="noreferrer">
-              {say('Delivery note {number}, {day}, {plants, plural, one {# plant} other {# plants}} (PDF)', { number: release.number, day: dayWords(release.day), plants: release.plants })}
+              {say('Delivery note {number}, {day}, {plants, plural, one {# plant} other {# plants}} (PDF)', {
+                number: release.number,
+                day: dayWords(release.day),
+                plants: release.plants,
+              })}
             </a>
           )}
         </li>

@@ -22,7 +22,8 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
   const wrong = release.error?.problems[0]?.message;
   return (
     <form
-      className="board flex flex-col gap-3 p-4" noValidate
+      className="board flex flex-col gap-3 p-4"
+      noValidate
       onSubmit={(event) => {
         event.preventDefault();
         release.mutate({ lines: going });
@@ -31,25 +32,41 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
       <h2>{say('Release')}</h2>
       {ready.map((line) => (
         <div key={line.line}>
-          <Field name={ready.length === 1 ? say('Plants') : say('Plants, {variety}', { variety: line.variety })} problem={ready.length === 1 ? wrong : undefined}>
+          <Field
+            name={ready.length === 1 ? say('Plants') : say('Plants, {variety}', { variety: line.variety })}
+            problem={ready.length === 1 ? wrong : undefined}
+          >
             <Input
-              className="entry" inputMode="numeric" value={typed[line.line] ?? ''} aria-invalid={release.error ? true : undefined}
+              className="entry"
+              inputMode="numeric"
+              value={typed[line.line] ?? ''}
+              aria-invalid={release.error ? true : undefined}
               onChange={(event) => setTyped({ ...typed, [line.line]: event.target.value })}
             />
           </Field>
           <ul className="mt-1 text-sm text-pencil">
-            {order.picks.find((each) => each.line === line.line)?.picks.map((pick) => (
-              <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
-                {say('{either, select, true {all} other {}} {plants} from {tray}, batch {batch}', { either: String(Boolean(pick.wholeTray)), plants: pick.plants, tray: pick.tray, batch: pick.batch })}
-              </li>
-            ))}
+            {order.picks
+              .find((each) => each.line === line.line)
+              ?.picks.map((pick) => (
+                <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
+                  {say('{either, select, true {all} other {}} {plants} from {tray}, batch {batch}', {
+                    either: String(Boolean(pick.wholeTray)),
+                    plants: pick.plants,
+                    tray: pick.tray,
+                    batch: pick.batch,
+                  })}
+                </li>
+              ))}
           </ul>
         </div>
       ))}
       <Caution>{say('Full trays are heavy; stack them with two people.')}</Caution>
       {release.error && (ready.length > 1 || !wrong) && <Refusal message={wrong ?? release.error.message} />}
       <button className="act act-main" disabled={release.isPending || !whole}>
-        {say('Release {what}{more}', { what: whole ? say('{plants, plural, one {# plant} other {# plants}}', { plants }) : say('plants'), more: whole && going.length > 1 ? say(' of {going} lines', { going: going.length }) : '' })}
+        {say('Release {what}{more}', {
+          what: whole ? say('{plants, plural, one {# plant} other {# plants}}', { plants }) : say('plants'),
+          more: whole && going.length > 1 ? say(' of {going} lines', { going: going.length }) : '',
+        })}
       </button>
     </form>
   );

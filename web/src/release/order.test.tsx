@@ -10,19 +10,54 @@ import { changeWords } from './OrderHistory';
 import { ReleaseForm } from './ReleaseForm';
 
 const batch = {
-  number: 214, variety: 'Blue Lantern', stage: 'READY', trays: [1001, 1002], traysToSow: 0, sowDay: '2027-04-01', plants: 100,
+  number: 214,
+  variety: 'Blue Lantern',
+  stage: 'READY',
+  trays: [1001, 1002],
+  traysToSow: 0,
+  sowDay: '2027-04-01',
+  plants: 100,
   promises: [samplePromise('Field one', 114), samplePromise('Field two', 115)],
 } as BatchSummary;
 
 const line = (more: Partial<LineView> = {}): LineView => ({
-  line: 1, varietyId: 1, variety: 'Blue Lantern', crop: 'Curly kale', containerCode: 'module-60', container: 'Module tray of 60', plants: 60,
-  leavesFrom: 4, leavesTo: 6, target: '2027-06-10', under: 0.03, accepted: 59, countedIn: 'PLANTS', released: 0, ready: 60, promised: 60,
-  standing: 'READY', chance: 0.9, supplies: [{ plants: 60, chance: 0.9, batch }], planting: ['Plant it deep.'], ...more,
+  line: 1,
+  varietyId: 1,
+  variety: 'Blue Lantern',
+  crop: 'Curly kale',
+  containerCode: 'module-60',
+  container: 'Module tray of 60',
+  plants: 60,
+  leavesFrom: 4,
+  leavesTo: 6,
+  target: '2027-06-10',
+  under: 0.03,
+  accepted: 59,
+  countedIn: 'PLANTS',
+  released: 0,
+  ready: 60,
+  promised: 60,
+  standing: 'READY',
+  chance: 0.9,
+  supplies: [{ plants: 60, chance: 0.9, batch }],
+  planting: ['Plant it deep.'],
+  ...more,
 });
 
 const order = (lines: LineView[]): OrderView => ({
-  number: 114, growerId: 1, grower: 'Field one', siteId: 7, site: 'Near', altitude: 480, target: '2027-06-10', placedOn: '2027-03-01',
-  standing: 'READY', chance: 0.9, lines, releases: [], changes: [],
+  number: 114,
+  growerId: 1,
+  grower: 'Field one',
+  siteId: 7,
+  site: 'Near',
+  altitude: 480,
+  target: '2027-06-10',
+  placedOn: '2027-03-01',
+  standing: 'READY',
+  chance: 0.9,
+  lines,
+  releases: [],
+  changes: [],
 });
 
 describe('whose plants they are', () => {
@@ -59,7 +94,10 @@ describe('a line', () => {
 describe('a release', () => {
   const picks: OrderWithPicks = {
     order: order([line(), line({ line: 2, variety: 'Stonecap', plants: 20, ready: 18 }), line({ line: 3, ready: 0 })]),
-    picks: [{ line: 1, picks: [{ batch: 214, tray: 'T1001', plants: 60, wholeTray: true }] }, { line: 2, picks: [] }],
+    picks: [
+      { line: 1, picks: [{ batch: 214, tray: 'T1001', plants: 60, wholeTray: true }] },
+      { line: 2, picks: [] },
+    ],
   };
 
   it('lets what is ready of all lines go with one note', async () => {
@@ -68,9 +106,15 @@ describe('a release', () => {
     expect(screen.getByText('all 60 from T1001, batch 214')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Plants, Stonecap'), { target: { value: '12' } });
     fireEvent.click(screen.getByRole('button', { name: 'Release 72 plants of 2 lines' }));
-    await waitFor(() => expect(calls.find((call) => call.path === '/api/releases')?.body).toMatchObject({
-      order: 114, lines: [{ line: 1, plants: 60 }, { line: 2, plants: 12 }],
-    }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/releases')?.body).toMatchObject({
+        order: 114,
+        lines: [
+          { line: 1, plants: 60 },
+          { line: 2, plants: 12 },
+        ],
+      }),
+    );
   });
 
   it('leaves out a line whose field is empty, and waits for whole numbers', () => {
@@ -84,11 +128,32 @@ describe('a release', () => {
 
 describe('a change of an order', () => {
   const consequences: Consequences = {
-    lines: [{
-      line: 1, variety: 'Blue Lantern', plantsBefore: 60, plantsAfter: 90, targetBefore: '2027-06-10', targetAfter: '2027-06-10', chanceBefore: 0.9,
-      chanceAfter: 0.8, growing: { plants: 30, withBatch: 214, answer: 'YES', chance: 0.8, sowDay: '2027-04-20' },
-    }],
-    batches: [{ batch: 214, stage: 'PLANNED', promisedBefore: 60, promisedAfter: 65, freeBefore: 5, freeAfter: 0, sowDayBefore: '2027-04-18', sowDayAfter: '2027-04-20', canBeWithdrawn: false }],
+    lines: [
+      {
+        line: 1,
+        variety: 'Blue Lantern',
+        plantsBefore: 60,
+        plantsAfter: 90,
+        targetBefore: '2027-06-10',
+        targetAfter: '2027-06-10',
+        chanceBefore: 0.9,
+        chanceAfter: 0.8,
+        growing: { plants: 30, withBatch: 214, answer: 'YES', chance: 0.8, sowDay: '2027-04-20' },
+      },
+    ],
+    batches: [
+      {
+        batch: 214,
+        stage: 'PLANNED',
+        promisedBefore: 60,
+        promisedAfter: 65,
+        freeBefore: 5,
+        freeAfter: 0,
+        sowDayBefore: '2027-04-18',
+        sowDayAfter: '2027-04-20',
+        canBeWithdrawn: false,
+      },
+    ],
   };
 
   it('shows what follows before it is made', async () => {
@@ -100,12 +165,17 @@ describe('a change of an order', () => {
     expect(screen.getByText(/Batch 214: 65 promised, 60 before; 0 free, 5 before. Sown on Tue 20 Apr instead of Sun 18 Apr/)).toBeTruthy();
     expect(calls.some((call) => call.path === '/api/orders/114/changes')).toBe(false);
     fireEvent.click(screen.getByRole('button', { name: 'Change it to 90 plants' }));
-    await waitFor(() => expect(calls.find((call) => call.path === '/api/orders/114/changes')?.body).toMatchObject({ edit: { line: 1, kind: 'PLANTS', plants: 90 } }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/orders/114/changes')?.body).toMatchObject({ edit: { line: 1, kind: 'PLANTS', plants: 90 } }),
+    );
   });
 
   it('is not made from what was shown for another one, nor where it cannot be grown', async () => {
     fakeServer({
-      'POST /api/orders/114/consequences': { ...consequences, lines: [{ ...consequences.lines[0]!, growing: { plants: 30, answer: 'NO', chance: 0 } }] },
+      'POST /api/orders/114/consequences': {
+        ...consequences,
+        lines: [{ ...consequences.lines[0]!, growing: { plants: 30, answer: 'NO', chance: 0 } }],
+      },
     });
     show(<ChangeOrder order={order([line({ ready: 0 })])} />);
     fireEvent.change(screen.getByLabelText('Plants wanted now'), { target: { value: '900' } });
@@ -122,6 +192,8 @@ describe('a change of an order', () => {
     ['DAY_MOVED', '2027-06-10', '2027-06-17', 'Blue Lantern: wanted on Thu 17 Jun instead of Thu 10 Jun.'],
     ['LINE_CANCELLED', '60', undefined, 'Blue Lantern: 60 plants cancelled.'],
   ] as const)('%s can be read afterwards', (kind, before, after, words) => {
-    expect(changeWords({ position: 1, day: '2027-05-01', by: 'Maro', kind, ...(before ? { before } : {}), ...(after ? { after } : {}) }, order([line()]))).toBe(words);
+    expect(
+      changeWords({ position: 1, day: '2027-05-01', by: 'Maro', kind, ...(before ? { before } : {}), ...(after ? { after } : {}) }, order([line()])),
+    ).toBe(words);
   });
 });

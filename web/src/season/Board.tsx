@@ -11,10 +11,23 @@ const SPARE_ROWS = 6;
 
 /** All batches under one another. Only the rows in sight are drawn, so that hundreds stay light. */
 export function Board({
-  batches, tried, scale, today, chosen, neighbours, mayChange, acts,
+  batches,
+  tried,
+  scale,
+  today,
+  chosen,
+  neighbours,
+  mayChange,
+  acts,
 }: {
-  batches: BoardBatch[]; tried: BoardBatch | undefined; scale: BoardScale; today: string; chosen: number | undefined;
-  neighbours: Set<number>; mayChange: boolean; acts: RowActs;
+  batches: BoardBatch[];
+  tried: BoardBatch | undefined;
+  scale: BoardScale;
+  today: string;
+  chosen: number | undefined;
+  neighbours: Set<number>;
+  mayChange: boolean;
+  acts: RowActs;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
@@ -44,22 +57,35 @@ export function Board({
       <div className="grid grid-cols-1 border-b border-ink text-xs text-pencil sm:grid-cols-[17rem_1fr]" aria-hidden>
         <span className="hidden px-2 py-1 sm:block">{say('Batch, and its chance')}</span>
         <span className="relative h-6">
-          {scale.mondays.filter((_, index) => index % every === 0).map((monday) => (
-            <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(scale.at(monday), 93)}%` }}>{shortDay(monday)}</span>
-          ))}
+          {scale.mondays
+            .filter((_, index) => index % every === 0)
+            .map((monday) => (
+              <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(scale.at(monday), 93)}%` }}>
+                {shortDay(monday)}
+              </span>
+            ))}
         </span>
       </div>
       <div
-        ref={frame} className={`relative h-[26rem] overflow-y-auto sm:min-h-72 ${at < 0 ? 'sm:h-[calc(100dvh-19rem)]' : 'sm:h-[calc(100dvh-33rem)]'}`} role="group" tabIndex={0}
-        aria-label={say('Season board')} onScroll={(event) => setTop(event.currentTarget.scrollTop)}
+        ref={frame}
+        className={`relative h-[26rem] overflow-y-auto sm:min-h-72 ${at < 0 ? 'sm:h-[calc(100dvh-19rem)]' : 'sm:h-[calc(100dvh-33rem)]'}`}
+        role="group"
+        tabIndex={0}
+        aria-label={say('Season board')}
+        onScroll={(event) => setTop(event.currentTarget.scrollTop)}
       >
         <div className="relative" style={{ height: batches.length * row }}>
           <Weeks scale={scale} today={today} />
           {batches.slice(first, last).map((batch, index) => (
             <div key={batch.number} className="absolute inset-x-0" style={{ top: (first + index) * row, height: row }}>
               <BoardRow
-                batch={batch} tried={tried?.number === batch.number ? tried : undefined} scale={scale}
-                chosen={chosen === batch.number} neighbour={neighbours.has(batch.number)} mayChange={mayChange} acts={acts}
+                batch={batch}
+                tried={tried?.number === batch.number ? tried : undefined}
+                scale={scale}
+                chosen={chosen === batch.number}
+                neighbour={neighbours.has(batch.number)}
+                mayChange={mayChange}
+                acts={acts}
               />
             </div>
           ))}

@@ -21,25 +21,37 @@ export interface RowActs {
  * its ready day and the heavy line of the day wanted. While a change is tried the tried path lies over the present one.
  */
 export const BoardRow = memo(function BoardRow({
-  batch, tried, scale, chosen, neighbour, mayChange, acts,
+  batch,
+  tried,
+  scale,
+  chosen,
+  neighbour,
+  mayChange,
+  acts,
 }: {
-  batch: BoardBatch; tried: BoardBatch | undefined; scale: BoardScale; chosen: boolean; neighbour: boolean;
-  mayChange: boolean; acts: RowActs;
+  batch: BoardBatch;
+  tried: BoardBatch | undefined;
+  scale: BoardScale;
+  chosen: boolean;
+  neighbour: boolean;
+  mayChange: boolean;
+  acts: RowActs;
 }) {
   const shown = tried ?? batch;
   return (
-    <div
-      className={`grid h-full grid-cols-1 border-b border-rule sm:grid-cols-[17rem_1fr] ${chosen ? 'bg-wash' : neighbour ? 'bg-ochre-wash' : ''}`}
-    >
+    <div className={`grid h-full grid-cols-1 border-b border-rule sm:grid-cols-[17rem_1fr] ${chosen ? 'bg-wash' : neighbour ? 'bg-ochre-wash' : ''}`}>
       <button
-        type="button" className="flex min-w-0 touch-none items-center gap-2 px-2 text-left text-sm select-none sm:border-r sm:border-rule"
-        onClick={() => acts.choose(batch)} onPointerDown={(event) => mayChange && acts.grab(batch, event)} aria-pressed={chosen}
+        type="button"
+        className="flex min-w-0 touch-none items-center gap-2 px-2 text-left text-sm select-none sm:border-r sm:border-rule"
+        onClick={() => acts.choose(batch)}
+        onPointerDown={(event) => mayChange && acts.grab(batch, event)}
+        aria-pressed={chosen}
       >
         <StageMark stage={batch.stage} size={22} />
         <span className="min-w-0 grow">
           <span className="block truncate font-semibold">
             {batch.number} {batch.variety}
-            {batch.pinned && <span className="font-normal text-pencil">{' '}{say('· by hand')}</span>}
+            {batch.pinned && <span className="font-normal text-pencil"> {say('· by hand')}</span>}
           </span>
           <span className="block truncate text-xs text-pencil">
             {batch.plants} {batch.crop.toLowerCase()}, {forWhom(batch.promises)}
@@ -47,7 +59,14 @@ export const BoardRow = memo(function BoardRow({
         </span>
         <span className={`shrink-0 text-xs ${shown.chance < 0.5 ? 'font-bold text-brick' : 'text-pencil'}`}>{Math.round(shown.chance * 100)} %</span>
       </button>
-      <div className="relative" title={say('ready {ready}; wanted {target}; {chance}', { ready: spreadWords(shown.ready), target: dayWords(batch.target), chance: chanceWords(shown.chance) })}>
+      <div
+        className="relative"
+        title={say('ready {ready}; wanted {target}; {chance}', {
+          ready: spreadWords(shown.ready),
+          target: dayWords(batch.target),
+          chance: chanceWords(shown.chance),
+        })}
+      >
         {!batch.sown && batch.window && <Window batch={batch} scale={scale} />}
         {tried && <Path batch={batch} scale={scale} faint />}
         <Path batch={shown} scale={scale} faint={false} />
@@ -66,7 +85,8 @@ function Window({ batch, scale }: { batch: BoardBatch; scale: BoardScale }) {
   const left = scale.at(window.earliest);
   return (
     <span
-      aria-hidden className="absolute top-1/2 h-6 -translate-y-1/2 border-2 border-dotted border-dusk"
+      aria-hidden
+      className="absolute top-1/2 h-6 -translate-y-1/2 border-2 border-dotted border-dusk"
       style={{ left: `${left}%`, width: `${Math.max(0.4, scale.at(addDays(window.latest, 1)) - left)}%` }}
     />
   );
@@ -81,7 +101,9 @@ function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; f
   const part = (from: string, to: string, look: string) => {
     const left = scale.at(from);
     const width = scale.at(to) - left;
-    return width > 0 ? <span aria-hidden className={`absolute top-1/2 -translate-y-1/2 ${look}`} style={{ left: `${left}%`, width: `${width}%` }} /> : null;
+    return width > 0 ? (
+      <span aria-hidden className={`absolute top-1/2 -translate-y-1/2 ${look}`} style={{ left: `${left}%`, width: `${width}%` }} />
+    ) : null;
   };
   return (
     <span className={faint ? 'opacity-30' : ''}>
@@ -92,7 +114,9 @@ function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; f
       {!faint && (
         <>
           {batch.emerged && up > batch.sowDay && <At day={up} stage="EMERGING" scale={scale} />}
-          {batch.pottings.map((potting, index) => <At key={index} day={potting.middle} stage="POTTED_ON" scale={scale} />)}
+          {batch.pottings.map((potting, index) => (
+            <At key={index} day={potting.middle} stage="POTTED_ON" scale={scale} />
+          ))}
           {batch.stageReached && stage < ready && <At day={stage} stage="HARDENING_OFF" scale={scale} />}
           {batch.ready && <At day={ready} stage="READY" scale={scale} />}
           {batch.pastLimit && <At day={batch.pastLimit.middle} stage="PAST_BEST" scale={scale} />}
@@ -142,11 +166,21 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
   };
   return (
     <button
-      type="button" role="slider" aria-label={say('Sow day of batch {number}', { number: batch.number })} aria-valuenow={Math.round(scale.at(shown.sowDay))}
-      aria-valuemin={0} aria-valuemax={100} aria-valuetext={dayWords(shown.sowDay)}
+      type="button"
+      role="slider"
+      aria-label={say('Sow day of batch {number}', { number: batch.number })}
+      aria-valuenow={Math.round(scale.at(shown.sowDay))}
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuetext={dayWords(shown.sowDay)}
       className="absolute top-1/2 z-10 flex h-8 min-w-8 -translate-x-1/2 -translate-y-1/2 cursor-ew-resize touch-none items-center justify-center border-2 border-dusk bg-board"
-      style={{ left: `${scale.at(shown.sowDay)}%` }} title={say('Sow {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })}
-      onPointerDown={onPointerDown} onPointerMove={onPointerMove} onPointerUp={onPointerUp} onPointerCancel={acts.forget} onKeyDown={onKeyDown}
+      style={{ left: `${scale.at(shown.sowDay)}%` }}
+      title={say('Sow {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={acts.forget}
+      onKeyDown={onKeyDown}
     >
       <StageMark stage="PLANNED" size={18} />
     </button>

@@ -11,8 +11,14 @@ import { say } from '../words/say';
 
 /** Whether changes go into the plan itself or are tried together in a draft beside it. */
 export function DraftBar({
-  season, draft, setDraft,
-}: { season: BoardView; draft: number | undefined; setDraft: (draft: number | undefined) => void }) {
+  season,
+  draft,
+  setDraft,
+}: {
+  season: BoardView;
+  draft: number | undefined;
+  setDraft: (draft: number | undefined) => void;
+}) {
   const [comparing, setComparing] = useState(false);
   const begin = useChange((name: string) => answered(api.POST('/api/drafts', { body: { name } })));
   const drop = useChange((id: number) => answered(api.DELETE('/api/drafts/{draft}', { params: { path: { draft: id } } })));
@@ -23,21 +29,47 @@ export function DraftBar({
     <div className={`flex flex-wrap items-center gap-2 ${present ? 'w-full border-l-4 border-ochre bg-ochre-wash p-2' : ''}`}>
       <label className="flex items-center gap-2 text-sm">
         <span className="font-semibold">{say('Changes go into')}</span>
-        <select className="entry w-auto" value={draft ?? ''} onChange={(event) => setDraft(event.target.value ? Number(event.target.value) : undefined)}>
+        <select
+          className="entry w-auto"
+          value={draft ?? ''}
+          onChange={(event) => setDraft(event.target.value ? Number(event.target.value) : undefined)}
+        >
           <option value="">{say('the plan itself')}</option>
-          {season.drafts.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
+          {season.drafts.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
         </select>
       </label>
       {!present && (
-        <button className="trail min-h-11 px-2" disabled={begin.isPending} onClick={() => begin.mutate(say('Draft {number}', { number }), { onSuccess: (begun) => setDraft(begun.id) })}>
+        <button
+          className="trail min-h-11 px-2"
+          disabled={begin.isPending}
+          onClick={() => begin.mutate(say('Draft {number}', { number }), { onSuccess: (begun) => setDraft(begun.id) })}
+        >
           {say('Begin a draft')}
         </button>
       )}
       {present && (
         <>
-          <button className="act" onClick={() => setComparing(true)}>{say('Compare with the plan')}</button>
-          <button className="act act-main" disabled={take.isPending} onClick={() => take.mutate(present.id, { onSuccess: () => setDraft(undefined) })}>{say('Make it the plan')}</button>
-          <button className="trail min-h-11 px-2" disabled={drop.isPending} onClick={() => drop.mutate(present.id, { onSuccess: () => setDraft(undefined) })}>{say('Throw it away')}</button>
+          <button className="act" onClick={() => setComparing(true)}>
+            {say('Compare with the plan')}
+          </button>
+          <button
+            className="act act-main"
+            disabled={take.isPending}
+            onClick={() => take.mutate(present.id, { onSuccess: () => setDraft(undefined) })}
+          >
+            {say('Make it the plan')}
+          </button>
+          <button
+            className="trail min-h-11 px-2"
+            disabled={drop.isPending}
+            onClick={() => drop.mutate(present.id, { onSuccess: () => setDraft(undefined) })}
+          >
+            {say('Throw it away')}
+          </button>
           <Sheet title={say('{name} beside the plan', { name: present.name })} wide open={comparing} close={() => setComparing(false)}>
             <Comparison draft={present.id} />
           </Sheet>
@@ -58,21 +90,53 @@ function Comparison({ draft }: { draft: number }) {
   return (
     <div className="text-sm">
       <table className="mb-4 w-full text-left">
-        <thead className="text-pencil"><tr><th className="font-normal" /><th className="font-normal">{say('Plan')}</th><th className="font-normal">{say('Draft')}</th></tr></thead>
+        <thead className="text-pencil">
+          <tr>
+            <th className="font-normal" />
+            <th className="font-normal">{say('Plan')}</th>
+            <th className="font-normal">{say('Draft')}</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr className="border-t border-rule"><th className="py-1 font-normal">{say('Chance of an order, mean')}</th><td>{Math.round(sums.chanceBefore * 100)} %</td><td><strong>{Math.round(sums.chance * 100)} %</strong></td></tr>
-          <tr className="border-t border-rule"><th className="py-1 font-normal">{say('Batches at risk')}</th><td>{sums.atRiskBefore}</td><td><strong>{sums.atRisk}</strong></td></tr>
-          <tr className="border-t border-rule"><th className="py-1 font-normal">{say('Lack of room, trays × days')}</th><td>{Math.round(sums.overflowBefore)}</td><td><strong>{Math.round(sums.overflow)}</strong></td></tr>
+          <tr className="border-t border-rule">
+            <th className="py-1 font-normal">{say('Chance of an order, mean')}</th>
+            <td>{Math.round(sums.chanceBefore * 100)} %</td>
+            <td>
+              <strong>{Math.round(sums.chance * 100)} %</strong>
+            </td>
+          </tr>
+          <tr className="border-t border-rule">
+            <th className="py-1 font-normal">{say('Batches at risk')}</th>
+            <td>{sums.atRiskBefore}</td>
+            <td>
+              <strong>{sums.atRisk}</strong>
+            </td>
+          </tr>
+          <tr className="border-t border-rule">
+            <th className="py-1 font-normal">{say('Lack of room, trays × days')}</th>
+            <td>{Math.round(sums.overflowBefore)}</td>
+            <td>
+              <strong>{Math.round(sums.overflow)}</strong>
+            </td>
+          </tr>
         </tbody>
       </table>
       {lines.length === 0 && <p className="text-pencil">{say('Nothing is changed in it yet. Drag a sowing while the draft is chosen.')}</p>}
       <ul>
         {lines.map((line) => (
           <li key={line.batch} className="border-t border-rule py-1.5">
-            <strong>{line.batch} {line.variety}</strong>{say(', wanted {target}', { target: shortDay(line.target) })}
-            {line.sowDay !== line.sowDayBefore && <>{say('; sown {sowDay} instead of {sowDayBefore}', { sowDay: shortDay(line.sowDay), sowDayBefore: shortDay(line.sowDayBefore) })}</>}
-            {line.places !== line.placesBefore && <>{say('; {places} instead of {placesBefore}', { places: line.places, placesBefore: line.placesBefore })}</>}
-            {say('; in time')}{' '}<strong>{chanceWords(line.chance)}</strong>{say(', was {chanceBefore}', { chanceBefore: chanceWords(line.chanceBefore) })}
+            <strong>
+              {line.batch} {line.variety}
+            </strong>
+            {say(', wanted {target}', { target: shortDay(line.target) })}
+            {line.sowDay !== line.sowDayBefore && (
+              <>{say('; sown {sowDay} instead of {sowDayBefore}', { sowDay: shortDay(line.sowDay), sowDayBefore: shortDay(line.sowDayBefore) })}</>
+            )}
+            {line.places !== line.placesBefore && (
+              <>{say('; {places} instead of {placesBefore}', { places: line.places, placesBefore: line.placesBefore })}</>
+            )}
+            {say('; in time')} <strong>{chanceWords(line.chance)}</strong>
+            {say(', was {chanceBefore}', { chanceBefore: chanceWords(line.chanceBefore) })}
           </li>
         ))}
       </ul>

@@ -19,9 +19,7 @@ export function ReschedulePage() {
   const asked = Number(useSearchParams()[0].get('batch'));
   const [picked, setPicked] = useState<Set<number>>(new Set(asked ? [asked] : []));
   const [days, setDays] = useState(asked ? '0' : '7');
-  const look = useChange(() =>
-    answered(api.POST('/api/reschedule/options', { body: { batches: [...picked], days: Number(days) } })),
-  );
+  const look = useChange(() => answered(api.POST('/api/reschedule/options', { body: { batches: [...picked], days: Number(days) } })));
   const { mutate } = look;
   useEffect(() => {
     if (asked) mutate(undefined);
@@ -30,7 +28,11 @@ export function ReschedulePage() {
   if (season.isError) return <Trouble error={season.error} retry={() => season.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = season.data.batches.filter((batch) =>
-    words.every((word) => `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.chance < 0.5 ? say('at risk') : ''}`.toLowerCase().includes(word)),
+    words.every((word) =>
+      `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.chance < 0.5 ? say('at risk') : ''}`
+        .toLowerCase()
+        .includes(word),
+    ),
   );
   const toggle = (batch: BoardBatch) => {
     const next = new Set(picked);
@@ -39,15 +41,32 @@ export function ReschedulePage() {
   };
   return (
     <>
-      <p><Link className="trail" to="/season">{say('Season')}</Link></p>
+      <p>
+        <Link className="trail" to="/season">
+          {say('Season')}
+        </Link>
+      </p>
       <h1 className="mb-3">{say('Reschedule')}</h1>
       <div className="grid gap-5 lg:grid-cols-[24rem_1fr]">
         <section aria-label={say('Which batches')} className="board h-fit p-4">
           <h2 className="mb-2">{say('Which batches')}</h2>
-          <input className="entry mb-2" type="search" aria-label={say('Find batches')} placeholder={say('a grower, kale, at risk…')} value={search} onChange={(event) => setSearch(event.target.value)} />
+          <input
+            className="entry mb-2"
+            type="search"
+            aria-label={say('Find batches')}
+            placeholder={say('a grower, kale, at risk…')}
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+          />
           <p className="mb-1 flex gap-3 text-sm">
-            <button className="trail min-h-11" onClick={() => setPicked(new Set(shown.slice(0, 60).map((batch) => batch.number)))}>{say('Pick these {value}', { value: Math.min(60, shown.length) })}</button>
-            {picked.size > 0 && <button className="trail min-h-11" onClick={() => setPicked(new Set())}>{say('Pick none')}</button>}
+            <button className="trail min-h-11" onClick={() => setPicked(new Set(shown.slice(0, 60).map((batch) => batch.number)))}>
+              {say('Pick these {value}', { value: Math.min(60, shown.length) })}
+            </button>
+            {picked.size > 0 && (
+              <button className="trail min-h-11" onClick={() => setPicked(new Set())}>
+                {say('Pick none')}
+              </button>
+            )}
           </p>
           <ul className="max-h-80 overflow-y-auto text-sm" tabIndex={0} aria-label={say('Batches')}>
             {shown.map((batch) => (
@@ -55,7 +74,10 @@ export function ReschedulePage() {
                 <label className="flex min-h-11 items-center gap-2">
                   <input type="checkbox" className="size-5 shrink-0" checked={picked.has(batch.number)} onChange={() => toggle(batch)} />
                   <StageMark stage={batch.stage} size={20} />
-                  <span>{batch.number} {batch.variety}, {forWhom(batch.promises)}, <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.target)}</span></span>
+                  <span>
+                    {batch.number} {batch.variety}, {forWhom(batch.promises)},{' '}
+                    <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.target)}</span>
+                  </span>
                 </label>
               </li>
             ))}
@@ -65,14 +87,24 @@ export function ReschedulePage() {
               <Input className="entry" inputMode="numeric" value={days} onChange={(event) => setDays(event.target.value)} />
             </Field>
           </div>
-          <button className="act act-main mt-3 w-full" disabled={picked.size === 0 || look.isPending || !/^-?\d+$/.test(days)} onClick={() => look.mutate(undefined)}>
-            {look.isPending ? say('Working it out…') : say('What can be done for {batches, plural, one {# batch} other {# batches}}', { batches: picked.size })}
+          <button
+            className="act act-main mt-3 w-full"
+            disabled={picked.size === 0 || look.isPending || !/^-?\d+$/.test(days)}
+            onClick={() => look.mutate(undefined)}
+          >
+            {look.isPending
+              ? say('Working it out…')
+              : say('What can be done for {batches, plural, one {# batch} other {# batches}}', { batches: picked.size })}
           </button>
           <Refusal message={look.error && !look.error.problemAt('days') ? look.error.message : undefined} />
         </section>
         <section aria-label={say('What can be done')} aria-live="polite" className="flex flex-col gap-4">
-          {!look.data && <Nothing>{say('Pick batches and say by how many days their day moves; each then has its choices here, the surest first.')}</Nothing>}
-          {look.data?.map((choices) => <Choices key={choices.batch} choices={choices} />)}
+          {!look.data && (
+            <Nothing>{say('Pick batches and say by how many days their day moves; each then has its choices here, the surest first.')}</Nothing>
+          )}
+          {look.data?.map((choices) => (
+            <Choices key={choices.batch} choices={choices} />
+          ))}
         </section>
       </div>
     </>
@@ -81,31 +113,51 @@ export function ReschedulePage() {
 
 function Choices({ choices }: { choices: BatchChoices }) {
   const take = useNumberedChange((option: BatchChoices['options'][number], requestId) =>
-    answered(api.POST('/api/reschedule', {
-      body: {
-        requestId, batch: choices.batch, kind: option.kind, target: option.target,
-        ...(option.placeId ? { placeId: option.placeId } : {}), ...(option.otherBatch ? { otherBatch: option.otherBatch } : {}),
-        ...(option.plants ? { plants: option.plants } : {}),
-      },
-    })),
+    answered(
+      api.POST('/api/reschedule', {
+        body: {
+          requestId,
+          batch: choices.batch,
+          kind: option.kind,
+          target: option.target,
+          ...(option.placeId ? { placeId: option.placeId } : {}),
+          ...(option.otherBatch ? { otherBatch: option.otherBatch } : {}),
+          ...(option.plants ? { plants: option.plants } : {}),
+        },
+      }),
+    ),
   );
   return (
     <article className="board p-4 text-sm" aria-label={say('Batch {batch}', { batch: choices.batch })}>
       <h3>
-        <Link className="trail" to={`/batches/${choices.batch}`}>{choices.batch} {choices.variety}</Link>{say(', {plants} for {promises}', { plants: choices.plants, promises: forWhom(choices.promises) })}
+        <Link className="trail" to={`/batches/${choices.batch}`}>
+          {choices.batch} {choices.variety}
+        </Link>
+        {say(', {plants} for {promises}', { plants: choices.plants, promises: forWhom(choices.promises) })}
       </h3>
       <p className="text-pencil">
-        {say('{what}; ready {ready}{more}.', { what: choices.target === choices.targetBefore ? say('Wanted {target}', { target: dayWords(choices.target) }) : say('Wanted {target} instead of {targetBefore}', { target: dayWords(choices.target), targetBefore: dayWords(choices.targetBefore) }), ready: spreadWords(choices.ready), more: choices.pastLimit ? say(', past its best about {middle}', { middle: shortDay(choices.pastLimit.middle) }) : '' })}
+        {say('{what}; ready {ready}{more}.', {
+          what:
+            choices.target === choices.targetBefore
+              ? say('Wanted {target}', { target: dayWords(choices.target) })
+              : say('Wanted {target} instead of {targetBefore}', { target: dayWords(choices.target), targetBefore: dayWords(choices.targetBefore) }),
+          ready: spreadWords(choices.ready),
+          more: choices.pastLimit ? say(', past its best about {middle}', { middle: shortDay(choices.pastLimit.middle) }) : '',
+        })}
       </p>
       {take.isSuccess ? (
-        <p role="status" className="mt-2 font-semibold">{say('Done.')}</p>
+        <p role="status" className="mt-2 font-semibold">
+          {say('Done.')}
+        </p>
       ) : (
         <ul className="mt-1">
           {choices.options.map((option) => (
             <li key={option.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1">
               <span className="grow">{option.words}</span>
               <span className={option.chance < 0.5 ? 'text-brick' : 'text-pencil'}>{chanceWords(option.chance)}</span>
-              <button className="act" disabled={take.isPending} onClick={() => take.mutate(option)}>{say('Take this')}</button>
+              <button className="act" disabled={take.isPending} onClick={() => take.mutate(option)}>
+                {say('Take this')}
+              </button>
             </li>
           ))}
         </ul>

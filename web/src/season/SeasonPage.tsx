@@ -22,8 +22,16 @@ export function SeasonPage({ mayChange }: { mayChange: boolean }) {
 }
 
 function SeasonOnBoard({
-  season, draft, setDraft, mayChange,
-}: { season: BoardView; draft: number | undefined; setDraft: (draft: number | undefined) => void; mayChange: boolean }) {
+  season,
+  draft,
+  setDraft,
+  mayChange,
+}: {
+  season: BoardView;
+  draft: number | undefined;
+  setDraft: (draft: number | undefined) => void;
+  mayChange: boolean;
+}) {
   const choices = useChoices();
   const [filter, setFilter] = useState<BoardFilter>(NO_FILTER);
   const [chosen, setChosen] = useState<number>();
@@ -67,8 +75,19 @@ function SeasonOnBoard({
         <h1>{say('Season')}</h1>
         <p className="text-pencil">
           {say('{batches, plural, one {# batch} other {# batches}}', { batches: season.batches.length })}
-          {atRisk > 0 && <>, <strong className="text-brick">{say('{atRisk} at risk', { atRisk })}</strong></>}
-          {overfull.length > 0 && <>, <Link to="/space" className="trail">{say('{places, plural, one {# place} other {# places}} over-full', { places: new Set(overfull.map((each) => each.placeId)).size })}</Link></>}
+          {atRisk > 0 && (
+            <>
+              , <strong className="text-brick">{say('{atRisk} at risk', { atRisk })}</strong>
+            </>
+          )}
+          {overfull.length > 0 && (
+            <>
+              ,{' '}
+              <Link to="/space" className="trail">
+                {say('{places, plural, one {# place} other {# places}} over-full', { places: new Set(overfull.map((each) => each.placeId)).size })}
+              </Link>
+            </>
+          )}
         </p>
         <span className="ml-auto flex flex-wrap gap-3">
           {mayChange && season.undo && !draft && (
@@ -76,27 +95,59 @@ function SeasonOnBoard({
               {say('Undo: {undo}', { undo: season.undo.toLowerCase() })}
             </button>
           )}
-          {mayChange && <Link className="trail flex min-h-11 items-center" to="/season/reschedule">{say('Reschedule')}</Link>}
-          <Link className="trail flex min-h-11 items-center" to="/season/wall">{say('Sheets for the wall')}</Link>
+          {mayChange && (
+            <Link className="trail flex min-h-11 items-center" to="/season/reschedule">
+              {say('Reschedule')}
+            </Link>
+          )}
+          <Link className="trail flex min-h-11 items-center" to="/season/wall">
+            {say('Sheets for the wall')}
+          </Link>
         </span>
       </div>
       <Refusal message={undo.error?.message} />
       <div className="mb-2 flex flex-wrap items-center gap-x-6 gap-y-2">
         <Filters season={season} filter={filter} setFilter={setFilter} shown={shown.length} />
-        {mayChange && <DraftBar season={season} draft={draft} setDraft={(id) => { forget(); setDraft(id); }} />}
+        {mayChange && (
+          <DraftBar
+            season={season}
+            draft={draft}
+            setDraft={(id) => {
+              forget();
+              setDraft(id);
+            }}
+          />
+        )}
       </div>
       {shown.length === 0 ? (
-        <Nothing>{season.batches.length === 0 ? say('Nothing is planned yet. Take an order, or ask “Can we?” with the key p.') : say('No batch fits this choice.')}</Nothing>
+        <Nothing>
+          {season.batches.length === 0
+            ? say('Nothing is planned yet. Take an order, or ask “Can we?” with the key p.')
+            : say('No batch fits this choice.')}
+        </Nothing>
       ) : (
         <Board
-          batches={shown} tried={trial?.view?.batch} scale={scale} today={season.today} chosen={trial?.edit.batch ?? chosen}
-          neighbours={new Set(trial?.view?.neighbours ?? [])} mayChange={mayChange} acts={acts}
+          batches={shown}
+          tried={trial?.view?.batch}
+          scale={scale}
+          today={season.today}
+          chosen={trial?.edit.batch ?? chosen}
+          neighbours={new Set(trial?.view?.neighbours ?? [])}
+          mayChange={mayChange}
+          acts={acts}
         />
       )}
       <TrialPanel
-        season={season} batch={season.batches.find((batch) => batch.number === (trial?.edit.batch ?? chosen))} trial={trial}
-        containers={choices.data?.containers ?? []} mayChange={mayChange} problem={trial?.problem ?? change.error?.message} saving={change.isPending}
-        ask={(edit) => void ask(edit)} take={() => settle(trial?.edit)} forget={forget}
+        season={season}
+        batch={season.batches.find((batch) => batch.number === (trial?.edit.batch ?? chosen))}
+        trial={trial}
+        containers={choices.data?.containers ?? []}
+        mayChange={mayChange}
+        problem={trial?.problem ?? change.error?.message}
+        saving={change.isPending}
+        ask={(edit) => void ask(edit)}
+        take={() => settle(trial?.edit)}
+        forget={forget}
       />
     </>
   );
@@ -104,7 +155,11 @@ function SeasonOnBoard({
 
 /** A batch held by its name, for which places and containers show, and dropped on one; each that it passes over is tried. */
 function useGrab(
-  batches: BoardBatch[], choose: (batch: BoardBatch) => void, ask: (edit: Edit) => Promise<void>, drop: (edit: Edit) => void, forget: () => void,
+  batches: BoardBatch[],
+  choose: (batch: BoardBatch) => void,
+  ask: (edit: Edit) => Promise<void>,
+  drop: (edit: Edit) => void,
+  forget: () => void,
 ) {
   return useCallback(
     (batch: BoardBatch, event: PointerEvent<HTMLElement>) => {
@@ -151,24 +206,54 @@ function useGrab(
 }
 
 function Filters({
-  season, filter, setFilter, shown,
-}: { season: BoardView; filter: BoardFilter; setFilter: (filter: BoardFilter) => void; shown: number }) {
+  season,
+  filter,
+  setFilter,
+  shown,
+}: {
+  season: BoardView;
+  filter: BoardFilter;
+  setFilter: (filter: BoardFilter) => void;
+  shown: number;
+}) {
   const distinct = (of: (batch: BoardBatch) => string) => [...new Set(season.batches.map(of))].sort();
   const select = (key: keyof BoardFilter, name: string, options: { value: string; name: string }[]) => (
-    <select className="entry w-full sm:w-auto sm:max-w-36" aria-label={name} value={filter[key]} onChange={(event) => setFilter({ ...filter, [key]: event.target.value })}>
+    <select
+      className="entry w-full sm:w-auto sm:max-w-36"
+      aria-label={name}
+      value={filter[key]}
+      onChange={(event) => setFilter({ ...filter, [key]: event.target.value })}
+    >
       <option value="">{name}</option>
-      {options.map((option) => <option key={option.value} value={option.value}>{option.name}</option>)}
+      {options.map((option) => (
+        <option key={option.value} value={option.value}>
+          {option.name}
+        </option>
+      ))}
     </select>
   );
   const plain = (values: string[]) => values.map((value) => ({ value, name: value }));
   return (
     <div className="grid grid-cols-2 items-center gap-2 sm:flex sm:flex-wrap" role="search" aria-label={say('Show only')}>
-      {select('grower', say('All growers'), plain([...new Set(season.batches.flatMap((batch) => batch.promises.map((promise) => promise.grower)))].sort()))}
+      {select(
+        'grower',
+        say('All growers'),
+        plain([...new Set(season.batches.flatMap((batch) => batch.promises.map((promise) => promise.grower)))].sort()),
+      )}
       {select('crop', say('All crops'), plain(distinct((batch) => batch.crop)))}
-      {select('place', say('All places'), season.places.map((place) => ({ value: String(place.id), name: place.name })))}
-      {select('state', say('All states'), [{ value: 'AT_RISK', name: say('At risk') }, ...distinct((batch) => batch.stage).map((stage) => ({ value: stage, name: STAGE_WORDS[stage as BoardBatch['stage']] }))])}
+      {select(
+        'place',
+        say('All places'),
+        season.places.map((place) => ({ value: String(place.id), name: place.name })),
+      )}
+      {select('state', say('All states'), [
+        { value: 'AT_RISK', name: say('At risk') },
+        ...distinct((batch) => batch.stage).map((stage) => ({ value: stage, name: STAGE_WORDS[stage as BoardBatch['stage']] })),
+      ])}
       {shown < season.batches.length && (
-        <button className="trail min-h-11" onClick={() => setFilter(NO_FILTER)}>{say('{shown} shown; show all', { shown })}</button>
+        <button className="trail min-h-11" onClick={() => setFilter(NO_FILTER)}>
+          {say('{shown} shown; show all', { shown })}
+        </button>
       )}
     </div>
   );

@@ -7,10 +7,27 @@ import { say } from '../words/say';
 
 /** The batch in hand: what the change that is tried would do, and where else it could stand. */
 export function TrialPanel({
-  season, batch, trial, containers, mayChange, problem, saving, ask, take, forget,
+  season,
+  batch,
+  trial,
+  containers,
+  mayChange,
+  problem,
+  saving,
+  ask,
+  take,
+  forget,
 }: {
-  season: BoardView; batch: BoardBatch | undefined; trial: Trial | undefined; containers: Choices['containers'];
-  mayChange: boolean; problem: string | undefined; saving: boolean; ask: (edit: Edit) => void; take: () => void; forget: () => void;
+  season: BoardView;
+  batch: BoardBatch | undefined;
+  trial: Trial | undefined;
+  containers: Choices['containers'];
+  mayChange: boolean;
+  problem: string | undefined;
+  saving: boolean;
+  ask: (edit: Edit) => void;
+  take: () => void;
+  forget: () => void;
 }) {
   if (!batch) {
     return (
@@ -23,36 +40,75 @@ export function TrialPanel({
   }
   const then = trial?.view?.batch;
   return (
-    <section aria-label={say('Batch {number}', { number: batch.number })} className="board mt-3 grid gap-4 p-3 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[36dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]" tabIndex={0}>
+    <section
+      aria-label={say('Batch {number}', { number: batch.number })}
+      className="board mt-3 grid gap-4 p-3 sm:sticky sm:bottom-2 sm:z-20 sm:max-h-[36dvh] sm:overflow-y-auto sm:shadow-lg lg:grid-cols-[1fr_1.4fr]"
+      tabIndex={0}
+    >
       <div className="text-sm" aria-live="polite">
         <h2>
-          <Link className="trail" to={`/batches/${batch.number}`}>{batch.number} {batch.variety}</Link>
-          {trial && <span className="font-normal text-pencil">{' '}{say('if so:')}</span>}
+          <Link className="trail" to={`/batches/${batch.number}`}>
+            {batch.number} {batch.variety}
+          </Link>
+          {trial && <span className="font-normal text-pencil"> {say('if so:')}</span>}
         </h2>
         <dl className="grid grid-cols-[5.500rem_1fr] gap-x-2">
           <Then name={batch.sown ? say('Sown') : say('Sow')} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
-          {batch.pottings.length > 0 && <Then name={say('Pot on')} before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />}
+          {batch.pottings.length > 0 && (
+            <Then name={say('Pot on')} before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />
+          )}
           <Then name={say('Ready')} before={spreadWords(batch.ready)} then={then && spreadWords(then.ready)} />
           <Then name={say('In time')} before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
           <Then name={say('In')} before={batch.container} then={then?.container} />
           <dt className="text-pencil">{say('Wanted')}</dt>
-          <dd>{dayWords(batch.target)}, {batch.promises.length === 0 ? say('for nobody yet') : batch.promises.map((promise) => <Link key={promise.order} className="trail mr-2" to={`/orders/${promise.order}`}>{say('order {order}', { order: promise.order })}</Link>)}</dd>
+          <dd>
+            {dayWords(batch.target)},{' '}
+            {batch.promises.length === 0
+              ? say('for nobody yet')
+              : batch.promises.map((promise) => (
+                  <Link key={promise.order} className="trail mr-2" to={`/orders/${promise.order}`}>
+                    {say('order {order}', { order: promise.order })}
+                  </Link>
+                ))}
+          </dd>
         </dl>
         {!batch.sown && batch.window?.open && (
           <p className="mt-1 text-pencil">
-            {say('May be sown {earliest} to {latest}{more}{more2}{more3}; later it would be late more than one year in ten.', { earliest: shortDay(batch.window.earliest), latest: shortDay(batch.window.latest), more: batch.window.earliestBecause === 'LEAVES' ? say('; earlier it would have too many leaves') : '', more2: batch.window.earliestBecause === 'DAYS_IN_CELL' ? say('; earlier its roots would circle') : '', more3: batch.window.earliestBecause === 'LIGHT' ? say('; earlier it would stretch for want of light') : '' })}
+            {say('May be sown {earliest} to {latest}{more}{more2}{more3}; later it would be late more than one year in ten.', {
+              earliest: shortDay(batch.window.earliest),
+              latest: shortDay(batch.window.latest),
+              more: batch.window.earliestBecause === 'LEAVES' ? say('; earlier it would have too many leaves') : '',
+              more2: batch.window.earliestBecause === 'DAYS_IN_CELL' ? say('; earlier its roots would circle') : '',
+              more3: batch.window.earliestBecause === 'LIGHT' ? say('; earlier it would stretch for want of light') : '',
+            })}
           </p>
         )}
-        {trial?.view && trial.view.overflows.filter((each) => each.batches.includes(batch.number)).map((each) => (
-          <p key={each.placeId + each.from} className="mt-1 text-ochre">
-            {say('{place} would lack {places, plural, one {# tray place} other {# tray places}} {from} – {to}.', { place: each.place, places: Math.ceil(each.over), from: shortDay(each.from), to: shortDay(each.to) })}
+        {trial?.view &&
+          trial.view.overflows
+            .filter((each) => each.batches.includes(batch.number))
+            .map((each) => (
+              <p key={each.placeId + each.from} className="mt-1 text-ochre">
+                {say('{place} would lack {places, plural, one {# tray place} other {# tray places}} {from} – {to}.', {
+                  place: each.place,
+                  places: Math.ceil(each.over),
+                  from: shortDay(each.from),
+                  to: shortDay(each.to),
+                })}
+              </p>
+            ))}
+        {problem && (
+          <p role="alert" className="mt-1 font-semibold text-brick">
+            {problem}
           </p>
-        ))}
-        {problem && <p role="alert" className="mt-1 font-semibold text-brick">{problem}</p>}
+        )}
         {trial && mayChange && (
           <p className="mt-2 flex gap-2">
-            <button className="act act-main" disabled={saving || !trial.view} onClick={take}>{say('Change it so')}</button>
-            <button className="act" onClick={forget}>{say('Leave it')}</button>
+            <button className="act act-main" disabled={saving || !trial.view} onClick={take}>
+              {say('Change it so')}
+            </button>
+            <button className="act" onClick={forget}>
+              {say('Leave it')}
+            </button>
           </p>
         )}
       </div>
@@ -70,7 +126,9 @@ function Then({ name, before, then }: { name: string; before: string; then: stri
           <>
             <strong>{then}</strong> <span className="text-pencil">{say('instead of {before}', { before })}</span>
           </>
-        ) : before}
+        ) : (
+          before
+        )}
       </dd>
     </>
   );
@@ -78,13 +136,27 @@ function Then({ name, before, then }: { name: string; before: string; then: stri
 
 /** Places and containers to drop a batch on, or to press. */
 function Elsewhere({
-  season, batch, containers, ask, trial,
-}: { season: BoardView; batch: BoardBatch; containers: Choices['containers']; ask: (edit: Edit) => void; trial: Trial | undefined }) {
+  season,
+  batch,
+  containers,
+  ask,
+  trial,
+}: {
+  season: BoardView;
+  batch: BoardBatch;
+  containers: Choices['containers'];
+  ask: (edit: Edit) => void;
+  trial: Trial | undefined;
+}) {
   const target = (edit: Omit<Edit, 'batch'>, name: string, here: boolean) => {
     const tried = trial && JSON.stringify({ batch: batch.number, ...edit }) === JSON.stringify(trial.edit);
     return (
       <button
-        key={name} type="button" data-drop={JSON.stringify(edit)} aria-pressed={here} disabled={here}
+        key={name}
+        type="button"
+        data-drop={JSON.stringify(edit)}
+        aria-pressed={here}
+        disabled={here}
         className={`min-h-11 rounded-[3px] border px-2 py-1 text-sm sm:min-h-8 sm:py-0.5 ${here ? 'border-dusk bg-wash font-semibold' : tried ? 'border-2 border-dusk' : 'border-rule'}`}
         onClick={() => ask({ batch: batch.number, ...edit })}
       >
@@ -97,17 +169,23 @@ function Elsewhere({
     <div className="flex flex-col gap-1.5">
       {!batch.sown && (
         <Row name={say('Comes up in')}>
-          {season.places.filter((place) => place.forEmergence).map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.emergencePlaceId))}
+          {season.places
+            .filter((place) => place.forEmergence)
+            .map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.emergencePlaceId))}
         </Row>
       )}
       {growing && (
         <Row name={say('Grows on in')}>
-          {season.places.filter((place) => place.forGrowingOn).map((place) => target({ growingPlaceId: place.id }, place.name, place.id === batch.growingPlaceId))}
+          {season.places
+            .filter((place) => place.forGrowingOn)
+            .map((place) => target({ growingPlaceId: place.id }, place.name, place.id === batch.growingPlaceId))}
         </Row>
       )}
       {growing && (
         <Row name={say('Hardens in')}>
-          {season.places.filter((place) => place.forHardeningOff).map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.hardeningPlaceId))}
+          {season.places
+            .filter((place) => place.forHardeningOff)
+            .map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.hardeningPlaceId))}
         </Row>
       )}
       {batch.pottings.length > 0 && (
@@ -118,7 +196,9 @@ function Elsewhere({
       )}
       {!batch.sown && (
         <Row name={say('Container')}>
-          {containers.filter((container) => container.kind !== 'OPEN').map((container) => target({ container: container.code }, container.name, container.name === batch.container))}
+          {containers
+            .filter((container) => container.kind !== 'OPEN')
+            .map((container) => target({ container: container.code }, container.name, container.name === batch.container))}
         </Row>
       )}
     </div>

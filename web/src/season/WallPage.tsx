@@ -9,8 +9,16 @@ import { addDays, dayWords, longDay, monthWords, shortDay, toDate, weekdayWords 
 import { say } from '../words/say';
 
 const MARKS: Record<Work['kind'], Mark> = {
-  SOW: 'PLANNED', COUNT: 'EMERGING', MOVE: 'GROWING_ON', POT_ON: 'POTTED_ON', HARDEN: 'HARDENING_OFF', RELEASE: 'RELEASED',
-  LOOK_FOR_FROST: 'HARDENING_OFF', DECIDE: 'FAILED', CLEAR: 'RELEASED', WATCH: 'PAST_BEST',
+  SOW: 'PLANNED',
+  COUNT: 'EMERGING',
+  MOVE: 'GROWING_ON',
+  POT_ON: 'POTTED_ON',
+  HARDEN: 'HARDENING_OFF',
+  RELEASE: 'RELEASED',
+  LOOK_FOR_FROST: 'HARDENING_OFF',
+  DECIDE: 'FAILED',
+  CLEAR: 'RELEASED',
+  WATCH: 'PAST_BEST',
 };
 
 /** More lines do not fit into a day of the month sheet. */
@@ -33,11 +41,23 @@ export function WallPage({ today }: { today: string }) {
   return (
     <div className={month ? 'month-page' : ''}>
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
-        <button className="act" onClick={() => step(-1)} aria-label={say('Earlier')}>‹</button>
-        <button className="act" onClick={() => step(1)} aria-label={say('Later')}>›</button>
-        <label className={`act ${month ? '' : 'act-main'}`}><input type="radio" name="span" className="sr-only" checked={!month} onChange={() => setMonth(false)} />{say('Week')}</label>
-        <label className={`act ${month ? 'act-main' : ''}`}><input type="radio" name="span" className="sr-only" checked={month} onChange={() => setMonth(true)} />{say('Month')}</label>
-        <button className="act act-main ml-auto" onClick={() => window.print()}>{say('Print')}</button>
+        <button className="act" onClick={() => step(-1)} aria-label={say('Earlier')}>
+          ‹
+        </button>
+        <button className="act" onClick={() => step(1)} aria-label={say('Later')}>
+          ›
+        </button>
+        <label className={`act ${month ? '' : 'act-main'}`}>
+          <input type="radio" name="span" className="sr-only" checked={!month} onChange={() => setMonth(false)} />
+          {say('Week')}
+        </label>
+        <label className={`act ${month ? 'act-main' : ''}`}>
+          <input type="radio" name="span" className="sr-only" checked={month} onChange={() => setMonth(true)} />
+          {say('Month')}
+        </label>
+        <button className="act act-main ml-auto" onClick={() => window.print()}>
+          {say('Print')}
+        </button>
       </div>
       <h1 className="mb-2">{month ? monthWords(addDays(first, 14)) : say('Week from {first}', { first: longDay(first) })}</h1>
       {work.isPending && <Loading what={say('the work ahead')} />}
@@ -59,9 +79,14 @@ function WeekSheet({ days, work, today }: { days: string[]; work: Work[]; today:
             {here.length === 0 && <p className="text-sm text-pencil">–</p>}
             <ul className="text-sm">
               {here.map((each) => (
-                <li key={`${each.batch}${each.kind}`} className="grid break-inside-avoid grid-cols-[1.500rem_1fr] items-start gap-x-2 py-0.5 sm:grid-cols-[1.500rem_1fr_9rem_1.500rem]">
+                <li
+                  key={`${each.batch}${each.kind}`}
+                  className="grid break-inside-avoid grid-cols-[1.500rem_1fr] items-start gap-x-2 py-0.5 sm:grid-cols-[1.500rem_1fr_9rem_1.500rem]"
+                >
                   <StageMark stage={MARKS[each.kind]} size={20} />
-                  <span>{each.words} <span className="text-pencil">({each.batch})</span></span>
+                  <span>
+                    {each.words} <span className="text-pencil">({each.batch})</span>
+                  </span>
                   <span className="col-start-2 text-pencil sm:col-start-auto">{each.place}</span>
                   <span aria-hidden className="hidden size-5 border border-ink print:block" />
                 </li>
@@ -79,7 +104,15 @@ function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today
   return (
     <div className="board overflow-x-auto" tabIndex={0} role="group" aria-label={say('Month')}>
       <table className="w-full min-w-3xl table-fixed print:min-w-0 border-collapse text-xs">
-        <thead><tr>{days.slice(0, 7).map((day) => <th key={day} className="border border-rule p-1 font-semibold">{weekdayWords(day)}</th>)}</tr></thead>
+        <thead>
+          <tr>
+            {days.slice(0, 7).map((day) => (
+              <th key={day} className="border border-rule p-1 font-semibold">
+                {weekdayWords(day)}
+              </th>
+            ))}
+          </tr>
+        </thead>
         <tbody>
           {[...Array(days.length / 7).keys()].map((week) => (
             <tr key={week} className="break-inside-avoid">
@@ -93,7 +126,12 @@ function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today
                     <span className="font-semibold">{shortDay(day)}</span>
                     <ul>
                       {named.slice(0, NAMED_A_DAY).map((each) => (
-                        <li key={`${each.batch}${each.kind}`} className="flex gap-1"><StageMark stage={MARKS[each.kind]} size={14} /><span className="truncate" title={each.words}>{each.words.split(' (')[0]?.replace('cells of ', '')}</span></li>
+                        <li key={`${each.batch}${each.kind}`} className="flex gap-1">
+                          <StageMark stage={MARKS[each.kind]} size={14} />
+                          <span className="truncate" title={each.words}>
+                            {each.words.split(' (')[0]?.replace('cells of ', '')}
+                          </span>
+                        </li>
                       ))}
                       {left > 0 && <li className="text-pencil">{say('{left} more to sow, pot or release', { left })}</li>}
                       {others > 0 && <li className="text-pencil">{say('{others} to count, move or harden', { others })}</li>}
@@ -126,11 +164,23 @@ function Feeds() {
       <div className="flex flex-wrap items-center gap-2">
         <select className="entry w-auto" aria-label={say('Whose calendar')} value={place} onChange={(event) => setPlace(event.target.value)}>
           <option value="">{say('All my work')}</option>
-          {choices.data?.places.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
+          {choices.data?.places.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
         </select>
-        <button className="act" disabled={make.isPending} onClick={() => make.mutate(place ? Number(place) : undefined)}>{say('Show its address')}</button>
+        <button className="act" disabled={make.isPending} onClick={() => make.mutate(place ? Number(place) : undefined)}>
+          {say('Show its address')}
+        </button>
       </div>
-      {address && <p className="mt-2 break-all"><a className="trail" href={address}>{address}</a></p>}
+      {address && (
+        <p className="mt-2 break-all">
+          <a className="trail" href={address}>
+            {address}
+          </a>
+        </p>
+      )}
     </section>
   );
 }

@@ -31,8 +31,15 @@ describe('showing only some', () => {
   const batch = sampleBatch();
 
   it.each([
-    [{ grower: 'Field one' }, true], [{ grower: 'Field two' }, false], [{ crop: 'Curly kale' }, true], [{ crop: 'Tomato' }, false],
-    [{ place: '1' }, true], [{ place: '2' }, false], [{ state: 'PLANNED' }, true], [{ state: 'READY' }, false], [{ state: 'AT_RISK' }, false],
+    [{ grower: 'Field one' }, true],
+    [{ grower: 'Field two' }, false],
+    [{ crop: 'Curly kale' }, true],
+    [{ crop: 'Tomato' }, false],
+    [{ place: '1' }, true],
+    [{ place: '2' }, false],
+    [{ state: 'PLANNED' }, true],
+    [{ state: 'READY' }, false],
+    [{ state: 'AT_RISK' }, false],
   ])('%o is %s', (filter, shown) => {
     expect(fits(batch, { ...NO_FILTER, ...filter })).toBe(shown);
   });
@@ -86,8 +93,13 @@ describe('trying while dragging', () => {
     const calls: unknown[] = [];
     vi.stubGlobal('fetch', async (request: Request) => {
       calls.push(JSON.parse(await request.text()));
-      await new Promise<void>((resolve) => { answer = resolve; });
-      return new Response(JSON.stringify({ batch: sampleBatch(), chanceBefore: 0.5, overflows: [], neighbours: [] }), { status: 200, headers: { 'Content-Type': 'application/json' } });
+      await new Promise<void>((resolve) => {
+        answer = resolve;
+      });
+      return new Response(JSON.stringify({ batch: sampleBatch(), chanceBefore: 0.5, overflows: [], neighbours: [] }), {
+        status: 200,
+        headers: { 'Content-Type': 'application/json' },
+      });
     });
     const hook = renderHook(() => useTrial(undefined));
     act(() => {
@@ -115,7 +127,9 @@ describe('trying while dragging', () => {
 
 describe('the season page', () => {
   const trial = {
-    batch: sampleBatch({ growingPlaceId: 4, chance: 0.6 }), chanceBefore: 0.9, neighbours: [216],
+    batch: sampleBatch({ growingPlaceId: 4, chance: 0.6 }),
+    chanceBefore: 0.9,
+    neighbours: [216],
     overflows: [{ placeId: 4, place: 'Cool house', from: '2027-05-10', to: '2027-05-12', over: 3, batches: [214, 216] }],
   };
 
@@ -132,8 +146,10 @@ describe('the season page', () => {
 
   it('tries another place, says what it would do, and makes it so', async () => {
     const calls = fakeServer({
-      'GET /api/season': sampleSeason({ undo: 'Change the plan of batch 201' }), 'GET /api/choices': sampleChoices,
-      'POST /api/season/trials': trial, 'POST /api/season/changes': {},
+      'GET /api/season': sampleSeason({ undo: 'Change the plan of batch 201' }),
+      'GET /api/choices': sampleChoices,
+      'POST /api/season/trials': trial,
+      'POST /api/season/changes': {},
     });
     show(<SeasonPage mayChange />);
     fireEvent.click(await screen.findByRole('button', { name: /214 Blue Lantern/ }));
@@ -141,7 +157,9 @@ describe('the season page', () => {
     expect(await screen.findByText('Cool house would lack 3 tray places 10 May – 12 May.')).toBeTruthy();
     expect(screen.getByText('6 times in 10')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Change it so' }));
-    await waitFor(() => expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, growingPlaceId: 4 }, planVersion: 0 }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, growingPlaceId: 4 }, planVersion: 0 }),
+    );
     expect(screen.getByRole('button', { name: 'Undo: change the plan of batch 201' })).toBeTruthy();
   });
 

@@ -10,8 +10,14 @@ import { WallPage } from './WallPage';
 
 describe('rescheduling', () => {
   const choices: BatchChoices = {
-    batch: 214, variety: 'Blue Lantern', promises: [samplePromise('Field one', 114)], plants: 120, stage: 'PLANNED', targetBefore: '2027-06-10',
-    target: '2027-06-17', chanceBefore: 0.9,
+    batch: 214,
+    variety: 'Blue Lantern',
+    promises: [samplePromise('Field one', 114)],
+    plants: 120,
+    stage: 'PLANNED',
+    targetBefore: '2027-06-10',
+    target: '2027-06-17',
+    chanceBefore: 0.9,
     options: [
       { kind: 'SOW_AGAIN_TIMED', words: 'Sow it on Mon 10 May instead of Mon 3 May.', target: '2027-06-17', chance: 0.9 },
       { kind: 'KEEP', words: 'Leave it as it is for Thu 17 Jun.', target: '2027-06-17', chance: 0.3 },
@@ -34,7 +40,10 @@ describe('rescheduling', () => {
   });
 
   it('tells at its entry what is wrong with the days', async () => {
-    fakeServer({ 'GET /api/season': sampleSeason(), 'POST /api/reschedule/options': new Status(422, { detail: 'x', errors: [{ field: 'days', message: 'That day has passed.' }] }) });
+    fakeServer({
+      'GET /api/season': sampleSeason(),
+      'POST /api/reschedule/options': new Status(422, { detail: 'x', errors: [{ field: 'days', message: 'That day has passed.' }] }),
+    });
     show(<ReschedulePage />);
     fireEvent.click(await screen.findByRole('button', { name: 'Pick these 3' }));
     fireEvent.change(screen.getByLabelText('The day moves by'), { target: { value: 'x' } });
@@ -46,12 +55,23 @@ describe('rescheduling', () => {
 });
 
 describe('sheets for the wall', () => {
-  const work = (day: string, kind: Work['kind'], batch: number, words: string): Work => ({ day, kind, batch, words, place: 'Warm room', placeId: 1, growerId: 1, spread: '' });
+  const work = (day: string, kind: Work['kind'], batch: number, words: string): Work => ({
+    day,
+    kind,
+    batch,
+    words,
+    place: 'Warm room',
+    placeId: 1,
+    growerId: 1,
+    spread: '',
+  });
 
   it('show a week day by day and a month at a glance, and give an address for calendars', async () => {
     const calls = fakeServer({
       'GET /api/season/work': [work('2027-04-15', 'SOW', 301, 'Sow 60 cells of Blue Lantern'), work('2027-04-16', 'COUNT', 302, 'Count Stonecap')],
-      'GET /api/choices': sampleChoices, 'POST /api/calendar-feeds/mine': { path: '/calendar/abc.ics' }, 'POST /api/calendar-feeds/places/1': { path: '/calendar/def.ics' },
+      'GET /api/choices': sampleChoices,
+      'POST /api/calendar-feeds/mine': { path: '/calendar/abc.ics' },
+      'POST /api/calendar-feeds/places/1': { path: '/calendar/def.ics' },
     });
     show(<WallPage today="2027-04-15" />);
     expect(await screen.findByText(/Sow 60 cells of Blue Lantern/)).toBeTruthy();
@@ -71,17 +91,40 @@ describe('sheets for the wall', () => {
 
 describe('seed', () => {
   const lot = {
-    id: 1, code: 'M26-107', variety: 'Blue Lantern', crop: 'Curly kale', supplier: 'Seed house', testedOn: '2026-06-01', label: 0.9, germination: 0.88,
-    low: 0.84, high: 0.92, stock: 500, stockGrams: 1.8, needed: 800, shortFrom: '2027-05-10', lacking: 300, lackingGrams: 1.08, old: false, poor: false,
-    cellsForHundred: 112, cellsForHundredFresh: 111,
+    id: 1,
+    code: 'M26-107',
+    variety: 'Blue Lantern',
+    crop: 'Curly kale',
+    supplier: 'Seed house',
+    testedOn: '2026-06-01',
+    label: 0.9,
+    germination: 0.88,
+    low: 0.84,
+    high: 0.92,
+    stock: 500,
+    stockGrams: 1.8,
+    needed: 800,
+    shortFrom: '2027-05-10',
+    lacking: 300,
+    lackingGrams: 1.08,
+    old: false,
+    poor: false,
+    cellsForHundred: 112,
+    cellsForHundredFresh: 111,
   };
   const needs: SeedNeedsView = {
-    lots: [lot, { ...lot, id: 2, code: 'K23-001', variety: 'Stonecap', shortFrom: null, lacking: 0, needed: 0, old: true, poor: true, cellsForHundred: 180 }],
+    lots: [
+      lot,
+      { ...lot, id: 2, code: 'K23-001', variety: 'Stonecap', shortFrom: null, lacking: 0, needed: 0, old: true, poor: true, cellsForHundred: 180 },
+    ],
     sowings: [
       { batch: 214, day: '2027-05-03', variety: 'Blue Lantern', lot: 'M26-107', seeds: 500, grams: 1.8, lacking: false },
       { batch: 216, day: '2027-05-10', variety: 'Blue Lantern', lot: 'M26-107', seeds: 300, grams: 1.08, lacking: true },
     ],
-    weeks: [{ monday: '2027-05-03', sowings: 1, seeds: 500 }, { monday: '2027-05-10', sowings: 1, seeds: 300 }],
+    weeks: [
+      { monday: '2027-05-03', sowings: 1, seeds: 500 },
+      { monday: '2027-05-10', sowings: 1, seeds: 300 },
+    ],
     buying: [{ supplier: 'Seed house', variety: 'Blue Lantern', seeds: 300, grams: 1.08, neededBy: '2027-05-10' }],
   };
 
@@ -107,10 +150,22 @@ describe('seed', () => {
 
 describe('little and often', () => {
   const wish = { varietyId: 1, container: 'module-60', plants: 100, leavesFrom: 4, leavesTo: 5, target: '2027-06-10' };
-  const part = (ready: string, answer: 'YES' | 'NO') => ({ ready, plants: 25, answer, chance: 0.9, sowDay: '2027-05-05', cells: 30, seeds: 60, why: answer === 'NO' ? 'It is too late to sow.' : '' });
+  const part = (ready: string, answer: 'YES' | 'NO') => ({
+    ready,
+    plants: 25,
+    answer,
+    chance: 0.9,
+    sowDay: '2027-05-05',
+    cells: 30,
+    seeds: 60,
+    why: answer === 'NO' ? 'It is too late to sow.' : '',
+  });
 
   it('divides, repeats, and takes all orders at once', async () => {
-    const calls = fakeServer({ 'POST /api/successions/plan': [part('2027-06-10', 'YES'), part('2027-06-24', 'YES')], 'POST /api/successions': { orders: 2, first: 301 } });
+    const calls = fakeServer({
+      'POST /api/successions/plan': [part('2027-06-10', 'YES'), part('2027-06-24', 'YES')],
+      'POST /api/successions': { orders: 2, first: 301 },
+    });
     show(<SuccessionForm wish={wish} growerId="1" siteId="7" />);
     const take = await screen.findByRole('button', { name: 'Take 2 orders, 50 plants in all' });
     expect(calls[0]?.body).toEqual({ wish, until: '2027-07-22', count: 4 });

@@ -8,11 +8,25 @@ import { TrialPanel } from './TrialPanel';
 
 const drafts = [{ id: 3, name: 'Draft 3' }];
 const compared: DraftView = {
-  chanceBefore: 0.81, chance: 0.86, atRiskBefore: 4, atRisk: 2, overflowBefore: 31.4, overflow: 0,
-  lines: [{
-    batch: 214, variety: 'Blue Lantern', target: '2027-06-10', sowDayBefore: '2027-05-03', sowDay: '2027-05-05', placesBefore: 'Heat mat, North house, Frames',
-    places: 'Heat mat, Cool house, Frames', chanceBefore: 0.9, chance: 0.6,
-  }],
+  chanceBefore: 0.81,
+  chance: 0.86,
+  atRiskBefore: 4,
+  atRisk: 2,
+  overflowBefore: 31.4,
+  overflow: 0,
+  lines: [
+    {
+      batch: 214,
+      variety: 'Blue Lantern',
+      target: '2027-06-10',
+      sowDayBefore: '2027-05-03',
+      sowDay: '2027-05-05',
+      placesBefore: 'Heat mat, North house, Frames',
+      places: 'Heat mat, Cool house, Frames',
+      chanceBefore: 0.9,
+      chance: 0.6,
+    },
+  ],
 };
 
 describe('a draft', () => {
@@ -64,8 +78,17 @@ describe('the batch in hand', () => {
     const asked: Edit[] = [];
     show(
       <TrialPanel
-        season={sampleSeason()} batch={batch} trial={undefined} containers={sampleChoices.containers} mayChange problem={undefined} saving={false}
-        ask={(edit) => asked.push(edit)} take={() => undefined} forget={() => undefined} {...more}
+        season={sampleSeason()}
+        batch={batch}
+        trial={undefined}
+        containers={sampleChoices.containers}
+        mayChange
+        problem={undefined}
+        saving={false}
+        ask={(edit) => asked.push(edit)}
+        take={() => undefined}
+        forget={() => undefined}
+        {...more}
       />,
     );
     return asked;
@@ -82,7 +105,11 @@ describe('the batch in hand', () => {
   });
 
   it('says what sets its first day', () => {
-    for (const [reason, words] of [['LEAVES', 'too many leaves'], ['DAYS_IN_CELL', 'its roots would circle'], ['LIGHT', 'stretch for want of light']] as const) {
+    for (const [reason, words] of [
+      ['LEAVES', 'too many leaves'],
+      ['DAYS_IN_CELL', 'its roots would circle'],
+      ['LIGHT', 'stretch for want of light'],
+    ] as const) {
       panel(sampleBatch({ window: { ...sampleBatch().window!, earliestBecause: reason } }));
       expect(screen.getByText(new RegExp(words))).toBeTruthy();
       cleanup();
@@ -92,8 +119,13 @@ describe('the batch in hand', () => {
   it('shows what would change, beside what is, and where room would lack', () => {
     const batch = sampleBatch();
     const view = {
-      batch: sampleBatch({ sowDay: '2027-05-08', chance: 0.4, ready: { early: '2027-06-08', middle: '2027-06-12', late: '2027-06-16', certain: false } }),
-      overflows: sampleSeason().overflows, neighbours: [216],
+      batch: sampleBatch({
+        sowDay: '2027-05-08',
+        chance: 0.4,
+        ready: { early: '2027-06-08', middle: '2027-06-12', late: '2027-06-16', certain: false },
+      }),
+      overflows: sampleSeason().overflows,
+      neighbours: [216],
     };
     panel(batch, { trial: { edit: { batch: 214, sowDay: '2027-05-08' }, view } as never });
     expect(screen.getByText('Sow').nextElementSibling!.textContent).toBe('Sat 8 May instead of Mon 3 May');

@@ -3,18 +3,51 @@ import type { BoardBatch, BoardView, Choices, PromiseView } from '../api/client'
 const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
 
 /** For tests: plants promised to a grower. */
-export const samplePromise = (grower: string, order: number): PromiseView => ({ order, line: 1, grower, plants: 120, target: '2027-06-10', chance: 0.9 });
+export const samplePromise = (grower: string, order: number): PromiseView => ({
+  order,
+  line: 1,
+  grower,
+  plants: 120,
+  target: '2027-06-10',
+  chance: 0.9,
+});
 
 /** For tests: a planned batch of kale. */
 export function sampleBatch(more: Partial<BoardBatch> = {}): BoardBatch {
   return {
-    number: 214, variety: 'Blue Lantern', crop: 'Curly kale', promises: [samplePromise('Field one', 114)], plants: 120,
-    container: 'Module tray of 60', stage: 'PLANNED', sown: false, pinned: false, sowDay: '2027-05-03', chance: 0.9,
-    target: '2027-06-10', emergencePlaceId: 1, growingPlaceId: 2, hardeningPlaceId: 3, planVersion: 0,
-    window: { earliest: '2027-04-30', earliestBecause: 'LEAVES', best: '2027-05-03', latest: '2027-05-06', evenOdds: '2027-05-09', chance: 0.9, open: true },
-    pottings: [], pottedLate: false, emerged: spread('2027-05-07', '2027-05-08', '2027-05-09'), stageReached: spread('2027-05-28', '2027-06-01', '2027-06-05'),
-    ready: spread('2027-06-02', '2027-06-06', '2027-06-10'), pastLimit: spread('2027-06-14', '2027-06-18', '2027-06-24'),
-    stays: [{ placeId: 1, from: '2027-05-03', to: '2027-05-09', slots: 3 }], ...more,
+    number: 214,
+    variety: 'Blue Lantern',
+    crop: 'Curly kale',
+    promises: [samplePromise('Field one', 114)],
+    plants: 120,
+    container: 'Module tray of 60',
+    stage: 'PLANNED',
+    sown: false,
+    pinned: false,
+    sowDay: '2027-05-03',
+    chance: 0.9,
+    target: '2027-06-10',
+    emergencePlaceId: 1,
+    growingPlaceId: 2,
+    hardeningPlaceId: 3,
+    planVersion: 0,
+    window: {
+      earliest: '2027-04-30',
+      earliestBecause: 'LEAVES',
+      best: '2027-05-03',
+      latest: '2027-05-06',
+      evenOdds: '2027-05-09',
+      chance: 0.9,
+      open: true,
+    },
+    pottings: [],
+    pottedLate: false,
+    emerged: spread('2027-05-07', '2027-05-08', '2027-05-09'),
+    stageReached: spread('2027-05-28', '2027-06-01', '2027-06-05'),
+    ready: spread('2027-06-02', '2027-06-06', '2027-06-10'),
+    pastLimit: spread('2027-06-14', '2027-06-18', '2027-06-24'),
+    stays: [{ placeId: 1, from: '2027-05-03', to: '2027-05-09', slots: 3 }],
+    ...more,
   };
 }
 
@@ -24,7 +57,16 @@ export function sampleSeason(more: Partial<BoardView> = {}): BoardView {
     today: '2027-04-15',
     batches: [
       sampleBatch(),
-      sampleBatch({ number: 215, variety: 'Stonecap', crop: 'Cabbage', promises: [samplePromise('Field two', 115)], stage: 'GROWING_ON', sown: true, sowDay: '2027-03-20', chance: 0.3 }),
+      sampleBatch({
+        number: 215,
+        variety: 'Stonecap',
+        crop: 'Cabbage',
+        promises: [samplePromise('Field two', 115)],
+        stage: 'GROWING_ON',
+        sown: true,
+        sowDay: '2027-03-20',
+        chance: 0.3,
+      }),
       sampleBatch({ number: 216, variety: 'Copper Bell', crop: 'Tomato', stays: [{ placeId: 2, from: '2027-05-03', to: '2027-05-09', slots: 3 }] }),
     ],
     places: [
@@ -34,7 +76,8 @@ export function sampleSeason(more: Partial<BoardView> = {}): BoardView {
       { id: 3, name: 'Frames', slots: 40, forEmergence: false, forGrowingOn: false, forHardeningOff: true },
     ],
     overflows: [{ placeId: 1, place: 'Heat mat', from: '2027-05-03', to: '2027-05-05', over: 2.5, batches: [214, 216] }],
-    drafts: [], ...more,
+    drafts: [],
+    ...more,
   };
 }
 
@@ -49,6 +92,8 @@ export const sampleChoices: Choices = {
     { code: 'pot-7', name: 'Carrier of 28 pots', cells: 28, kind: 'POTS', cellVolume: 180 },
     { code: 'open-tray', name: 'Open seed tray', cells: 240, kind: 'OPEN', cellVolume: 15 },
   ],
-  lots: [], places: [{ id: 1, name: 'Heat mat', forEmergence: true, forGrowingOn: false, forHardeningOff: false }],
-  programmes: [], lossReasons: [],
+  lots: [],
+  places: [{ id: 1, name: 'Heat mat', forEmergence: true, forGrowingOn: false, forHardeningOff: false }],
+  programmes: [],
+  lossReasons: [],
 };

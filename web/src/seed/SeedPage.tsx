@@ -16,15 +16,21 @@ export function SeedPage() {
   if (needs.isPending) return <Loading what={say('the seed store')} />;
   if (needs.isError) return <Trouble error={needs.error} retry={() => needs.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
-  const lots = needs.data.lots.filter((lot) => words.every((word) => `${lot.code} ${lot.variety} ${lot.crop} ${lot.supplier}`.toLowerCase().includes(word)));
+  const lots = needs.data.lots.filter((lot) =>
+    words.every((word) => `${lot.code} ${lot.variety} ${lot.crop} ${lot.supplier}`.toLowerCase().includes(word)),
+  );
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>{say('Seed')}</h1>
         <p className={needs.data.buying.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
-          {needs.data.buying.length > 0 ? say('{lots, plural, one {# lot} other {# lots}} run short', { lots: needs.data.buying.length }) : say('There is enough of everything that is planned.')}
+          {needs.data.buying.length > 0
+            ? say('{lots, plural, one {# lot} other {# lots}} run short', { lots: needs.data.buying.length })
+            : say('There is enough of everything that is planned.')}
         </p>
-        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/lots">{say('Change lots')}</Link>
+        <Link className="trail ml-auto flex min-h-11 items-center" to="/nursery/lots">
+          {say('Change lots')}
+        </Link>
       </div>
       <div className="grid gap-5 lg:grid-cols-2">
         <Buying needs={needs.data} />
@@ -33,7 +39,14 @@ export function SeedPage() {
       <section aria-label={say('Lots')} className="mt-5">
         <div className="mb-2 flex flex-wrap items-center gap-3">
           <h2>{say('Lots')}</h2>
-          <input className="entry max-w-xs" type="search" aria-label={say('Find a lot')} placeholder={say('kale, M26-107, a supplier…')} value={search} onChange={(event) => setSearch(event.target.value)} />
+          <input
+            className="entry max-w-xs"
+            type="search"
+            aria-label={say('Find a lot')}
+            placeholder={say('kale, M26-107, a supplier…')}
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+          />
         </div>
         <Lots lots={lots} />
       </section>
@@ -50,7 +63,9 @@ function Buying({ needs }: { needs: SeedNeedsView }) {
         {needs.buying.map((line) => (
           <li key={line.variety + line.neededBy} className="flex flex-wrap gap-x-3 border-t border-rule py-1.5">
             <strong className="grow">{line.variety}</strong>
-            <span>{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: line.seeds })}, {mass(line.grams)}</span>
+            <span>
+              {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: line.seeds })}, {mass(line.grams)}
+            </span>
             <span className="text-pencil">{line.supplier}</span>
             <span className="font-semibold text-brick">{say('by {neededBy}', { neededBy: dayWords(line.neededBy) })}</span>
           </li>
@@ -76,13 +91,23 @@ function Weeks({ needs }: { needs: SeedNeedsView }) {
               <span className="text-right text-pencil">{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: week.seeds })}</span>
             </summary>
             <ul className="pb-2">
-              {needs.sowings.filter((sowing) => sowing.day >= week.monday && sowing.day < nextMonday(week.monday)).map((sowing) => (
-                <li key={sowing.batch} className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
-                  <span>{shortDay(sowing.day)}</span>
-                  <span><Link className="trail" to={`/batches/${sowing.batch}`}>{sowing.batch}</Link>{' '}{say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}</span>
-                  <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}{sowing.lacking && say(', short')}</span>
-                </li>
-              ))}
+              {needs.sowings
+                .filter((sowing) => sowing.day >= week.monday && sowing.day < nextMonday(week.monday))
+                .map((sowing) => (
+                  <li key={sowing.batch} className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
+                    <span>{shortDay(sowing.day)}</span>
+                    <span>
+                      <Link className="trail" to={`/batches/${sowing.batch}`}>
+                        {sowing.batch}
+                      </Link>{' '}
+                      {say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}
+                    </span>
+                    <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>
+                      {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}
+                      {sowing.lacking && say(', short')}
+                    </span>
+                  </li>
+                ))}
             </ul>
           </details>
         ))}
@@ -102,20 +127,37 @@ function Lots({ lots }: { lots: Lot[] }) {
       {lots.map((lot) => (
         <li key={lot.id} className="grid gap-x-4 px-3 py-2 sm:grid-cols-[7rem_13rem_1fr_13rem] sm:items-center">
           <span className="font-semibold">{lot.code}</span>
-          <span>{lot.variety} <span className="text-pencil">{lot.crop.toLowerCase()}</span></span>
           <span>
-            <span className="text-pencil">{say('{supplier}, tested {testedOn} {testedOn2}: label {label} %,', { supplier: lot.supplier, testedOn: shortDay(lot.testedOn), testedOn2: lot.testedOn.slice(0, 4), label: Math.round(lot.label * 100) })}{' '}</span>
+            {lot.variety} <span className="text-pencil">{lot.crop.toLowerCase()}</span>
+          </span>
+          <span>
+            <span className="text-pencil">
+              {say('{supplier}, tested {testedOn} {testedOn2}: label {label} %,', {
+                supplier: lot.supplier,
+                testedOn: shortDay(lot.testedOn),
+                testedOn2: lot.testedOn.slice(0, 4),
+                label: Math.round(lot.label * 100),
+              })}{' '}
+            </span>
             {say('expected {low} to {high} %', { low: Math.round(lot.low * 100), high: Math.round(lot.high * 100) })}
             {(lot.old || lot.poor) && (
               <span className="block text-ochre">
-                {say('{what}: 100 plants take {cellsForHundred} cells, with fresh seed {cellsForHundredFresh}.', { what: lot.old && lot.poor ? say('Old and poor') : lot.old ? say('Old') : say('Poor'), cellsForHundred: lot.cellsForHundred, cellsForHundredFresh: lot.cellsForHundredFresh })}
+                {say('{what}: 100 plants take {cellsForHundred} cells, with fresh seed {cellsForHundredFresh}.', {
+                  what: lot.old && lot.poor ? say('Old and poor') : lot.old ? say('Old') : say('Poor'),
+                  cellsForHundred: lot.cellsForHundred,
+                  cellsForHundredFresh: lot.cellsForHundredFresh,
+                })}
               </span>
             )}
           </span>
           <span className="sm:text-right">
             {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: lot.stock })}, {mass(lot.stockGrams)}
             <span className={`block ${lot.lacking > 0 ? 'font-semibold text-brick' : 'text-pencil'}`}>
-              {lot.needed === 0 ? say('nothing planned') : lot.lacking > 0 ? say('{lacking} short from {shortFrom}', { lacking: lot.lacking, shortFrom: shortDay(lot.shortFrom!) }) : say('{needed} planned', { needed: lot.needed })}
+              {lot.needed === 0
+                ? say('nothing planned')
+                : lot.lacking > 0
+                  ? say('{lacking} short from {shortFrom}', { lacking: lot.lacking, shortFrom: shortDay(lot.shortFrom!) })
+                  : say('{needed} planned', { needed: lot.needed })}
             </span>
           </span>
         </li>

@@ -30,11 +30,16 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
   const [placeId, setPlaceId] = useState(String(batch.placeId ?? batch.emergencePlaceId));
   const [medium, setMedium] = useState(say('Sowing mix, fine'));
   const entry = {
-    tray: tray.number, firstCell: run.first, lastCell: run.last,
-    seedsPerCell: Number(seedsPerCell), lotId: Number(lotId), medium, placeId: Number(placeId),
+    tray: tray.number,
+    firstCell: run.first,
+    lastCell: run.last,
+    seedsPerCell: Number(seedsPerCell),
+    lotId: Number(lotId),
+    medium,
+    placeId: Number(placeId),
   };
-  const sow = useBenchChange<typeof entry>(
-    `/api/batches/${number}/sowings`, (sown) => say('sowing of cells {firstCell} to {lastCell} in {code}', { firstCell: sown.firstCell, lastCell: sown.lastCell, code: tray.code }),
+  const sow = useBenchChange<typeof entry>(`/api/batches/${number}/sowings`, (sown) =>
+    say('sowing of cells {firstCell} to {lastCell} in {code}', { firstCell: sown.firstCell, lastCell: sown.lastCell, code: tray.code }),
   );
   const leave = useBenchChange<{ tray: number }>(`/api/batches/${number}/left-unsown`, () => say('{code} left unsown', { code: tray.code }));
   const variety = choices.lots.find((lot) => lot.id === batch.lotId)?.varietyId;
@@ -49,7 +54,9 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       }}
     >
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">{say('Print labels (PDF)')}</a>
+        <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">
+          {say('Print labels (PDF)')}
+        </a>
         <span className="text-sm text-pencil">
           {say('Labels before sowing. {seedDepth}', { seedDepth: coverWords(batch.seedDepth, batch.needsLight) })}
         </span>
@@ -81,19 +88,33 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       <p className="mt-2 text-sm text-pencil">{say('Tap the first and the last cell, or sweep from one to the other.')}</p>
       <div className="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         <Field name={say('From cell')} problem={problem('firstCell') ?? problem('run')}>
-          <Input className="entry" inputMode="numeric" value={run.first} onChange={(event) => setRun({ ...run, first: Number(event.target.value) || 0 })} />
+          <Input
+            className="entry"
+            inputMode="numeric"
+            value={run.first}
+            onChange={(event) => setRun({ ...run, first: Number(event.target.value) || 0 })}
+          />
         </Field>
         <Field name={say('to cell')} problem={problem('lastCell')}>
-          <Input className="entry" inputMode="numeric" value={run.last} onChange={(event) => setRun({ ...run, last: Number(event.target.value) || 0 })} />
+          <Input
+            className="entry"
+            inputMode="numeric"
+            value={run.last}
+            onChange={(event) => setRun({ ...run, last: Number(event.target.value) || 0 })}
+          />
         </Field>
         <Field name={say('Seeds a cell')} problem={problem('seedsPerCell')}>
           <Input className="entry" inputMode="numeric" value={seedsPerCell} onChange={(event) => setSeedsPerCell(event.target.value)} />
         </Field>
         <Field name={say('Seed lot')} problem={problem('lotId')}>
           <Select className="entry" value={lotId} onChange={(event) => setLotId(event.target.value)}>
-            {choices.lots.filter((lot) => lot.varietyId === variety).map((lot) => (
-              <option key={lot.id} value={lot.id}>{say('{code}, {seedsLeft} left', { code: lot.code, seedsLeft: lot.seedsLeft })}</option>
-            ))}
+            {choices.lots
+              .filter((lot) => lot.varietyId === variety)
+              .map((lot) => (
+                <option key={lot.id} value={lot.id}>
+                  {say('{code}, {seedsLeft} left', { code: lot.code, seedsLeft: lot.seedsLeft })}
+                </option>
+              ))}
           </Select>
         </Field>
         <div className="sm:col-span-2">
@@ -104,14 +125,20 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
         <div className="sm:col-span-2">
           <Field name={say('Put in')} problem={problem('placeId')}>
             <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
-              {choices.places.filter((place) => place.forEmergence || place.forGrowingOn).map((place) => (
-                <option key={place.id} value={place.id}>{place.name}</option>
-              ))}
+              {choices.places
+                .filter((place) => place.forEmergence || place.forGrowingOn)
+                .map((place) => (
+                  <option key={place.id} value={place.id}>
+                    {place.name}
+                  </option>
+                ))}
             </Select>
           </Field>
         </div>
       </div>
-      <div className="mt-3"><Refusal message={sow.error && sow.error.problems.length === 0 ? sow.error.message : undefined} /></div>
+      <div className="mt-3">
+        <Refusal message={sow.error && sow.error.problems.length === 0 ? sow.error.message : undefined} />
+      </div>
       <div className="sticky bottom-0 bg-wall py-3">
         <button className="act act-main w-full sm:w-auto" disabled={sow.isPending || cells < 1}>
           {say('Sow {cells, plural, one {# cell} other {# cells}}', { cells: Math.max(cells, 0) })}

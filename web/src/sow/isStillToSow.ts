@@ -6,8 +6,6 @@ import type { BatchView, TrayView } from '../api/client';
  */
 export function isStillToSow(tray: Pick<TrayView, 'number' | 'cells'>, toSow: BatchView['toSow']): boolean {
   return toSow.some(
-    (run) =>
-      run.tray === tray.number &&
-      tray.cells.some((cell) => cell.number >= run.firstCell && cell.number <= run.lastCell && !cell.condition),
+    (run) => run.tray === tray.number && tray.cells.some((cell) => cell.number >= run.firstCell && cell.number <= run.lastCell && !cell.condition),
   );
 }

@@ -28,7 +28,11 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
       <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
         <h1>{say('Space through time')}</h1>
         <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
-          {overflows.length > 0 ? say('{places, plural, one {# place} other {# places}} over-full at some time', { places: new Set(overflows.map((each) => each.placeId)).size }) : say('Everything has room.')}
+          {overflows.length > 0
+            ? say('{places, plural, one {# place} other {# places}} over-full at some time', {
+                places: new Set(overflows.map((each) => each.placeId)).size,
+              })
+            : say('Everything has room.')}
         </p>
       </div>
       {mayChange && <AssignAll />}
@@ -38,18 +42,37 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
           <Axis firstDay={space.data.firstDay} />
         </li>
         {space.data.places.map((place) => (
-          <PlaceLane key={place.id} place={place} firstDay={space.data.firstDay} overflows={overflows.filter((each) => each.placeId === place.id)} chosen={chosen} choose={setChosen} />
+          <PlaceLane
+            key={place.id}
+            place={place}
+            firstDay={space.data.firstDay}
+            overflows={overflows.filter((each) => each.placeId === place.id)}
+            chosen={chosen}
+            choose={setChosen}
+          />
         ))}
       </ol>
       {chosen && <Help overflow={chosen} mayChange={mayChange} />}
-      {!chosen && overflows.length > 0 && <p className="mt-3 text-sm text-pencil">{say('Press a time that lacks room to see what could be done.')}</p>}
+      {!chosen && overflows.length > 0 && (
+        <p className="mt-3 text-sm text-pencil">{say('Press a time that lacks room to see what could be done.')}</p>
+      )}
     </>
   );
 }
 
 function PlaceLane({
-  place, firstDay, overflows, chosen, choose,
-}: { place: PlaceInTime; firstDay: string; overflows: Overflow[]; chosen: Overflow | undefined; choose: (overflow: Overflow) => void }) {
+  place,
+  firstDay,
+  overflows,
+  chosen,
+  choose,
+}: {
+  place: PlaceInTime;
+  firstDay: string;
+  overflows: Overflow[];
+  chosen: Overflow | undefined;
+  choose: (overflow: Overflow) => void;
+}) {
   const used = place.used.slice(0, DAYS_SHOWN);
   const most = Math.max(place.slots * 1.15, ...used);
   const at = (day: string) => ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100;
@@ -58,19 +81,40 @@ function PlaceLane({
   return (
     <li className="grid grid-cols-1 border-b border-rule sm:grid-cols-[15rem_1fr]">
       <div className="p-2 text-sm">
-        <p className="font-semibold">{place.walkingOrder}. {place.name}</p>
+        <p className="font-semibold">
+          {place.walkingOrder}. {place.name}
+        </p>
         <p className="text-xs text-pencil">
-          {say('{what}{more}; holds {slots}, fullest {fullest}', { what: place.day !== undefined && place.day !== null ? `${figures(temperature(place.day))} / ${degrees(place.night!, 0)}` : say('{mean} now, {later} in 8 weeks', { mean: degrees(place.mean[0]!, 0), later: degrees(place.mean[8]!, 0) }), more: place.lampLight > 0 ? say(', lamps') : '', slots: place.slots, fullest: Math.round(fullest) })}
+          {say('{what}{more}; holds {slots}, fullest {fullest}', {
+            what:
+              place.day !== undefined && place.day !== null
+                ? `${figures(temperature(place.day))} / ${degrees(place.night!, 0)}`
+                : say('{mean} now, {later} in 8 weeks', { mean: degrees(place.mean[0]!, 0), later: degrees(place.mean[8]!, 0) }),
+            more: place.lampLight > 0 ? say(', lamps') : '',
+            slots: place.slots,
+            fullest: Math.round(fullest),
+          })}
         </p>
         <ul className="flex flex-wrap gap-x-3">
           {overflows.map((overflow) => (
             <li key={overflow.from}>
               <button
-                type="button" aria-pressed={chosen === overflow} className="min-h-8 text-left text-xs font-semibold text-brick underline underline-offset-2"
-                aria-label={say('{name} lacks {over} tray places from {from} to {to}', { name: place.name, over: Math.ceil(overflow.over), from: shortDay(overflow.from), to: shortDay(overflow.to) })}
+                type="button"
+                aria-pressed={chosen === overflow}
+                className="min-h-8 text-left text-xs font-semibold text-brick underline underline-offset-2"
+                aria-label={say('{name} lacks {over} tray places from {from} to {to}', {
+                  name: place.name,
+                  over: Math.ceil(overflow.over),
+                  from: shortDay(overflow.from),
+                  to: shortDay(overflow.to),
+                })}
                 onClick={() => choose(overflow)}
               >
-                {say('lacks {over}, {from}{more}', { over: Math.ceil(overflow.over), from: shortDay(overflow.from), more: overflow.to !== overflow.from ? ` – ${shortDay(overflow.to)}` : '' })}
+                {say('lacks {over}, {from}{more}', {
+                  over: Math.ceil(overflow.over),
+                  from: shortDay(overflow.from),
+                  more: overflow.to !== overflow.from ? ` – ${shortDay(overflow.to)}` : '',
+                })}
               </button>
             </li>
           ))}
@@ -78,15 +122,32 @@ function PlaceLane({
       </div>
       <div className="relative h-16 sm:h-full sm:min-h-16 sm:border-l sm:border-rule">
         <svg
-          className="absolute inset-0 h-full w-full" viewBox={`0 0 ${DAYS_SHOWN} 100`} preserveAspectRatio="none" role="img"
-          aria-label={say('{name}: holds {slots} trays, at most {fullest} used', { name: place.name, slots: place.slots, fullest: Math.round(fullest) })}
+          className="absolute inset-0 h-full w-full"
+          viewBox={`0 0 ${DAYS_SHOWN} 100`}
+          preserveAspectRatio="none"
+          role="img"
+          aria-label={say('{name}: holds {slots} trays, at most {fullest} used', {
+            name: place.name,
+            slots: place.slots,
+            fullest: Math.round(fullest),
+          })}
         >
           <polygon points={`0,100 ${points.join(' ')} ${DAYS_SHOWN},100`} className="fill-dusk/30" />
-          <line x1="0" x2={DAYS_SHOWN} y1={100 - (place.slots / most) * 100} y2={100 - (place.slots / most) * 100} className="stroke-ink" strokeWidth="1.500" vectorEffect="non-scaling-stroke" />
+          <line
+            x1="0"
+            x2={DAYS_SHOWN}
+            y1={100 - (place.slots / most) * 100}
+            y2={100 - (place.slots / most) * 100}
+            className="stroke-ink"
+            strokeWidth="1.500"
+            vectorEffect="non-scaling-stroke"
+          />
         </svg>
         {overflows.map((overflow) => (
           <span
-            key={overflow.from} aria-hidden className={`absolute inset-y-0 min-w-1 border-x-2 border-brick bg-brick/25 ${chosen === overflow ? 'outline-3 outline-brick' : ''}`}
+            key={overflow.from}
+            aria-hidden
+            className={`absolute inset-y-0 min-w-1 border-x-2 border-brick bg-brick/25 ${chosen === overflow ? 'outline-3 outline-brick' : ''}`}
             style={{ left: `${at(overflow.from)}%`, width: `${at(addDays(overflow.to, 1)) - at(overflow.from)}%` }}
           />
         ))}
@@ -99,9 +160,17 @@ function Axis({ firstDay }: { firstDay: string }) {
   const days = [...Array(DAYS_SHOWN).keys()].map((day) => addDays(firstDay, day)).filter((day) => toDate(day).getUTCDay() === 1);
   return (
     <div className="relative h-6 text-xs text-pencil" aria-hidden>
-      {days.filter((_, index) => index % 3 === 0).map((day) => (
-        <span key={day} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(93, ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100)}%` }}>{shortDay(day)}</span>
-      ))}
+      {days
+        .filter((_, index) => index % 3 === 0)
+        .map((day) => (
+          <span
+            key={day}
+            className="absolute top-1 whitespace-nowrap"
+            style={{ left: `${Math.min(93, ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100)}%` }}
+          >
+            {shortDay(day)}
+          </span>
+        ))}
     </div>
   );
 }
@@ -119,12 +188,22 @@ function Help({ overflow, mayChange }: { overflow: Overflow; mayChange: boolean 
   return (
     <section aria-label={say('What could be done')} className="board mt-3 p-4">
       <h2>
-        {say('{place} lacks {places, plural, one {# tray place} other {# tray places}}, {from} – {to}', { place: overflow.place, places: Math.ceil(overflow.over), from: shortDay(overflow.from), to: shortDay(overflow.to) })}
+        {say('{place} lacks {places, plural, one {# tray place} other {# tray places}}, {from} – {to}', {
+          place: overflow.place,
+          places: Math.ceil(overflow.over),
+          from: shortDay(overflow.from),
+          to: shortDay(overflow.to),
+        })}
       </h2>
       <p className="mb-2 text-sm text-pencil">
         {say('Batches there:')}{' '}
         {overflow.batches.map((batch, index) => (
-          <span key={batch}>{index > 0 && ', '}<Link className="trail" to={`/batches/${batch}`}>{batch}</Link></span>
+          <span key={batch}>
+            {index > 0 && ', '}
+            <Link className="trail" to={`/batches/${batch}`}>
+              {batch}
+            </Link>
+          </span>
         ))}
       </p>
       {suggestions.isPending && <p role="status">{say('Looking for room…')}</p>}
@@ -133,9 +212,20 @@ function Help({ overflow, mayChange }: { overflow: Overflow; mayChange: boolean 
         {suggestions.data?.map((each) => (
           <li key={each.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1.5 text-sm">
             <span className="grow font-semibold">{each.words}</span>
-            <span className="text-pencil">{say('frees {places, plural, one {# place} other {# places}}; in time {chance}{more}', { places: Math.round(each.relief), chance: chanceWords(each.chance), more: Math.round(each.chance * 20) !== Math.round(each.chanceBefore * 20) ? say(', was {chanceBefore}', { chanceBefore: chanceWords(each.chanceBefore) }) : '' })}</span>
+            <span className="text-pencil">
+              {say('frees {places, plural, one {# place} other {# places}}; in time {chance}{more}', {
+                places: Math.round(each.relief),
+                chance: chanceWords(each.chance),
+                more:
+                  Math.round(each.chance * 20) !== Math.round(each.chanceBefore * 20)
+                    ? say(', was {chanceBefore}', { chanceBefore: chanceWords(each.chanceBefore) })
+                    : '',
+              })}
+            </span>
             {each.edit && mayChange && (
-              <button className="act" disabled={change.isPending} onClick={() => change.mutate(each.edit!)}>{say('Do it')}</button>
+              <button className="act" disabled={change.isPending} onClick={() => change.mutate(each.edit!)}>
+                {say('Do it')}
+              </button>
             )}
           </li>
         ))}

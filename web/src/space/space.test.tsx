@@ -6,25 +6,59 @@ import { AssignAll } from './AssignAll';
 import { SpacePage } from './SpacePage';
 
 const place = (id: number, name: string, used: number[]) => ({
-  id, name, walkingOrder: id, slots: 8, day: 26, night: 23, lampLight: 4, uses: ['EMERGENCE' as const],
-  used: [...used, ...Array<number>(200).fill(0)], mean: Array<number>(30).fill(24),
+  id,
+  name,
+  walkingOrder: id,
+  slots: 8,
+  day: 26,
+  night: 23,
+  lampLight: 4,
+  uses: ['EMERGENCE' as const],
+  used: [...used, ...Array<number>(200).fill(0)],
+  mean: Array<number>(30).fill(24),
 });
 const space: SpaceView = {
-  firstDay: '2027-04-15', places: [place(1, 'Heat mat', [6, 10, 10]), place(2, 'Warm room', [3, 3])],
+  firstDay: '2027-04-15',
+  places: [place(1, 'Heat mat', [6, 10, 10]), place(2, 'Warm room', [3, 3])],
   overflows: [{ placeId: 1, place: 'Heat mat', from: '2027-04-16', to: '2027-04-17', over: 2, batches: [214, 216] }],
 };
 const outcome = {
-  changed: [{ batch: 214, variety: 'Blue Lantern', from: 'Heat mat, North house, Frames', to: 'Warm room, North house, Frames', sowDayBefore: '2027-05-03', sowDay: '2027-05-01', reason: 'Heat mat would suit it best but is full from 16 Apr to 17 Apr.' }],
-  unchanged: [{ batch: 215, variety: 'Stonecap', from: 'a', to: 'a', sowDayBefore: '2027-05-03', sowDay: '2027-05-03', reason: 'Stands there already.' }],
-  pinned: 1, overflowBefore: 40, overflowAfter: 0, gap: 0.012, stopped: false,
+  changed: [
+    {
+      batch: 214,
+      variety: 'Blue Lantern',
+      from: 'Heat mat, North house, Frames',
+      to: 'Warm room, North house, Frames',
+      sowDayBefore: '2027-05-03',
+      sowDay: '2027-05-01',
+      reason: 'Heat mat would suit it best but is full from 16 Apr to 17 Apr.',
+    },
+  ],
+  unchanged: [
+    { batch: 215, variety: 'Stonecap', from: 'a', to: 'a', sowDayBefore: '2027-05-03', sowDay: '2027-05-03', reason: 'Stands there already.' },
+  ],
+  pinned: 1,
+  overflowBefore: 40,
+  overflowAfter: 0,
+  gap: 0.012,
+  stopped: false,
 };
 
 describe('space through time', () => {
   it('draws each place and names what lacks room, with what could be done', async () => {
     const calls = fakeServer({
-      'GET /api/space': space, 'GET /api/space/assignment': { started: false, running: false, progress: 0 },
+      'GET /api/space': space,
+      'GET /api/space/assignment': { started: false, running: false, progress: 0 },
       'GET /api/space/suggestions': [
-        { kind: 'OTHER_PLACE', batch: 214, words: 'Put batch 214 in the warm room instead.', chanceBefore: 0.9, chance: 0.7, relief: 2, edit: { batch: 214, emergencePlaceId: 2 } },
+        {
+          kind: 'OTHER_PLACE',
+          batch: 214,
+          words: 'Put batch 214 in the warm room instead.',
+          chanceBefore: 0.9,
+          chance: 0.7,
+          relief: 2,
+          edit: { batch: 214, emergencePlaceId: 2 },
+        },
         { kind: 'REFUSE', batch: 216, words: 'Tell Field one that order 116 cannot be met.', chanceBefore: 0.9, chance: 0, relief: 3 },
       ],
       'POST /api/season/changes': {},
@@ -37,7 +71,9 @@ describe('space through time', () => {
     expect(screen.getByText(/frees 2 places; in time 7 times in 10, was 9 times in 10/)).toBeTruthy();
     expect(screen.getAllByRole('button', { name: 'Do it' })).toHaveLength(1);
     fireEvent.click(screen.getByRole('button', { name: 'Do it' }));
-    await waitFor(() => expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, emergencePlaceId: 2 } }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, emergencePlaceId: 2 } }),
+    );
   });
 
   it('says that everything has room', async () => {
@@ -52,7 +88,10 @@ describe('placing all', () => {
   const standing = (more: Partial<AssignmentView>): AssignmentView => ({ started: true, running: false, progress: 1, ...more });
 
   it('shows how far it is and can be stopped', async () => {
-    const calls = fakeServer({ 'GET /api/space/assignment': standing({ running: true, progress: 0.42 }), 'DELETE /api/space/assignment': standing({}) });
+    const calls = fakeServer({
+      'GET /api/space/assignment': standing({ running: true, progress: 0.42 }),
+      'DELETE /api/space/assignment': standing({}),
+    });
     show(<AssignAll />);
     expect(await screen.findByText('Placing, 42 %')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Stop' }));

@@ -18,9 +18,19 @@ export function Evening({ tasks }: { tasks: Task[] }) {
   return (
     <details open={window.innerWidth >= WIDE} className="mb-5 border-l-4 border-brick bg-brick-wash p-3">
       <summary className="min-h-11 cursor-pointer content-center">
-        <h2 className="inline">{say('Before night: bring in or cover {plants, plural, one {# plant} other {# plants}}', { plants: tasks.reduce((sum, task) => sum + task.plants, 0) })}</h2>
+        <h2 className="inline">
+          {say('Before night: bring in or cover {plants, plural, one {# plant} other {# plants}}', {
+            plants: tasks.reduce((sum, task) => sum + task.plants, 0),
+          })}
+        </h2>
         <span className="block sm:inline">
-          {' '}{say('Worst: {plants} {variety}, {place}, {tonight} tonight', { plants: tasks[0]!.plants, variety: tasks[0]!.variety, place: tasks[0]!.place.toLowerCase(), tonight: degrees(tasks[0]!.tonight) })}
+          {' '}
+          {say('Worst: {plants} {variety}, {place}, {tonight} tonight', {
+            plants: tasks[0]!.plants,
+            variety: tasks[0]!.variety,
+            place: tasks[0]!.place.toLowerCase(),
+            tonight: degrees(tasks[0]!.tonight),
+          })}
         </span>
       </summary>
       <Refusal message={tick.error?.message} />
@@ -33,10 +43,29 @@ export function Evening({ tasks }: { tasks: Task[] }) {
               {here.map((task) => (
                 <li key={task.batch} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
                   <span className="min-w-56 grow">
-                    <strong>{task.plants} {task.variety}</strong>{say(', batch {batch}, {trays}{more}: they stand down to {floor}, about {plants, plural, one {# plant} other {# plants}} lost if left', { batch: task.batch, trays: task.trays.map((tray) => `T${tray}`).slice(0, 4).join(' '), more: task.trays.length > 4 ? ` +${task.trays.length - 4}` : '', floor: degrees(task.floor), plants: Math.round(task.likelyLoss) })}
+                    <strong>
+                      {task.plants} {task.variety}
+                    </strong>
+                    {say(
+                      ', batch {batch}, {trays}{more}: they stand down to {floor}, about {plants, plural, one {# plant} other {# plants}} lost if left',
+                      {
+                        batch: task.batch,
+                        trays: task.trays
+                          .map((tray) => `T${tray}`)
+                          .slice(0, 4)
+                          .join(' '),
+                        more: task.trays.length > 4 ? ` +${task.trays.length - 4}` : '',
+                        floor: degrees(task.floor),
+                        plants: Math.round(task.likelyLoss),
+                      },
+                    )}
                   </span>
-                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'BROUGHT_IN' })}>{say('Brought in')}</button>
-                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'COVERED' })}>{say('Covered')}</button>
+                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'BROUGHT_IN' })}>
+                    {say('Brought in')}
+                  </button>
+                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'COVERED' })}>
+                    {say('Covered')}
+                  </button>
                 </li>
               ))}
             </ul>

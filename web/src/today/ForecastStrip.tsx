@@ -21,8 +21,13 @@ export function ForecastStrip({ days }: { days: RoundView['forecast'] }) {
             <svg width="44" height={HEIGHT + 2 * ROOM} aria-hidden className="mx-auto">
               <line x1="0" x2="44" y1={y(0) + ROOM} y2={y(0) + ROOM} stroke="var(--rule)" strokeDasharray="3 3" />
               <line
-                x1="22" x2="22" y1={y(day.maximum) + ROOM} y2={y(day.minimum) + ROOM}
-                stroke={day.minimum <= 0 ? 'var(--brick)' : 'var(--dusk)'} strokeWidth="6" strokeLinecap="round"
+                x1="22"
+                x2="22"
+                y1={y(day.maximum) + ROOM}
+                y2={y(day.minimum) + ROOM}
+                stroke={day.minimum <= 0 ? 'var(--brick)' : 'var(--dusk)'}
+                strokeWidth="6"
+                strokeLinecap="round"
               />
             </svg>
             <span className="block whitespace-nowrap">

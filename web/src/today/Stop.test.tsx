@@ -6,24 +6,44 @@ import { ForecastStrip } from './ForecastStrip';
 import { Stop } from './Stop';
 
 const batch: BatchSummary = {
-  number: 242, variety: 'Thickset', crop: 'Spinach', stage: 'EMERGING', verdict: 'LATE', place: 'Warm room',
-  trays: [1169, 1170, 1171], balance: { sown: 180, waiting: 90, empty: 0, alive: 90, lost: 0, released: 0 },
-  sowDay: '2027-04-06', chance: 0.4, plants: 150, target: '2027-05-04', shares: { promised: 150, reserved: 0, free: 0, missing: 60 },
+  number: 242,
+  variety: 'Thickset',
+  crop: 'Spinach',
+  stage: 'EMERGING',
+  verdict: 'LATE',
+  place: 'Warm room',
+  trays: [1169, 1170, 1171],
+  balance: { sown: 180, waiting: 90, empty: 0, alive: 90, lost: 0, released: 0 },
+  sowDay: '2027-04-06',
+  chance: 0.4,
+  plants: 150,
+  target: '2027-05-04',
+  shares: { promised: 150, reserved: 0, free: 0, missing: 60 },
   promises: [{ order: 142, line: 1, grower: 'Upper Tarrow Farm', plants: 150, target: '2027-05-04', chance: 0.4 }],
-  plantsAlive: 90, traysToSow: 0,
+  plantsAlive: 90,
+  traysToSow: 0,
 };
 
 const stop: StopView = {
-  placeId: 2, place: 'Warm room', slots: 4, slotsTaken: 6, lastMinimum: 18.94,
-  lastMaximum: 21.2, setMinimum: 19, setMaximum: 21, quietBatches: 1,
-  work: [{
-    batch,
-    tasks: [
-      { kind: 'COUNT', urgency: 'AT_RISK', why: { kind: 'Late', expected: 120, counted: 90 } },
-      { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', why: { kind: 'IsUp', up: 90, sown: 180 } },
-      { kind: 'RELEASE', urgency: 'LATE', why: { kind: 'IsWanted', target: '2027-04-14' } },
-    ],
-  }],
+  placeId: 2,
+  place: 'Warm room',
+  slots: 4,
+  slotsTaken: 6,
+  lastMinimum: 18.94,
+  lastMaximum: 21.2,
+  setMinimum: 19,
+  setMaximum: 21,
+  quietBatches: 1,
+  work: [
+    {
+      batch,
+      tasks: [
+        { kind: 'COUNT', urgency: 'AT_RISK', why: { kind: 'Late', expected: 120, counted: 90 } },
+        { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', why: { kind: 'IsUp', up: 90, sown: 180 } },
+        { kind: 'RELEASE', urgency: 'LATE', why: { kind: 'IsWanted', target: '2027-04-14' } },
+      ],
+    },
+  ],
 };
 
 const show = (shown: StopView) =>
@@ -67,7 +87,14 @@ describe('a stop on the round', () => {
 
 describe('the forecast', () => {
   it('names frost in words on the days that have it', () => {
-    render(<ForecastStrip days={[{ day: '2027-04-15', minimum: -0.5, maximum: 9 }, { day: '2027-04-16', minimum: 3, maximum: 12 }]} />);
+    render(
+      <ForecastStrip
+        days={[
+          { day: '2027-04-15', minimum: -0.5, maximum: 9 },
+          { day: '2027-04-16', minimum: 3, maximum: 12 },
+        ]}
+      />,
+    );
     expect(screen.getAllByText('frost')).toHaveLength(1);
     expect(screen.getByText('3 to 12')).toBeTruthy();
   });

@@ -47,21 +47,40 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
   const over = stop.slotsTaken > stop.slots;
   return (
     <li className="relative mb-6">
-      <span aria-hidden className={`absolute top-1.5 -left-[33px] size-4 rounded-full border-2 border-dusk ${stop.work.length ? 'bg-dusk' : 'bg-wall'}`} />
+      <span
+        aria-hidden
+        className={`absolute top-1.5 -left-[33px] size-4 rounded-full border-2 border-dusk ${stop.work.length ? 'bg-dusk' : 'bg-wall'}`}
+      />
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-0.5">
         <h2>{stop.place}</h2>
         {stop.lastMinimum != null && stop.lastMaximum != null && (
           <span className="text-sm text-pencil">
-            {say('yesterday {lastMinimum} to {lastMaximum}{more}', { lastMinimum: figures(temperature(stop.lastMinimum), 1), lastMaximum: degrees(stop.lastMaximum), more: stop.setMinimum != null ? say(', set {setMinimum} to {setMaximum}', { setMinimum: figures(temperature(stop.setMinimum)), setMaximum: degrees(stop.setMaximum!, 0) }) : '' })}
+            {say('yesterday {lastMinimum} to {lastMaximum}{more}', {
+              lastMinimum: figures(temperature(stop.lastMinimum), 1),
+              lastMaximum: degrees(stop.lastMaximum),
+              more:
+                stop.setMinimum != null
+                  ? say(', set {setMinimum} to {setMaximum}', {
+                      setMinimum: figures(temperature(stop.setMinimum)),
+                      setMaximum: degrees(stop.setMaximum!, 0),
+                    })
+                  : '',
+            })}
           </span>
         )}
         <span className={`text-sm ${over ? 'font-semibold text-brick' : 'text-pencil'}`}>
-          {say('{slotsTaken} of {slots} tray places taken{more}', { slotsTaken: stop.slotsTaken, slots: stop.slots, more: over ? say(', {slotsTaken} too many', { slotsTaken: stop.slotsTaken - stop.slots }) : '' })}
+          {say('{slotsTaken} of {slots} tray places taken{more}', {
+            slotsTaken: stop.slotsTaken,
+            slots: stop.slots,
+            more: over ? say(', {slotsTaken} too many', { slotsTaken: stop.slotsTaken - stop.slots }) : '',
+          })}
         </span>
       </div>
       {stop.work.length === 0 ? (
         <p className="text-sm text-pencil">
-          {stop.quietBatches > 0 ? say('Nothing to do; {batches, plural, one {# batch} other {# batches}} to look over.', { batches: stop.quietBatches }) : say('Empty.')}
+          {stop.quietBatches > 0
+            ? say('Nothing to do; {batches, plural, one {# batch} other {# batches}} to look over.', { batches: stop.quietBatches })
+            : say('Empty.')}
         </p>
       ) : (
         <>
@@ -77,7 +96,9 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
                     <span className="font-semibold">
                       {TASK_WORDS[task.kind]}
                       {URGENCY_WORDS[task.urgency] && (
-                        <span className={`ml-2 border px-1.5 text-sm ${task.urgency === 'LATE' ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}>
+                        <span
+                          className={`ml-2 border px-1.5 text-sm ${task.urgency === 'LATE' ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}
+                        >
                           {URGENCY_WORDS[task.urgency]}
                         </span>
                       )}
@@ -85,7 +106,11 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
                     <span className="col-start-2 sm:col-start-auto">
                       {work.batch.variety}{' '}
                       <span className="text-pencil">
-                        {work.batch.crop.toLowerCase()}, {work.batch.trays.map((tray) => `T${tray}`).slice(0, 2).join(' ')}
+                        {work.batch.crop.toLowerCase()},{' '}
+                        {work.batch.trays
+                          .map((tray) => `T${tray}`)
+                          .slice(0, 2)
+                          .join(' ')}
                         {work.batch.trays.length > 2 && ` +${work.batch.trays.length - 2}`}
                       </span>
                     </span>
@@ -97,7 +122,9 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
             )}
           </ul>
           {stop.quietBatches > 0 && (
-            <p className="mt-1 text-sm text-pencil">{say('{batches, plural, one {# other batch} other {# other batches}} to look over.', { batches: stop.quietBatches })}</p>
+            <p className="mt-1 text-sm text-pencil">
+              {say('{batches, plural, one {# other batch} other {# other batches}} to look over.', { batches: stop.quietBatches })}
+            </p>
           )}
         </>
       )}
@@ -107,12 +134,12 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
 
 /** After a cold night: looked at, and whole. */
 function NoneLost({ batch }: { batch: number }) {
-  const tick = useChange((entry: { batch: number }) =>
-    answered(api.POST('/api/round/evening', { body: { ...entry, done: 'NONE_LOST' } })),
-  );
+  const tick = useChange((entry: { batch: number }) => answered(api.POST('/api/round/evening', { body: { ...entry, done: 'NONE_LOST' } })));
   return (
     <div className="px-3 pb-2">
-      <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch })}>{say('Looked at batch {batch}: none lost', { batch })}</button>
+      <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch })}>
+        {say('Looked at batch {batch}: none lost', { batch })}
+      </button>
       <Refusal message={tick.error?.message} />
     </div>
   );

@@ -34,18 +34,34 @@ export function TodayPage() {
         <ForecastStrip days={round.data.forecast} />
       </div>
       {round.data.assumed && (
-        <p className="mb-3 text-sm text-ochre">{say('The weather is assumed from latitude and height, not measured;')}{' '}<Link className="trail" to="/weather">{say("read a station's file in")}</Link>{' '}{say('to forecast by your own.')}</p>
+        <p className="mb-3 text-sm text-ochre">
+          {say('The weather is assumed from latitude and height, not measured;')}{' '}
+          <Link className="trail" to="/weather">
+            {say("read a station's file in")}
+          </Link>{' '}
+          {say('to forecast by your own.')}
+        </p>
       )}
       <Evening tasks={round.data.evening} />
       {round.data.cautions.length > 0 && (
         <div className="mb-4 text-sm text-ochre">
-          {round.data.cautions.map((caution) => <p key={caution}><strong>{say('Mind:')}{' '}</strong>{caution}</p>)}
+          {round.data.cautions.map((caution) => (
+            <p key={caution}>
+              <strong>{say('Mind:')} </strong>
+              {caution}
+            </p>
+          ))}
           <p>{say('Local rules and licensed practice go first.')}</p>
         </div>
       )}
       {moved.data && moved.data.length > 0 && (
         <section aria-label={say('What has moved')} className="mb-5 border-l-4 border-ochre pl-3">
-          <p className="flex flex-wrap items-baseline gap-x-3"><strong>{say('What has moved')}</strong> <Link className="trail text-sm" to="/weather">{say('Weather')}</Link></p>
+          <p className="flex flex-wrap items-baseline gap-x-3">
+            <strong>{say('What has moved')}</strong>{' '}
+            <Link className="trail text-sm" to="/weather">
+              {say('Weather')}
+            </Link>
+          </p>
           <MovedGroups groups={moved.data.slice(0, 3)} />
         </section>
       )}
@@ -56,7 +72,9 @@ export function TodayPage() {
       </ol>
       {round.data.stops.length === 0 && (
         <p className="board border-dashed p-4 text-pencil">
-          {say('No places yet. A round needs at least one place where seed comes up, one to grow on and one to harden off. The propagator adds them under Nursery, with growers, varieties and seed.')}
+          {say(
+            'No places yet. A round needs at least one place where seed comes up, one to grow on and one to harden off. The propagator adds them under Nursery, with growers, varieties and seed.',
+          )}
         </p>
       )}
     </>

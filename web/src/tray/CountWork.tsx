@@ -19,7 +19,10 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
   const record = useRecord();
   const [problem, setProblem] = useState<string>();
   const save = () => {
-    const words = touched > 0 ? say('count of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: touched, code: tray.code }) : say('last look at {code}', { code: tray.code });
+    const words =
+      touched > 0
+        ? say('count of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: touched, code: tray.code })
+        : say('last look at {code}', { code: tray.code });
     record(`/api/batches/${number}/counts`, { tray: tray.number, ...asCounted(draft), complete }, words)
       .then(() => {
         setProblem(undefined);
@@ -45,12 +48,19 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         }}
       />
       <p className="mt-2 text-sm text-pencil">
-        {say('Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted. {more}{up} cells show something.', { more: batch.countsSeedlings ? say('This order counts seedlings: count its clumps before they go. ') : '', up })}
+        {say(
+          'Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted. {more}{up} cells show something.',
+          { more: batch.countsSeedlings ? say('This order counts seedlings: count its clumps before they go. ') : '', up },
+        )}
       </p>
       <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-3 bg-wall py-3">
         <button className="act act-main grow sm:grow-0" disabled={touched === 0 && !complete} onClick={save}>
-          {touched > 0 ? say('Save count of {cells, plural, one {# cell} other {# cells}}', { cells: touched }) : complete ? say('Save last look') : say('Save count')}
+          {touched > 0
+            ? say('Save count of {cells, plural, one {# cell} other {# cells}}', { cells: touched })
+            : complete
+              ? say('Save last look')
+              : say('Save count')}
         </button>
         <button className="act" disabled={draft.undo.length === 0} onClick={() => setDraft(undo(draft))}>
           {say('Undo tap')}
@@ -63,7 +73,11 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
           <input type="checkbox" className="size-5" checked={complete} onChange={(event) => setComplete(event.target.checked)} />
           {say('Last look: give up cells with nothing')}
         </label>
-        {waiting > 0 && <span role="status" className="text-sm text-ochre">{say('Saved here, waiting to be sent.')}</span>}
+        {waiting > 0 && (
+          <span role="status" className="text-sm text-ochre">
+            {say('Saved here, waiting to be sent.')}
+          </span>
+        )}
       </div>
     </>
   );

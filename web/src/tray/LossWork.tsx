@@ -24,7 +24,11 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
   const record = useRecord();
   const [problem, setProblem] = useState<string>();
   const save = () => {
-    record(`/api/batches/${number}/losses`, { tray: tray.number, cells: picked, reason }, say('loss of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: picked.length, code: tray.code }))
+    record(
+      `/api/batches/${number}/losses`,
+      { tray: tray.number, cells: picked, reason },
+      say('loss of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: picked.length, code: tray.code }),
+    )
       .then(() => setPicked([]))
       .catch((full: Error) => setProblem(full.message));
   };
@@ -36,21 +40,20 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
         draw={(cell) => {
           const marked = picked.includes(cell.number);
           const look = cellLook(cell, number, foundIn(EMPTY_DRAFT, cell), marked);
-          return marked
-            ? { ...look, text: '×', words: say('picked as lost'), disabled: false }
-            : { ...look, disabled: !living(cell) };
+          return marked ? { ...look, text: '×', words: say('picked as lost'), disabled: false } : { ...look, disabled: !living(cell) };
         }}
-        work={{
-          tap: toggle,
-          sweep: (cells) => setPicked([...new Set([...picked, ...cells.filter(living).map((cell) => cell.number)])]),
-        }}
+        work={{ tap: toggle, sweep: (cells) => setPicked([...new Set([...picked, ...cells.filter(living).map((cell) => cell.number)])]) }}
       />
       <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
         <div className="w-52">
           <Field name={say('Reason')}>
             <Select className="entry" value={reason} onChange={(event) => setReason(event.target.value)}>
-              {reasons.map((each) => <option key={each} value={each}>{nameWords(each)}</option>)}
+              {reasons.map((each) => (
+                <option key={each} value={each}>
+                  {nameWords(each)}
+                </option>
+              ))}
             </Select>
           </Field>
         </div>
@@ -63,7 +66,9 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
         </label>
       </div>
       {reason === 'SLUGS' && <Caution>{say('Slug pellets: only what is approved locally, by its label, away from children and animals.')}</Caution>}
-      {reason === 'OTHER_PESTS' && <Caution>{say('Pesticides: only what is approved locally and by its label; a notifiable pest must be reported.')}</Caution>}
+      {reason === 'OTHER_PESTS' && (
+        <Caution>{say('Pesticides: only what is approved locally and by its label; a notifiable pest must be reported.')}</Caution>
+      )}
       {reason === 'DAMPING_OFF' && <p className="text-sm text-pencil">{say('After damping-off, wash these trays before they are filled again.')}</p>}
     </>
   );

@@ -5,7 +5,13 @@ import { cellLook } from './cellLook';
 import { TrayGrid } from './TrayGrid';
 
 const tray: TrayView = {
-  number: 1042, code: 'T1042', container: 'Test tray', rows: 2, columns: 3, cellVolume: 40, batches: [201],
+  number: 1042,
+  code: 'T1042',
+  container: 'Test tray',
+  rows: 2,
+  columns: 3,
+  cellVolume: 40,
+  batches: [201],
   cells: [1, 2, 3, 4, 5, 6].map((number) =>
     number === 6
       ? { number, onlySeen: false }

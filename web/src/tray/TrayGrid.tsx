@@ -24,8 +24,16 @@ interface Work {
  * switched on. Arrow keys walk over the cells.
  */
 export function TrayGrid({
-  tray, draw, work, fingerSweeps,
-}: { tray: TrayView; draw: (cell: CellView) => CellLook; work: Work; fingerSweeps: boolean }) {
+  tray,
+  draw,
+  work,
+  fingerSweeps,
+}: {
+  tray: TrayView;
+  draw: (cell: CellView) => CellLook;
+  work: Work;
+  fingerSweeps: boolean;
+}) {
   const grid = useRef<HTMLDivElement>(null);
   const swept = useRef<CellView[]>([]);
   const cellAt = (element: Element | null): CellView | undefined => {
@@ -60,17 +68,14 @@ export function TrayGrid({
       event.preventDefault();
       return;
     }
-    const steps: Record<string, number> = {
-      ArrowRight: 1, ArrowLeft: -1, ArrowDown: tray.columns, ArrowUp: -tray.columns,
-    };
+    const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: tray.columns, ArrowUp: -tray.columns };
     const step = steps[event.key];
     if (step !== undefined) {
       focus(cell.number + step);
       event.preventDefault();
     }
   };
-  const focus = (number: number) =>
-    grid.current?.querySelector<HTMLElement>(`[data-cell="${number}"]`)?.focus();
+  const focus = (number: number) => grid.current?.querySelector<HTMLElement>(`[data-cell="${number}"]`)?.focus();
   return (
     <div className="overflow-x-auto rounded-md border-4 border-loam bg-loam p-1.5" tabIndex={-1}>
       <div

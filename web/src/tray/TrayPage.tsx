@@ -28,12 +28,25 @@ export function TrayPage({ today }: { today: string }) {
   if (tray.isError) return <Trouble error={tray.error} retry={() => tray.refetch()} />;
   return (
     <>
-      <p className="text-pencil">{say('{container}, {rows} × {columns} cells of {cellVolume}', { container: tray.data.container, rows: tray.data.rows, columns: tray.data.columns, cellVolume: cellVolume(tray.data.cellVolume) })}</p>
+      <p className="text-pencil">
+        {say('{container}, {rows} × {columns} cells of {cellVolume}', {
+          container: tray.data.container,
+          rows: tray.data.rows,
+          columns: tray.data.columns,
+          cellVolume: cellVolume(tray.data.cellVolume),
+        })}
+      </p>
       <h1 className="mb-3">{say('Tray {code}', { code: tray.data.code })}</h1>
       {tray.data.batches.length > 1 && (
         <div role="tablist" aria-label={say('Batches in this tray')} className="mb-3 flex gap-2">
           {tray.data.batches.map((each) => (
-            <button key={each} role="tab" aria-selected={each === current} className={`act ${each === current ? 'act-main' : ''}`} onClick={() => setChosen(each)}>
+            <button
+              key={each}
+              role="tab"
+              aria-selected={each === current}
+              className={`act ${each === current ? 'act-main' : ''}`}
+              onClick={() => setChosen(each)}
+            >
               {say('Batch {each}', { each })}
             </button>
           ))}
@@ -66,13 +79,31 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
               {say('{variety}, batch {number}', { variety: summary.variety, number: summary.number })}
             </Link>
             <p className="text-sm text-pencil">
-              {say('{crop}, {place}, {either, select, true {to be sown} other {sown}} {sowDay}, lot {lot}', { crop: summary.crop, place: summary.place.toLowerCase(), either: String(summary.stage === 'PLANNED'), sowDay: dayWords(summary.sowDay), lot: batch.lot })}
+              {say('{crop}, {place}, {either, select, true {to be sown} other {sown}} {sowDay}, lot {lot}', {
+                crop: summary.crop,
+                place: summary.place.toLowerCase(),
+                either: String(summary.stage === 'PLANNED'),
+                sowDay: dayWords(summary.sowDay),
+                lot: batch.lot,
+              })}
             </p>
           </div>
           {sownHere && (
             <div role="group" aria-label={say('Work')} className="ml-auto flex">
-              <button className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`} aria-pressed={mode === 'count'} onClick={() => setMode('count')}>{say('Count')}</button>
-              <button className={`act rounded-l-none border-l-0 ${mode === 'lose' ? 'act-main' : ''}`} aria-pressed={mode === 'lose'} onClick={() => setMode('lose')}>{say('Mark losses')}</button>
+              <button
+                className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`}
+                aria-pressed={mode === 'count'}
+                onClick={() => setMode('count')}
+              >
+                {say('Count')}
+              </button>
+              <button
+                className={`act rounded-l-none border-l-0 ${mode === 'lose' ? 'act-main' : ''}`}
+                aria-pressed={mode === 'lose'}
+                onClick={() => setMode('lose')}
+              >
+                {say('Mark losses')}
+              </button>
             </div>
           )}
         </div>
@@ -81,9 +112,13 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
             <span className="mr-2 text-sm text-pencil">{say('Trays of this batch')}</span>
             {trays.map((each) =>
               each === tray.number ? (
-                <span key={each} aria-current="page" className="inline-flex min-h-11 items-center px-2 font-semibold">T{each}</span>
+                <span key={each} aria-current="page" className="inline-flex min-h-11 items-center px-2 font-semibold">
+                  T{each}
+                </span>
               ) : (
-                <Link key={each} className="trail inline-flex min-h-11 items-center px-2" to={`/trays/${each}`}>T{each}</Link>
+                <Link key={each} className="trail inline-flex min-h-11 items-center px-2" to={`/trays/${each}`}>
+                  T{each}
+                </Link>
               ),
             )}
           </nav>
@@ -111,7 +146,9 @@ function NextToSow({ batch, tray }: { batch: BatchView; tray: number }) {
   return (
     <p className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-wash p-3">
       <strong>{say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })}</strong>
-      <Link className="act" to={`/trays/${tray}`}>{say('Sow tray T{tray} next', { tray })}</Link>
+      <Link className="act" to={`/trays/${tray}`}>
+        {say('Sow tray T{tray} next', { tray })}
+      </Link>
     </p>
   );
 }

@@ -19,7 +19,10 @@ export function cellLook(cell: CellView, batch: number | undefined, found: Found
   const dim = other && cell.batch !== undefined ? 'opacity-45' : '';
   const edge = changed ? 'outline-3 -outline-offset-3 outline-ochre' : '';
   const look = (kind: keyof typeof BASE, text: string, words: string): CellLook => ({
-    text, words: other && cell.batch ? say('{words}, batch {batch}', { words, batch: cell.batch }) : words, look: `${BASE[kind]} ${dim} ${edge}`, disabled: other,
+    text,
+    words: other && cell.batch ? say('{words}, batch {batch}', { words, batch: cell.batch }) : words,
+    look: `${BASE[kind]} ${dim} ${edge}`,
+    disabled: other,
   });
   if (cell.batch === undefined) return look('free', '', say('free'));
   if (cell.condition === undefined) return look('aside', '', say('set aside'));

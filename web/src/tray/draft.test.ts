@@ -4,7 +4,13 @@ import { cellLook } from './cellLook';
 import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, runBetween, sweep, tap, undo } from './draft';
 
 const cell = (number: number, more: Partial<CellView> = {}): CellView => ({
-  number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, onlySeen: false, ...more,
+  number,
+  batch: 201,
+  condition: 'WAITING',
+  seeds: 2,
+  seedlings: 0,
+  onlySeen: false,
+  ...more,
 });
 
 describe('a count draft', () => {

@@ -8,17 +8,24 @@ import { say } from '../words/say';
 import { altitudeTyped, altitudeUnit, typedAltitude, typedNumber } from '../words/quantity';
 
 /** A latitude in words. */
-export const degreesWords = (latitude: number) => (latitude < 0 ? say('{latitude}° south', { latitude: -latitude }) : say('{latitude}° north', { latitude }));
+export const degreesWords = (latitude: number) =>
+  latitude < 0 ? say('{latitude}° south', { latitude: -latitude }) : say('{latitude}° north', { latitude });
 
 /** Where the nursery lies; what was assumed for another place is worked out anew. */
 export function Position({ latitude, altitude }: { latitude: number; altitude: number }) {
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState({ latitude: String(latitude), altitude: altitudeTyped(altitude) });
   const move = useChange((entry: { latitude: number; altitude: number }) => answered(api.PUT('/api/weather/position', { body: entry })));
-  if (!open) return <button className="trail min-h-11" onClick={() => setOpen(true)}>{say('It lies elsewhere')}</button>;
+  if (!open)
+    return (
+      <button className="trail min-h-11" onClick={() => setOpen(true)}>
+        {say('It lies elsewhere')}
+      </button>
+    );
   return (
     <form
-      className="mt-2 flex flex-wrap items-end gap-3" noValidate
+      className="mt-2 flex flex-wrap items-end gap-3"
+      noValidate
       onSubmit={(event) => {
         event.preventDefault();
         move.mutate(
@@ -33,7 +40,9 @@ export function Position({ latitude, altitude }: { latitude: number; altitude: n
       <Field name={say('Height above the sea')} hint={altitudeUnit()} problem={move.error?.problemAt('altitude')}>
         <Input className="entry" value={typed.altitude} onChange={(event) => setTyped({ ...typed, altitude: event.target.value })} />
       </Field>
-      <button className="act act-main" disabled={move.isPending}>{say('Work the weather out anew')}</button>
+      <button className="act act-main" disabled={move.isPending}>
+        {say('Work the weather out anew')}
+      </button>
       <Refusal message={move.error && move.error.problems.length === 0 ? move.error.message : undefined} />
     </form>
   );

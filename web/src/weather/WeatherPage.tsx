@@ -25,7 +25,15 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
       {weather.data.assumed && (
         <div className="mb-4 border-l-4 border-ochre bg-ochre-wash p-3">
           <p>
-            <strong>{say('Assumed, not measured.')}</strong>{' '}{say("Nobody has measured this weather: it is worked out for {latitude} at {altitude}. Days read in from a station's file take its place{either, select, true {; the record holds both.} other {.}}", { latitude: degreesWords(weather.data.latitude), altitude: altitude(weather.data.altitude), either: String(weather.data.daysFromFile > 0) })}
+            <strong>{say('Assumed, not measured.')}</strong>{' '}
+            {say(
+              "Nobody has measured this weather: it is worked out for {latitude} at {altitude}. Days read in from a station's file take its place{either, select, true {; the record holds both.} other {.}}",
+              {
+                latitude: degreesWords(weather.data.latitude),
+                altitude: altitude(weather.data.altitude),
+                either: String(weather.data.daysFromFile > 0),
+              },
+            )}
           </p>
           {mayChange && <Position latitude={weather.data.latitude} altitude={weather.data.altitude} />}
         </div>
@@ -33,19 +41,43 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
       <div className="grid gap-5 lg:grid-cols-[1.4fr_1fr]">
         <section aria-label={say('Station')} className="board p-4">
           <LineChart
-            title={say('Lowest and highest of each day')} xTitle={say('day')} yTitle={temperatureUnit()}
+            title={say('Lowest and highest of each day')}
+            xTitle={say('day')}
+            yTitle={temperatureUnit()}
             series={[
-              { name: weather.data.assumed ? say('assumed') : say('measured'), points: lately.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })) },
+              {
+                name: weather.data.assumed ? say('assumed') : say('measured'),
+                points: lately.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })),
+              },
               { name: say('forecast'), dashed: true, points: forecast.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })) },
               { name: say('highest'), unnamed: true, points: lately.map((day) => ({ x: at(day.day), y: temperature(day.maximum) })) },
-              { name: say('forecast, highest'), dashed: true, unnamed: true, points: forecast.map((day) => ({ x: at(day.day), y: temperature(day.maximum) })) },
+              {
+                name: say('forecast, highest'),
+                dashed: true,
+                unnamed: true,
+                points: forecast.map((day) => ({ x: at(day.day), y: temperature(day.maximum) })),
+              },
             ]}
             bands={usual.map((day) => ({ x: at(day.day), low: temperature(day.minimum), high: temperature(day.maximum) }))}
-            xTicks={[0, 7, 14, 21, 28, 35]} xWords={(day) => shortDay(addDays(first, day))}
+            xTicks={[0, 7, 14, 21, 28, 35]}
+            xWords={(day) => shortDay(addDays(first, day))}
           />
           <p className="text-xs text-pencil">{say('Shaded: the mean lowest to the mean highest of past years.')}</p>
           <p className="mt-2 text-sm">
-            {say('The record runs from {firstDay} {firstDay2} to {lastDay} {lastDay2}; its {years} whole years are the seasons that every forecast is tried on. {more}', { firstDay: shortDay(weather.data.firstDay), firstDay2: weather.data.firstDay.slice(0, 4), lastDay: shortDay(weather.data.lastDay), lastDay2: weather.data.lastDay.slice(0, 4), years: weather.data.years, more: weather.data.daysFromFile > 0 ? say('{days, plural, one {# day} other {# days}} were read in from files.', { days: weather.data.daysFromFile }) : '' })}
+            {say(
+              'The record runs from {firstDay} {firstDay2} to {lastDay} {lastDay2}; its {years} whole years are the seasons that every forecast is tried on. {more}',
+              {
+                firstDay: shortDay(weather.data.firstDay),
+                firstDay2: weather.data.firstDay.slice(0, 4),
+                lastDay: shortDay(weather.data.lastDay),
+                lastDay2: weather.data.lastDay.slice(0, 4),
+                years: weather.data.years,
+                more:
+                  weather.data.daysFromFile > 0
+                    ? say('{days, plural, one {# day} other {# days}} were read in from files.', { days: weather.data.daysFromFile })
+                    : '',
+              },
+            )}
           </p>
         </section>
         <section aria-label={say('What has moved')} className="board p-4">
@@ -62,7 +94,9 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
             {choices.data?.sites.map((site) => (
               <li key={site.id} className="border-t border-rule">
                 <Link className="flex min-h-11 items-center justify-between gap-3 hover:bg-wash" to={`/sites/${site.id}`}>
-                  <span>{choices.data.growers.find((grower) => grower.id === site.growerId)?.name}: <strong>{site.name}</strong></span>
+                  <span>
+                    {choices.data.growers.find((grower) => grower.id === site.growerId)?.name}: <strong>{site.name}</strong>
+                  </span>
                   <span className="text-pencil">{altitude(site.altitude)}</span>
                 </Link>
               </li>

@@ -9,24 +9,42 @@ import { WeatherPage } from './WeatherPage';
 const day = (name: string, minimum: number, maximum: number) => ({ day: name, minimum, maximum });
 
 const weather: WeatherView = {
-  firstDay: '1996-01-01', lastDay: '2027-04-14', days: 11_427, years: 31, daysFromFile: 0, latitude: 46, altitude: 600, assumed: false,
-  lately: [day('2027-04-13', -3, 8), day('2027-04-14', 1, 9)], forecast: [day('2027-04-15', 0, 9)],
+  firstDay: '1996-01-01',
+  lastDay: '2027-04-14',
+  days: 11_427,
+  years: 31,
+  daysFromFile: 0,
+  latitude: 46,
+  altitude: 600,
+  assumed: false,
+  lately: [day('2027-04-13', -3, 8), day('2027-04-14', 1, 9)],
+  forecast: [day('2027-04-15', 0, 9)],
   usual: [day('2027-04-13', 1, 11), day('2027-04-14', 1, 12), day('2027-04-15', 2, 12)],
 };
 
-const moved = [{
-  day: '2027-04-15', cause: 'WARM_DAYS', words: 'Warm days in the north house: 2 batches 2 to 4 days earlier.',
-  batches: [{ batch: 214, variety: 'Blue Lantern', before: '2027-06-06', after: '2027-06-02' }],
-}];
+const moved = [
+  {
+    day: '2027-04-15',
+    cause: 'WARM_DAYS',
+    words: 'Warm days in the north house: 2 batches 2 to 4 days earlier.',
+    batches: [{ batch: 214, variety: 'Blue Lantern', before: '2027-06-06', after: '2027-06-02' }],
+  },
+];
 
-const page = (more: Record<string, unknown> = {}) => fakeServer({
-  'GET /api/weather': weather, 'GET /api/season/forecast-changes': moved, 'GET /api/choices': sampleChoices, ...more,
-});
+const page = (more: Record<string, unknown> = {}) =>
+  fakeServer({ 'GET /api/weather': weather, 'GET /api/season/forecast-changes': moved, 'GET /api/choices': sampleChoices, ...more });
 
 const file = (name = 'station.csv') => new File(['day,minimum,maximum\n'], name, { type: 'text/csv' });
 
 const report = (more: Partial<FileReport> = {}): FileReport => ({
-  days: 2, firstDay: '2027-01-01', lastDay: '2027-01-04', faults: 0, faultsListed: [], gaps: [], taken: false, ...more,
+  days: 2,
+  firstDay: '2027-01-01',
+  lastDay: '2027-01-04',
+  faults: 0,
+  faultsListed: [],
+  gaps: [],
+  taken: false,
+  ...more,
 });
 
 describe('the weather', () => {
@@ -59,7 +77,8 @@ describe('the weather', () => {
 describe('a station’s file', () => {
   it('is looked over first, every bad line and gap told, and read in when that is wanted', async () => {
     const found = report({
-      faults: 31, faultsListed: [{ line: 3, problem: 'minimum 9 lies above maximum 2; are they swapped?' }],
+      faults: 31,
+      faultsListed: [{ line: 3, problem: 'minimum 9 lies above maximum 2; are they swapped?' }],
       gaps: [{ from: '2027-01-02', to: '2027-01-03', days: 2 }],
     });
     const calls = page({
@@ -95,16 +114,43 @@ describe('a station’s file', () => {
 describe('a site', () => {
   const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: false });
   const frost = (threshold: number, more: Partial<SiteView['lightFrost']> = {}): SiteView['lightFrost'] => ({
-    threshold, seasons: 31, spring: spread('2027-04-10', '2027-04-28', '2027-05-16'), autumn: spread('2027-09-29', '2027-10-17', '2027-11-02'),
-    curve: [{ day: '2027-03-01', chance: 1 }, { day: '2027-05-01', chance: 0.5 }, { day: '2027-07-01', chance: 0 }], ...more,
+    threshold,
+    seasons: 31,
+    spring: spread('2027-04-10', '2027-04-28', '2027-05-16'),
+    autumn: spread('2027-09-29', '2027-10-17', '2027-11-02'),
+    curve: [
+      { day: '2027-03-01', chance: 1 },
+      { day: '2027-05-01', chance: 0.5 },
+      { day: '2027-07-01', chance: 0 },
+    ],
+    ...more,
   });
   const crop = (name: string, more: Partial<SiteView['crops'][number]> = {}): SiteView['crops'][number] => ({
-    crop: name, hardiness: 'hardy', from: '2027-04-01', because: 'FROST', until: '2027-08-04', ruleForSowing: '2027-03-10', ruleForPlanting: '2027-04-07', ...more,
+    crop: name,
+    hardiness: 'hardy',
+    from: '2027-04-01',
+    because: 'FROST',
+    until: '2027-08-04',
+    ruleForSowing: '2027-03-10',
+    ruleForPlanting: '2027-04-07',
+    ...more,
   });
   const site: SiteView = {
-    id: 7, site: 'Near', grower: 'Field one', altitude: 1120, protection: 'in the open', offset: -3.4,
-    lightFrost: frost(0), hardFrost: frost(-2, { autumn: undefined } as Partial<SiteView['lightFrost']>),
-    crops: [crop('Curly kale'), crop('Squash', { hardiness: 'tender', because: 'SOIL', until: '2027-03-01' }), crop('Sage', { because: 'NOTHING', until: undefined, ruleForSowing: undefined, ruleForPlanting: undefined } as Partial<SiteView['crops'][number]>)],
+    id: 7,
+    site: 'Near',
+    grower: 'Field one',
+    altitude: 1120,
+    protection: 'in the open',
+    offset: -3.4,
+    lightFrost: frost(0),
+    hardFrost: frost(-2, { autumn: undefined } as Partial<SiteView['lightFrost']>),
+    crops: [
+      crop('Curly kale'),
+      crop('Squash', { hardiness: 'tender', because: 'SOIL', until: '2027-03-01' }),
+      crop('Sage', { because: 'NOTHING', until: undefined, ruleForSowing: undefined, ruleForPlanting: undefined } as Partial<
+        SiteView['crops'][number]
+      >),
+    ],
   };
 
   it('shows its frost at 10, 50 and 90 % and when each crop may stand there', async () => {

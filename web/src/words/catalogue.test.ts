@@ -7,15 +7,22 @@ import { forgetMessages, message } from './catalogue';
 import { say } from './say';
 import { METRIC, type Speech, speech } from './speech';
 
-const SOURCES = import.meta.glob<string>(['../**/*.ts', '../**/*.tsx', '!../**/*.test.*', '!../api/schema.d.ts', '!../**/{samples,faked,testSetup}.*'], { query: '?raw', import: 'default', eager: true });
+const SOURCES = import.meta.glob<string>(
+  ['../**/*.ts', '../**/*.tsx', '!../**/*.test.*', '!../api/schema.d.ts', '!../**/{samples,faked,testSetup}.*'],
+  { query: '?raw', import: 'default', eager: true },
+);
 const PAGES = '../../../server/src/main/resources/words/pages.json';
 /** Attributes and properties whose text is read or heard. */
 const SPOKEN = new Set(['what', 'hint', 'aria-label', 'placeholder', 'title', 'xTitle', 'yTitle', 'verb', 'alone', 'alt', 'words']);
-const BRITISH_SPELLING = /colour|grey|neighbour|litre|\bmetre|thermometre|programme|fortnight|mould|labelled|autumn|licence|catalogue|centre|plough|telephone/i;
+const BRITISH_SPELLING =
+  /colour|grey|neighbour|litre|\bmetre|thermometre|programme|fortnight|mould|labelled|autumn|licence|catalogue|centre|plough|telephone/i;
 /** The name of the application is the same in every language; units and their signs are no words. */
 const NO_WORDS = new Set(['Kiver']);
 
-interface Found { where: string; text: string }
+interface Found {
+  where: string;
+  text: string;
+}
 
 /** What every page says, and words that are in no message. */
 function gathered(): { said: Set<string>; bare: Found[]; unreadable: Found[] } {
@@ -32,7 +39,13 @@ function gathered(): { said: Set<string>; bare: Found[]; unreadable: Found[] } {
         else unreadable.push({ where: at(node), text: first.getText(source) });
       }
       if (ts.isJsxText(node) && isWords(node.text)) bare.push({ where: at(node), text: node.text.trim() });
-      if (ts.isJsxAttribute(node) && node.initializer && ts.isStringLiteral(node.initializer) && isSpoken(node, source) && isWords(node.initializer.text)) {
+      if (
+        ts.isJsxAttribute(node) &&
+        node.initializer &&
+        ts.isStringLiteral(node.initializer) &&
+        isSpoken(node, source) &&
+        isWords(node.initializer.text)
+      ) {
         bare.push({ where: at(node), text: node.initializer.text });
       }
       ts.forEachChild(node, visit);
@@ -100,8 +113,9 @@ const namesIn = (words: string) => [...new Set([...words.matchAll(/\{(\w+)[,}]/g
 describe('the stretched language', () => {
   it('brackets each message, takes accents, and leaves what is filled in alone', () => {
     speak({ language: 'en-XA' });
-    expect(say('Release {plants, plural, one {# plant} other {# plants}} of {grower}', { plants: 3, grower: 'Alder Field' }))
-      .toBe('⟦Réélééáášéé 3 plááñtš óóf Alder Field⟧');
+    expect(say('Release {plants, plural, one {# plant} other {# plants}} of {grower}', { plants: 3, grower: 'Alder Field' })).toBe(
+      '⟦Réélééáášéé 3 plááñtš óóf Alder Field⟧',
+    );
     expect(say('Close').length).toBeGreaterThanOrEqual(Math.floor('Close'.length * 1.4));
   });
 });

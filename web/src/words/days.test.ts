@@ -17,9 +17,7 @@ describe('dates', () => {
 
 describe('a spread', () => {
   it('is a range with its likeliest day', () => {
-    expect(spreadWords({ early: '2027-04-27', middle: '2027-04-30', late: '2027-05-03', certain: false })).toBe(
-      '27 Apr – 3 May, most likely 30 Apr',
-    );
+    expect(spreadWords({ early: '2027-04-27', middle: '2027-04-30', late: '2027-05-03', certain: false })).toBe('27 Apr – 3 May, most likely 30 Apr');
   });
 
   it('is one day when it is certain, and says when there is none', () => {
@@ -50,13 +48,28 @@ describe('trays', () => {
 
 describe('a typed order', () => {
   const typed = {
-    varietyId: '3', plants: '120', leavesFrom: '4', leavesTo: '6', container: 'module-60',
-    target: '2027-06-10', seedsPerCell: '', containerPath: 'STRAIGHT' as const,
-    under: '3', countedIn: 'PLANTS' as const,
+    varietyId: '3',
+    plants: '120',
+    leavesFrom: '4',
+    leavesTo: '6',
+    container: 'module-60',
+    target: '2027-06-10',
+    seedsPerCell: '',
+    containerPath: 'STRAIGHT' as const,
+    under: '3',
+    countedIn: 'PLANTS' as const,
   };
 
   it('is a wish once it is whole, grower or not', () => {
-    expect(wishIn(typed, '')).toEqual({ varietyId: 3, plants: 120, leavesFrom: 4, leavesTo: 6, container: 'module-60', target: '2027-06-10', under: 0.03 });
+    expect(wishIn(typed, '')).toEqual({
+      varietyId: 3,
+      plants: 120,
+      leavesFrom: 4,
+      leavesTo: 6,
+      container: 'module-60',
+      target: '2027-06-10',
+      under: 0.03,
+    });
     expect(wishIn({ ...typed, seedsPerCell: '2' }, '')?.seedsPerCell).toBe(2);
   });
 

@@ -49,5 +49,9 @@ export function addDays(day: string, days: number): string {
 export function spreadWords(spread: DateSpread | undefined): string {
   if (!spread) return say('not this season');
   if (spread.early === spread.late) return dayWords(spread.middle);
-  return say('{early} – {late}, most likely {middle}', { early: shortDay(spread.early), late: shortDay(spread.late), middle: shortDay(spread.middle) });
+  return say('{early} – {late}, most likely {middle}', {
+    early: shortDay(spread.early),
+    late: shortDay(spread.late),
+    middle: shortDay(spread.middle),
+  });
 }

@@ -1,6 +1,23 @@
 import { type MessageFormatElement, parse, TYPE } from '@formatjs/icu-messageformat-parser';
 
-const ACCENTED: Record<string, string> = { a: 'áá', e: 'éé', i: 'í', o: 'óó', u: 'úú', y: 'ý', c: 'ç', n: 'ñ', s: 'š', A: 'Á', E: 'É', I: 'Í', O: 'Ó', U: 'Ú', S: 'Š', C: 'Ç' };
+const ACCENTED: Record<string, string> = {
+  a: 'áá',
+  e: 'éé',
+  i: 'í',
+  o: 'óó',
+  u: 'úú',
+  y: 'ý',
+  c: 'ç',
+  n: 'ñ',
+  s: 'š',
+  A: 'Á',
+  E: 'É',
+  I: 'Í',
+  O: 'Ó',
+  U: 'Ú',
+  S: 'Š',
+  C: 'Ç',
+};
 
 /**
  * A message in the stretched language: every letter that has one takes an accent, words grow to about 140 %, and
@@ -13,7 +30,9 @@ export function stretched(words: string): MessageFormatElement[] {
 function accented(element: MessageFormatElement): MessageFormatElement {
   if (element.type === TYPE.literal) return literal([...element.value].map((letter) => ACCENTED[letter] ?? letter).join(''));
   if (element.type !== TYPE.plural && element.type !== TYPE.select) return element;
-  const options = Object.fromEntries(Object.entries(element.options).map(([name, option]) => [name, { ...option, value: option.value.map(accented) }]));
+  const options = Object.fromEntries(
+    Object.entries(element.options).map(([name, option]) => [name, { ...option, value: option.value.map(accented) }]),
+  );
   return { ...element, options } as MessageFormatElement;
 }
 
