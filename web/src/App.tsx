@@ -25,12 +25,18 @@ import { TodayPage } from './today/TodayPage';
 import { TrayPage } from './tray/TrayPage';
 import { WeatherPage } from './weather/WeatherPage';
 import { SitePage } from './weather/SitePage';
+import { speakFromNowOn } from './words/speech';
 
 /** Which page is shown to whom. What each may see and do is decided by the server. */
 export function App() {
   const session = useSession();
   const person = session.data?.person ?? undefined;
   useEffect(() => outbox.open(person), [person]);
+  const speech = session.data?.speech;
+  // Only when somebody signs in: a page that is being worked on is not loaded anew under their hands.
+  useEffect(() => {
+    if (speech && speakFromNowOn(speech)) window.location.reload();
+  }, [person]);
   if (session.isPending) return <Loading what="Kiver" />;
   if (session.isError && !session.data) return <Away error={session.error} />;
   if (session.data.needsFirstAccount) return <FirstRun />;

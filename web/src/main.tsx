@@ -5,6 +5,9 @@ import { BrowserRouter } from 'react-router';
 import { queryClient } from './api/queries';
 import { App } from './App';
 import './look/theme.css';
+import { locale } from './words/speech';
+
+document.documentElement.lang = locale();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

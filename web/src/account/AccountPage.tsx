@@ -6,8 +6,9 @@ import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
 import { say } from '../words/say';
+import { SpeechForm } from './SpeechForm';
 
-/** Whoever is signed in, and their password. */
+/** Whoever is signed in: how they are spoken to, and their password. */
 export function AccountPage({ session }: { session: SessionView }) {
   const [present, setPresent] = useState('');
   const [password, setPassword] = useState('');
@@ -19,6 +20,7 @@ export function AccountPage({ session }: { session: SessionView }) {
   return (
     <div className="max-w-md">
       <h1 className="mb-4">{session.name}</h1>
+      <SpeechForm session={session} />
       <section aria-labelledby="password">
         <h2 id="password" className="mb-1">
           {say('Another password')}

@@ -19,6 +19,12 @@ import { figures } from '../words/quantity';
 
 const TYPING_PAUSE = 150;
 
+const MISSING: Record<Understood['missing'][number], string> = {
+  PLANTS: say('how many plants'),
+  VARIETY: say('of which crop or variety'),
+  DAY: say('for which day'),
+};
+
 /** A question put as it comes over the telephone, from any page with one key, answered while it is typed. */
 export function PromiseSheet({ today }: { today: string }) {
   const [open, setOpen] = useState(false);
@@ -112,7 +118,9 @@ function Read({ understood }: { understood: Understood }) {
           })}
         </p>
       )}
-      {understood.missing.length > 0 && <p>{say('Still to say: {missing}.', { missing: understood.missing.join(', ') })}</p>}
+      {understood.missing.length > 0 && (
+        <p>{say('Still to say: {missing}.', { missing: understood.missing.map((each) => MISSING[each]).join(', ') })}</p>
+      )}
       {understood.notUnderstood.length > 0 && (
         <p className="text-ochre">
           {say('Not understood: {notUnderstood}. Check the spelling, or pick it under Orders.', {

@@ -157,7 +157,7 @@ describe('the question', () => {
       'POST /api/promises': ({ body }: { body: unknown }) =>
         JSON.stringify(body).includes('many')
           ? new Status(422, { detail: 'x', errors: [{ field: 'text', message: 'Ask for 1 to 100000 plants.' }] })
-          : { missing: ['for which day'], notUnderstood: [] },
+          : { missing: ['DAY'], notUnderstood: [] },
     });
     show(<PromiseSheet today="2027-04-15" />);
     fireEvent.click(screen.getByRole('button', { name: /Can we/ }));

@@ -63,7 +63,7 @@ describe('sheets for the wall', () => {
     place: 'Warm room',
     placeId: 1,
     growerId: 1,
-    spread: '',
+    spread: undefined,
   });
 
   it('show a week day by day and a month at a glance, and give an address for calendars', async () => {

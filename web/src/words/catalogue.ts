@@ -5,7 +5,7 @@ import { locale, speech } from './speech';
 import { stretched } from './stretched';
 
 /** What differs from British English, by language. The stretched language is made of the British. */
-const DIFFERING: Record<string, Record<string, string>> = { 'en-US': american };
+const DIFFERING: Record<string, Record<string, string>> = { AMERICAN: american };
 
 const formats = new Map<string, IntlMessageFormat>();
 
@@ -14,7 +14,7 @@ export function message(key: string): IntlMessageFormat {
   let format = formats.get(key);
   if (!format) {
     const words = DIFFERING[speech.language]?.[key] ?? (british as Record<string, string>)[key] ?? key;
-    format = new IntlMessageFormat(speech.language === 'en-XA' ? stretched(words) : words, locale(), undefined, { ignoreTag: true });
+    format = new IntlMessageFormat(speech.language === 'STRETCHED' ? stretched(words) : words, locale(), undefined, { ignoreTag: true });
     formats.set(key, format);
   }
   return format;

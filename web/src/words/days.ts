@@ -12,7 +12,7 @@ const MILLISECONDS_IN_DAY = 86_400_000;
 function formatter(parts: Intl.DateTimeFormatOptions): (day: string) => string {
   const format = new Intl.DateTimeFormat(locale(), { ...parts, timeZone: 'UTC' });
   const plain = (day: string) => format.format(toDate(day)).replace(',', '');
-  return speech.language === 'en-XA' ? (day) => `⟦${plain(day)}⟧` : plain;
+  return speech.language === 'STRETCHED' ? (day) => `⟦${plain(day)}⟧` : plain;
 }
 
 /** A date without a time, as midnight in UTC, so that no time zone shifts it. */

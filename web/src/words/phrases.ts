@@ -35,5 +35,5 @@ export function trayWords(numbers: number[]): string {
 /** "Alder Field, Low Farm and Fennick" */
 export function listWords(names: string[]): string {
   const list = new Intl.ListFormat(locale(), { type: 'conjunction' }).format(names);
-  return speech.language === 'en-XA' ? `⟦${list}⟧` : list;
+  return speech.language === 'STRETCHED' ? `⟦${list}⟧` : list;
 }

@@ -41,9 +41,9 @@ export function degreesBetween(kelvins: number): string {
   return fahrenheit() ? `${figures(kelvins * 1.8, 1)} °F` : `${figures(kelvins, 1)} K`;
 }
 
-/** A small length: "6 mm", "¼ in". */
+/** A small length: "6 mm", "30 cm", "¼ in". */
 export function length(millimetres: number): string {
-  if (speech.length === 'MILLIMETRES') return `${figures(Math.round(millimetres))} mm`;
+  if (speech.length === 'MILLIMETRES') return millimetres < 100 ? `${Math.round(millimetres)} mm` : `${figures(millimetres / 10)} cm`;
   const inches = millimetres / MILLIMETRES_IN_INCH;
   if (inches > FINEST_INCHES) return `${figures(inches)} in`;
   const eighths = Math.max(millimetres > 0 ? 1 : 0, Math.round(inches * 8));

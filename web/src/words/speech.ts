@@ -1,15 +1,10 @@
-/** How a person is spoken to: language, and the units that figures are shown and typed in. */
-export interface Speech {
-  /** British, American, or the stretched language that shows which words are not in the catalogue. */
-  language: 'en-GB' | 'en-US' | 'en-XA';
-  temperature: 'CELSIUS' | 'FAHRENHEIT';
-  length: 'MILLIMETRES' | 'INCHES';
-  volume: 'LITRES' | 'GALLONS';
-  mass: 'GRAMS' | 'OUNCES';
-}
+import type { SessionView } from '../api/client';
 
-export const METRIC: Speech = { language: 'en-GB', temperature: 'CELSIUS', length: 'MILLIMETRES', volume: 'LITRES', mass: 'GRAMS' };
-const AMERICAN: Speech = { language: 'en-US', temperature: 'FAHRENHEIT', length: 'INCHES', volume: 'GALLONS', mass: 'OUNCES' };
+/** How a person is spoken to: language, and the units that figures are shown and typed in. */
+export type Speech = NonNullable<SessionView['speech']>;
+
+export const METRIC: Speech = { language: 'BRITISH', temperature: 'CELSIUS', length: 'MILLIMETRES', volume: 'LITRES', mass: 'GRAMS' };
+const AMERICAN: Speech = { language: 'AMERICAN', temperature: 'FAHRENHEIT', length: 'INCHES', volume: 'GALLONS', mass: 'OUNCES' };
 
 const KEPT_UNDER = 'kiver.speech';
 
@@ -22,13 +17,18 @@ export const speech: Speech = kept();
 /** Keeps how somebody is spoken to; true when that differs from now, and the page must be loaded anew. */
 export function speakFromNowOn(next: Speech): boolean {
   if (JSON.stringify(ordered(next)) === JSON.stringify(ordered(speech))) return false;
-  localStorage.setItem(KEPT_UNDER, JSON.stringify(ordered(next)));
-  return true;
+  try {
+    localStorage.setItem(KEPT_UNDER, JSON.stringify(ordered(next)));
+    return true;
+  } catch {
+    // A device that keeps nothing speaks as it does; loading anew would change nothing, for ever.
+    return false;
+  }
 }
 
 /** The locale whose numbers and dates are written; the stretched language has none of its own. */
 export function locale(): string {
-  return speech.language === 'en-XA' ? 'en-GB' : speech.language;
+  return speech.language === 'AMERICAN' ? 'en-US' : 'en-GB';
 }
 
 function kept(): Speech {

@@ -24,6 +24,7 @@ import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.wording.Wording;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -154,8 +155,8 @@ class AttackedTest {
         nursery.post(nursery.propagator, "/api/season/changes",
                         "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day.plusDays(2) + "\"},\"planVersion\":0}")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors[0].message").value(containsString("to be sown on " + day)))
-                .andExpect(jsonPath("$.errors[0].message").value(containsString("you wanted " + day.plusDays(2))));
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("to be sown on " + Wording.day(day))))
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("you wanted " + Wording.day(day.plusDays(2)))));
     }
 
     @Test

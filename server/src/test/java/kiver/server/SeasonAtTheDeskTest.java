@@ -242,7 +242,7 @@ class SeasonAtTheDeskTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors", hasSize(2)))
                 .andExpect(jsonPath("$.errors[0].field").value("line 3"))
-                .andExpect(jsonPath("$.errors[1].message", containsString("cells, blocks, pots or open")));
+                .andExpect(jsonPath("$.errors[1].message", containsString("cells, blocks, pots, open")));
         nursery.get(nursery.propagator, "/api/sheets/containers/file")
                 .andExpect(result -> assertThat(result.getResponse().getContentAsString()).doesNotContain("fresh-tray"));
     }

@@ -21,10 +21,12 @@ public sealed interface BatchChange {
      * @param place where the tray was put down
      */
     record Sown(CellRun run, int seedsPerCell, long lot, String medium, PlaceId place) implements BatchChange {
+        private static final int MOST_SEEDS = 10;
+
         public Sown {
             Objects.requireNonNull(run);
-            if (seedsPerCell < 1 || seedsPerCell > 10) {
-                throw new ChangeRefused("seedsPerCell", "Seeds per cell must be from 1 to 10, not " + seedsPerCell + ".");
+            if (seedsPerCell < 1 || seedsPerCell > MOST_SEEDS) {
+                throw new ChangeRefused("seedsPerCell", new ChangeFault.SeedsPerCell(seedsPerCell, MOST_SEEDS));
             }
         }
 
@@ -46,10 +48,10 @@ public sealed interface BatchChange {
         public PottedOn {
             cells = List.copyOf(cells);
             if (cells.isEmpty() || cells.size() != into.length()) {
-                throw new ChangeRefused("cells", cells.size() + " plants cannot go into " + into.length() + " places.");
+                throw new ChangeRefused("cells", new ChangeFault.PlacesDoNotFit(cells.size(), into.length()));
             }
             if (from.equals(into.tray())) {
-                throw new ChangeRefused("into", "Plants are potted on into another tray than they stand in.");
+                throw new ChangeRefused("into", new ChangeFault.SameTray());
             }
         }
     }
@@ -90,13 +92,12 @@ public sealed interface BatchChange {
             somethingUp = somethingUp.stream().distinct().sorted().toList();
             for (Integer cell : somethingUp) {
                 if (seedlings.containsKey(cell)) {
-                    throw new ChangeRefused("cells", "Cell " + cell + " is counted twice.");
+                    throw new ChangeRefused("cells", new ChangeFault.CellCountedTwice(cell));
                 }
             }
             new TreeMap<>(seedlings).forEach((cell, count) -> {
                 if (count < 0 || count > MOST_SEEDLINGS) {
-                    throw new ChangeRefused("seedlings",
-                            "Cell " + cell + " cannot hold " + count + " seedlings; enter 0 to " + MOST_SEEDLINGS + ".");
+                    throw new ChangeRefused("seedlings", new ChangeFault.TooManySeedlings(cell, count, MOST_SEEDLINGS));
                 }
             });
         }
@@ -143,9 +144,11 @@ public sealed interface BatchChange {
      * @param programmeDays days that the chosen programme takes, 0 or more
      */
     record HardeningStarted(PlaceId place, int programmeDays) implements BatchChange {
+        private static final int MOST_DAYS = 60;
+
         public HardeningStarted {
-            if (programmeDays < 0 || programmeDays > 60) {
-                throw new ChangeRefused("programmeDays", "A hardening programme takes 0 to 60 days.");
+            if (programmeDays < 0 || programmeDays > MOST_DAYS) {
+                throw new ChangeRefused("programmeDays", new ChangeFault.ProgrammeDays(MOST_DAYS));
             }
         }
     }
@@ -158,7 +161,7 @@ public sealed interface BatchChange {
     record HardenedForDay(int hours) implements BatchChange {
         public HardenedForDay {
             if (hours < 1 || hours > 24) {
-                throw new ChangeRefused("hours", "A day outside has 1 to 24 hours, not " + hours + ".");
+                throw new ChangeRefused("hours", new ChangeFault.HoursOutside(hours));
             }
         }
     }

@@ -7,7 +7,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
@@ -71,7 +70,7 @@ final class BatchFold {
     private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
         for (Cell cell : sown.run().cells()) {
             if (cells.putIfAbsent(cell, CellState.sown(sown.seedsPerCell(), sequence)) != null) {
-                throw new ChangeRefused("run", "Cell " + cell.number() + " of this tray is sown already.");
+                throw new ChangeRefused("run", new ChangeFault.CellSownAlready(cell.number()));
             }
         }
         placeOfTray.put(sown.run().tray(), sown.place());
@@ -86,7 +85,7 @@ final class BatchFold {
         Collection<TrayId> going = moved.trays().isEmpty() ? trays() : moved.trays();
         for (TrayId tray : going) {
             if (!placeOfTray.containsKey(tray)) {
-                throw new ChangeRefused("trays", "One of these trays holds nothing of this batch.");
+                throw new ChangeRefused("trays", new ChangeFault.TrayHoldsNone());
             }
             placeOfTray.put(tray, moved.place());
         }
@@ -129,9 +128,7 @@ final class BatchFold {
     private void see(Cell cell, UnaryOperator<CellState> seen) {
         CellState before = sownCell(cell, "seedlings");
         if (before.condition() == CellCondition.LOST || before.condition() == CellCondition.RELEASED) {
-            throw new ChangeRefused("seedlings", "The plant of cell " + cell.number() + " is "
-                    + before.condition().name().toLowerCase(Locale.ROOT)
-                    + " already; undo that first if it is wrong.");
+            throw new ChangeRefused("seedlings", new ChangeFault.PlantIsGone(cell.number(), before.condition()));
         }
         cells.put(cell, seen.apply(before));
     }
@@ -142,10 +139,10 @@ final class BatchFold {
             Cell from = new Cell(potted.from(), potted.cells().get(index));
             CellState before = sownCell(from, "cells");
             if (before.condition() != CellCondition.ALIVE) {
-                throw new ChangeRefused("cells", "Cell " + from.number() + " holds no living plant to pot on.");
+                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(from.number()));
             }
             if (cells.containsKey(into.get(index))) {
-                throw new ChangeRefused("into", "Place " + into.get(index).number() + " of that tray is taken already.");
+                throw new ChangeRefused("into", new ChangeFault.PlaceIsTaken(into.get(index).number()));
             }
             cells.remove(from);
             cells.put(into.get(index), before);
@@ -160,10 +157,10 @@ final class BatchFold {
     private void startHardening(LocalDate day, BatchChange.HardeningStarted started) {
         requireSown();
         if (cells.values().stream().noneMatch(cell -> cell.condition() == CellCondition.ALIVE)) {
-            throw new ChangeRefused("batch", "No plant of this batch is alive, so none can be hardened.");
+            throw new ChangeRefused("batch", new ChangeFault.NoneToHarden());
         }
         if (hardeningStartedOn != null) {
-            throw new ChangeRefused("batch", "Hardening of this batch began on " + hardeningStartedOn + " already.");
+            throw new ChangeRefused("batch", new ChangeFault.HardeningBegan(hardeningStartedOn));
         }
         hardeningStartedOn = day;
         programmeDays = started.programmeDays();
@@ -174,7 +171,7 @@ final class BatchFold {
     private void hardenForDay(LocalDate day) {
         requireHardening();
         if (day.equals(lastHardeningDay)) {
-            throw new ChangeRefused("day", "The hardening of " + day + " is recorded already.");
+            throw new ChangeRefused("day", new ChangeFault.HardeningRecorded(day));
         }
         lastHardeningDay = day;
         hardeningDays++;
@@ -182,13 +179,13 @@ final class BatchFold {
 
     private void requireHardening() {
         if (hardeningStartedOn == null || hardenedOn != null) {
-            throw new ChangeRefused("batch", "This batch is not being hardened off.");
+            throw new ChangeRefused("batch", new ChangeFault.NotHardening());
         }
     }
 
     private void requireSown() {
         if (sownOn == null) {
-            throw new ChangeRefused("batch", "This batch is not sown yet.");
+            throw new ChangeRefused("batch", new ChangeFault.NotSown());
         }
     }
 
@@ -197,7 +194,7 @@ final class BatchFold {
             Cell cell = new Cell(tray, number);
             CellState before = sownCell(cell, "cells");
             if (!from.contains(before.condition())) {
-                throw new ChangeRefused("cells", "Cell " + number + " holds no living plant; take it out of the choice.");
+                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
             }
             cells.put(cell, before.with(to));
         }
@@ -206,7 +203,7 @@ final class BatchFold {
     private CellState sownCell(Cell cell, String field) {
         CellState state = cells.get(cell);
         if (state == null) {
-            throw new ChangeRefused(field, "Cell " + cell.number() + " of this tray is not sown with this batch.");
+            throw new ChangeRefused(field, new ChangeFault.CellNotSown(cell.number()));
         }
         return state;
     }

@@ -77,7 +77,7 @@ public final class BatchState {
             requireCorrectable(correction.sequence());
         }
         if (!(change instanceof BatchChange.Sown) && day.isBefore(fold.sownOn == null ? day : fold.sownOn)) {
-            throw new ChangeRefused("day", "The batch was sown on " + fold.sownOn + "; this cannot have happened before.");
+            throw new ChangeRefused("day", new ChangeFault.BeforeSowing(fold.sownOn));
         }
         List<RecordedChange> longer = new ArrayList<>(changes);
         longer.add(new RecordedChange(changes.size() + 1, day, change));
@@ -85,8 +85,7 @@ public final class BatchState {
             return after(longer);
         } catch (ChangeRefused refusal) {
             if (change instanceof BatchChange.Corrected) {
-                throw new ChangeRefused("sequence",
-                        "This cannot be undone, because later changes rest on it: " + refusal.getMessage());
+                throw new ChangeRefused("sequence", new ChangeFault.LaterRestOnIt(refusal.fault()));
             }
             throw refusal;
         }
@@ -96,9 +95,9 @@ public final class BatchState {
         RecordedChange target = changes.stream()
                 .filter(recorded -> recorded.sequence() == sequence)
                 .findFirst()
-                .orElseThrow(() -> new ChangeRefused("sequence", "There is no change " + sequence + " in this batch."));
+                .orElseThrow(() -> new ChangeRefused("sequence", new ChangeFault.NoSuchEntry(sequence)));
         if (corrected.contains(sequence)) {
-            throw new ChangeRefused("sequence", "This change was undone before.");
+            throw new ChangeRefused("sequence", new ChangeFault.UndoneBefore());
         }
     }
 

@@ -11,12 +11,12 @@ final class CellNumbers {
 
     static void requireEachOnce(List<Integer> cells) {
         if (cells.isEmpty()) {
-            throw new ChangeRefused("cells", "No cell is picked. Pick at least one.");
+            throw new ChangeRefused("cells", new ChangeFault.NoCellPicked());
         }
         Set<Integer> seen = new HashSet<>();
         for (Integer cell : cells) {
             if (!seen.add(cell)) {
-                throw new ChangeRefused("cells", "Cell " + cell + " is named twice.");
+                throw new ChangeRefused("cells", new ChangeFault.CellNamedTwice(cell));
             }
         }
     }

@@ -6,20 +6,27 @@ public final class ChangeRefused extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final String field;
+    private final transient ChangeFault fault;
 
     /**
      * A refusal.
      *
      * @param field the entry that is wrong, by its name in the change
-     * @param message what is wrong and what would be right
+     * @param fault what is wrong
      */
-    public ChangeRefused(String field, String message) {
-        super(message);
+    public ChangeRefused(String field, ChangeFault fault) {
+        super(field + ": " + fault);
         this.field = field;
+        this.fault = fault;
     }
 
     /** The entry that is wrong, by its name in the change. */
     public String field() {
         return field;
+    }
+
+    /** What is wrong. */
+    public ChangeFault fault() {
+        return fault;
     }
 }

@@ -11,14 +11,14 @@ public final class ContainerSheet {
 
     /** The columns, in their order. */
     public static final List<Column> COLUMNS = List.of(
-            Column.of("code", "Code", "short and lasting, for example module-60"),
-            Column.of("name", "Name", "as people say it"),
-            Column.choice("kind", "Kind", "cells", "blocks", "pots", "open"),
-            Column.of("rows", "Rows", "cells from front to back"),
-            Column.of("columns", "Columns", "cells from left to right"),
-            Column.of("cell_volume", "Cell holds, mL", ""),
-            Column.of("cell_depth", "Cell deep, mm", ""),
-            Column.of("slots", "Bench room, trays", "in trays of 540 × 280 mm"));
+            Column.of("code"),
+            Column.of("name"),
+            Column.choice("kind", "cells", "blocks", "pots", "open"),
+            Column.of("rows"),
+            Column.of("columns"),
+            Column.of("cell_volume"),
+            Column.of("cell_depth"),
+            Column.of("slots"));
 
     /** The names of the columns. */
     public static final List<String> NAMES = COLUMNS.stream().map(Column::name).toList();

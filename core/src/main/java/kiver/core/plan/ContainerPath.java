@@ -56,9 +56,8 @@ public record ContainerPath(Kind kind, List<Container> containers) {
             Container before = containers.get(index - 1);
             Container after = containers.get(index);
             if (after.cellVolume() <= before.cellVolume()) {
-                throw new IllegalArgumentException("Plants cannot be potted from " + before.name() + " ("
-                        + volume(before) + ") into " + after.name() + " (" + volume(after)
-                        + "): the pot must be larger than the plug.");
+                throw new IllegalArgumentException("Plants cannot be potted from " + before.code() + " into " + after.code()
+                        + ": the pot must be larger than the plug.");
             }
         }
     }
@@ -184,9 +183,5 @@ public record ContainerPath(Kind kind, List<Container> containers) {
                         && each.cellVolume() * SMALLEST_STEP <= last.cellVolume())
                 .min(Comparator.comparingDouble(each ->
                         Math.abs(Math.log(last.cellVolume() / LARGEST_STEP / each.cellVolume()))));
-    }
-
-    private static String volume(Container container) {
-        return Math.round(container.cellVolume()) + " mL a cell";
     }
 }

@@ -5,12 +5,12 @@ package kiver.core.sheet;
  *
  * @param file its name
  * @param line counted from 1, the heading included; 0 for the file as a whole
- * @param problem what is wrong and what would be right
+ * @param fault what is wrong
  */
-public record SheetFault(String file, long line, String problem) {
+public record SheetFault(String file, long line, EntryFault fault) {
 
     @Override
     public String toString() {
-        return line == 0 ? file + ": " + problem : file + ", line " + line + ": " + problem;
+        return line == 0 ? file + ": " + fault : file + ", line " + line + ": " + fault;
     }
 }

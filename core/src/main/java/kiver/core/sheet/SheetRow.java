@@ -7,8 +7,8 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * One row of a sheet, read column by column. Every reader throws {@link IllegalArgumentException} that names the
- * column, what stands there and what would be right.
+ * One row of a sheet, read column by column. Every reader throws {@link EntryRefused} that names the
+ * column and what stands there.
  *
  * @param entries by column name; a column that is not there reads as empty
  */
@@ -27,7 +27,7 @@ public record SheetRow(Map<String, String> entries) {
     public String words(String column) {
         String value = text(column);
         if (value.isEmpty()) {
-            throw new IllegalArgumentException(column + " is empty.");
+            throw new EntryRefused(new EntryFault.Empty(column));
         }
         return value;
     }
@@ -43,7 +43,7 @@ public record SheetRow(Map<String, String> entries) {
         } catch (NumberFormatException notANumber) {
             // told below, together with numbers beyond all bounds
         }
-        throw new IllegalArgumentException(column + " is \"" + value + "\"; it must be a number with a decimal point.");
+        throw new EntryRefused(new EntryFault.NotANumber(column, value));
     }
 
     /** The entry as a number, or {@code otherwise} where it is empty. */
@@ -55,7 +55,7 @@ public record SheetRow(Map<String, String> entries) {
     public int wholeNumber(String column) {
         double number = number(column);
         if (number != Math.rint(number) || Math.abs(number) > Integer.MAX_VALUE) {
-            throw new IllegalArgumentException(column + " is \"" + text(column) + "\"; it must be a whole number.");
+            throw new EntryRefused(new EntryFault.NotWhole(column, text(column)));
         }
         return (int) number;
     }
@@ -66,8 +66,7 @@ public record SheetRow(Map<String, String> entries) {
         try {
             return LocalDate.parse(value);
         } catch (DateTimeParseException notADay) {
-            throw new IllegalArgumentException(
-                    column + " is \"" + value + "\"; it must be a day written 2027-04-15.", notADay);
+            throw new EntryRefused(new EntryFault.NotADay(column, value));
         }
     }
 
@@ -80,14 +79,8 @@ public record SheetRow(Map<String, String> entries) {
     public String oneOf(String column, List<String> allowed) {
         String value = words(column).toLowerCase(Locale.ROOT);
         if (!allowed.contains(value)) {
-            throw new IllegalArgumentException(
-                    column + " is \"" + value + "\"; it must be " + either(allowed) + ".");
+            throw new EntryRefused(new EntryFault.NotOneOf(column, value, allowed));
         }
         return value;
-    }
-
-    private static String either(List<String> allowed) {
-        int last = allowed.size() - 1;
-        return String.join(", ", allowed.subList(0, last)) + " or " + allowed.get(last);
     }
 }

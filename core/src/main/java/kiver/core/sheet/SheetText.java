@@ -56,7 +56,7 @@ public final class SheetText {
                 line += bytes[index] == '\n' ? 1 : 0;
             }
             throw new FaultySheetException(List.of(new SheetFault(
-                    file, line, "The letters from here on are not UTF-8. Save the file with the encoding UTF-8.")));
+                    file, line, new EntryFault.NotUnicode())));
         }
     }
 
@@ -75,8 +75,7 @@ public final class SheetText {
         try (CSVParser parser = CSVParser.parse(new StringReader(clean), FORMAT)) {
             List<String> missing = columns.stream().filter(column -> !parser.getHeaderNames().contains(column)).toList();
             if (!missing.isEmpty()) {
-                throw fault(file, 1, "The heading lacks " + String.join(", ", missing) + ". It must name "
-                        + String.join(",", columns) + ".");
+                throw fault(file, 1, new EntryFault.HeadingLacks(missing, String.join(",", columns)));
             }
             for (CSVRecord fields : parser) {
                 Map<String, String> entries = new LinkedHashMap<>(fields.toMap());
@@ -86,7 +85,7 @@ public final class SheetText {
         } catch (IOException cannotBe) {
             throw new UncheckedIOException(cannotBe);
         } catch (UncheckedIOException | IllegalArgumentException notASheet) {
-            throw fault(file, 0, "This is not a comma-separated sheet: " + notASheet.getMessage());
+            throw fault(file, 0, new EntryFault.NoSheet(String.valueOf(notASheet.getMessage())));
         }
         return List.copyOf(lines);
     }
@@ -103,7 +102,7 @@ public final class SheetText {
             try {
                 entries.add(toEntry.apply(line.row()));
             } catch (IllegalArgumentException wrong) {
-                faults.add(new SheetFault(file, line.number(), wrong.getMessage()));
+                faults.add(new SheetFault(file, line.number(), EntryRefused.faultOf(wrong)));
             }
         }
         if (!faults.isEmpty()) {
@@ -162,16 +161,16 @@ public final class SheetText {
     private static void requireCommas(String file, String text, List<String> columns) {
         String heading = text.lines().filter(line -> !line.startsWith("#") && !line.isBlank()).findFirst().orElse("");
         if (heading.isEmpty()) {
-            throw fault(file, 0, "The file is empty. Its first line must be " + String.join(",", columns) + ".");
+            throw fault(file, 0, new EntryFault.EmptyFile(String.join(",", columns)));
         }
         if (columns.size() > 1 && !heading.contains(",")) {
-            String used = heading.contains(";") ? "semicolons" : heading.contains("\t") ? "tabs" : "something else";
-            throw fault(file, 1, "The columns are separated by " + used
-                    + ". Save the file separated by commas, with decimal points.");
+            throw fault(file, 1, new EntryFault.SeparatedBy(
+                    heading.contains(";") ? EntryFault.Separator.SEMICOLONS
+                            : heading.contains("\t") ? EntryFault.Separator.TABS : EntryFault.Separator.SOMETHING_ELSE));
         }
     }
 
-    private static FaultySheetException fault(String file, long line, String problem) {
-        return new FaultySheetException(List.of(new SheetFault(file, line, problem)));
+    private static FaultySheetException fault(String file, long line, EntryFault fault) {
+        return new FaultySheetException(List.of(new SheetFault(file, line, fault)));
     }
 }

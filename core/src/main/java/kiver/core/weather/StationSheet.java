@@ -7,6 +7,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import kiver.core.sheet.EntryFault;
+import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.FaultySheetException;
 import kiver.core.sheet.SheetFault;
 import kiver.core.sheet.SheetText;
@@ -63,12 +65,13 @@ public record StationSheet(Map<LocalDate, DailyRange> days, List<SheetFault> fau
                 double minimum = line.row().number("minimum");
                 double maximum = line.row().number("maximum");
                 maxima.add(maximum);
-                require(!day.isAfter(today.minusDays(1)), "The day " + day + " is not over yet; only measured days can be read in.");
+                require(!day.isAfter(today.minusDays(1)), new EntryFault.NotOverYet(day));
                 require(maximum <= HOTTEST && minimum >= COLDEST,
-                        "From " + minimum + " to " + maximum + " °C was never measured on Earth. Is this in °F, or a slip?");
-                require(days.putIfAbsent(day, new DailyRange(minimum, maximum)) == null, "The day " + day + " stands twice.");
+                        new EntryFault.NeverMeasured(minimum, maximum));
+                require(minimum <= maximum, new EntryFault.Swapped(minimum, maximum));
+                require(days.putIfAbsent(day, new DailyRange(minimum, maximum)) == null, new EntryFault.DayTwice(day));
             } catch (IllegalArgumentException wrong) {
-                faults.add(new SheetFault(file, line.number(), wrong.getMessage()));
+                faults.add(new SheetFault(file, line.number(), EntryRefused.faultOf(wrong)));
             }
         }
         refuseFahrenheit(file, maxima);
@@ -79,8 +82,7 @@ public record StationSheet(Map<LocalDate, DailyRange> days, List<SheetFault> fau
     private static void refuseFahrenheit(String file, List<Double> maxima) {
         long warm = maxima.stream().filter(maximum -> maximum > FAHRENHEIT_WARM_HALF).count();
         if (maxima.size() >= 20 && warm > maxima.size() / 2) {
-            throw new FaultySheetException(List.of(new SheetFault(file, 0,
-                    "More than half of the maxima lie above 38: these look like °F. Convert them to °C, (°F − 32) ÷ 1.8, and read the file in again.")));
+            throw new FaultySheetException(List.of(new SheetFault(file, 0, new EntryFault.LooksFahrenheit())));
         }
     }
 
@@ -96,9 +98,9 @@ public record StationSheet(Map<LocalDate, DailyRange> days, List<SheetFault> fau
         return gaps;
     }
 
-    private static void require(boolean right, String otherwise) {
+    private static void require(boolean right, EntryFault otherwise) {
         if (!right) {
-            throw new IllegalArgumentException(otherwise);
+            throw new EntryRefused(otherwise);
         }
     }
 }

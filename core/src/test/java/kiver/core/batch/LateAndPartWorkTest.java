@@ -78,7 +78,7 @@ class LateAndPartWorkTest {
         assertThat(again.after(DAY.plusDays(10), new BatchChange.Corrected(6)).balance().alive()).isEqualTo(1);
         BatchState potted = undone.after(DAY.plusDays(20), new BatchChange.PottedOn(ONE, List.of(1), new CellRun(POTS, 1, 1)));
         assertThatThrownBy(() -> potted.after(DAY.plusDays(21), new BatchChange.Corrected(5)))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("later changes rest on it");
+                .isInstanceOf(ChangeRefused.class).hasMessageContaining("LaterRestOnIt");
     }
 
     @Test
@@ -90,7 +90,7 @@ class LateAndPartWorkTest {
         BatchState both = moved.after(DAY.plusDays(6), new BatchChange.Moved(SHELF, List.of(ONE)));
         assertThat(both.place()).contains(SHELF);
         assertThatThrownBy(() -> moved.after(DAY.plusDays(6), new BatchChange.Moved(SHELF, List.of(POTS))))
-                .hasMessageContaining("nothing of this batch");
+                .hasMessageContaining("TrayHoldsNone");
     }
 
     /** Three counted clumps of 4, 3 and 5, and one that was only seen: as many plants as the others, four. */
@@ -112,6 +112,6 @@ class LateAndPartWorkTest {
         BatchState counted = state.after(DAY.plusDays(10), new BatchChange.Counted(ONE, Map.of(2, 1), false));
         assertThat(counted.cells().get(new Cell(ONE, 2)).onlySeen()).isFalse();
         assertThatThrownBy(() -> new BatchChange.Counted(ONE, Map.of(1, 1), List.of(1), false))
-                .hasMessageContaining("counted twice");
+                .hasMessageContaining("CellCountedTwice");
     }
 }

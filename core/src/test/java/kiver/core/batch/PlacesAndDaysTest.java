@@ -105,7 +105,7 @@ class PlacesAndDaysTest {
     @MethodSource("whatNeedsASowing")
     void nothingHappensToABatchThatIsNotSown(BatchChange change) {
         assertThatThrownBy(() -> BatchState.after(List.of()).after(DAY, change))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("not sown yet");
+                .isInstanceOf(ChangeRefused.class).hasMessageContaining("NotSown");
     }
 
     @Test

@@ -52,20 +52,20 @@ class PottingOnTest {
     void onlyTheLivingArePottedAndOnlyIntoFreePlaces() {
         BatchState state = counted();
         assertThatThrownBy(() -> state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(4), new CellRun(POTS, 1, 1))))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("no living plant");
+                .isInstanceOf(ChangeRefused.class).hasMessageContaining("NoPlantInCell");
         assertThatThrownBy(() -> state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(3), new CellRun(POTS, 1, 1))))
                 .isInstanceOf(ChangeRefused.class);
         assertThatThrownBy(() -> state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(9), new CellRun(POTS, 1, 1))))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("not sown");
+                .isInstanceOf(ChangeRefused.class).hasMessageContaining("CellNotSown");
         BatchState once = state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(POTS, 1, 1)));
         assertThatThrownBy(() -> once.after(DAY.plusDays(21), new BatchChange.PottedOn(PLUGS, List.of(2), new CellRun(POTS, 1, 1))))
-                .hasMessageContaining("taken already");
+                .hasMessageContaining("PlaceIsTaken");
     }
 
     @Test
     void asManyPlantsGoAsThereArePlacesForThem() {
-        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1, 2), new CellRun(POTS, 1, 3))).hasMessageContaining("2 plants cannot go into 3");
-        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(PLUGS, 9, 9))).hasMessageContaining("another tray");
+        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1, 2), new CellRun(POTS, 1, 3))).hasMessageContaining("PlacesDoNotFit[plants=2, places=3");
+        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(PLUGS, 9, 9))).hasMessageContaining("SameTray");
     }
 
     @Test
@@ -74,6 +74,6 @@ class PottingOnTest {
         int sequence = potted.changes().size();
         assertThat(potted.after(DAY.plusDays(20), new BatchChange.Corrected(sequence)).cellsIn(PLUGS, CellCondition.ALIVE)).containsExactly(1, 2, 6);
         BatchState lost = potted.after(DAY.plusDays(22), new BatchChange.Lost(POTS, List.of(1), LossReason.SLUGS));
-        assertThatThrownBy(() -> lost.after(DAY.plusDays(23), new BatchChange.Corrected(sequence))).hasMessageContaining("later changes rest on it");
+        assertThatThrownBy(() -> lost.after(DAY.plusDays(23), new BatchChange.Corrected(sequence))).hasMessageContaining("LaterRestOnIt");
     }
 }

@@ -55,7 +55,7 @@ class CropLibraryTest {
                 .isInstanceOfSatisfying(FaultySheetException.class, refused ->
                         assertThat(refused.faults()).extracting(SheetFault::line).containsExactly(4L, 5L))
                 .hasMessageContaining("at least one row")
-                .hasMessageContaining("\"forty\"; it must be a number");
+                .hasMessageContaining("NotANumber[column=cell_volume, entry=forty]");
     }
 
     @Test

@@ -35,12 +35,12 @@ class SheetTextTest {
         assertThat(row.number("b")).isEqualTo(2.5);
         assertThat(row.number("e")).isEqualTo(-3);
         assertThat(row.numberOr("none", 7)).isEqualTo(7);
-        assertThatThrownBy(() -> row.number("a")).hasMessageStartingWith("a is \"x\"");
-        assertThatThrownBy(() -> row.number("d")).hasMessageContaining("must be a number");
-        assertThatThrownBy(() -> row.wholeNumber("b")).hasMessageContaining("whole number");
-        assertThatThrownBy(() -> row.words("none")).hasMessage("none is empty.");
-        assertThatThrownBy(() -> row.day("b")).hasMessageContaining("2027-04-15");
-        assertThatThrownBy(() -> row.yes("c")).hasMessageContaining("yes or no");
+        assertThatThrownBy(() -> row.number("a")).hasMessage("NotANumber[column=a, entry=x]");
+        assertThatThrownBy(() -> row.number("d")).hasMessage("NotANumber[column=d, entry=1e400]");
+        assertThatThrownBy(() -> row.wholeNumber("b")).hasMessage("NotWhole[column=b, entry=2.5]");
+        assertThatThrownBy(() -> row.words("none")).hasMessage("Empty[column=none]");
+        assertThatThrownBy(() -> row.day("b")).hasMessage("NotADay[column=b, entry=2.5]");
+        assertThatThrownBy(() -> row.yes("c")).hasMessage("NotOneOf[column=c, entry=maybe, allowed=[yes, no]]");
     }
 
     @Test

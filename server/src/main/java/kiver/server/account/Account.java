@@ -1,5 +1,7 @@
 package kiver.server.account;
 
+import kiver.server.wording.Speech;
+
 /**
  * A person who can sign in.
  *
@@ -9,5 +11,18 @@ package kiver.server.account;
  * @param passwordHash never leaves the server
  * @param role what they do
  * @param growerId the grower they belong to; null unless the role is grower
+ * @param language of what is said to them
+ * @param temperature unit they read
+ * @param length unit they read
+ * @param volume unit they read
+ * @param mass unit they read
  */
-public record Account(long id, String email, String name, String passwordHash, Role role, Long growerId) {}
+public record Account(
+        long id, String email, String name, String passwordHash, Role role, Long growerId, Speech.Language language,
+        Speech.TemperatureUnit temperature, Speech.LengthUnit length, Speech.VolumeUnit volume, Speech.MassUnit mass) {
+
+    /** How they are spoken to. */
+    public Speech speech() {
+        return new Speech(language, temperature, length, volume, mass);
+    }
+}

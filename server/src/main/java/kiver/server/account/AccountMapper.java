@@ -1,6 +1,7 @@
 package kiver.server.account;
 
 import java.util.Optional;
+import kiver.server.wording.Speech;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -11,14 +12,23 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 public interface AccountMapper {
 
-    @Select("select id, email, name, password_hash, role, grower_id from account where email = lower(#{email})")
+    String COLUMNS = "id, email, name, password_hash, role, grower_id, language, temperature, length, volume, mass";
+
+    @Select("select " + COLUMNS + " from account where email = lower(#{email})")
     Optional<Account> byEmail(@Param("email") String email);
 
-    @Select("select id, email, name, password_hash, role, grower_id from account where id = #{id}")
+    @Select("select " + COLUMNS + " from account where id = #{id}")
     Optional<Account> byId(@Param("id") long id);
 
     @Update("update account set password_hash = #{passwordHash} where id = #{id}")
     int setPassword(@Param("id") long id, @Param("passwordHash") String passwordHash);
+
+    @Update("""
+            update account set language = #{speech.language}, temperature = #{speech.temperature}, length = #{speech.length},
+                   volume = #{speech.volume}, mass = #{speech.mass}
+            where id = #{id}
+            """)
+    int setSpeech(@Param("id") long id, @Param("speech") Speech speech);
 
     @Select("select exists (select from account)")
     boolean any();

@@ -6,12 +6,17 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import kiver.server.wording.Said;
+import kiver.server.wording.SpokenTo;
+import kiver.server.wording.Wording;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Holds each session against its account at every call: one whose account is gone, or whose role or password was changed,
@@ -22,10 +27,14 @@ class AccountStillStands extends OncePerRequestFilter {
     /** Who made what is sent; a phone may have kept it while somebody else was signed in. */
     static final String MADE_BY = "X-Kiver-Made-By";
 
-    private final AccountMapper accounts;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    AccountStillStands(AccountMapper accounts) {
+    private final AccountMapper accounts;
+    private final Wording wording;
+
+    AccountStillStands(AccountMapper accounts, Wording wording) {
         this.accounts = accounts;
+        this.wording = wording;
     }
 
     @Override
@@ -40,10 +49,14 @@ class AccountStillStands extends OncePerRequestFilter {
                     session.invalidate();
                 }
                 SecurityContextHolder.clearContext();
-            } else if (madeBySomebodyElse(request, person)) {
+            } else {
+                SpokenTo.is(request, account.get().speech());
+            }
+            if (account.isPresent() && madeBySomebodyElse(request, person)) {
                 response.setStatus(HttpStatus.CONFLICT.value());
                 response.setContentType("application/problem+json;charset=UTF-8");
-                response.getWriter().write("{\"status\":409,\"detail\":\"This was recorded by somebody else; they must sign in to send it.\"}");
+                response.getWriter().write(JSON.writeValueAsString(Map.of("status", HttpStatus.CONFLICT.value(), "detail",
+                        wording.say(Said.of("This was recorded by somebody else; they must sign in to send it.")))));
                 return;
             }
         }

@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -54,10 +55,10 @@ final class Passwords {
         boolean own = lower.equals(email.toLowerCase(Locale.ROOT)) || lower.equals(name.toLowerCase(Locale.ROOT))
                 || box.length() >= 4 && lower.startsWith(box) && lower.length() < box.length() + 5;
         if (own) {
-            throw new Refusal("password", "This is your own name or address; choose something that others do not know.");
+            throw new Refusal("password", Said.of("This is your own name or address; choose something that others do not know."));
         }
         if (WELL_KNOWN.contains(lower) || lower.chars().distinct().count() < 4) {
-            throw new Refusal("password", "This password is among those tried first; choose another, for example three words.");
+            throw new Refusal("password", Said.of("This password is among those tried first; choose another, for example three words."));
         }
     }
 }

@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import kiver.server.limit.Limits;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,7 +39,7 @@ class PeopleController {
     void add(@Valid @RequestBody PersonEntry entry) {
         boolean grower = entry.role() == Role.GROWER;
         if (grower && entry.growerId() == null) {
-            throw new Refusal("growerId", "Choose the grower they belong to.");
+            throw new Refusal("growerId", Said.of("Choose the grower they belong to."));
         }
         Passwords.requireUnguessable(entry.password(), entry.email().strip(), entry.name().strip());
         try {
@@ -46,10 +47,10 @@ class PeopleController {
                     entry.email().strip(), entry.name().strip(), encoder.encode(entry.password()), entry.role(),
                     grower ? entry.growerId() : null);
             if (added == 0) {
-                throw new Refusal("email", "Somebody signs in with this address already.");
+                throw new Refusal("email", Said.of("Somebody signs in with this address already."));
             }
         } catch (DataIntegrityViolationException unknownGrower) {
-            throw new Refusal("growerId", "This grower does not exist.");
+            throw new Refusal("growerId", Said.of("This grower does not exist."));
         }
     }
 }

@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.regex.Pattern;
+import kiver.server.wording.Wording;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -32,10 +33,12 @@ class SecurityConfiguration {
     private static final String BENCH_HAND = Role.BENCH_HAND.name();
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts, Wording wording)
+            throws Exception {
         return http.authorizeHttpRequests(calls -> calls
                         .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/setup", "/actuator/health/**").permitAll()
+                        .requestMatchers("/api/session/**").authenticated()
                         .requestMatchers("/actuator/**").denyAll()
                         .requestMatchers("/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**").hasRole(PROPAGATOR)
                         .requestMatchers("/calendar/*").permitAll()
@@ -59,7 +62,7 @@ class SecurityConfiguration {
                         .contentSecurityPolicy(policy -> policy.policyDirectives(
                         "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; "
                                 + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
-                .addFilterAfter(new AccountStillStands(accounts), SecurityContextHolderFilter.class)
+                .addFilterAfter(new AccountStillStands(accounts, wording), SecurityContextHolderFilter.class)
                 .logout(logout -> logout.disable())
                 .requestCache(cache -> cache.disable())
                 .build();

@@ -20,6 +20,8 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.limit.Limits;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.TooSoon;
+import kiver.server.wording.Said;
+import kiver.server.wording.Speech;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -34,6 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -66,7 +69,7 @@ class SessionController {
     /** Who is signed in, and what the first page needs to know. */
     record SessionView(
             boolean signedIn, @Nullable Long person, @Nullable String name, @Nullable Role role, boolean needsFirstAccount, @Nullable String nursery, LocalDate today,
-            boolean demo) {}
+            boolean demo, @Nullable Speech speech) {}
 
     /** What is typed to sign in. */
     record SignIn(
@@ -93,7 +96,8 @@ class SessionController {
                 !accounts.any(),
                 nursery == null ? null : nursery.name(),
                 clock.today(),
-                nursery != null && nursery.demo());
+                nursery != null && nursery.demo(),
+                person == null ? null : accounts.byId(person.id()).map(Account::speech).orElse(null));
     }
 
     @PostMapping("/api/session")
@@ -111,7 +115,7 @@ class SessionController {
             throw away;
         } catch (AuthenticationException wrong) {
             attempts.failed(email, request.getRemoteAddr());
-            throw new Refusal("password", "E-mail address and password do not fit together. Check both and try again.");
+            throw new Refusal("password", Said.of("E-mail address and password do not fit together. Check both and try again."));
         }
         attempts.succeeded(email, request.getRemoteAddr());
         Person person = keptAsIsCurrent((Person) checked.getPrincipal(), typed.password()).withoutPassword();
@@ -126,7 +130,7 @@ class SessionController {
     private void requireNotTooSoon(String email, HttpServletRequest request) {
         Duration wait = attempts.toWait(email, request.getRemoteAddr());
         if (!wait.isZero()) {
-            throw new TooSoon("Too many attempts with this address. Wait " + (wait.toSeconds() + 1) + " seconds, then try again.",
+            throw new TooSoon(Said.of("Too many attempts with this address. Wait {seconds} seconds, then try again.").with("seconds", wait.toSeconds() + 1),
                     wait);
         }
     }
@@ -163,12 +167,27 @@ class SessionController {
         requireNotTooSoon(account.email(), request);
         if (!encoder.matches(typed.present(), account.passwordHash())) {
             attempts.failed(account.email(), request.getRemoteAddr());
-            throw new Refusal("present", "This is not your present password.");
+            throw new Refusal("present", Said.of("This is not your present password."));
         }
         attempts.succeeded(account.email(), request.getRemoteAddr());
         Passwords.requireUnguessable(typed.password(), account.email(), account.name());
         accounts.setPassword(person.id(), encoder.encode(typed.password()));
         keepSignedIn(Person.of(accounts.byId(person.id()).orElseThrow()).withoutPassword(), request, response);
+    }
+
+    /** How one wants to be spoken to: language and units. */
+    record SpeechEntry(
+            @NotNull(message = "Choose a language.") Speech.Language language,
+            @NotNull(message = "Choose a unit of temperature.") Speech.TemperatureUnit temperature,
+            @NotNull(message = "Choose a unit of length.") Speech.LengthUnit length,
+            @NotNull(message = "Choose a unit of volume.") Speech.VolumeUnit volume,
+            @NotNull(message = "Choose a unit of mass.") Speech.MassUnit mass) {}
+
+    /** Changes how one is spoken to, on whatever device. */
+    @PutMapping("/api/session/speech")
+    void speak(@Valid @RequestBody SpeechEntry typed, @AuthenticationPrincipal Person person) {
+        accounts.setSpeech(person.id(), new Speech(
+                typed.language(), typed.temperature(), typed.length(), typed.volume(), typed.mass()));
     }
 
     @DeleteMapping("/api/session")
@@ -185,7 +204,7 @@ class SessionController {
     public void setUp(@Valid @RequestBody FirstAccount typed) {
         accounts.lockSetup();
         if (accounts.any()) {
-            throw new Refusal("email", "This nursery has its first account already. Sign in instead.");
+            throw new Refusal("email", Said.of("This nursery has its first account already. Sign in instead."));
         }
         Passwords.requireUnguessable(typed.password(), typed.email().strip(), typed.name().strip());
         clock.open(new Nursery(typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null));

@@ -11,6 +11,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.ChangeFault;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
 import kiver.core.tray.CellRun;
@@ -19,6 +20,7 @@ import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -33,7 +35,7 @@ public class BatchBook {
     private static final Logger LOG = LoggerFactory.getLogger(BatchBook.class);
 
     /** A record as far as it can be folded, how many changes it holds, and what is wrong with the rest. */
-    private record Folded(BatchState state, int changes, Optional<String> problem) {}
+    private record Folded(BatchState state, int changes, Optional<Said> problem) {}
 
     /** All files, with the mark under which they were read. */
     private record KeptAll(String mark, List<BatchFile> files) {}
@@ -53,7 +55,7 @@ public class BatchBook {
 
     /** The batch of that number. */
     public BatchFile file(int number) {
-        Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound("batch " + number));
+        Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
         Folded folded = folded(mapper.changes(batch.id()));
         return new BatchFile(
                         batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id()),
@@ -137,7 +139,7 @@ public class BatchBook {
                 } catch (RuntimeException here) {
                     LOG.error("Entry {} of the record of batch id {} cannot be read", row.sequence(), row.batchId(), here);
                     return new Folded(state, rows.size(), Optional.of(
-                            "Entry " + row.sequence() + " of its record cannot be read; what came after is not shown."));
+                            Said.of("Entry {entry} of its record cannot be read; what came after is not shown.").with("entry", row.sequence())));
                 }
             }
             throw damaged;
@@ -148,7 +150,7 @@ public class BatchBook {
     @Transactional(propagation = Propagation.MANDATORY)
     public void lock(int number) {
         if (mapper.lock(number) == null) {
-            throw new NotFound("batch " + number);
+            throw new NotFound(Said.of("There is no batch {number}.").with("number", number));
         }
     }
 
@@ -182,7 +184,7 @@ public class BatchBook {
     public void setPromise(long lineId, int number, int plants) {
         int changed = plants == 0 ? mapper.forgetPromise(lineId, number) : mapper.setPromise(lineId, number, plants);
         if (changed != 1) {
-            throw new NotFound("promise of batch " + number);
+            throw new NotFound(Said.of("There is no promise of batch {number}.").with("number", number));
         }
     }
 
@@ -216,10 +218,10 @@ public class BatchBook {
         lock(number);
         BatchFile file = file(number);
         if (!file.promises().isEmpty()) {
-            throw new Refusal("batch", "Plants of batch " + number + " are promised; cancel the order, or meet it otherwise first.");
+            throw new Refusal("batch", Said.of("Plants of batch {number} are promised; cancel the order, or meet it otherwise first.").with("number", number));
         }
         if (file.state().sownOn().isPresent()) {
-            throw new Refusal("batch", "Batch " + number + " is sown; record its plants as lost when they are thrown out.");
+            throw new Refusal("batch", Said.of("Batch {number} is sown; record its plants as lost when they are thrown out.").with("number", number));
         }
         mapper.withdraw(number, day);
         mapper.forgetRuns(number);
@@ -236,23 +238,23 @@ public class BatchBook {
         mapper.lock(Math.max(number, other));
         BatchFile one = file(number);
         BatchFile two = file(other);
-        requireAlike(number == other, other, "a batch cannot be swapped with itself");
-        requireAlike(!one.batch().variety().equals(two.batch().variety()), other, "it is of another variety");
-        requireAlike(!one.batch().container().equals(two.batch().container()), other, "it is in another container");
-        requireAlike(!one.batch().stage().equals(two.batch().stage()), other, "it is grown to another stage");
-        requireAlike(!one.batch().countedIn().equals(two.batch().countedIn()), other, "it is counted otherwise");
-        requireAlike(one.plantsReleased() + two.plantsReleased() > 0, other, "plants of one of them have gone already");
+        requireAlike(number == other, other, Said.of("a batch cannot be swapped with itself"));
+        requireAlike(!one.batch().variety().equals(two.batch().variety()), other, Said.of("it is of another variety"));
+        requireAlike(!one.batch().container().equals(two.batch().container()), other, Said.of("it is in another container"));
+        requireAlike(!one.batch().stage().equals(two.batch().stage()), other, Said.of("it is grown to another stage"));
+        requireAlike(!one.batch().countedIn().equals(two.batch().countedIn()), other, Said.of("it is counted otherwise"));
+        requireAlike(one.plantsReleased() + two.plantsReleased() > 0, other, Said.of("plants of one of them have gone already"));
         requireAlike(
                 one.promises().stream().anyMatch(mine -> two.promises().stream().anyMatch(theirs -> theirs.lineId() == mine.lineId())),
-                other, "both are for the same line");
+                other, Said.of("both are for the same line"));
         if (mapper.swapPromises(number, other) == 0) {
-            throw new NotFound("promise of batches " + number + " and " + other);
+            throw new NotFound(Said.of("There is no promise of batches {number} and {other}.").with("number", number).with("other", other));
         }
     }
 
-    private static void requireAlike(boolean different, int other, String why) {
+    private static void requireAlike(boolean different, int other, Said why) {
         if (different) {
-            throw new Refusal("otherBatch", "Batch " + other + " cannot be swapped: " + why + ".");
+            throw new Refusal("otherBatch", Said.of("Batch {other} cannot be swapped: {why}.").with("other", other).with("why", why));
         }
     }
 
@@ -280,7 +282,7 @@ public class BatchBook {
     public BatchState record(int number, LocalDate day, List<BatchChange> changes, Long recordedBy, UUID request) {
         Long id = mapper.lock(number);
         if (id == null) {
-            throw new NotFound("batch " + number);
+            throw new NotFound(Said.of("There is no batch {number}.").with("number", number));
         }
         BatchState state = BatchState.after(mapper.changes(id).stream().map(this::change).toList());
         for (BatchChange change : changes) {
@@ -327,8 +329,8 @@ public class BatchBook {
                         .filter(other.state().cells()::containsKey)
                         .findFirst()
                         .ifPresent(cell -> {
-                            throw new ChangeRefused("run", "Cell " + cell.number() + " of this tray holds batch "
-                                    + other.batch().number() + " already.");
+                            throw new ChangeRefused(
+                                    "run", new ChangeFault.CellOfAnother(cell.number(), other.batch().number()));
                         });
             }
         }

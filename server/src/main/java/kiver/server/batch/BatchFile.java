@@ -19,6 +19,7 @@ import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
+import kiver.server.wording.Said;
 
 /**
  * A batch with everything recorded of it.
@@ -30,7 +31,7 @@ import kiver.core.tray.CellRun;
  * @param problem why its record cannot be read to its end, in words; empty for a whole one
  */
 public record BatchFile(
-        Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state, Optional<String> problem) {
+        Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state, Optional<Said> problem) {
 
     /** A batch whose record is whole. */
     public BatchFile(Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state) {

@@ -10,6 +10,7 @@ import kiver.core.batch.BatchChange;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,7 +40,7 @@ class CorrectionController {
             @Valid @RequestBody CorrectionEntry entry,
             @AuthenticationPrincipal Person person) {
         if (person.role() != Role.PROPAGATOR && touchesRelease(batches.file(number), entry.sequence())) {
-            throw new Refusal("sequence", "A release is taken back by the propagator only; ask them.");
+            throw new Refusal("sequence", Said.of("A release is taken back by the propagator only; ask them."));
         }
         String reason = entry.reason() == null ? "" : entry.reason();
         recording.record(

@@ -15,7 +15,7 @@ import org.apache.ibatis.annotations.Update;
 interface PlanChangeMapper {
 
     /** A change as it is stored. */
-    record PlanChangeRow(long id, String words) {}
+    record PlanChangeRow(long id, String words, String parts) {}
 
     /** One batch of a change; before and after are what its plan was and became. */
     record PartRow(int number, String before, String after) {}
@@ -33,8 +33,8 @@ interface PlanChangeMapper {
             """)
     int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);
 
-    @Select(value = "insert into plan_change (made_by, words) values (#{by}, #{words}) returning id", affectData = true)
-    long insertChange(@Param("by") Long by, @Param("words") String words);
+    @Select(value = "insert into plan_change (made_by, words, parts) values (#{by}, #{words}, #{parts}::jsonb) returning id", affectData = true)
+    long insertChange(@Param("by") Long by, @Param("words") String words, @Param("parts") String parts);
 
     @Insert("""
             insert into plan_change_part (change_id, batch_id, before, after)
@@ -50,7 +50,7 @@ interface PlanChangeMapper {
     @Select("select true from (select pg_advisory_xact_lock(4712)) as held")
     boolean lockChanges();
 
-    @Select("select id, words from plan_change where not undone order by id desc limit 1")
+    @Select("select id, words, parts::text as parts from plan_change where not undone order by id desc limit 1")
     Optional<PlanChangeRow> lastChange();
 
     @Select("""

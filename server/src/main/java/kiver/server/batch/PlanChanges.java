@@ -7,9 +7,11 @@ import java.util.Optional;
 import java.util.TreeMap;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Changes the plans of batches, keeps what they were so that it can be undone, and keeps drafts. */
@@ -32,15 +34,15 @@ public class PlanChanges {
      * Changes the plans of some batches in one go.
      *
      * @param by account number, or null
-     * @param words what the change is, for example "Sow batch 214 on 3 May"
+     * @param words what the change is; its parts are numbers and names
      * @param plans by batch number
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void change(Long by, String words, Map<Integer, BatchPlan> plans) {
+    public void change(Long by, Said words, Map<Integer, BatchPlan> plans) {
         if (plans.isEmpty()) {
             return;
         }
-        long change = mapper.insertChange(by, words);
+        long change = mapper.insertChange(by, words.message(), json.writeValueAsString(words.parts()));
         new TreeMap<>(plans).forEach((number, plan) -> {
             batches.lock(number);
             Batch batch = batches.file(number).batch();
@@ -58,27 +60,26 @@ public class PlanChanges {
     }
 
     /** What the last change was that can still be undone. */
-    public Optional<String> lastWords() {
-        return mapper.lastChange().map(PlanChangeMapper.PlanChangeRow::words);
+    public Optional<Said> lastWords() {
+        return mapper.lastChange().map(this::words);
     }
 
     /** Undoes the last change, unless its batches were changed otherwise since. Answers what it was. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public String undo() {
+    public Said undo() {
         mapper.lockChanges();
         PlanChangeMapper.PlanChangeRow last =
-                mapper.lastChange().orElseThrow(() -> new Refusal("change", "There is no change of the plan to undo."));
+                mapper.lastChange().orElseThrow(() -> new Refusal("change", Said.of("There is no change of the plan to undo.")));
         for (PlanChangeMapper.PartRow part : mapper.parts(last.id())) {
             batches.lock(part.number());
             BatchFile file = batches.file(part.number());
             if (file.state().sownOn().isPresent() && !read(part.before()).sowsLike(BatchPlan.of(file.batch()))) {
-                throw new Refusal("change", "Batch " + part.number()
-                        + " has been sown since; its sow day and its containers cannot be put back.");
+                throw new Refusal("change", Said.of("Batch {batch} has been sown since; its sow day and its containers cannot be put back.").with("batch", part.number()));
             }
             set(file.batch(), read(part.before()));
         }
         mapper.markUndone(last.id());
-        return last.words();
+        return words(last);
     }
 
     /** All drafts. */
@@ -91,7 +92,7 @@ public class PlanChanges {
     public long begin(String name, LocalDate day) {
         Long id = mapper.insertDraft(name, day);
         if (id == null) {
-            throw new Refusal("name", "There is a draft named \"" + name + "\" already.");
+            throw new Refusal("name", Said.of("There is a draft named \"{name}\" already.").with("name", name));
         }
         return id;
     }
@@ -119,12 +120,10 @@ public class PlanChanges {
             batches.lock(part.number());
             Batch planned = batches.file(part.number()).batch();
             if (part.planVersion() != planned.planVersion()) {
-                throw new Refusal("draft", "The plan of batch " + part.number() + " was changed since it was put into this draft: it"
-                        + " is to be sown on " + planned.sowDay() + " now, and on " + plans.get(part.number()).sowDay()
-                        + " in the draft. Change it again in the draft, or drop the draft.");
+                throw new Refusal("draft", Said.of("The plan of batch {batch} was changed since it was put into this draft: it is to be sown on {sowDay} now, and on {drafted} in the draft. Change it again in the draft, or drop the draft.").with("batch", part.number()).with("sowDay", planned.sowDay()).with("drafted", plans.get(part.number()).sowDay()));
             }
         }
-        change(by, "Take the draft \"" + taken.name() + "\"", plans);
+        change(by, Said.of("Take the draft \"{name}\"").with("name", taken.name()), plans);
         mapper.deleteDraft(draft);
     }
 
@@ -140,7 +139,14 @@ public class PlanChanges {
         return mapper.drafts().stream()
                 .filter(each -> each.id() == draft)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("such draft"));
+                .orElseThrow(() -> new NotFound(Said.of("There is no such draft.")));
+    }
+
+    /** What was written down before messages had parts is told as it stands. */
+    private Said words(PlanChangeMapper.PlanChangeRow row) {
+        return row.parts() == null
+                ? Said.plain(row.words())
+                : new Said(row.words(), json.readValue(row.parts(), new TypeReference<Map<String, Object>>() {}));
     }
 
     private BatchPlan read(String plan) {

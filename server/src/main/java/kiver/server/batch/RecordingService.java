@@ -8,6 +8,7 @@ import kiver.core.batch.BatchChange;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,7 +40,7 @@ public class RecordingService {
         LocalDate today = clock.today();
         LocalDate happened = day == null ? today : day;
         if (happened.isAfter(today)) {
-            throw new Refusal("day", "The day " + happened + " is still to come; today is " + today + ".");
+            throw new Refusal("day", Said.of("The day {happened} is still to come; today is {today}.").with("happened", happened).with("today", today));
         }
         requests.once(requestId, Arrays.asList("record", number, happened, changes, recordedBy), () -> {
             batches.record(number, happened, changes, recordedBy, requestId);

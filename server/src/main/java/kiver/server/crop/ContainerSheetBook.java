@@ -4,7 +4,9 @@ import java.util.List;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerSheet;
 import kiver.core.sheet.SheetRow;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The containers as a sheet. */
@@ -33,7 +35,7 @@ class ContainerSheetBook implements SheetBook {
     public void put(SheetRow row) {
         Container container = ContainerSheet.read(row);
         if (!container.code().matches("[a-z0-9-]{1,40}")) {
-            throw new IllegalArgumentException("code is \"" + container.code() + "\"; use small letters, digits and hyphens.");
+            throw new Refusal("code", Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".").with("code", container.code()));
         }
         library.put(container);
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** Finds crops, varieties and containers, and says which entry is wrong when there is none. */
@@ -35,7 +36,7 @@ public class CropBook {
 
     /** The variety of that number. */
     public Variety variety(long id) {
-        return varieties.byId(id).orElseThrow(() -> new Refusal("varietyId", "This variety is not in the library."));
+        return varieties.byId(id).orElseThrow(() -> new Refusal("varietyId", Said.of("This variety is not in the library.")));
     }
 
     /** The crop of a variety. */
@@ -46,14 +47,14 @@ public class CropBook {
     /** The crop of that code. */
     public Crop crop(String code) {
         return library.library().crop(code)
-                .orElseThrow(() -> new Refusal("crop", "The crop \"" + code + "\" is not in the library."));
+                .orElseThrow(() -> new Refusal("crop", Said.of("The crop \"{code}\" is not in the library.").with("code", code)));
     }
 
     /** The container of that code. */
     public Container container(String code) {
         return library.library().container(code)
                 .orElseThrow(() -> new Refusal(
-                        "container", "The container \"" + code + "\" is not in the library."));
+                        "container", Said.of("The container \"{code}\" is not in the library.").with("code", code)));
     }
 
     /** Adds a variety and answers its number. */
@@ -61,7 +62,7 @@ public class CropBook {
         crop(crop);
         Long id = varieties.insert(crop, name);
         if (id == null) {
-            throw new Refusal("name", "There is a variety named \"" + name + "\" already.");
+            throw new Refusal("name", Said.of("There is a variety named \"{name}\" already.").with("name", name));
         }
         return id;
     }

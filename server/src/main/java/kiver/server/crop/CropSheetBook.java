@@ -4,7 +4,9 @@ import java.util.List;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropSheet;
 import kiver.core.sheet.SheetRow;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The crops as a sheet. */
@@ -33,7 +35,7 @@ class CropSheetBook implements SheetBook {
     public void put(SheetRow row) {
         Crop crop = CropSheet.read(row);
         if (!crop.code().matches("[a-z0-9-]{1,40}")) {
-            throw new IllegalArgumentException("code is \"" + crop.code() + "\"; use small letters, digits and hyphens.");
+            throw new Refusal("code", Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".").with("code", crop.code()));
         }
         library.put(crop);
     }

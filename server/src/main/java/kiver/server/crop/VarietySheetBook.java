@@ -4,7 +4,9 @@ import java.util.List;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The varieties as a sheet. */
@@ -13,8 +15,8 @@ class VarietySheetBook implements SheetBook {
 
     private static final Shape SHAPE = new Shape(
             "varieties", 1, List.of(
-                    Column.of("name", "Name", ""),
-                    Column.of("crop", "Crop", "code of the crop, for example curly-kale")));
+                    Column.of("name"),
+                    Column.of("crop")));
 
     private final VarietyMapper varieties;
     private final CropBook crops;
@@ -38,7 +40,7 @@ class VarietySheetBook implements SheetBook {
     public void put(SheetRow row) {
         String crop = row.words("crop");
         if (crops.crops().stream().noneMatch(each -> each.code().equals(crop))) {
-            throw new IllegalArgumentException("crop is \"" + crop + "\"; it is not in the library. Add the crop first.");
+            throw new Refusal("crop", Said.of("The crop \"{crop}\" is not in the library. Add the crop first.").with("crop", crop));
         }
         varieties.put(crop, row.words("name"));
     }

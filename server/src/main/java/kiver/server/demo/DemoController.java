@@ -10,6 +10,7 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.problem.NotFound;
 import kiver.server.season.ForecastLedger;
+import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -41,7 +42,7 @@ class DemoController {
     @PostMapping("/api/demo/days")
     synchronized DayShown letDaysPass(@Valid @RequestBody DaysToPass entry) {
         if (!clock.nursery().map(Nursery::demo).orElse(false)) {
-            throw new NotFound("demonstration here");
+            throw new NotFound(Said.of("There is no demonstration here."));
         }
         for (int day = 0; day < entry.days(); day++) {
             demo.liveThroughToday(entry.handsWork());

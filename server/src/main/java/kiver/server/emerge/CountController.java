@@ -19,6 +19,7 @@ import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
 import kiver.server.problem.Refusal;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -67,13 +68,13 @@ class CountController {
     void count(@PathVariable int number, @Valid @RequestBody CountEntry entry, @AuthenticationPrincipal Person person) {
         List<Integer> somethingUp = entry.somethingUp() == null ? List.of() : entry.somethingUp();
         if (entry.cells().isEmpty() && somethingUp.isEmpty() && !entry.complete()) {
-            throw new Refusal("cells", "Count at least one cell, or say that the count is complete.");
+            throw new Refusal("cells", Said.of("Count at least one cell, or say that the count is complete."));
         }
         TreeMap<Integer, Integer> seedlings = new TreeMap<>();
         Set<Integer> seen = new HashSet<>();
         for (CellCount count : entry.cells()) {
             if (!seen.add(count.cell())) {
-                throw new Refusal("cells", "Cell " + count.cell() + " is counted twice.");
+                throw new Refusal("cells", Said.of("Cell {cell} is counted twice.").with("cell", count.cell()));
             }
             seedlings.put(count.cell(), count.seedlings());
         }

@@ -19,6 +19,7 @@ import kiver.core.plan.ContainerPath;
 import kiver.core.space.Stay;
 import kiver.server.batch.BatchFile;
 import kiver.server.batch.Promised;
+import kiver.server.wording.Said;
 
 /**
  * A batch with all that can be worked out about it today.
@@ -50,7 +51,7 @@ public record BatchAnalysis(
         BatchFile file, Crop crop, Container container, ContainerPath containers, Path path, Standing standing,
         PaceSpread pace, Way way, Optional<BatchCourse> course,
         Optional<EmergenceWatch> watch, double expectedUp, double expectedAtCount, EmergenceVerdict verdict, double chanceEnough,
-        BatchForecast forecast, Map<Long, Double> chanceByLine, double leavesNow, boolean leggy, List<Stay> stays, double lossTonight, Optional<String> problem) {
+        BatchForecast forecast, Map<Long, Double> chanceByLine, double leavesNow, boolean leggy, List<Stay> stays, double lossTonight, Optional<Said> problem) {
 
     /** A batch of which nothing could be worked out; it is shown with what was recorded, among the others. */
     static BatchAnalysis notComputable(BatchFile file, Crop crop, ContainerPath containers) {
@@ -61,7 +62,7 @@ public record BatchAnalysis(
                 file, crop, containers.last(), containers, path, Standing.sownAt(0), PaceSpread.BEFORE_ANY_COUNT,
                 file.batch().way(), Optional.empty(), Optional.empty(), 0, 0, EmergenceVerdict.TOO_SOON_TO_TELL, 0,
                 nothing, Map.of(), 0, false, List.of(), 0,
-                Optional.of(file.problem().orElse("Its dates and figures cannot be worked out; check its days and its plan.")));
+                Optional.of(file.problem().orElse(Said.of("Its dates and figures cannot be worked out; check its days and its plan."))));
     }
 
 

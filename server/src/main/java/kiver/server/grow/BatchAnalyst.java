@@ -30,6 +30,7 @@ import kiver.server.space.BatchInSpace;
 import kiver.server.space.BatchesInSpace;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -151,7 +152,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
         return all().stream()
                 .filter(batch -> batch.file().batch().number() == number)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("batch " + number));
+                .orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
     }
 
     /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */

@@ -17,6 +17,7 @@ import kiver.server.place.PlaceBook;
 import kiver.server.problem.Refusal;
 import kiver.server.space.SpaceBook;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -73,7 +74,7 @@ class BatchController {
     @PostMapping("/api/batches/{number}/moves")
     void move(@PathVariable int number, @Valid @RequestBody MoveEntry entry, @AuthenticationPrincipal Person person) {
         if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId())) {
-            throw new Refusal("placeId", "This place does not exist.");
+            throw new Refusal("placeId", Said.of("This place does not exist."));
         }
         BatchChange change = new BatchChange.Moved(
                 new PlaceId(entry.placeId()),

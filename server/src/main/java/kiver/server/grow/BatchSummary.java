@@ -10,6 +10,7 @@ import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
 import kiver.core.order.PlantShares;
 import kiver.core.place.PlaceId;
+import kiver.server.wording.Said;
 
 /**
  * A batch in one line.
@@ -37,7 +38,7 @@ import kiver.core.place.PlaceId;
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
         List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
-        int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, @Nullable String problem) {
+        int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, @Nullable Said problem) {
 
     /** Plants promised for a line of an order, and the chance that it gets them whole and in time. */
     public record PromiseView(int order, int line, String grower, int plants, LocalDate target, double chance) {}

@@ -27,6 +27,7 @@ import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** Puts what is known of batches into the form the screens show. */
@@ -64,7 +65,7 @@ public class BatchViews {
 
     /** Something that was recorded. */
     public record ChangeView(
-            int sequence, LocalDate day, String words, String by, boolean corrected, boolean isCorrection) {}
+            int sequence, LocalDate day, Said words, String by, boolean corrected, boolean isCorrection) {}
 
     /** A stay at a place. */
     public record StayView(String place, LocalDate from) {}

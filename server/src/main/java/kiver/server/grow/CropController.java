@@ -4,7 +4,6 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropSheet;
@@ -22,6 +21,8 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.ObservedBook;
 import kiver.server.growth.SeasonService;
+import kiver.server.wording.ColumnWords;
+import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -37,8 +38,11 @@ class CropController {
     private final ObservedBook observed;
     private final SeasonService seasons;
     private final NurseryClock clock;
+    private final ColumnWords words;
 
-    CropController(CropBook crops, ObservedBook observed, SeasonService seasons, NurseryClock clock) {
+    CropController(
+            CropBook crops, ObservedBook observed, SeasonService seasons, NurseryClock clock, ColumnWords words) {
+        this.words = words;
         this.crops = crops;
         this.observed = observed;
         this.seasons = seasons;
@@ -52,14 +56,14 @@ class CropController {
     record ObservedPoint(double temperature, double days) {}
 
     /** When a stage is reached, if sown on the day asked for. */
-    record StageAt(String stage, @Nullable DateSpread spread) {}
+    record StageAt(Said stage, @Nullable DateSpread spread) {}
 
     /** One figure with its name. */
-    record Figure(String name, String hint, String value) {}
+    record Figure(Said name, Said hint, String value) {}
 
     /** A crop's page. */
     record CropView(
-            String code, String name, String hardiness, List<TemperaturePoint> curve, List<ObservedPoint> observed,
+            String code, String name, Said hardiness, List<TemperaturePoint> curve, List<ObservedPoint> observed,
             String emergenceSource, String growthSource, String caution, List<Figure> figures, long placeId, LocalDate sown,
             List<StageAt> stages, double meanTemperature) {}
 
@@ -79,11 +83,11 @@ class CropController {
         List<String> values = CropSheet.NAMES.stream().map(CropSheet.write(crop)::text).toList();
         List<Figure> figures = new ArrayList<>();
         for (int index = 0; index < values.size(); index++) {
-            figures.add(new Figure(
-                    CropSheet.COLUMNS.get(index).words(), CropSheet.COLUMNS.get(index).hint(), values.get(index)));
+            String column = CropSheet.NAMES.get(index);
+            figures.add(new Figure(words.name("crops", column), words.hint("crops", column), values.get(index)));
         }
         return new CropView(
-                crop.code(), crop.name(), crop.hardiness().name().toLowerCase(Locale.ROOT).replace('_', '-'), curve(crop),
+                crop.code(), crop.name(), Said.of("hardiness." + crop.hardiness()), curve(crop),
                 observed.of(code).entrySet().stream()
                         .map(entry -> new ObservedPoint(entry.getKey(), entry.getValue()))
                         .toList(),
@@ -113,10 +117,10 @@ class CropController {
                     scenarios.stream().map(scenario -> path.from(sown, scenario)).toArray(Milestones[]::new);
             MilestoneSpreads spreads = new MilestoneSpreads(season.firstDay(), season.lastDay(), milestones);
             if (leaves == 1) {
-                stages.add(new StageAt("Half up", spreads.of(Milestones::emerged).orElse(null)));
+                stages.add(new StageAt(Said.of("Half up"), spreads.of(Milestones::emerged).orElse(null)));
             }
             stages.add(new StageAt(
-                    leaves + (leaves == 1 ? " true leaf" : " true leaves"), spreads.of(Milestones::stageReached).orElse(null)));
+                    Said.of("{leaves, plural, one {# true leaf} other {# true leaves}}").with("leaves", leaves), spreads.of(Milestones::stageReached).orElse(null)));
         }
         return stages;
     }

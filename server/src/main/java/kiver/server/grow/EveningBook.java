@@ -12,6 +12,7 @@ import kiver.core.place.ClimateSeries;
 import kiver.core.place.PlaceId;
 import kiver.server.batch.BatchBook;
 import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -58,7 +59,7 @@ public class EveningBook {
     public void tick(LocalDate day, int batch, Done done, long by) {
         batches.lock(batch);
         if (mapper.put(day, batch, done, by) != 1) {
-            throw new NotFound("batch " + batch);
+            throw new NotFound(Said.of("There is no batch {batch}.").with("batch", batch));
         }
     }
 

@@ -21,6 +21,7 @@ import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -65,7 +66,7 @@ public class PottingService {
     public void pot(UUID requestId, int number, LocalDate day, Potted potted, Long by) {
         LocalDate happened = day == null ? clock.today() : day;
         if (happened.isAfter(clock.today())) {
-            throw new Refusal("day", "This day is still to come.");
+            throw new Refusal("day", Said.of("This day is still to come."));
         }
         requests.once(requestId, Arrays.asList("pot", number, happened, potted, by), () -> {
             batches.lock(number);
@@ -83,15 +84,12 @@ public class PottingService {
         for (TrayId tray : from) {
             Container present = crops.container(trays.tray(tray).container());
             if (into.cellVolume() <= present.cellVolume()) {
-                throw new Refusal("container", into.name()
-                        + " is no larger than what they stand in; the pot must be larger than the plug.");
+                throw new Refusal("container", Said.of("{into} is no larger than what they stand in; the pot must be larger than the plug.").with("into", into.name()));
             }
             state.cellsIn(tray, CellCondition.ALIVE).forEach(cell -> plants.add(new Cell(tray, cell)));
         }
         if (potted.plants() > plants.size()) {
-            throw new Refusal("plants", from.stream().map(tray -> trays.tray(tray).code()).collect(Collectors.joining(", "))
-                    + (from.size() == 1 ? " holds " : " hold ") + plants.size() + " living plants of this batch, not "
-                    + potted.plants() + ".");
+            throw new Refusal("plants", Said.of("{from}{either, select, true { holds } other { hold }}{plants} living plants of this batch, not {plants2}.").with("from", from.stream().map(tray -> trays.tray(tray).code()).collect(Collectors.joining(", "))).when("either", from.size() == 1).with("plants", plants.size()).with("plants2", potted.plants()));
         }
         return carriers(state, into, plants.subList(0, potted.plants()));
     }
@@ -102,7 +100,7 @@ public class PottingService {
                 .filter(tray -> crops.container(trays.tray(tray).container()).cellVolume() < into.cellVolume())
                 .toList();
         if (smaller.isEmpty()) {
-            throw new Refusal("container", "No plant of this batch stands in anything smaller than " + into.name() + ".");
+            throw new Refusal("container", Said.of("No plant of this batch stands in anything smaller than {into}.").with("into", into.name()));
         }
         return smaller;
     }

@@ -20,6 +20,7 @@ import kiver.core.weather.StationSheet;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.weather.WeatherBook;
+import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -71,7 +72,7 @@ class WeatherController {
     }
 
     /** A line that cannot be used. */
-    record FaultView(long line, String problem) {}
+    record FaultView(long line, Said problem) {}
 
     /** Days that the file lacks; both inclusive. */
     record GapView(LocalDate from, LocalDate to, long days) {}
@@ -132,15 +133,14 @@ class WeatherController {
         if (take) {
             StationRecord record = seasons.record();
             if (sheet.days().isEmpty()) {
-                throw new Refusal("file", "No day of this file can be used.");
+                throw new Refusal("file", Said.of("No day of this file can be used."));
             }
             LocalDate first = sheet.days().keySet().iterator().next();
             boolean wholeBefore = !first.isBefore(record.firstDay())
                     || sheet.days().keySet().stream().filter(day -> day.isBefore(record.firstDay())).count()
                             == record.firstDay().toEpochDay() - first.toEpochDay();
             if (!wholeBefore) {
-                throw new Refusal("file", "Days before " + record.firstDay()
-                        + ", where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.");
+                throw new Refusal("file", Said.of("Days before {firstDay}, where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.").with("firstDay", record.firstDay()));
             }
             weather.put(sheet.days());
             seasons.forget();
@@ -154,7 +154,7 @@ class WeatherController {
     }
 
     private static FaultView view(SheetFault fault) {
-        return new FaultView(fault.line(), fault.problem());
+        return new FaultView(fault.line(), Said.of((Record) fault.fault()));
     }
 
     private static WeatherDay day(LocalDate day, DailyRange range) {

@@ -14,6 +14,7 @@ import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
 import kiver.server.place.PlaceBook;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -50,7 +51,7 @@ class HardeningController {
     void start(@PathVariable int number, @Valid @RequestBody HardeningStart entry, @AuthenticationPrincipal Person person) {
         if (places.places().stream().noneMatch(place ->
                 place.id().number() == entry.placeId() && place.suits(PlaceUse.HARDENING_OFF))) {
-            throw new Refusal("placeId", "Choose a place where plants harden off.");
+            throw new Refusal("placeId", Said.of("Choose a place where plants harden off."));
         }
         BatchChange change =
                 new BatchChange.HardeningStarted(new PlaceId(entry.placeId()), entry.programme().days());

@@ -8,17 +8,29 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
+import kiver.server.wording.Said;
+import kiver.server.wording.Wording;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.server.ResponseStatusException;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Turns bodies away that are too large, before anything of them is read; those of unknown length when they become so. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodyLimit extends OncePerRequestFilter {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final Wording wording;
+
+    BodyLimit(Wording wording) {
+        this.wording = wording;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -28,7 +40,8 @@ class BodyLimit extends OncePerRequestFilter {
             response.setHeader("Connection", "close");
             response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
             response.setContentType("application/problem+json;charset=UTF-8");
-            response.getWriter().write("{\"status\":413,\"detail\":\"" + words(most) + "\"}");
+            response.getWriter().write(JSON.writeValueAsString(Map.of("status", HttpStatus.CONTENT_TOO_LARGE.value(), "detail",
+                    wording.say(Said.of("This is too large; at most {megabytes} MB are read at once.").with("megabytes", most / 1_000_000)))));
             return;
         }
         chain.doFilter(new Counted(request, most), response);
@@ -37,10 +50,6 @@ class BodyLimit extends OncePerRequestFilter {
     private static boolean isFile(HttpServletRequest request) {
         String path = request.getRequestURI();
         return path.startsWith("/api/") && path.endsWith("/file");
-    }
-
-    private static String words(long most) {
-        return "This is too large; at most " + most / 1_000_000 + " MB are read at once.";
     }
 
     /** A request that stops being read once it is too large. */

@@ -1,6 +1,8 @@
 package kiver.server.limit;
 
 import java.time.LocalDate;
+import kiver.server.wording.Said;
+import kiver.server.wording.WholeDay;
 
 /** The one vocabulary of limits of everything that comes in. */
 public final class Limits {
@@ -28,11 +30,11 @@ public final class Limits {
     /**
      * The day, when it is one that can be meant.
      *
-     * @throws IllegalArgumentException otherwise, saying what would be right
+     * @throws BeyondLimits otherwise, saying what would be right
      */
     public static LocalDate day(LocalDate day) {
         if (day.isBefore(FIRST_DAY) || day.isAfter(LAST_DAY)) {
-            throw new IllegalArgumentException("Choose a day from " + FIRST_DAY + " to " + LAST_DAY + ".");
+            throw new BeyondLimits(Said.of("Choose a day from {first} to {last}.").with("first", new WholeDay(FIRST_DAY)).with("last", new WholeDay(LAST_DAY)));
         }
         return day;
     }
@@ -40,16 +42,16 @@ public final class Limits {
     /**
      * The text, when it can be kept.
      *
-     * @throws IllegalArgumentException when it is too long or holds control characters
+     * @throws BeyondLimits when it is too long or holds control characters
      */
     public static String text(String text) {
         if (text.length() > MOST_LETTERS) {
-            throw new IllegalArgumentException("Use at most " + MOST_LETTERS + " letters.");
+            throw new BeyondLimits(Said.of("Use at most {letters} letters.").with("letters", MOST_LETTERS));
         }
         for (int index = 0; index < text.length(); index++) {
             char letter = text.charAt(index);
             if (Character.isISOControl(letter) && letter != '\n' && letter != '\r' && letter != '\t') {
-                throw new IllegalArgumentException("The text holds a letter that cannot be shown; type it again.");
+                throw new BeyondLimits(Said.of("The text holds a letter that cannot be shown; type it again."));
             }
         }
         return text;
@@ -58,11 +60,11 @@ public final class Limits {
     /**
      * The number, when it is one.
      *
-     * @throws IllegalArgumentException when it is infinite or not a number
+     * @throws BeyondLimits when it is infinite or not a number
      */
     public static double number(double number) {
         if (!Double.isFinite(number) || Math.abs(number) > 1e12) {
-            throw new IllegalArgumentException("Enter a number from -1,000,000,000,000 to 1,000,000,000,000.");
+            throw new BeyondLimits(Said.of("Enter a number from -1,000,000,000,000 to 1,000,000,000,000."));
         }
         return number;
     }

@@ -2,6 +2,7 @@ package kiver.server.limit;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import kiver.server.wording.Said;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -50,7 +51,7 @@ class LimitsConfiguration implements WebMvcConfigurer {
             try {
                 return Limits.day(LocalDate.parse(parser.getString().strip()));
             } catch (DateTimeParseException noDay) {
-                throw new IllegalArgumentException("Enter a day as year-month-day, for example 2027-05-12.");
+                throw new BeyondLimits(Said.of("Enter a day as year-month-day, for example 2027-05-12."));
             }
         }
     }

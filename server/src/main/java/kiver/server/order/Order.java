@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
 
 /**
  * What a grower asked for at one time, to be handed over together.
@@ -33,7 +34,7 @@ public record Order(
         return lines.stream()
                 .filter(each -> each.position() == position)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("line " + position + " of order " + number));
+                .orElseThrow(() -> new NotFound(Said.of("There is no line {position} of order {number}.").with("position", position).with("number", number)));
     }
 
     /** The lines that are still wanted. */

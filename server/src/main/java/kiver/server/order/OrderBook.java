@@ -8,6 +8,7 @@ import kiver.core.order.OrderLine;
 import kiver.server.batch.Batch;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** Keeps growers, sites and orders. */
@@ -32,7 +33,7 @@ public class OrderBook {
 
     /** The order of that number. */
     public Order order(int number) {
-        OrderMapper.OrderRow row = mapper.byNumber(number).orElseThrow(() -> new NotFound("order " + number));
+        OrderMapper.OrderRow row = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no order {number}.").with("number", number)));
         return row.with(mapper.linesOf(row.id()));
     }
 
@@ -49,7 +50,7 @@ public class OrderBook {
 
     /** The line of that number in the database. */
     public OrderedLine line(long id) {
-        return mapper.line(id).orElseThrow(() -> new NotFound("such line"));
+        return mapper.line(id).orElseThrow(() -> new NotFound(Said.of("There is no such line.")));
     }
 
     /** What became of orders since they were taken, by the order's number in the database. */
@@ -65,7 +66,7 @@ public class OrderBook {
 
     /** The site of that number. */
     public Site site(long siteId) {
-        return mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", "Choose one of the grower's sites."));
+        return mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", Said.of("Choose one of the grower's sites.")));
     }
 
     /** Lets one booking at a time through, until its transaction ends. */
@@ -117,7 +118,7 @@ public class OrderBook {
     public int add(long growerId, long siteId, LocalDate target, LocalDate placedOn, Integer succession) {
         Site site = site(siteId);
         if (site.growerId() != growerId) {
-            throw new Refusal("siteId", "The site " + site.name() + " belongs to another grower.");
+            throw new Refusal("siteId", Said.of("The site {site} belongs to another grower.").with("site", site.name()));
         }
         return mapper.insert(growerId, siteId, target, placedOn, succession);
     }
@@ -152,7 +153,7 @@ public class OrderBook {
     public long addGrower(String name) {
         Long id = mapper.insertGrower(name);
         if (id == null) {
-            throw new Refusal("grower", "There is a grower named \"" + name + "\" already.");
+            throw new Refusal("grower", Said.of("There is a grower named \"{name}\" already.").with("name", name));
         }
         return id;
     }
@@ -161,7 +162,7 @@ public class OrderBook {
     public long addSite(Site site) {
         Long id = mapper.insertSite(site);
         if (id == null) {
-            throw new Refusal("site", "This grower has a site named \"" + site.name() + "\" already.");
+            throw new Refusal("site", Said.of("This grower has a site named \"{site}\" already.").with("site", site.name()));
         }
         return id;
     }

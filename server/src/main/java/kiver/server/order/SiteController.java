@@ -4,13 +4,13 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.FrostDates;
 import kiver.core.order.OutdoorSeason;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
+import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -45,12 +45,12 @@ class SiteController {
 
     /** When a crop may stand at the site. */
     record CropOutdoors(
-            String crop, String hardiness, LocalDate from, OutdoorSeason.Reason because, @Nullable LocalDate until,
+            String crop, Said hardiness, LocalDate from, OutdoorSeason.Reason because, @Nullable LocalDate until,
             @Nullable LocalDate ruleForSowing, @Nullable LocalDate ruleForPlanting) {}
 
     /** A site with its frost. */
     record SiteView(
-            long id, String grower, String site, int altitude, String protection, double offset, FrostView lightFrost,
+            long id, String grower, String site, int altitude, Said protection, double offset, FrostView lightFrost,
             FrostView hardFrost, List<CropOutdoors> crops) {}
 
     @GetMapping("/api/sites/{id}")
@@ -64,7 +64,7 @@ class SiteController {
                 .orElse("");
         List<Crop> shown = crop == null ? crops.crops() : List.of(crops.crop(crop));
         return new SiteView(
-                site.id(), grower, site.name(), site.altitude(), words(site.protection().name()),
+                site.id(), grower, site.name(), site.altitude(), Said.of("protection." + site.protection()),
                 outdoors.climate(site).offset(), frost(site, LIGHT_FROST, today), frost(site, HARD_FROST, today),
                 shown.stream().map(each -> outdoors(each, site, today)).toList());
     }
@@ -84,12 +84,8 @@ class SiteController {
     private CropOutdoors outdoors(Crop crop, Site site, LocalDate today) {
         OutdoorSeason season = outdoors.season(crop, site.id(), today);
         return new CropOutdoors(
-                crop.name(), words(crop.hardiness().name()), season.from(), season.fromBecause(),
+                crop.name(), Said.of("hardiness." + crop.hardiness()), season.from(), season.fromBecause(),
                 season.until().orElse(null), season.ruleForSowing(crop).orElse(null),
                 season.ruleForPlanting(crop).orElse(null));
-    }
-
-    private static String words(String name) {
-        return name.toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

@@ -8,7 +8,9 @@ import kiver.core.order.Protection;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The growers and their sites as a sheet. */
@@ -19,11 +21,11 @@ class SiteSheetBook implements SheetBook {
 
     private static final Shape SHAPE = new Shape(
             "sites", 2, List.of(
-                    Column.of("grower", "Grower", "one you have, or a new one"),
-                    Column.of("site", "Site", ""),
-                    Column.of("altitude", "Altitude, m", "above the sea"),
-                    Column.choice("protection", "Plants stand under", "open ground", "low cover", "unheated tunnel"),
-                    Column.of("temperature_offset", "Warmer than the station, K", "empty: worked out from the altitude")));
+                    Column.of("grower"),
+                    Column.of("site"),
+                    Column.of("altitude"),
+                    Column.choice("protection", "open ground", "low cover", "unheated tunnel"),
+                    Column.of("temperature_offset")));
 
     private final OrderBook orders;
 
@@ -52,13 +54,13 @@ class SiteSheetBook implements SheetBook {
         String name = row.words("grower");
         int altitude = row.wholeNumber("altitude");
         if (altitude < -400 || altitude > 5000) {
-            throw new IllegalArgumentException("altitude is " + altitude + "; enter −400 to 5,000 m.");
+            throw new Refusal("altitude", Said.of("Enter −400 to 5,000 m, not {altitude}.").with("altitude", altitude));
         }
         Protection protection = Protection.valueOf(
                 row.oneOf("protection", PROTECTIONS).toUpperCase(Locale.ROOT).replace(' ', '_'));
         Double offset = row.text("temperature_offset").isEmpty() ? null : row.number("temperature_offset");
         if (offset != null && Math.abs(offset) > 25) {
-            throw new IllegalArgumentException("temperature_offset is " + offset + "; enter −25 to 25 K.");
+            throw new Refusal("temperature_offset", Said.of("Enter −25 to 25 K, not {offset}.").with("offset", offset));
         }
         String site = row.words("site");
         long grower = orders.growers().stream()

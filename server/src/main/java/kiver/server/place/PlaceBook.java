@@ -14,6 +14,8 @@ import kiver.core.place.PlaceUse;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import kiver.server.kept.Kept;
+import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,8 +53,8 @@ public class PlaceBook {
     /** Adds a place or changes the one of its name. */
     public void put(Place place, String caution) {
         if (mapper.orderTaken(place.walkingOrder(), place.name())) {
-            throw new IllegalArgumentException(
-                    "walking_order is " + place.walkingOrder() + "; another place has that position on the round.");
+            throw new Refusal(
+                    "walking_order", Said.of("Another place is stop {stop} on the round.").with("stop", place.walkingOrder()));
         }
         if (mapper.update(row(place, caution)) == 0) {
             mapper.insert(row(place, caution));

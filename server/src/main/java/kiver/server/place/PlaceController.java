@@ -15,6 +15,7 @@ import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -46,16 +47,16 @@ class PlaceController {
     void add(@Valid @RequestBody PlaceEntry entry) {
         List<Place> present = places.places();
         if (present.stream().anyMatch(place -> place.name().equalsIgnoreCase(entry.name().strip()))) {
-            throw new Refusal("name", "There is a place named \"" + entry.name().strip() + "\" already.");
+            throw new Refusal("name", Said.of("There is a place named \"{entry}\" already.").with("entry", entry.name().strip()));
         }
         if (entry.slots() < 1) {
-            throw new Refusal("slots", "A place holds at least one tray.");
+            throw new Refusal("slots", Said.of("A place holds at least one tray."));
         }
         if ((entry.daySetPoint() == null) != (entry.nightSetPoint() == null)) {
-            throw new Refusal("nightSetPoint", "Enter both set points, or neither for an unheated place.");
+            throw new Refusal("nightSetPoint", Said.of("Enter both set points, or neither for an unheated place."));
         }
         if (entry.daySetPoint() != null && entry.nightSetPoint() > entry.daySetPoint()) {
-            throw new Refusal("nightSetPoint", "The night set point is above the day set point.");
+            throw new Refusal("nightSetPoint", Said.of("The night set point is above the day set point."));
         }
         PlaceClimate climate = entry.daySetPoint() == null
                 ? UNHEATED

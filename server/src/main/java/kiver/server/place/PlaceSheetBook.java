@@ -10,7 +10,9 @@ import kiver.core.place.PlaceUse;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The places as a sheet. */
@@ -21,20 +23,20 @@ class PlaceSheetBook implements SheetBook {
 
     private static final Shape SHAPE = new Shape(
             "places", 1, List.of(
-                    Column.of("name", "Name", ""),
-                    Column.of("walking_order", "Stop on the round", "1 first"),
-                    Column.of("slots", "Trays it holds", "of 540 × 280 mm"),
-                    Column.of("day_set_point", "Set point by day, °C", "empty when unheated"),
-                    Column.of("night_set_point", "Set point by night, °C", "empty when unheated"),
-                    Column.of("gain_by_day", "Warmer than outdoors by day, K", "empty when heated"),
-                    Column.of("gain_by_night", "Warmer than outdoors by night, K", "empty when heated"),
-                    Column.of("floor", "Never below, °C", "empty when nothing protects it"),
-                    Column.of("daylight_share", "Daylight that reaches it, 0 to 1", ""),
-                    Column.of("lamp_light", "Light from lamps, mol per m² and day", "0 for none"),
-                    Column.choice("for_emergence", "For coming up", "yes", "no"),
-                    Column.choice("for_growing_on", "For growing on", "yes", "no"),
-                    Column.choice("for_hardening_off", "For hardening off", "yes", "no"),
-                    Column.of("caution", "Caution", "what must be said there")));
+                    Column.of("name"),
+                    Column.of("walking_order"),
+                    Column.of("slots"),
+                    Column.of("day_set_point"),
+                    Column.of("night_set_point"),
+                    Column.of("gain_by_day"),
+                    Column.of("gain_by_night"),
+                    Column.of("floor"),
+                    Column.of("daylight_share"),
+                    Column.of("lamp_light"),
+                    Column.choice("for_emergence", "yes", "no"),
+                    Column.choice("for_growing_on", "yes", "no"),
+                    Column.choice("for_hardening_off", "yes", "no"),
+                    Column.of("caution")));
 
     private final PlaceBook places;
 
@@ -88,7 +90,7 @@ class PlaceSheetBook implements SheetBook {
                         row.number("gain_by_night"), row.number("gain_by_day"), row.numberOr("floor", NO_FLOOR));
         int slots = row.wholeNumber("slots");
         if (slots < 1) {
-            throw new IllegalArgumentException("slots is " + slots + "; a place holds at least one tray.");
+            throw new Refusal("slots", Said.of("A place holds at least one tray, not {slots}.").with("slots", slots));
         }
         places.put(
                 new Place(new PlaceId(0), row.words("name"), row.wholeNumber("walking_order"), slots, climate,

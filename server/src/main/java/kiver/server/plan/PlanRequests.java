@@ -28,6 +28,7 @@ import kiver.server.problem.Refusal;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.sow.LotKnowledge;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 
 /** Puts together all that a plan for a wish depends on, and chooses what the wish leaves open. */
@@ -112,8 +113,7 @@ public class PlanRequests {
     private ContainerPath path(Wish wish, Crop crop, Container last) {
         ContainerPath.Kind kind = wish.containerPath() == null ? ContainerPath.Kind.STRAIGHT : wish.containerPath();
         return ContainerPath.of(kind, last, crop, crops.containers())
-                .orElseThrow(() -> new Refusal("containerPath", "The nursery has no containers for this path into "
-                        + last.name() + ", or " + crop.name().toLowerCase(Locale.ROOT) + " is not grown so."));
+                .orElseThrow(() -> new Refusal("containerPath", Said.of("The nursery has no containers for this path into {last}, or {crop} is not grown so.").with("last", last.name()).with("crop", crop.name().toLowerCase(Locale.ROOT))));
     }
 
     /** The lot asked for; else of those with seed free, enough of it if may be, the one that germinates best. */
@@ -122,7 +122,7 @@ public class PlanRequests {
         if (wish.lotId() != null) {
             SeedLot asked = seeds.lot(wish.lotId());
             if (asked.varietyId() != variety.id()) {
-                throw new Refusal("lotId", "Lot " + asked.code() + " is of another variety.");
+                throw new Refusal("lotId", Said.of("Lot {asked} is of another variety.").with("asked", asked.code()));
             }
             return Optional.of(asked);
         }

@@ -3,6 +3,9 @@ package kiver.server.problem;
 import java.util.List;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.sheet.FaultySheetException;
+import kiver.server.limit.BeyondLimits;
+import kiver.server.wording.Said;
+import kiver.server.wording.Wording;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -27,14 +30,20 @@ class ProblemHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
 
+    private final Wording wording;
+
+    ProblemHandler(Wording wording) {
+        this.wording = wording;
+    }
+
     @ExceptionHandler
     ProblemDetail refused(Refusal refusal) {
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), refusal.getMessage())));
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), refusal.said())));
     }
 
     @ExceptionHandler
     ProblemDetail changeRefused(ChangeRefused refusal) {
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), refusal.getMessage())));
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), Said.of((Record) refusal.fault()))));
     }
 
     /** A file with faults: each is told at its line. */
@@ -45,8 +54,13 @@ class ProblemHandler {
                 faulty.faults().stream()
                         .map(fault -> new FieldProblem(
                                 fault.line() == 0 ? "file" : "line " + fault.line(),
-                                fault.line() == 0 ? fault.problem() : "Line " + fault.line() + ": " + fault.problem()))
+                                FaultyFile.atLine(fault.line(), Said.of((Record) fault.fault()))))
                         .toList());
+    }
+
+    @ExceptionHandler
+    ProblemDetail faultyFile(FaultyFile faulty) {
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, faulty.problems());
     }
 
     @ExceptionHandler
@@ -54,7 +68,7 @@ class ProblemHandler {
         return problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 invalid.getBindingResult().getFieldErrors().stream()
-                        .map(error -> new FieldProblem(error.getField(), error.getDefaultMessage()))
+                        .map(error -> new FieldProblem(error.getField(), Said.of(String.valueOf(error.getDefaultMessage()))))
                         .toList());
     }
 
@@ -67,26 +81,27 @@ class ProblemHandler {
             if (field == null) {
                 field = fault.getPath().get(0).getPropertyName();
             }
-            String message = root instanceof IllegalArgumentException && !(root instanceof JacksonException)
-                    ? root.getMessage()
-                    : "This entry cannot be read; check it and try again.";
+            Said message = root instanceof BeyondLimits beyond ? beyond.said()
+                    : root instanceof IllegalArgumentException && !(root instanceof JacksonException)
+                            ? Said.plain(String.valueOf(root.getMessage()))
+                            : Said.of("This entry cannot be read; check it and try again.");
             return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(field == null ? "" : field, message)));
         }
         if (cause instanceof DatabindException fault && fault.getCause() instanceof ChangeRefused refusal) {
             return changeRefused(refusal);
         }
-        return problem(HttpStatus.BAD_REQUEST, List.of(new FieldProblem("", "The request could not be read.")));
+        return problem(HttpStatus.BAD_REQUEST, List.of(new FieldProblem("", Said.of("The request could not be read."))));
     }
 
     @ExceptionHandler
     ProblemDetail mistyped(MethodArgumentTypeMismatchException mistyped) {
         return problem(HttpStatus.BAD_REQUEST,
-                List.of(new FieldProblem(mistyped.getName(), "\"" + mistyped.getValue() + "\" cannot be used here.")));
+                List.of(new FieldProblem(mistyped.getName(), Said.of("\"{entry}\" cannot be used here.").with("entry", mistyped.getValue()))));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> tooSoon(TooSoon early) {
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, early.getMessage());
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, wording.say(early.said()));
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header("Retry-After", String.valueOf(early.toWait().toSeconds() + 1))
                 .body(detail);
@@ -94,14 +109,15 @@ class ProblemHandler {
 
     @ExceptionHandler
     ProblemDetail notFound(NotFound missing) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, missing.getMessage());
+        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, wording.say(missing.said()));
     }
 
     /** An answer like that for missing things: what was typed does not exist among the choices. */
     @ExceptionHandler
     ProblemDetail impossible(IllegalArgumentException impossible) {
         LOG.debug("Refused", impossible);
-        String message = impossible.getMessage() == null ? "This cannot be." : impossible.getMessage();
+        Said message = impossible instanceof BeyondLimits beyond ? beyond.said()
+                : impossible.getMessage() == null ? Said.of("This cannot be.") : Said.plain(impossible.getMessage());
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem("", message)));
     }
 
@@ -110,14 +126,14 @@ class ProblemHandler {
     ProblemDetail conflicting(DataIntegrityViolationException conflict) {
         LOG.info("Refused by the database: {}", conflict.getMostSpecificCause().getMessage());
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem("",
-                "This does not fit with what the nursery has. Look at it as it stands now and try again.")));
+                Said.of("This does not fit with what the nursery has. Look at it as it stands now and try again."))));
     }
 
     @ExceptionHandler({PessimisticLockingFailureException.class, QueryTimeoutException.class})
     ProblemDetail crossed(Exception crossed) {
         LOG.info("Two changes crossed each other: {}", crossed.getMessage());
         return ProblemDetail.forStatusAndDetail(
-                HttpStatus.SERVICE_UNAVAILABLE, "Somebody else was changing the same thing. Nothing was saved; try again.");
+                HttpStatus.SERVICE_UNAVAILABLE, wording.say(Said.of("Somebody else was changing the same thing. Nothing was saved; try again.")));
     }
 
     @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
@@ -125,12 +141,12 @@ class ProblemHandler {
         LOG.error("The database does not answer: {}", failure.getMessage());
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.SERVICE_UNAVAILABLE,
-                "Kiver cannot reach its records just now. Nothing was saved; try again in a moment.");
+                wording.say(Said.of("Kiver cannot reach its records just now. Nothing was saved; try again in a moment.")));
     }
 
-    private static ProblemDetail problem(HttpStatus status, List<FieldProblem> errors) {
+    private ProblemDetail problem(HttpStatus status, List<FieldProblem> errors) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(
-                status, errors.isEmpty() ? "Something in this request is wrong." : errors.get(0).message());
+                status, wording.say(errors.isEmpty() ? Said.of("Something in this request is wrong.") : errors.get(0).message()));
         detail.setProperty("errors", errors);
         return detail;
     }

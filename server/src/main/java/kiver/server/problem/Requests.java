@@ -7,6 +7,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.LongSupplier;
+import kiver.server.wording.Said;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -43,8 +44,7 @@ public class Requests {
         if (mapper.insert(id, fingerprint) == 0) {
             String before = mapper.content(id);
             if (!before.isEmpty() && !before.equals(fingerprint)) {
-                throw new Refusal("requestId", "This was sent once before with other entries, and that was carried out or "
-                        + "is being carried out. Look at what stands now, then enter the change anew.");
+                throw new Refusal("requestId", Said.of("This was sent once before with other entries, and that was carried out or is being carried out. Look at what stands now, then enter the change anew."));
             }
             return mapper.result(id);
         }

@@ -26,6 +26,7 @@ import kiver.server.plan.PlanRequests;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.space.SpaceBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -87,7 +88,7 @@ public class PromiseService {
         try {
             return new Checked(prepared, withOffers ? check.check(prepared.request()) : check.answer(prepared.request()));
         } catch (IllegalArgumentException impossible) {
-            throw new Refusal("plants", impossible.getMessage());
+            throw new Refusal("plants", Said.of("With this seed no number of cells gives so many plants. Choose another lot, or fewer plants."));
         }
     }
 
@@ -112,7 +113,7 @@ public class PromiseService {
                 return day;
             }
         }
-        throw new Refusal("target", "No day within " + MOST_WEEKS_LATER + " weeks can be met with new plants.");
+        throw new Refusal("target", Said.of("No day within {mostWeeksLater} weeks can be met with new plants.").with("mostWeeksLater", MOST_WEEKS_LATER));
     }
 
     /** A wish for other plants like those of a line. */
@@ -185,8 +186,7 @@ public class PromiseService {
             } catch (Refusal refusal) {
                 throw lines.size() == 1
                         ? refusal
-                        : new Refusal("lines[" + index + "]." + refusal.field(), "Line " + (index + 1) + ", "
-                                + crops.variety(line.wish().varietyId()).name() + ": " + refusal.getMessage());
+                        : new Refusal("lines[" + index + "]." + refusal.field(), Said.of("Line {index}, {variety}: {problem}").with("index", (index + 1)).with("variety", crops.variety(line.wish().varietyId()).name()).with("problem", refusal.said()));
             }
         }
         return order;
@@ -205,8 +205,7 @@ public class PromiseService {
         bookings.oneAtATime();
         if (line.fromBatch() != null) {
             Sources.Found found = sources.in(line.fromBatch(), line.wish()).orElseThrow(() -> new Refusal(
-                    "fromBatch", "Batch " + line.fromBatch() + " cannot give " + line.wish().plants()
-                            + " plants like these any more. Look at the answer again."));
+                    "fromBatch", Said.of("Batch {fromBatch} cannot give {plants} plants like these any more. Look at the answer again.").with("fromBatch", line.fromBatch()).with("plants", line.wish().plants())));
             bookings.promise(lineId, line.fromBatch(), line.wish().plants(), found.size());
             return;
         }
@@ -241,11 +240,10 @@ public class PromiseService {
     private Checked bookable(Wish wish, @Nullable Answer seen) {
         Checked checked = check(wish, false);
         if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
-            throw new Refusal("seen", "With all that is promised now, the other lines of this order among it: "
-                    + words.all(checked.prepared(), checked.promise()) + " Take it on these terms, or change it.");
+            throw new Refusal("seen", Said.of("With all that is promised now, the other lines of this order among it: {all} Take it on these terms, or change it.").with("all", words.all(checked.prepared(), checked.promise())));
         }
         checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
-            throw new Refusal("target", words.say(checked.prepared(), obstacle));
+            throw new Refusal("target", Said.plain(words.say(checked.prepared(), obstacle)));
         });
         return checked;
     }

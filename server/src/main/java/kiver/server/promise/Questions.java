@@ -4,16 +4,12 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.crop.Container;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
-import kiver.core.promise.PlainWords;
-import kiver.core.promise.Question;
-import kiver.core.promise.Vocabulary;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -25,6 +21,7 @@ import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** Understands a question in plain words, with the names and habits of this nursery, and answers it. */
@@ -62,7 +59,7 @@ class Questions {
      * @param plan the answer
      */
     record Understood(
-            @Nullable Wish wish, @Nullable Long growerId, @Nullable Reading words, List<String> missing,
+            @Nullable Wish wish, @Nullable Long growerId, @Nullable Reading words, List<Question.Missing> missing,
             List<String> notUnderstood, @Nullable PlanView plan) {}
 
     /** How the question was read, for the person to check. */
@@ -78,8 +75,7 @@ class Questions {
             return new Understood(null, null, null, question.missing(), question.notUnderstood(), null);
         }
         if (question.plants().getAsInt() < 1 || question.plants().getAsInt() > OrderLine.MOST_PLANTS) {
-            throw new Refusal("text", "Ask for 1 to " + OrderLine.MOST_PLANTS + " plants, not "
-                    + String.format(Locale.UK, "%,d", question.plants().getAsInt()) + ".");
+            throw new Refusal("text", Said.of("Ask for 1 to {mostPlants} plants, not {plants, number}.").with("mostPlants", OrderLine.MOST_PLANTS).with("plants", question.plants().getAsInt()));
         }
         Variety variety = variety(question);
         Optional<Site> site = question.site().map(Long::valueOf).map(orders::site);
@@ -98,7 +94,7 @@ class Questions {
         try {
             return answer(wish, question.notUnderstood());
         } catch (Refusal refusal) {
-            throw new Refusal("text", refusal.getMessage());
+            throw new Refusal("text", refusal.said());
         }
     }
 

@@ -17,6 +17,7 @@ import kiver.core.sow.SowingOption;
 import kiver.server.order.OrderBook;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -105,14 +106,28 @@ class SuccessionController {
 
     private static Succession parts(SuccessionEntry entry) {
         if ((entry.count() == null) == (entry.every() == null)) {
-            throw new Refusal("count", "Say either into how many sowings it is divided, or every how many days it comes.");
+            throw new Refusal("count", Said.of("Say either into how many sowings it is divided, or every how many days it comes."));
         }
-        try {
-            return entry.count() != null
+        LocalDate first = entry.wish().target();
+        if (entry.until().isBefore(first)) {
+            throw new Refusal("until", Said.of("The last day lies before the first."));
+        }
+        long most = Math.min(Succession.MOST_PARTS, entry.until().toEpochDay() - first.toEpochDay() + 1);
+        if (entry.count() != null && (entry.count() < 1 || entry.count() > most)) {
+            throw new Refusal("count", Said.of("Choose from 1 to {most} sowings for this period.").with("most", most));
+        }
+        if (entry.count() != null && entry.wish().plants() < entry.count()) {
+            throw new Refusal("count", Said.of("{plants} plants cannot be divided into {count} sowings.")
+                    .with("plants", entry.wish().plants()).with("count", entry.count()));
+        }
+        if (entry.every() != null && entry.every() < 1) {
+            throw new Refusal("every", Said.of("A standing order comes every day at most."));
+        }
+        if (entry.every() != null && (entry.until().toEpochDay() - first.toEpochDay()) / entry.every() >= Succession.MOST_PARTS) {
+            throw new Refusal("until", Said.of("These would be more than {most} sowings; choose a nearer last day.").with("most", Succession.MOST_PARTS));
+        }
+        return entry.count() != null
                     ? Succession.dividing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.count())
                     : Succession.standing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.every());
-        } catch (IllegalArgumentException wrong) {
-            throw new Refusal(entry.count() != null ? "count" : "until", wrong.getMessage());
-        }
     }
 }

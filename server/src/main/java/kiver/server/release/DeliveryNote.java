@@ -1,10 +1,8 @@
 package kiver.server.release;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import kiver.core.batch.BatchChange;
@@ -23,13 +21,16 @@ import kiver.server.print.Paper;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Altitude;
+import kiver.server.wording.Said;
+import kiver.server.wording.WholeDay;
+import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
 
 /** Prints the note that goes with the plants: what, how many, where every plant came from, and how to plant. */
 @Component
 class DeliveryNote {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
     private static final float LEFT = 20;
     private static final float WIDTH = 170;
     private static final float BOTTOM = 280;
@@ -39,8 +40,11 @@ class DeliveryNote {
     private final TrayBook trays;
     private final CropBook crops;
     private final NurseryClock clock;
+    private final Wording wording;
 
-    DeliveryNote(BatchBook batches, SeedStore seeds, TrayBook trays, CropBook crops, NurseryClock clock) {
+    DeliveryNote(
+            BatchBook batches, SeedStore seeds, TrayBook trays, CropBook crops, NurseryClock clock, Wording wording) {
+        this.wording = wording;
         this.batches = batches;
         this.seeds = seeds;
         this.trays = trays;
@@ -49,16 +53,18 @@ class DeliveryNote {
     }
 
     /** Plants of one sowing in one tray. */
-    private record Origin(int plants, String tray, int batch, LocalDate sown, String lot, String medium) {}
+    private record Origin(int plants, String tray, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium) {}
 
     byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
         Map<Long, List<Origin>> origins = origins(release);
-        try (Paper paper = new Paper("Delivery note " + release.number())) {
+        try (Paper paper = new Paper(say(Said.of("Delivery note {number}").with("number", release.number())))) {
             paper.page(210, 297);
             paper.text(LEFT, 20, 11, clock.nursery().map(Nursery::name).orElse(""));
-            paper.text(LEFT, 28, 22, "Delivery note " + release.number() + (origins.isEmpty() ? ", taken back" : ""));
-            paper.text(LEFT, 40, 11, DAY.format(release.day()) + ", order " + order.number());
-            paper.text(LEFT, 46, 11, "To " + order.grower() + ", " + order.site() + " (" + order.altitude() + " m)");
+            paper.text(LEFT, 28, 22, say(Said.of("Delivery note {number}{taken, select, true {, taken back} other {}}")
+                    .with("number", release.number()).when("taken", origins.isEmpty())));
+            paper.text(LEFT, 40, 11, say(Said.of("{day}, order {number}").with("day", new WholeDay(release.day())).with("number", order.number())));
+            paper.text(LEFT, 46, 11, say(Said.of("To {grower}, {site} ({altitude})")
+                    .with("grower", order.grower()).with("site", order.site()).with("altitude", new Altitude(order.altitude()))));
             float next = 54;
             for (OrderedLine line : order.lines()) {
                 if (origins.containsKey(line.id())) {
@@ -68,10 +74,14 @@ class DeliveryNote {
             next = onPage(paper, next, 20);
             paper.rule(LEFT, next + 2, WIDTH);
             paper.wrapped(LEFT, next + 6, WIDTH, 9,
-                    "Plant passports and notifiable pests: rules differ by country; ask your local authority. "
-                            + "Please report losses within a fortnight; a few spares are kept until then.");
+                    say(Said.of("Plant passports and notifiable pests: rules differ by country; ask your local authority. "
+                            + "Please report losses within a fortnight; a few spares are kept until then.")));
             return paper.bytes();
         }
+    }
+
+    private String say(Said said) {
+        return wording.say(said);
     }
 
     /** What of a line goes along, where it comes from and how to plant it. */
@@ -79,24 +89,31 @@ class DeliveryNote {
         int plants = origins.stream().mapToInt(Origin::plants).sum();
         float next = onPage(paper, top, 50);
         paper.rule(LEFT, next, WIDTH);
-        paper.fitted(LEFT, next + 4, WIDTH, 16, plants + " " + line.variety() + " (" + crops.crop(line.crop()).name() + ")");
-        paper.text(LEFT, next + 12, 11, line.leavesFrom() + " to " + line.leavesTo() + " true leaves, "
-                + crops.container(line.container()).name()
-                + (plants < line.plants() ? ", of " + line.plants() + " ordered" : ""));
-        paper.text(LEFT, next + 20, 12, "Where they come from");
+        paper.fitted(LEFT, next + 4, WIDTH, 16, say(Said.of("{plants} {variety} ({crop})")
+                .with("plants", plants).with("variety", line.variety()).with("crop", crops.crop(line.crop()).name())));
+        paper.text(LEFT, next + 12, 11, say(Said.of("{from} to {to} true leaves, {container}{short, select, true {, of {ordered} ordered} other {}}")
+                .with("from", line.leavesFrom()).with("to", line.leavesTo())
+                .with("container", crops.container(line.container()).name())
+                .when("short", plants < line.plants()).with("ordered", line.plants())));
+        paper.text(LEFT, next + 20, 12, say(Said.of("Where they come from")));
         next += 27;
         for (Origin origin : origins) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10,
-                    origin.plants() + " from tray " + origin.tray() + ": batch " + origin.batch() + ", sown "
-                            + DAY.format(origin.sown()) + ", seed lot " + origin.lot() + ", in " + origin.medium());
+                    say(Said.of("{plants} from tray {tray}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
+                                    + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
+                            .with("plants", origin.plants()).with("tray", origin.tray())
+                            .when("potted", !origin.sownIn().equals(origin.tray())).with("sownIn", origin.sownIn())
+                            .with("batch", origin.batch()).with("sown", new WholeDay(origin.sown()))
+                            .with("lot", origin.lot().code()).with("supplier", origin.lot().supplier())
+                            .with("medium", origin.medium())));
         }
         next = onPage(paper, next + 4, 30);
-        paper.text(LEFT, next, 12, "How to plant");
+        paper.text(LEFT, next, 12, say(Said.of("How to plant")));
         next += 7;
-        for (String words : PlantingLines.of(crops.crop(line.crop()), line.target())) {
+        for (Said words : PlantingLines.of(crops.crop(line.crop()), line.target())) {
             next = onPage(paper, next, 15);
-            next = paper.wrapped(LEFT, next, WIDTH, 10, words) + 1;
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(words)) + 1;
         }
         return next + 8;
     }
@@ -133,10 +150,9 @@ class DeliveryNote {
             BatchState.Sowing sowing = file.state().sowings().get(sequence);
             SeedLot lot = seeds.lot(sowing.sown().lot());
             TrayId sownIn = sowing.sown().run().tray();
-            String potted = sownIn.equals(part.tray()) ? "" : " (sown in " + trays.tray(sownIn).code() + ", potted on)";
             lines.add(new Origin(
-                    file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code() + potted,
-                    file.batch().number(), sowing.day(), lot.code() + " (" + lot.supplier() + ")", sowing.sown().medium()));
+                    file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(sownIn).code(),
+                    file.batch().number(), sowing.day(), lot, sowing.sown().medium()));
         });
         return lines;
     }

@@ -11,6 +11,7 @@ import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
 import kiver.server.order.Order;
 import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -97,7 +98,7 @@ class OrderController {
 
     @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> note(@PathVariable int number, @AuthenticationPrincipal Person person) {
-        ReleaseMapper.ReleaseRow release = mapper.byNumber(number).orElseThrow(() -> new NotFound("release " + number));
+        ReleaseMapper.ReleaseRow release = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no release {number}.").with("number", number)));
         Order order = views.visibleOrder(release.orderNumber(), person);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"delivery-note-" + number + ".pdf\"")

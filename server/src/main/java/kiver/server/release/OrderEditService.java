@@ -22,6 +22,7 @@ import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.promise.PromiseService;
 import kiver.server.promise.Source;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -102,7 +103,7 @@ class OrderEditService {
             OrderView.LineView view = views.one(number, person).lines().get(position - 1);
             int missing = line.plants() - view.promised();
             if (line.cancelledOn() != null || missing < 1) {
-                throw new Refusal("line", "All plants of line " + position + " are promised already.");
+                throw new Refusal("line", Said.of("All plants of line {position} are promised already.").with("position", position));
             }
             edits.countOnWhatIsThere(line);
             promises.supply(line.id(), new PromiseService.LineWish(

@@ -25,6 +25,7 @@ import kiver.server.order.OrderedLine;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -76,19 +77,19 @@ class OrderEdits {
         Order order = orders.orderHeld(number);
         List<OrderedLine> lines = edit.line() == null ? order.wanted() : List.of(order.line(edit.line()));
         if (lines.isEmpty()) {
-            throw new Refusal("line", "All of order " + number + " is cancelled already.");
+            throw new Refusal("line", Said.of("All of order {number} is cancelled already.").with("number", number));
         }
         if (edit.kind() == OrderEdit.Kind.PLANTS && lines.size() > 1) {
-            throw new Refusal("line", "Say which line asks for other plants.");
+            throw new Refusal("line", Said.of("Say which line asks for other plants."));
         }
         List<ToGrow> toGrow = new ArrayList<>();
         for (OrderedLine line : lines) {
             if (line.cancelledOn() != null) {
-                throw new Refusal("line", "Line " + line.position() + " is cancelled already; add it as a new one.");
+                throw new Refusal("line", Said.of("Line {position} is cancelled already; add it as a new one.").with("position", line.position()));
             }
             switch (edit.kind()) {
-                case PLANTS -> plants(line, required(edit.plants(), "plants", "Say how many plants."), by).ifPresent(toGrow::add);
-                case DAY -> move(line, required(edit.target(), "target", "Choose the day."), by);
+                case PLANTS -> plants(line, required(edit.plants(), "plants", Said.of("Say how many plants.")), by).ifPresent(toGrow::add);
+                case DAY -> move(line, required(edit.target(), "target", Said.of("Choose the day.")), by);
                 case CANCEL -> cancel(line, by, edit.withdraw());
             }
         }
@@ -98,7 +99,7 @@ class OrderEdits {
     private Optional<ToGrow> plants(OrderedLine line, int plants, Long by) {
         int released = released(line);
         if (plants < released) {
-            throw new Refusal("plants", released + " plants of this line have gone already; ask for at least as many.");
+            throw new Refusal("plants", Said.of("{released} plants of this line have gone already; ask for at least as many.").with("released", released));
         }
         orders.setPlants(line, plants, clock.today(), by);
         int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum();
@@ -155,7 +156,7 @@ class OrderEdits {
     private void move(OrderedLine line, LocalDate target, Long by) {
         LocalDate today = clock.today();
         if (target.isBefore(today) || target.isAfter(today.plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("target", "Choose a day from today to " + today.plusDays(Wish.DAYS_AHEAD) + ".");
+            throw new Refusal("target", Said.of("Choose a day from today to {today}.").with("today", today.plusDays(Wish.DAYS_AHEAD)));
         }
         if (released(line) >= line.accepted()) {
             return;
@@ -166,7 +167,7 @@ class OrderEdits {
                 Batch batch = file.batch();
                 BatchAnalysis moved = analyst.trial(file);
                 lastSowDays.windowFor(moved, target).ifPresent(window -> plans.change(
-                        by, "Sow batch " + batch.number() + " for another day",
+                        by, Said.of("Sow batch {batch} for another day").with("batch", batch.number()),
                         Map.of(batch.number(), BatchPlan.of(batch).sownOn(window.best()))));
             }
         }
@@ -210,7 +211,7 @@ class OrderEdits {
                 .toList();
     }
 
-    private static <T> T required(T value, String field, String message) {
+    private static <T> T required(T value, String field, Said message) {
         if (value == null) {
             throw new Refusal(field, message);
         }

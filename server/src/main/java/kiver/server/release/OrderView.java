@@ -6,6 +6,7 @@ import java.util.List;
 import kiver.server.batch.Batch;
 import kiver.server.grow.BatchSummary;
 import kiver.server.order.OrderChange;
+import kiver.server.wording.Said;
 
 /**
  * An order and how it stands.
@@ -76,5 +77,5 @@ record OrderView(
             int line, long varietyId, String variety, String crop, String containerCode, String container, int plants,
             int leavesFrom, int leavesTo, LocalDate target, double under, int accepted, Batch.CountedIn countedIn,
             @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing, double chance,
-            List<SupplyView> supplies, List<String> planting) {}
+            List<SupplyView> supplies, List<Said> planting) {}
 }

@@ -18,6 +18,7 @@ import kiver.server.order.OrderChange;
 import kiver.server.order.OrderedLine;
 import kiver.server.problem.NotFound;
 import kiver.server.release.OrderView.Standing;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** Shows orders to those who may see them: a grower sees their own, and is told that others do not exist. */
@@ -67,7 +68,7 @@ class OrderViews {
     Order visibleOrder(int number, Person person) {
         return Optional.of(orders.order(number))
                 .filter(order -> person.role() != Role.GROWER || order.growerId() == person.growerId())
-                .orElseThrow(() -> new NotFound("order " + number));
+                .orElseThrow(() -> new NotFound(Said.of("There is no order {number}.").with("number", number)));
     }
 
     private List<OrderView> views(List<Order> shown) {

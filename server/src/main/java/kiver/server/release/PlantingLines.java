@@ -5,29 +5,37 @@ import java.util.ArrayList;
 import java.util.List;
 import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
+import kiver.server.wording.Celsius;
+import kiver.server.wording.Millimetres;
+import kiver.server.wording.Said;
 
 /** How to plant, in lines for the delivery note and the grower's page. */
 final class PlantingLines {
 
+    private static final Millimetres WATER_TO_STAND_IN = new Millimetres(25);
+    private static final double MILLIMETRES_IN_CENTIMETRE = 10;
+
     private PlantingLines() {}
 
-    static List<String> of(Crop crop, LocalDate target) {
-        List<String> lines = new ArrayList<>();
-        lines.add("Plant within three days; until then keep in bright shade and water when a tray feels light.");
-        lines.add("Stand the trays in 2 to 3 cm of water for 20 minutes before planting.");
-        lines.add("Set each plant " + crop.planting().depth() + ", " + crop.planting().spacing()
-                + " cm apart, firm it lightly and water it in.");
+    static List<Said> of(Crop crop, LocalDate target) {
+        List<Said> lines = new ArrayList<>();
+        lines.add(Said.of("Plant within three days; until then keep in bright shade and water when a tray feels light."));
+        lines.add(Said.of("Stand the trays in {depth} of water for 20 minutes before planting.").with("depth", WATER_TO_STAND_IN));
+        lines.add(Said.of("Set each plant {depth}, {spacing} apart, firm it lightly and water it in.")
+                .with("depth", crop.planting().depth())
+                .with("spacing", new Millimetres(MILLIMETRES_IN_CENTIMETRE * crop.planting().spacing())));
         lines.add(switch (crop.hardiness()) {
-            case HARDY -> "Stands frost to about -6 °C once settled; cover for the first nights if it is colder.";
-            case HALF_HARDY -> "Light frost harms it or makes it bolt: cover when frost is forecast.";
-            case TENDER -> "No frost at all: plant only when nights stay above "
-                    + Math.round(Hardiness.TENDER.floor() + 5) + " °C, and cover on cold nights.";
+            case HARDY -> Said.of("Stands frost to about {floor} once settled; cover for the first nights if it is colder.")
+                    .with("floor", new Celsius(Hardiness.HARDY.floor()));
+            case HALF_HARDY -> Said.of("Light frost harms it or makes it bolt: cover when frost is forecast.");
+            case TENDER -> Said.of("No frost at all: plant only when nights stay above {night}, and cover on cold nights.")
+                    .with("night", new Celsius(Hardiness.TENDER.floor() + 5));
         });
         if (target.getMonthValue() >= 5 && target.getMonthValue() <= 9) {
-            lines.add("On a hot day plant in the evening.");
+            lines.add(Said.of("On a hot day plant in the evening."));
         }
         if (!crop.planting().caution().isBlank()) {
-            lines.add("Caution: " + crop.planting().caution());
+            lines.add(Said.of("Caution: {caution}").with("caution", crop.planting().caution()));
         }
         return List.copyOf(lines);
     }

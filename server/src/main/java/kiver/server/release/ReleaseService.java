@@ -28,6 +28,7 @@ import kiver.server.order.OrderedLine;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -153,31 +154,30 @@ public class ReleaseService {
 
     private static void requireEachLineOnce(List<Parting> partings) {
         if (partings.isEmpty()) {
-            throw new Refusal("lines", "Say how many plants go with which line.");
+            throw new Refusal("lines", Said.of("Say how many plants go with which line."));
         }
         if (partings.stream().map(Parting::line).distinct().count() < partings.size()) {
-            throw new Refusal("lines", "Name each line once.");
+            throw new Refusal("lines", Said.of("Name each line once."));
         }
     }
 
     private static void requireToBeHad(OrderedLine line, int plants, int released, List<ReadyTray> ready) {
         if (line.cancelledOn() != null) {
-            throw new Refusal("lines", "Line " + line.position() + ", " + line.variety() + ", is cancelled.");
+            throw new Refusal("lines", Said.of("Line {position}, {variety}, is cancelled.").with("position", line.position()).with("variety", line.variety()));
         }
         String of = " of line " + line.position() + ", " + line.variety();
         if (plants < 1) {
-            throw new Refusal("plants", "Release at least 1 plant" + of + ".");
+            throw new Refusal("plants", Said.of("Release at least 1 plant{of}.").with("of", of));
         }
         int onHand = ready.stream().mapToInt(ReadyTray::plants).sum();
         int missing = line.plants() - released;
         if (onHand == 0 && missing > 0) {
-            throw new Refusal("plants", "No plants" + of + " are ready yet.");
+            throw new Refusal("plants", Said.of("No plants{of} are ready yet.").with("of", of));
         }
         if (plants > Math.min(onHand, missing)) {
             throw new Refusal("plants", onHand < missing
-                    ? "Only " + onHand + " plants" + of + " are ready; release at most that many."
-                    : "The order is for " + line.plants() + " plants" + of + ", and " + released + " have gone; release at most "
-                            + missing + " more.");
+                    ? Said.of("Only {onHand} plants{of} are ready; release at most that many.").with("onHand", onHand).with("of", of)
+                    : Said.of("The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.").with("plants", line.plants()).with("of", of).with("released", released).with("missing", missing));
         }
     }
 

@@ -12,6 +12,7 @@ import kiver.core.space.Stay;
 import kiver.server.batch.Batch;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchSummary;
+import kiver.server.wording.Said;
 
 /**
  * The season as the board shows it.
@@ -25,7 +26,7 @@ import kiver.server.grow.BatchSummary;
  */
 record BoardView(
         LocalDate today, List<BoardBatch> batches, List<BoardPlace> places, List<OverflowView> overflows,
-        @Nullable String undo, List<DraftName> drafts) {
+        @Nullable Said undo, List<DraftName> drafts) {
 
     /** A draft by name. */
     record DraftName(long id, String name) {}

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import kiver.core.grow.ForecastChange;
+import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -26,7 +27,7 @@ class ForecastController {
     record MovedBatch(int batch, String variety, LocalDate before, LocalDate after) {}
 
     /** Batches that moved for the same cause at the same place. */
-    record MovedGroup(LocalDate day, ForecastChange.Cause cause, String words, List<MovedBatch> batches) {}
+    record MovedGroup(LocalDate day, ForecastChange.Cause cause, Said words, List<MovedBatch> batches) {}
 
     @GetMapping("/api/season/forecast-changes")
     List<MovedGroup> changes() {
@@ -45,16 +46,17 @@ class ForecastController {
         boolean earlier = first.readyAfter().isBefore(first.readyBefore());
         long least = group.stream().mapToLong(ForecastController::days).min().orElse(0);
         long most = group.stream().mapToLong(ForecastController::days).max().orElse(0);
-        String place = "in the " + BoardView.name(names, first.placeId()).toLowerCase(Locale.ROOT);
-        String cause = switch (first.cause()) {
-            case WARM_DAYS -> "Warm days " + place;
-            case COLD_DAYS -> "Cold days " + place;
-            case RECORD -> "After counts, moves or new plans " + place;
-            case WEATHER_AHEAD -> "The weather ahead has changed " + place;
+        String place = BoardView.name(names, first.placeId()).toLowerCase(Locale.ROOT);
+        Said cause = switch (first.cause()) {
+            case WARM_DAYS -> Said.of("Warm days in the {place}").with("place", place);
+            case COLD_DAYS -> Said.of("Cold days in the {place}").with("place", place);
+            case RECORD -> Said.of("After counts, moves or new plans in the {place}").with("place", place);
+            case WEATHER_AHEAD -> Said.of("The weather ahead has changed in the {place}").with("place", place);
         };
-        String words = cause + ": " + group.size() + (group.size() == 1 ? " batch " : " batches ")
-                + (least == most ? least + "" : least + " to " + most) + (most == 1 ? " day " : " days ")
-                + (earlier ? "earlier." : "later.");
+        Said words = Said.of("{cause}: {batches, plural, one {# batch} other {# batches}} {alike, select, true {} other {{least} to }}"
+                        + "{most, plural, one {# day} other {# days}} {earlier, select, true {earlier} other {later}}.")
+                .with("cause", cause).with("batches", group.size()).when("alike", least == most)
+                .with("least", least).with("most", most).when("earlier", earlier);
         return new MovedGroup(
                 first.day(), first.cause(), words,
                 group.stream()

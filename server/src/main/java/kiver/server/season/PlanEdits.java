@@ -15,6 +15,7 @@ import kiver.server.grow.BatchAnalysis;
 import kiver.server.growth.SeasonService;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** Turns what was dragged into a plan, and refuses what cannot be. */
@@ -51,10 +52,7 @@ class PlanEdits {
     /** Refuses an edit of a plan that was changed since it was seen, and says both. */
     void requireSeen(Batch planned, @Nullable Integer seenVersion, Edit edit) {
         if (seenVersion != null && seenVersion != planned.planVersion()) {
-            throw new Refusal("planVersion", "The plan of batch " + planned.number()
-                    + " was changed by somebody else meanwhile: it is to be sown on " + planned.sowDay() + " in "
-                    + planned.containerCodes().get(0) + (edit.sowDay() == null ? "" : "; you wanted " + edit.sowDay())
-                    + ". Look at it as it stands and change it again.");
+            throw new Refusal("planVersion", Said.of("The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {containerCodes}{more}. Look at it as it stands and change it again.").with("planned", planned.number()).with("sowDay", planned.sowDay()).with("containerCodes", planned.containerCodes().get(0)).with("more", edit.sowDay() == null ? Said.of("") : Said.of("; you wanted {sowDay}").with("sowDay", edit.sowDay())));
         }
     }
 
@@ -63,13 +61,13 @@ class PlanEdits {
         boolean sown = batch.file().state().sownOn().isPresent();
         if (sown && (edit.sowDay() != null || edit.emergencePlaceId() != null || edit.container() != null
                 || edit.containerPath() != null)) {
-            throw new Refusal("batch", "Batch " + edit.batch() + " is sown; only the places to come can be changed.");
+            throw new Refusal("batch", Said.of("Batch {batch} is sown; only the places to come can be changed.").with("batch", edit.batch()));
         }
         if (edit.sowDay() != null && edit.sowDay().isBefore(clock.today())) {
-            throw new Refusal("sowDay", "That day has passed; the first day to sow is today, " + clock.today() + ".");
+            throw new Refusal("sowDay", Said.of("That day has passed; the first day to sow is today, {today}.").with("today", clock.today()));
         }
         if (edit.sowDay() != null && edit.sowDay().isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("sowDay", "Kiver looks " + Wish.DAYS_AHEAD + " days ahead; choose an earlier day.");
+            throw new Refusal("sowDay", Said.of("Kiver looks {daysAhead} days ahead; choose an earlier day.").with("daysAhead", Wish.DAYS_AHEAD));
         }
         BatchPlan plan = before;
         if (edit.sowDay() != null) {
@@ -87,7 +85,7 @@ class PlanEdits {
             String last = edit.container() == null ? plan.lastContainer() : edit.container();
             ContainerPath.Kind kind = edit.containerPath() == null ? ContainerPath.Kind.STRAIGHT : edit.containerPath();
             plan = plan.in(ContainerPath.of(kind, crops.container(last), batch.crop(), crops.containers())
-                    .orElseThrow(() -> new Refusal("containerPath", "The nursery has no containers for this path.")));
+                    .orElseThrow(() -> new Refusal("containerPath", Said.of("The nursery has no containers for this path."))));
         }
         return plan;
     }
@@ -99,9 +97,9 @@ class PlanEdits {
         Place place = seasons.season().places().stream()
                 .filter(each -> each.id().equals(new PlaceId(wanted)))
                 .findFirst()
-                .orElseThrow(() -> new Refusal(field, "This place does not exist."));
+                .orElseThrow(() -> new Refusal(field, Said.of("This place does not exist.")));
         if (!place.suits(use)) {
-            throw new Refusal(field, place.name() + " is not used for that.");
+            throw new Refusal(field, Said.of("{place} is not used for that.").with("place", place.name()));
         }
         return wanted;
     }

@@ -2,7 +2,6 @@ package kiver.server.season;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -35,6 +34,8 @@ import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.promise.PromiseService;
+import kiver.server.wording.Difference;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,7 +46,6 @@ class Rescheduler {
     private static final double SURE_ENOUGH = 0.8;
     private static final int MOST_PLACES = 2;
     private static final int MOST_SWAPS = 2;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private final SeasonBoard board;
     private final SeasonService seasons;
@@ -95,7 +95,7 @@ class Rescheduler {
 
     /** One thing that can be done. */
     record RescheduleOption(
-            RescheduleKind kind, String words, LocalDate target, double chance, @Nullable Long placeId, @Nullable Integer otherBatch,
+            RescheduleKind kind, Said words, LocalDate target, double chance, @Nullable Long placeId, @Nullable Integer otherBatch,
             @Nullable Integer plants) {}
 
     /** A batch with its options, the most likely to work first. */
@@ -110,18 +110,18 @@ class Rescheduler {
         Batch planned = batch.file().batch();
         LocalDate today = clock.today();
         if (Math.abs(days) > Wish.DAYS_AHEAD) {
-            throw new Refusal("days", "A day moves by at most " + Wish.DAYS_AHEAD + " days.");
+            throw new Refusal("days", Said.of("A day moves by at most {daysAhead} days.").with("daysAhead", Wish.DAYS_AHEAD));
         }
         LocalDate target = planned.target().plusDays(days);
         if (target.isBefore(today)) {
-            throw new Refusal("days", "Batch " + number + " would be wanted on " + target + ", which has passed.");
+            throw new Refusal("days", Said.of("Batch {number} would be wanted on {target}, which has passed.").with("number", number).with("target", target));
         }
         double enough = batch.chance() == 0 ? 0 : Math.min(1, batch.chanceEnough());
         Rescheduling rescheduling = new Rescheduling(
                 seasons.season(today), batch.crop(), batch.path(), batch.standing(), batch.way(), batch.pace());
         BatchForecast asItIs = rescheduling.asItIs(target);
         List<RescheduleOption> options = new ArrayList<>();
-        options.add(new RescheduleOption(RescheduleKind.KEEP, "Leave it as it is for " + DAY.format(target) + ".", target,
+        options.add(new RescheduleOption(RescheduleKind.KEEP, Said.of("Leave it as it is for {day}.").with("day", target), target,
                 asItIs.chanceOnTarget() * enough, null, null, null));
         if (batch.file().state().sownOn().isEmpty()) {
             timedAnew(batch, target).ifPresent(options::add);
@@ -132,7 +132,7 @@ class Rescheduler {
         split(batch, target, asItIs.chanceOnTarget(), options);
         LocalDate better = rescheduling.bestDayNear(target, today, SURE_ENOUGH);
         if (!better.equals(target)) {
-            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, "Agree with " + growers(batch) + " on " + DAY.format(better) + ".", better,
+            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, Said.of("Agree with {growers} on {day}.").with("growers", growers(batch)).with("day", better), better,
                     rescheduling.asItIs(better).chanceOnTarget() * enough, null, null, null));
         }
         options.sort((one, other) -> Double.compare(other.chance(), one.chance()));
@@ -146,8 +146,8 @@ class Rescheduler {
         Batch moved = withTarget(batch.file().batch(), target);
         BatchAnalysis there = board.tried(batch, BatchPlan.of(moved), target);
         return board.windowFor(there, target).map(window -> new RescheduleOption(
-                RescheduleKind.SOW_AGAIN_TIMED, "Sow it on " + DAY.format(window.best()) + " instead of "
-                        + DAY.format(moved.sowDay()) + ".", target, window.chance() * batch.chanceEnough(), null, null, null));
+                RescheduleKind.SOW_AGAIN_TIMED, Said.of("Sow it on {day} instead of {before}.").with("day", window.best())
+                        .with("before", moved.sowDay()), target, window.chance() * batch.chanceEnough(), null, null, null));
     }
 
     private void places(
@@ -157,9 +157,11 @@ class Rescheduler {
             boolean hold = each.warmer() < 0;
             options.add(new RescheduleOption(
                     hold ? RescheduleKind.HOLD : RescheduleKind.BRING_ON,
-                    (hold ? "Hold it in the " : "Bring it on in the ") + place + ", "
-                            + Math.round(Math.abs(each.warmer())) + " K " + (hold ? "cooler" : "warmer")
-                            + each.ready().map(ready -> "; ready about " + DAY.format(ready.middle())).orElse("") + ".",
+                    (hold ? Said.of("Hold it in the {place}, {by} cooler{known, select, true {; ready about {ready}} other {}}.")
+                            : Said.of("Bring it on in the {place}, {by} warmer{known, select, true {; ready about {ready}} other {}}."))
+                            .with("place", place).with("by", new Difference(Math.abs(each.warmer())))
+                            .when("known", each.ready().isPresent())
+                            .with("ready", each.ready().map(DateSpread::middle).orElse(target)),
                     target, each.chance() * enough, each.way().growingOn().number(), null, null));
         });
     }
@@ -184,8 +186,9 @@ class Rescheduler {
                     double both = Math.min(
                             theirs.asItIs(target).chanceOnTarget(),
                             ours.asItIs(other.file().batch().target()).chanceOnTarget());
-                    return new RescheduleOption(RescheduleKind.SWAP, "Swap with batch " + other.file().batch().number() + " for " + growers(other) + ", wanted on "
-                            + DAY.format(other.file().batch().target()) + ".",
+                    return new RescheduleOption(RescheduleKind.SWAP, Said.of("Swap with batch {batch} for {growers}, wanted on {day}.")
+                            .with("batch", other.file().batch().number()).with("growers", growers(other))
+                            .with("day", other.file().batch().target()),
                             target, both * enough, null, other.file().batch().number(), null);
                 })
                 .filter(option -> option.chance() > 0)
@@ -208,8 +211,8 @@ class Rescheduler {
             return;
         }
         if (batch.file().state().isCompletelyCounted() && alive > 0 && alive < plants) {
-            options.add(new RescheduleOption(RescheduleKind.SPLIT, "Hand over " + alive + " on the day and sow " + (plants - alive)
-                    + " anew for later.", target, inTime, null, null, alive));
+            options.add(new RescheduleOption(RescheduleKind.SPLIT, Said.of("Hand over {alive} on the day and sow {rest} anew for later.")
+                    .with("alive", alive).with("rest", plants - alive), target, inTime, null, null, alive));
         }
     }
 
@@ -220,7 +223,7 @@ class Rescheduler {
             @Nullable Integer plants, long by) {
         List<?> content = Arrays.asList("reschedule", number, kind, target, placeId, otherBatch, plants, by);
         if (target.isBefore(clock.today()) || target.isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("target", "Choose a day from today to " + clock.today().plusDays(Wish.DAYS_AHEAD) + ".");
+            throw new Refusal("target", Said.of("Choose a day from today to {today}.").with("today", clock.today().plusDays(Wish.DAYS_AHEAD)));
         }
         requests.once(requestId, content, () -> {
             batches.lock(number);
@@ -244,10 +247,10 @@ class Rescheduler {
         Batch planned = batch.file().batch();
         PlaceId place = new PlaceId(placeId);
         if (seasons.season().places().stream().noneMatch(each -> each.id().equals(place) && each.suits(PlaceUse.GROWING_ON))) {
-            throw new Refusal("placeId", "Choose a place where plants grow on.");
+            throw new Refusal("placeId", Said.of("Choose a place where plants grow on."));
         }
         Way way = new Way(planned.way().emergence(), place, planned.way().hardening());
-        plans.change(by, "Grow batch " + planned.number() + " on elsewhere",
+        plans.change(by, Said.of("Grow batch {batch} on elsewhere").with("batch", planned.number()),
                 Map.of(planned.number(), BatchPlan.of(planned).along(way, true)));
         if (batch.stage() == BatchStage.GROWING_ON) {
             batches.record(planned.number(), clock.today(), List.of(new BatchChange.Moved(place)), by, requestId);
@@ -257,9 +260,9 @@ class Rescheduler {
     private void sowAgainTimed(BatchAnalysis batch, LocalDate target, long by) {
         Batch planned = batch.file().batch();
         LocalDate day = board.windowFor(board.tried(batch, BatchPlan.of(planned), target), target)
-                .orElseThrow(() -> new Refusal("target", "It is too late to sow for this day."))
+                .orElseThrow(() -> new Refusal("target", Said.of("It is too late to sow for this day.")))
                 .best();
-        plans.change(by, "Sow batch " + planned.number() + " for another day",
+        plans.change(by, Said.of("Sow batch {batch} for another day").with("batch", planned.number()),
                 Map.of(planned.number(), BatchPlan.of(planned).sownOn(day)));
     }
 
@@ -283,13 +286,13 @@ class Rescheduler {
     /** The line keeps what is there; the rest becomes a line of its own for later. */
     private void splitOff(BatchFile file, LocalDate target, int plants, long by) {
         if (file.promises().size() != 1) {
-            throw new Refusal("plants", "Batch " + file.batch().number() + " is not for one line alone; change its orders one by one.");
+            throw new Refusal("plants", Said.of("Batch {batch} is not for one line alone; change its orders one by one.").with("batch", file.batch().number()));
         }
         Promised promise = file.promises().get(0);
         OrderedLine line = orders.line(promise.lineId());
         int rest = promise.plants() - plants;
         if (plants < 1 || rest < 1) {
-            throw new Refusal("plants", "Hand over from 1 to " + (promise.plants() - 1) + " plants on the day.");
+            throw new Refusal("plants", Said.of("Hand over from 1 to {plants} plants on the day.").with("plants", (promise.plants() - 1)));
         }
         LocalDate today = clock.today();
         orders.setPlants(line, line.plants() - rest, today, by);
@@ -300,14 +303,16 @@ class Rescheduler {
     }
 
     /** Whose plants they are, for example "Alder Field and Low Farm". */
-    private static String growers(BatchAnalysis batch) {
+    private static Said growers(BatchAnalysis batch) {
         List<String> names = batch.file().promises().stream().map(Promised::grower).distinct().toList();
-        return names.isEmpty() ? "yourself" : String.join(" and ", names);
+        return names.isEmpty() ? Said.of("yourself") : names.size() == 1
+                ? Said.plain(names.get(0))
+                : Said.of("{some} and {last}").with("some", names.subList(0, names.size() - 1)).with("last", names.get(names.size() - 1));
     }
 
     private static <T> T required(@Nullable T value, String field) {
         if (value == null) {
-            throw new Refusal(field, "This choice is not whole; look at the options again.");
+            throw new Refusal(field, Said.of("This choice is not whole; look at the options again."));
         }
         return value;
     }

@@ -17,6 +17,7 @@ import kiver.server.grow.BatchAnalyst;
 import kiver.server.grow.LastSowDays;
 import kiver.server.growth.SeasonService;
 import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** All batches of the season as they stand, or as they would stand under other plans. */
@@ -62,7 +63,7 @@ public class SeasonBoard {
         return analyst.all().stream()
                 .filter(batch -> number(batch) == number)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("batch " + number));
+                .orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
     }
 
     /** The occupancy by some batches. */

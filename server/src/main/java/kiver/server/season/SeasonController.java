@@ -21,6 +21,7 @@ import kiver.server.batch.PlanChanges;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.growth.SeasonService;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -67,7 +68,7 @@ class SeasonController {
             List<Integer> neighbours) {}
 
     /** What was undone. */
-    record Undone(String words) {}
+    record Undone(Said words) {}
 
     /** A draft to be begun. */
     record DraftEntry(
@@ -142,7 +143,7 @@ class SeasonController {
         if (entry.draft() == null) {
             edits.requireSeen(planned, entry.planVersion(), entry.edit());
             BatchPlan after = edits.edited(standing, stands, entry.edit());
-            plans.change(person.id(), "Change the plan of batch " + number, Map.of(number, after));
+            plans.change(person.id(), Said.of("Change the plan of batch {batch}").with("batch", number), Map.of(number, after));
         } else {
             BatchPlan before = plansOf(entry.draft()).getOrDefault(number, stands);
             plans.put(entry.draft(), number, edits.edited(standing, before, entry.edit()));

@@ -18,6 +18,7 @@ import kiver.server.space.AssignmentService;
 import kiver.server.space.Placings;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,7 +53,7 @@ class SpaceController {
 
     /** A placing in names. */
     record PlacingView(
-            int batch, String variety, String from, String to, LocalDate sowDayBefore, LocalDate sowDay, String reason) {}
+            int batch, String variety, String from, String to, LocalDate sowDayBefore, LocalDate sowDay, Said reason) {}
 
     /** How far placing all is. */
     record AssignmentView(
@@ -100,7 +101,7 @@ class SpaceController {
     List<Suggestions.Suggestion> suggestions(
             @RequestParam long place, @RequestParam LocalDate from, @RequestParam LocalDate to) {
         if (to.isBefore(from) || to.isAfter(from.plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("to", "Choose a span from 1 to " + Wish.DAYS_AHEAD + " days.");
+            throw new Refusal("to", Said.of("Choose a span from 1 to {daysAhead} days.").with("daysAhead", Wish.DAYS_AHEAD));
         }
         return suggestions.forOverflow(place, from, to);
     }

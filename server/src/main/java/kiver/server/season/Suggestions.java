@@ -2,7 +2,6 @@ package kiver.server.season;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -19,6 +18,7 @@ import kiver.server.batch.BatchPlan;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.growth.SeasonService;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** What could be done about a place that is over-full, each with what it costs in chance. */
@@ -29,7 +29,6 @@ class Suggestions {
     private static final int MOST_OF_A_KIND = 2;
     private static final int[] DAYS_LATER = {4, 8, 12};
     private static final double COOLER = -2;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private final SeasonBoard board;
     private final SeasonService seasons;
@@ -56,7 +55,7 @@ class Suggestions {
      * @param edit that does it; missing where it is for people to settle
      */
     record Suggestion(
-            SuggestionKind kind, int batch, String words, double chanceBefore, double chance, double relief,
+            SuggestionKind kind, int batch, Said words, double chanceBefore, double chance, double relief,
             @Nullable PlanEdits.Edit edit) {
 
         private double loss() {
@@ -96,27 +95,27 @@ class Suggestions {
                     < seasons.season().meanTemperature(batch.way().growingOn(), from, 14) + COOLER;
             String where = seasons.season().place(differing(batch.way(), other.way())).name();
             add(found, cooler ? SuggestionKind.HOLD_COOLER : SuggestionKind.OTHER_PLACE, batch, other, place, from, to, occupancy,
-                    (cooler ? "Hold batch " + number + " cooler, in the " : "Put batch " + number + " in the ")
-                            + where.toLowerCase(Locale.ROOT) + " instead.",
+                    (cooler ? Said.of("Hold batch {batch} cooler, in the {place} instead.") : Said.of("Put batch {batch} in the {place} instead."))
+                            .with("batch", number).with("place", where.toLowerCase(Locale.ROOT)),
                     new PlanEdits.Edit(number, null, sown ? null : other.emergencePlaceId(), other.growingPlaceId(),
                             other.hardeningPlaceId(), null, null, null));
         });
         if (!batch.forecast().pottings().isEmpty() && !plan.pottedLate()) {
             add(found, SuggestionKind.POT_LATER, batch, plan.pottedLate(true), place, from, to, occupancy,
-                    "Pot batch " + number + " on as late as its roots allow; look at them every other day.",
+                    Said.of("Pot batch {batch} on as late as its roots allow; look at them every other day.").with("batch", number),
                     new PlanEdits.Edit(number, null, null, null, null, null, null, true));
         }
         if (!sown) {
             for (int days : DAYS_LATER) {
                 LocalDate day = plan.sowDay().isBefore(clock.today()) ? clock.today().plusDays(days) : plan.sowDay().plusDays(days);
                 add(found, SuggestionKind.SOW_LATER, batch, plan.sownOn(day), place, from, to, occupancy,
-                        "Sow batch " + number + " " + days + " days later, on " + DAY.format(day) + ".",
+                        Said.of("Sow batch {batch} {days} days later, on {day}.").with("batch", number).with("days", days).with("day", day),
                         new PlanEdits.Edit(number, day, null, null, null, null, null, null));
             }
             batch.file().promises().stream().findFirst().ifPresent(promise -> found.add(new Suggestion(
                     SuggestionKind.REFUSE, number,
-                    "Tell " + promise.grower() + " that " + promise.plants() + " plants of order " + promise.orderNumber()
-                            + " cannot be met, or move their day.",
+                    Said.of("Tell {grower} that {plants} plants of order {order} cannot be met, or move their day.")
+                            .with("grower", promise.grower()).with("plants", promise.plants()).with("order", promise.orderNumber()),
                     batch.chance(), 0, relief(batch, List.of(), place, from, to), null)));
         }
     }
@@ -152,7 +151,7 @@ class Suggestions {
 
     private void add(
             List<Suggestion> found, SuggestionKind kind, BatchAnalysis batch, BatchPlan plan, PlaceId place, LocalDate from,
-            LocalDate to, Occupancy occupancy, String words, PlanEdits.Edit edit) {
+            LocalDate to, Occupancy occupancy, Said words, PlanEdits.Edit edit) {
         BatchAnalysis tried = board.tried(batch, plan);
         int number = batch.file().batch().number();
         Occupancy without = occupancy.with(number, List.of());

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -42,7 +43,7 @@ class LotController {
     @PostMapping("/api/lots")
     void add(@Valid @RequestBody LotEntry entry) {
         if (entry.testedOn().isAfter(clock.today())) {
-            throw new Refusal("testedOn", "This day is still to come.");
+            throw new Refusal("testedOn", Said.of("This day is still to come."));
         }
         seeds.add(new SeedLot(
                 0, entry.code().strip(), crops.variety(entry.varietyId()).id(), entry.supplier().strip(),

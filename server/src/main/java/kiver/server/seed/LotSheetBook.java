@@ -9,7 +9,9 @@ import kiver.core.sheet.SheetText;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The seed lots as a sheet; stock comes in seeds or in grams. */
@@ -18,14 +20,14 @@ class LotSheetBook implements SheetBook {
 
     private static final Shape SHAPE = new Shape(
             "lots", 1, List.of(
-                    Column.of("code", "Code on the packet", ""),
-                    Column.of("variety", "Variety", ""),
-                    Column.of("supplier", "Supplier", ""),
-                    Column.of("germination", "Germination on the label, 0 to 1", ""),
-                    Column.of("tested_seeds", "Seeds tested", ""),
-                    Column.of("tested_on", "Tested on", "written 2027-04-15"),
-                    Column.of("seeds", "Seeds bought", "or grams"),
-                    Column.of("grams", "Grams bought", "or seeds; counted by the crop's thousand-seed weight")));
+                    Column.of("code"),
+                    Column.of("variety"),
+                    Column.of("supplier"),
+                    Column.of("germination"),
+                    Column.of("tested_seeds"),
+                    Column.of("tested_on"),
+                    Column.of("seeds"),
+                    Column.of("grams")));
 
     private final SeedLotMapper mapper;
     private final CropBook crops;
@@ -58,20 +60,20 @@ class LotSheetBook implements SheetBook {
         Variety variety = crops.varieties().stream()
                 .filter(each -> each.name().equalsIgnoreCase(name))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "variety is \"" + name + "\"; there is none of that name. Add the variety first."));
+                .orElseThrow(() -> new Refusal(
+                        "variety", Said.of("There is no variety \"{name}\". Add the variety first.").with("name", name)));
         double germination = row.number("germination");
         if (germination < 0 || germination > 1) {
-            throw new IllegalArgumentException("germination is " + germination + "; enter a share from 0 to 1.");
+            throw new Refusal("germination", Said.of("A label says a share from 0 to 1, not {germination}.").with("germination", germination));
         }
         if (row.day("tested_on").isAfter(clock.today())) {
-            throw new IllegalArgumentException("tested_on is " + row.day("tested_on") + ", which is still to come.");
+            throw new Refusal("tested_on", Said.of("This day is still to come."));
         }
         boolean inSeeds = !row.text("seeds").isEmpty();
         double weight = crops.cropOf(variety).seed().thousandSeedWeight();
         int seeds = inSeeds ? row.wholeNumber("seeds") : (int) Math.floor(row.number("grams") / weight * 1000);
         if (seeds < 1 || row.wholeNumber("tested_seeds") < 1) {
-            throw new IllegalArgumentException("seeds is " + seeds + "; a lot holds, and a test takes, at least one seed.");
+            throw new Refusal("seeds", Said.of("A lot holds, and a test takes, at least one seed, not {seeds}.").with("seeds", seeds));
         }
         mapper.put(new SeedLot(
                 0, row.words("code"), variety.id(), row.words("supplier"), germination, row.wholeNumber("tested_seeds"),

@@ -5,6 +5,7 @@ import java.util.List;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** The seed store. */
@@ -47,7 +48,7 @@ public class SeedStore {
 
     /** The lot of that number. */
     public SeedLot lot(long id) {
-        return lots().stream().filter(lot -> lot.id() == id).findFirst().orElseThrow(() -> new Refusal("lotId", "This seed lot is not in the store."));
+        return lots().stream().filter(lot -> lot.id() == id).findFirst().orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
     }
 
     /**
@@ -68,7 +69,7 @@ public class SeedStore {
     /** Adds a lot; its number in {@code lot} is not used. */
     public void add(SeedLot lot) {
         if (mapper.insert(lot) == 0) {
-            throw new Refusal("code", "There is a lot with the code \"" + lot.code() + "\" already.");
+            throw new Refusal("code", Said.of("There is a lot with the code \"{lot}\" already.").with("lot", lot.code()));
         }
     }
 }

@@ -6,12 +6,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import kiver.core.sheet.Column;
-import kiver.core.sheet.FaultySheetException;
-import kiver.core.sheet.SheetFault;
+import kiver.core.sheet.EntryFault;
+import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.problem.FaultyFile;
+import kiver.server.problem.FieldProblem;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
+import kiver.server.wording.ColumnWords;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -30,14 +34,26 @@ class SheetController {
 
     private final Map<String, SheetBook> books = new TreeMap<>();
     private final SheetLocks locks;
+    private final ColumnWords words;
 
-    SheetController(List<SheetBook> all, SheetLocks locks) {
+    SheetController(List<SheetBook> all, SheetLocks locks, ColumnWords words) {
         this.locks = locks;
+        this.words = words;
         all.forEach(book -> books.put(book.shape().name(), book));
     }
 
     /** A sheet with its columns. */
-    record SheetView(String name, int keys, List<Column> columns, List<List<String>> rows) {}
+    record SheetView(String name, int keys, List<ColumnView> columns, List<List<String>> rows) {}
+
+    /**
+     * A column.
+     *
+     * @param name in the heading line
+     * @param words as people call it, with its unit
+     * @param hint what to enter, or empty
+     * @param choices the only entries allowed; empty when any may stand there
+     */
+    record ColumnView(String name, Said words, Said hint, List<String> choices) {}
 
     /** A row as it was edited, by column. */
     record RowEntry(Map<String, String> entries) {}
@@ -49,7 +65,7 @@ class SheetController {
     SheetView sheet(@PathVariable String name) {
         SheetBook book = book(name);
         return new SheetView(
-                name, book.shape().keys(), book.shape().columns(),
+                name, book.shape().keys(), book.shape().columns().stream().map(column -> view(name, column)).toList(),
                 book.rows().stream().map(row -> book.shape().names().stream().map(row::text).toList()).toList());
     }
 
@@ -67,13 +83,14 @@ class SheetController {
     public void put(@PathVariable String name, @RequestBody RowEntry entry) {
         SheetBook book = book(name);
         if (entry.entries() == null || entry.entries().containsValue(null)) {
-            throw new Refusal("entries", "The row is not whole; a column may be empty but not missing.");
+            throw new Refusal("entries", Said.of("The row is not whole; a column may be empty but not missing."));
         }
         locks.lock();
         try {
             book.put(new SheetRow(entry.entries()));
         } catch (IllegalArgumentException wrong) {
-            throw new Refusal(columnIn(book, wrong.getMessage()), wrong.getMessage());
+            EntryFault fault = EntryRefused.faultOf(wrong);
+            throw new Refusal(columnOf(fault), Said.of((Record) fault));
         }
     }
 
@@ -84,16 +101,18 @@ class SheetController {
         SheetBook book = book(name);
         locks.lock();
         List<SheetText.Line> lines = SheetText.lines(file, SheetText.decoded(file, bytes), book.shape().names());
-        List<SheetFault> faults = new ArrayList<>();
+        List<FieldProblem> faults = new ArrayList<>();
         for (SheetText.Line line : lines) {
             try {
                 book.put(line.row());
-            } catch (IllegalArgumentException | Refusal wrong) {
-                faults.add(new SheetFault(file, line.number(), wrong.getMessage()));
+            } catch (IllegalArgumentException wrong) {
+                faults.add(atLine(line.number(), Said.of((Record) EntryRefused.faultOf(wrong))));
+            } catch (Refusal wrong) {
+                faults.add(atLine(line.number(), wrong.said()));
             }
         }
         if (!faults.isEmpty()) {
-            throw new FaultySheetException(faults);
+            throw new FaultyFile(faults);
         }
         return new ReadIn(lines.size());
     }
@@ -101,13 +120,33 @@ class SheetController {
     private SheetBook book(String name) {
         SheetBook book = books.get(name);
         if (book == null) {
-            throw new NotFound("sheet " + name);
+            throw new NotFound(Said.of("There is no sheet {name}.").with("name", name));
         }
         return book;
     }
 
-    /** The column that a complaint begins with, so that it is shown there. */
-    private static String columnIn(SheetBook book, String complaint) {
-        return book.shape().names().stream().filter(name -> complaint.startsWith(name + " ")).findFirst().orElse("");
+    private static FieldProblem atLine(long line, Said problem) {
+        return new FieldProblem("line " + line, FaultyFile.atLine(line, problem));
+    }
+
+    private ColumnView view(String sheet, Column column) {
+        return new ColumnView(column.name(), words.name(sheet, column.name()), words.hint(sheet, column.name()), column.choices());
+    }
+
+    /** The column that is wrong, so that it is told there; empty when it is the row as a whole. */
+    private static String columnOf(EntryFault fault) {
+        if (fault instanceof EntryFault.Empty empty) {
+            return empty.column();
+        }
+        if (fault instanceof EntryFault.NotANumber number) {
+            return number.column();
+        }
+        if (fault instanceof EntryFault.NotWhole whole) {
+            return whole.column();
+        }
+        if (fault instanceof EntryFault.NotADay day) {
+            return day.column();
+        }
+        return fault instanceof EntryFault.NotOneOf one ? one.column() : "";
     }
 }

@@ -1,10 +1,8 @@
 package kiver.server.sow;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
@@ -14,6 +12,9 @@ import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
+import kiver.server.wording.WholeDay;
+import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
 
 /** Prints the labels of a batch, one for each run of cells; labels are written before sowing, so a plan is enough. */
@@ -22,14 +23,15 @@ class LabelPrinter {
 
     private static final float WIDTH = 90;
     private static final float HEIGHT = 29;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
     private final BatchBook batches;
     private final TrayBook trays;
     private final SeedStore seeds;
     private final CropBook crops;
+    private final Wording wording;
 
-    LabelPrinter(BatchBook batches, TrayBook trays, SeedStore seeds, CropBook crops) {
+    LabelPrinter(BatchBook batches, TrayBook trays, SeedStore seeds, CropBook crops, Wording wording) {
+        this.wording = wording;
         this.batches = batches;
         this.trays = trays;
         this.seeds = seeds;
@@ -40,7 +42,7 @@ class LabelPrinter {
 
     byte[] labels(int number, String address) {
         BatchFile file = batches.file(number);
-        try (Paper paper = new Paper("Labels of batch " + number)) {
+        try (Paper paper = new Paper(wording.say(Said.of("Labels of batch {number}").with("number", number)))) {
             for (Label label : labels(file)) {
                 print(paper, file, label, address);
             }
@@ -63,9 +65,13 @@ class LabelPrinter {
         paper.page(WIDTH, HEIGHT);
         paper.code(2, 2, 25, address + "/trays/" + tray.number());
         paper.fitted(30, 2.5f, 58, 15, file.batch().variety());
-        paper.fitted(30, 9.5f, 58, 10, crops.crop(file.batch().crop()).name() + ", batch " + file.batch().number());
-        paper.fitted(30, 14.5f, 58, 9, "Sown " + DAY.format(label.day()) + ", " + label.seedsPerCell() + " a cell");
-        paper.fitted(30, 19, 58, 9, "Lot " + lot.code() + ", " + lot.supplier());
-        paper.fitted(30, 23.5f, 58, 9, tray.code() + ", cells " + label.run().first() + " to " + label.run().last());
+        paper.fitted(30, 9.5f, 58, 10, wording.say(Said.of("{crop}, batch {number}")
+                .with("crop", crops.crop(file.batch().crop()).name()).with("number", file.batch().number())));
+        paper.fitted(30, 14.5f, 58, 9, wording.say(Said.of("Sown {day}, {seeds} a cell")
+                .with("day", new WholeDay(label.day())).with("seeds", label.seedsPerCell())));
+        paper.fitted(30, 19, 58, 9, wording.say(Said.of("Lot {lot}, {supplier}")
+                .with("lot", lot.code()).with("supplier", lot.supplier())));
+        paper.fitted(30, 23.5f, 58, 9, wording.say(Said.of("{tray}, cells {first} to {last}")
+                .with("tray", tray.code()).with("first", label.run().first()).with("last", label.run().last())));
     }
 }

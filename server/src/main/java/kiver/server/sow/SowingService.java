@@ -15,6 +15,7 @@ import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,16 +50,14 @@ public class SowingService {
         Tray tray = trays.numbered(entry.tray());
         Container container = crops.container(tray.container());
         if (entry.lastCell() < entry.firstCell()) {
-            throw new Refusal("lastCell", "The run ends at cell " + entry.lastCell() + ", before it begins at cell "
-                    + entry.firstCell() + ".");
+            throw new Refusal("lastCell", Said.of("The run ends at cell {lastCell}, before it begins at cell {firstCell}.").with("lastCell", entry.lastCell()).with("firstCell", entry.firstCell()));
         }
         if (entry.lastCell() > container.cells()) {
-            throw new Refusal("lastCell", tray.code() + " has " + container.cells() + " cells; the run cannot end at "
-                    + entry.lastCell() + ".");
+            throw new Refusal("lastCell", Said.of("{tray} has {cells} cells; the run cannot end at {lastCell}.").with("tray", tray.code()).with("cells", container.cells()).with("lastCell", entry.lastCell()));
         }
         if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId()
                 && (place.suits(PlaceUse.EMERGENCE) || place.suits(PlaceUse.GROWING_ON)))) {
-            throw new Refusal("placeId", "Choose a place where seed can come up.");
+            throw new Refusal("placeId", Said.of("Choose a place where seed can come up."));
         }
         CellRun run = new CellRun(tray.trayId(), entry.firstCell(), entry.lastCell());
         BatchChange.Sown sown = new BatchChange.Sown(
@@ -72,7 +71,7 @@ public class SowingService {
     void leaveUnsown(int number, SowingController.LeftUnsownEntry entry, long recordedBy) {
         Tray tray = trays.numbered(entry.tray());
         if (batches.file(number).toSow().stream().noneMatch(run -> run.tray().equals(tray.trayId()))) {
-            throw new Refusal("tray", "Nothing of batch " + number + " waits to be sown in " + tray.code() + ".");
+            throw new Refusal("tray", Said.of("Nothing of batch {number} waits to be sown in {tray}.").with("number", number).with("tray", tray.code()));
         }
         recording.record(entry.requestId(), number, entry.day(), List.of(new BatchChange.LeftUnsown(tray.trayId())), recordedBy);
     }
@@ -81,13 +80,12 @@ public class SowingService {
         SeedLot lot = seeds.lotToTakeFrom(entry.lotId());
         SeedLot planned = seeds.lot(batches.file(number).batch().lotId());
         if (lot.varietyId() != planned.varietyId()) {
-            throw new Refusal("lotId", "Lot " + lot.code() + " is of another variety than this batch.");
+            throw new Refusal("lotId", Said.of("Lot {lot} is of another variety than this batch.").with("lot", lot.code()));
         }
         boolean sentBefore = batches.file(number).state().sowings().values().stream()
                 .anyMatch(sowing -> sowing.sown().equals(sown));
         if (!sentBefore && sown.seeds() > lot.seedsLeft()) {
-            throw new Refusal("lotId", "This takes " + sown.seeds() + " seeds and lot " + lot.code() + " has "
-                    + lot.seedsLeft() + " left. Sow fewer cells, fewer seeds per cell, or another lot.");
+            throw new Refusal("lotId", Said.of("This takes {seeds} seeds and lot {lot} has {seedsLeft} left. Sow fewer cells, fewer seeds per cell, or another lot.").with("seeds", sown.seeds()).with("lot", lot.code()).with("seedsLeft", lot.seedsLeft()));
         }
     }
 }

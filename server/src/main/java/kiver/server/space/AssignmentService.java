@@ -23,6 +23,7 @@ import kiver.server.batch.PlanChanges;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -104,7 +105,7 @@ public class AssignmentService {
     @Transactional
     public int take(Long by) {
         Placings outcome = standing().outcome()
-                .orElseThrow(() -> new Refusal("assignment", "There is nothing to take yet: place all first."));
+                .orElseThrow(() -> new Refusal("assignment", Said.of("There is nothing to take yet: place all first.")));
         Map<Integer, BatchPlan> changed = new TreeMap<>();
         for (Placings.Placing placing : outcome.placings()) {
             var file = book.file(placing.batch());
@@ -113,7 +114,7 @@ public class AssignmentService {
                         BatchPlan.of(file.batch()).along(placing.to(), false).sownOn(placing.sowDay()));
             }
         }
-        plans.change(by, "Place the whole season", changed);
+        plans.change(by, Said.of("Place the whole season"), changed);
         run = null;
         return changed.size();
     }

@@ -1,7 +1,6 @@
 package kiver.server.space;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -17,6 +16,7 @@ import kiver.core.space.Candidate;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
 import kiver.core.space.ToPlace;
+import kiver.server.wording.Said;
 
 /**
  * A whole season placed, with the reason for each batch's place.
@@ -31,14 +31,12 @@ import kiver.core.space.ToPlace;
 public record Placings(
         List<Placing> placings, int pinned, double overflowBefore, double overflowAfter, double gap, boolean stopped) {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
-
     public Placings {
         placings = List.copyOf(placings);
     }
 
     /** A batch that goes somewhere else, or is sown on another day, with the reason. */
-    public record Placing(int batch, Way from, Way to, LocalDate sowDayBefore, LocalDate sowDay, boolean changes, String reason) {}
+    public record Placing(int batch, Way from, Way to, LocalDate sowDayBefore, LocalDate sowDay, boolean changes, Said reason) {}
 
     /**
      * What came of placing.
@@ -89,24 +87,24 @@ public record Placings(
         return kin.stream().anyMatch(other -> other != chosen && other.growsBeside(chosen));
     }
 
-    private static String reason(
+    private static Said reason(
             BatchInSpace batch, Candidate best, Candidate chosen, List<Candidate> kin, Occupancy then) {
         if (batch.sown()) {
-            return "Stands there already.";
+            return Said.of("Stands there already.");
         }
         if (batch.pinned()) {
-            return "Placed by hand.";
+            return Said.of("Placed by hand.");
         }
         if (chosen == best) {
-            return "What suits it best has room.";
+            return Said.of("What suits it best has room.");
         }
         Optional<Occupancy.Lack> lack = then.lackFor(best.stays(), chosen.stays());
         return lack
-                .map(over -> over.place().name() + " would suit it best but is full from " + DAY.format(over.from())
-                        + " to " + DAY.format(over.until().minusDays(1)) + ".")
+                .map(over -> Said.of("{place} would suit it best but is full from {from} to {to}.")
+                        .with("place", over.place().name()).with("from", over.from()).with("to", over.until().minusDays(1)))
                 .orElse(beside(chosen, kin)
-                        ? "Suits it nearly as well as the best, and more " + batch.crop().name().toLowerCase(Locale.ROOT)
-                                + " stands there."
-                        : "Leaves room where others need it more.");
+                        ? Said.of("Suits it nearly as well as the best, and more {crop} stands there.")
+                                .with("crop", batch.crop().name().toLowerCase(Locale.ROOT))
+                        : Said.of("Leaves room where others need it more."));
     }
 }

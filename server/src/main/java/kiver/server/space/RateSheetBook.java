@@ -4,7 +4,9 @@ import java.util.List;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
+import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
 /** What things cost, as a sheet. */
@@ -13,9 +15,9 @@ class RateSheetBook implements SheetBook {
 
     private static final Shape SHAPE = new Shape(
             "rates", 1, List.of(
-                    Column.of("code", "Code", "one of those that are there"),
-                    Column.of("words", "What", ""),
-                    Column.of("value", "Cost", "in your own money; seconds where it says so")));
+                    Column.of("code"),
+                    Column.of("words"),
+                    Column.of("value")));
 
     private final RateBook rates;
 
@@ -37,10 +39,10 @@ class RateSheetBook implements SheetBook {
     public void put(SheetRow row) {
         double value = row.number("value");
         if (value < 0) {
-            throw new IllegalArgumentException("value is " + value + "; a cost cannot be negative.");
+            throw new Refusal("value", Said.of("A cost cannot be negative."));
         }
         if (!rates.set(row.words("code"), value)) {
-            throw new IllegalArgumentException("code is \"" + row.text("code") + "\"; there is no such cost.");
+            throw new Refusal("code", Said.of("There is no cost \"{code}\".").with("code", row.text("code")));
         }
     }
 }

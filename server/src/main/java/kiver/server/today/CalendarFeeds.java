@@ -14,6 +14,9 @@ import kiver.server.account.AccountMapper;
 import kiver.server.account.Role;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
+import kiver.server.wording.SpokenTo;
+import kiver.server.wording.Wording;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -44,9 +47,11 @@ class CalendarFeeds {
     private final AccountMapper accounts;
     private final WorkAhead work;
     private final NurseryClock clock;
+    private final Wording wording;
     private final SecureRandom random = new SecureRandom();
 
-    CalendarFeeds(FeedMapper mapper, AccountMapper accounts, WorkAhead work, NurseryClock clock) {
+    CalendarFeeds(FeedMapper mapper, AccountMapper accounts, WorkAhead work, NurseryClock clock, Wording wording) {
+        this.wording = wording;
         this.mapper = mapper;
         this.accounts = accounts;
         this.work = work;
@@ -81,7 +86,10 @@ class CalendarFeeds {
 
     /** The calendar at an address. */
     byte[] calendar(String token) {
-        Feed feed = mapper.byToken(token).orElseThrow(() -> new NotFound("such calendar"));
+        Feed feed = mapper.byToken(token).orElseThrow(() -> new NotFound(Said.of("There is no such calendar.")));
+        Optional<Account> owner = Optional.ofNullable(feed.accountId()).map(id ->
+                accounts.byId(id).orElseThrow(() -> new NotFound(Said.of("There is no such calendar."))));
+        owner.map(Account::speech).ifPresent(SpokenTo::is);
         LocalDate today = clock.today();
         List<WorkAhead.Work> works = work.between(today.minusDays(DAYS_BACK), today.plusDays(DAYS_AHEAD));
         Stream<WorkAhead.Work> shown = works.stream();
@@ -89,7 +97,7 @@ class CalendarFeeds {
         if (feed.placeId() != null) {
             shown = shown.filter(each -> each.placeId() == feed.placeId());
         } else {
-            Account account = accounts.byId(feed.accountId()).orElseThrow(() -> new NotFound("such calendar"));
+            Account account = owner.orElseThrow();
             name += ", " + account.name();
             if (account.role() == Role.GROWER) {
                 shown = shown.filter(each -> each.kind() == WorkAhead.WorkKind.RELEASE && account.growerId().equals(each.growerId()));
@@ -105,16 +113,22 @@ class CalendarFeeds {
     }
 
     /** The same work keeps its identity, so that a calendar program moves it instead of showing it twice. */
-    private static VEvent event(WorkAhead.Work work, LocalDate today) {
-        VEvent event = new VEvent(work.day(), work.day().plusDays(1), work.words());
+    private VEvent event(WorkAhead.Work work, LocalDate today) {
+        VEvent event = new VEvent(work.day(), work.day().plusDays(1), wording.say(work.words()));
         event.getProperties("DTSTAMP").forEach(event::remove);
         event.add(new DtStamp(today.atStartOfDay().toInstant(ZoneOffset.UTC)));
         event.add(new Uid("batch-" + work.batch() + "-" + work.kind().name().toLowerCase(Locale.ROOT) + "@kiver"));
         event.add(new Location(work.place()));
-        event.add(new Description("Batch " + work.batch()
-                + (work.spread().isEmpty() ? "" : ", eight times in ten between " + work.spread().replace("/", " and "))));
+        event.add(new Description(wording.say(spread(work))));
         event.add(new Transp(Transp.VALUE_TRANSPARENT));
         return event;
+    }
+
+    private static Said spread(WorkAhead.Work work) {
+        return work.spread() == null
+                ? Said.of("Batch {batch}").with("batch", work.batch())
+                : Said.of("Batch {batch}, eight times in ten between {early} and {late}").with("batch", work.batch())
+                        .with("early", work.spread().early()).with("late", work.spread().late());
     }
 
     /** The table of feeds. */

@@ -7,6 +7,7 @@ import kiver.server.account.Role;
 import kiver.server.place.PlaceBook;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -38,7 +39,7 @@ class WallController {
     @GetMapping("/api/season/work")
     List<WorkAhead.Work> work(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS))) {
-            throw new Refusal("to", "Choose from 1 to " + MOST_DAYS + " days.");
+            throw new Refusal("to", Said.of("Choose from 1 to {mostDays} days.").with("mostDays", MOST_DAYS));
         }
         return work.between(from, to);
     }
@@ -51,7 +52,7 @@ class WallController {
     @PostMapping("/api/calendar-feeds/places/{place}")
     FeedAddress ofPlace(@PathVariable long place, @AuthenticationPrincipal Person person) {
         if (person.role() == Role.GROWER || places.places().stream().noneMatch(each -> each.id().number() == place)) {
-            throw new NotFound("such place");
+            throw new NotFound(Said.of("There is no such place."));
         }
         return new FeedAddress("/calendar/" + feeds.tokenOfPlace(place) + ".ics");
     }

@@ -18,6 +18,7 @@ import kiver.server.batch.Batch;
 import kiver.server.clock.NurseryClock;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.season.SeasonBoard;
+import kiver.server.wording.Said;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
 
@@ -67,11 +68,11 @@ class WorkAhead {
      * @param place where, by name
      * @param placeId where
      * @param growerId who gets the plants; missing for work that is the nursery's own
-     * @param spread of days, in words; empty for a fixed day
+     * @param spread of days; missing for a fixed day
      */
     record Work(
-            LocalDate day, WorkKind kind, int batch, String words, String place, long placeId, @Nullable Long growerId,
-            String spread) {
+            LocalDate day, WorkKind kind, int batch, Said words, String place, long placeId, @Nullable Long growerId,
+            @Nullable DateSpread spread) {
 
         private Work forGrower(long grower) {
             return new Work(day, kind, batch, words, place, placeId, grower, spread);
@@ -90,8 +91,8 @@ class WorkAhead {
             BatchAnalysis batch = stop.batch();
             stop.tasks().forEach(task -> works.add(work(
                     today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
-                    wording.say("task." + task.kind(), Map.of("plants", plants(batch))) + ". "
-                            + wording.say((Record) task.why(), today, Map.of()))));
+                    Said.of("{task}. {why}").with("task", Said.of("task." + task.kind()).with("plants", plants(batch)))
+                            .with("why", wording.say((Record) task.why(), today, Map.of())))));
             boolean met = batch.file().stillWanted() == 0;
             if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();
@@ -114,15 +115,15 @@ class WorkAhead {
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
-            works.add(work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), "Sow " + planned.cells() + " cells of "
-                    + plants + ", " + planned.seedsPerCell() + " a cell"));
+            works.add(work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
+                    .with("cells", planned.cells()).with("plants", plants).with("seeds", planned.seedsPerCell())));
         }
         if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0) {
             batch.forecast().emerged().ifPresent(spread -> {
-                works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), "Count " + plants));
+                works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), Said.of("task.COUNT").with("plants", plants)));
                 if (!way.emergence().equals(way.growingOn())) {
                     works.add(work(spread.middle().plusDays(2), WorkKind.MOVE, batch, way.growingOn(), names, Optional.of(spread),
-                            "Move " + plants + " to grow on"));
+                            Said.of("task.MOVE_TO_GROW_ON").with("plants", plants)));
                 }
             });
         }
@@ -131,7 +132,7 @@ class WorkAhead {
             DateSpread spread = batch.forecast().pottings().get(index);
             Container into = containers.get(batch.standing().pottingsDone() + index + 1);
             works.add(work(spread.middle(), WorkKind.POT_ON, batch, way.growingOn(), names, Optional.of(spread),
-                    "Pot on " + plants + " into " + into.name().toLowerCase(Locale.ROOT)));
+                    Said.of("Pot on {plants} into {into}").with("plants", plants).with("into", into.name().toLowerCase(Locale.ROOT))));
         }
         if (batch.stage().compareTo(BatchStage.HARDENING_OFF) < 0) {
             batch.forecast().stageReached().ifPresent(spread -> works.add(work(
@@ -143,21 +144,24 @@ class WorkAhead {
                 .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
                 .forEach(promise -> works.add(work(
                                 promise.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
-                                "Release " + promise.plants() + " " + plants + " to " + promise.grower())
+                                Said.of("Release {number} {plants} to {grower}").with("number", promise.plants())
+                                        .with("plants", plants).with("grower", promise.grower()))
                         .forGrower(promise.growerId())));
     }
 
-    private static String hardening(String plants, int days) {
-        return days == 0 ? "Put " + plants + " out" : "Harden off " + plants + ", " + days + (days == 1 ? " day" : " days");
+    private static Said hardening(String plants, int days) {
+        return days == 0
+                ? Said.of("Put {plants} out").with("plants", plants)
+                : Said.of("Harden off {plants}, {days, plural, one {# day} other {# days}}").with("plants", plants).with("days", days);
     }
 
     private Work work(
             LocalDate day, WorkKind kind, BatchAnalysis batch, PlaceId place, Map<Long, String> names,
-            Optional<DateSpread> spread, String words) {
+            Optional<DateSpread> spread, Said words) {
         return new Work(
                 day, kind, batch.file().batch().number(), words, names.getOrDefault(place.number(), ""), place.number(),
                 null,
-                spread.filter(each -> !each.isCertain()).map(each -> each.early() + "/" + each.late()).orElse(""));
+                spread.filter(each -> !each.isCertain()).orElse(null));
     }
 
     private static LocalDate later(LocalDate one, LocalDate other) {

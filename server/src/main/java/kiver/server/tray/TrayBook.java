@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import kiver.core.tray.TrayId;
 import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -21,12 +22,12 @@ public class TrayBook {
 
     /** The tray with that number on it. */
     public Tray numbered(int number) {
-        return mapper.byNumber(number).orElseThrow(() -> new NotFound("tray T" + number));
+        return mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no tray T{number}.").with("number", number)));
     }
 
     /** The tray as the core knows it. */
     public Tray tray(TrayId id) {
-        return mapper.byId(id.number()).orElseThrow(() -> new NotFound("such tray"));
+        return mapper.byId(id.number()).orElseThrow(() -> new NotFound(Said.of("There is no such tray.")));
     }
 
     /** All trays. */

@@ -3,7 +3,6 @@ package kiver.server.wording;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -24,20 +23,21 @@ import kiver.core.growth.DateSpread;
  */
 final class Parts {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+    private final Map<String, Object> parts = new HashMap<>();
+    private final LocalDate today;
+    private final Speech speech;
 
-    private Parts() {}
-
-    static Map<String, Object> of(Record reason, LocalDate today) {
-        Map<String, Object> parts = new HashMap<>();
-        for (RecordComponent component : reason.getClass().getRecordComponents()) {
-            put(parts, component.getName(), value(component, reason), today);
-        }
-        return parts;
+    private Parts(LocalDate today, Speech speech) {
+        this.today = today;
+        this.speech = speech;
     }
 
-    static String day(LocalDate day) {
-        return DAY.format(day);
+    static Map<String, Object> of(Record reason, LocalDate today, Speech speech) {
+        Parts parts = new Parts(today, speech);
+        for (RecordComponent component : reason.getClass().getRecordComponents()) {
+            parts.put(component.getName(), value(component, reason));
+        }
+        return parts.parts;
     }
 
     private static Object value(RecordComponent component, Record reason) {
@@ -49,18 +49,18 @@ final class Parts {
         }
     }
 
-    private static void put(Map<String, Object> parts, String name, Object value, LocalDate today) {
+    private void put(String name, Object value) {
         if (value instanceof Optional<?> optional) {
             parts.put(name + "Is", "none");
             parts.put(name, "");
-            optional.ifPresent(present -> put(parts, name, present, today));
+            optional.ifPresent(present -> put(name, present));
         } else if (value instanceof LocalDate day) {
-            parts.put(name, DAY.format(day));
+            parts.put(name, Figures.day(day, speech));
             parts.put(name + "Is", day.isBefore(today) ? "past" : day.isAfter(today) ? "ahead" : "today");
         } else if (value instanceof DateSpread spread) {
-            parts.put(name + "Early", DAY.format(spread.early()));
-            parts.put(name + "Middle", DAY.format(spread.middle()));
-            parts.put(name + "Late", DAY.format(spread.late()));
+            parts.put(name + "Early", Figures.day(spread.early(), speech));
+            parts.put(name + "Middle", Figures.day(spread.middle(), speech));
+            parts.put(name + "Late", Figures.day(spread.late(), speech));
         } else if (value instanceof Double figure) {
             parts.put(name, figure(name, figure));
             parts.put(name + "Percent", Math.round(100 * figure));
@@ -72,13 +72,13 @@ final class Parts {
         }
     }
 
-    private static String figure(String name, double figure) {
+    private String figure(String name, double figure) {
         if (name.endsWith("Celsius")) {
-            return Math.round(figure) < 0 ? "−" + Math.abs(Math.round(figure)) + " °C" : Math.round(figure) + " °C";
+            return Figures.temperature(figure, speech);
         }
         if (name.endsWith("Millimetres")) {
-            return Math.round(figure) + " mm";
+            return Figures.length(figure, speech);
         }
-        return String.format(Locale.ROOT, "%.1f", figure);
+        return String.format(speech.language().locale(), "%.1f", figure);
     }
 }

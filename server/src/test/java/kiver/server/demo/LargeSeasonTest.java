@@ -19,6 +19,7 @@ import kiver.server.season.ForecastLedger;
 import kiver.server.season.SeasonBoard;
 import kiver.server.space.AssignmentService;
 import kiver.server.space.Placings;
+import kiver.server.wording.Said;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -61,7 +62,7 @@ class LargeSeasonTest {
         assertThat(analyst.all()).isSameAs(before);
         Batch batch = before.get(0).file().batch();
         transaction.executeWithoutResult(status -> {
-            plans.change(null, "Sow later", Map.of(batch.number(), BatchPlan.of(batch).sownOn(batch.sowDay().plusDays(5))));
+            plans.change(null, Said.of("Sow later"), Map.of(batch.number(), BatchPlan.of(batch).sownOn(batch.sowDay().plusDays(5))));
             assertThat(analyst.all().get(0).file().batch().sowDay()).isEqualTo(batch.sowDay().plusDays(5));
             status.setRollbackOnly();
         });
@@ -88,7 +89,7 @@ class LargeSeasonTest {
         assertThat(ledger.lately()).isEmpty();
         Batch batch = analyst.all().get(7).file().batch();
         transaction.executeWithoutResult(status -> plans.change(
-                null, "Sow later", Map.of(batch.number(), BatchPlan.of(batch).sownOn(batch.sowDay().plusDays(20)))));
+                null, Said.of("Sow later"), Map.of(batch.number(), BatchPlan.of(batch).sownOn(batch.sowDay().plusDays(20)))));
         ledger.compare();
         ledger.compare();
         assertThat(ledger.lately()).singleElement().satisfies(noted -> {
@@ -106,10 +107,10 @@ class LargeSeasonTest {
             Thread.sleep(50);
         }
         Placings outcome = assignment.standing().outcome().orElseThrow();
-        assertThat(outcome.placings()).hasSize(24).allSatisfy(placing -> assertThat(placing.reason()).isNotBlank());
+        assertThat(outcome.placings()).hasSize(24).allSatisfy(placing -> assertThat(placing.reason().isEmpty()).isFalse());
         assertThat(outcome.overflowAfter()).isLessThanOrEqualTo(outcome.overflowBefore());
         int changed = assignment.take(null);
         assertThat(changed).isEqualTo((int) outcome.placings().stream().filter(Placings.Placing::changes).count());
-        assertThat(plans.lastWords()).contains("Place the whole season");
+        assertThat(plans.lastWords()).contains(Said.of("Place the whole season"));
     }
 }

@@ -10,6 +10,7 @@ import kiver.core.batch.LossReason;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
+import kiver.server.wording.Wording;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -48,6 +49,6 @@ class ChangeWordsTest {
     @ParameterizedTest(name = "{1}")
     @MethodSource("changes")
     void tellsEveryChange(BatchChange change, String told) {
-        assertThat(words.of(change)).isEqualTo(told);
+        assertThat(new Wording().say(words.of(change))).isEqualTo(told);
     }
 }

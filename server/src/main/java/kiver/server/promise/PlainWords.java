@@ -1,4 +1,4 @@
-package kiver.core.promise;
+package kiver.server.promise;
 
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
@@ -21,7 +21,7 @@ import kiver.core.order.Protection;
  * Reads a question as it is said on the telephone: "400 curly kale, 12 May, Upper terrace, standard module". The order
  * of the parts does not matter, commas may be left out, and one wrong letter in a long word is forgiven.
  */
-public final class PlainWords {
+final class PlainWords {
 
     private static final List<String> MONTHS = List.of(
             "jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");

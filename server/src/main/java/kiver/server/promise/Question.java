@@ -1,4 +1,4 @@
-package kiver.core.promise;
+package kiver.server.promise;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -20,7 +20,7 @@ import kiver.core.order.Protection;
  * @param protection they will stand under, when that was said
  * @param notUnderstood words that meant nothing, in their order
  */
-public record Question(
+record Question(
         OptionalInt plants,
         List<String> varieties,
         Optional<LocalDate> day,
@@ -35,17 +35,20 @@ public record Question(
         notUnderstood = List.copyOf(notUnderstood);
     }
 
-    /** What must still be said before it can be answered, in words. */
-    public List<String> missing() {
-        ArrayList<String> missing = new ArrayList<>();
+    /** What a question may leave unsaid. */
+    public enum Missing { PLANTS, VARIETY, DAY }
+
+    /** What must still be said before it can be answered. */
+    public List<Missing> missing() {
+        List<Missing> missing = new ArrayList<>();
         if (plants.isEmpty()) {
-            missing.add("how many plants");
+            missing.add(Missing.PLANTS);
         }
         if (varieties.isEmpty()) {
-            missing.add("of which crop or variety");
+            missing.add(Missing.VARIETY);
         }
         if (day.isEmpty()) {
-            missing.add("for which day");
+            missing.add(Missing.DAY);
         }
         return List.copyOf(missing);
     }

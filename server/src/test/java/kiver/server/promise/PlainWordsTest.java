@@ -1,4 +1,4 @@
-package kiver.core.promise;
+package kiver.server.promise;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,7 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import kiver.core.order.LeafStage;
 import kiver.core.order.Protection;
-import kiver.core.promise.Vocabulary.Name;
+import kiver.server.promise.Vocabulary.Name;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -67,7 +67,7 @@ class PlainWordsTest {
     @Test
     void saysWhatIsMissingAndWhatItDidNotUnderstand() {
         Question asked = read("zorbs 12 may");
-        assertThat(asked.missing()).containsExactly("how many plants", "of which crop or variety");
+        assertThat(asked.missing()).containsExactly(Question.Missing.PLANTS, Question.Missing.VARIETY);
         assertThat(asked.notUnderstood()).containsExactly("zorbs");
         assertThat(read("").missing()).hasSize(3);
     }

@@ -1,4 +1,4 @@
-package kiver.core.promise;
+package kiver.server.promise;
 
 import java.util.List;
 
@@ -9,7 +9,7 @@ import java.util.List;
  * @param sites of all growers, with the growers' names beside them
  * @param containers of the nursery, the most usual first
  */
-public record Vocabulary(List<Name> varieties, List<Name> sites, List<Name> containers) {
+record Vocabulary(List<Name> varieties, List<Name> sites, List<Name> containers) {
 
     public Vocabulary {
         varieties = List.copyOf(varieties);

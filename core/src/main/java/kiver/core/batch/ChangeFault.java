@@ -1,0 +1,82 @@
+package kiver.core.batch;
+
+import java.time.LocalDate;
+
+/** Why a change cannot be true of a batch. Cells are named by their number in the tray that the change is about. */
+public sealed interface ChangeFault {
+
+    /** A cell is sown already. */
+    record CellSownAlready(int cell) implements ChangeFault {}
+
+    /** A cell is sown with, or set aside for, another batch. */
+    record CellOfAnother(int cell, int batch) implements ChangeFault {}
+
+    /** A cell holds nothing of this batch. */
+    record CellNotSown(int cell) implements ChangeFault {}
+
+    /** No plant lives in a cell. */
+    record NoPlantInCell(int cell) implements ChangeFault {}
+
+    /** The plant of a cell is gone; that would have to be undone first. */
+    record PlantIsGone(int cell, CellCondition condition) implements ChangeFault {}
+
+    /** A place of the tray that plants are potted into is taken. */
+    record PlaceIsTaken(int cell) implements ChangeFault {}
+
+    /** So many plants do not go into so many places. */
+    record PlacesDoNotFit(int plants, int places) implements ChangeFault {}
+
+    /** Plants are potted into another tray than they stand in. */
+    record SameTray() implements ChangeFault {}
+
+    /** A tray holds nothing of this batch. */
+    record TrayHoldsNone() implements ChangeFault {}
+
+    /** No cell was picked. */
+    record NoCellPicked() implements ChangeFault {}
+
+    /** A cell was picked twice. */
+    record CellNamedTwice(int cell) implements ChangeFault {}
+
+    /** A cell was counted twice. */
+    record CellCountedTwice(int cell) implements ChangeFault {}
+
+    /** A cell does not hold so many seedlings. */
+    record TooManySeedlings(int cell, int seedlings, int most) implements ChangeFault {}
+
+    /** Nobody sows so many seeds into a cell. */
+    record SeedsPerCell(int seeds, int most) implements ChangeFault {}
+
+    /** A programme does not take so many days. */
+    record ProgrammeDays(int most) implements ChangeFault {}
+
+    /** A day does not have so many hours. */
+    record HoursOutside(int hours) implements ChangeFault {}
+
+    /** It is said to have happened before the batch was sown. */
+    record BeforeSowing(LocalDate sownOn) implements ChangeFault {}
+
+    /** The batch is not sown yet. */
+    record NotSown() implements ChangeFault {}
+
+    /** No plant lives, so none can be hardened. */
+    record NoneToHarden() implements ChangeFault {}
+
+    /** Its hardening has begun before. */
+    record HardeningBegan(LocalDate began) implements ChangeFault {}
+
+    /** That day of hardening is recorded. */
+    record HardeningRecorded(LocalDate day) implements ChangeFault {}
+
+    /** It is not being hardened off. */
+    record NotHardening() implements ChangeFault {}
+
+    /** The record has no such entry. */
+    record NoSuchEntry(int sequence) implements ChangeFault {}
+
+    /** That entry was undone before. */
+    record UndoneBefore() implements ChangeFault {}
+
+    /** Later changes rest on what is to be undone. */
+    record LaterRestOnIt(ChangeFault first) implements ChangeFault {}
+}
