@@ -152,7 +152,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             </Link>
           )}
           {summary.stage === 'READY' &&
-            [...new Set(summary.promises.map((promise) => promise.order))].map((order) => (
+            [...new Set(summary.promises.filter((promise) => promise.outstanding > 0).map((promise) => promise.order))].map((order) => (
               <Link key={order} className="act act-main" to={`/orders/${order}`}>
                 {say('Release for order {order}', { order })}
               </Link>

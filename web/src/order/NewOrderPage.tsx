@@ -15,6 +15,7 @@ import { LineForm } from './LineForm';
 import { LinesToTake } from './LinesToTake';
 import { SuccessionForm } from './SuccessionForm';
 import { entryOf, sourceFor, wishIn, type Chosen, type LineToTake, type TypedLine } from './typedLine';
+import { altitude } from '../words/quantity';
 import { say } from '../words/say';
 
 /** Chosen as the grower where plants are sown for nobody yet. */
@@ -141,7 +142,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
                 <option value="">{growerId ? say('Choose…') : say('Choose the grower first')}</option>
                 {sites.map((site) => (
                   <option key={site.id} value={site.id}>
-                    {site.name}, {site.altitude} m
+                    {site.name}, {altitude(site.altitude)}
                   </option>
                 ))}
               </Select>

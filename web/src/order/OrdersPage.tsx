@@ -6,6 +6,7 @@ import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
+import { altitude } from '../words/quantity';
 import { say } from '../words/say';
 
 const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.standing === 'CANCELLED';
@@ -53,7 +54,7 @@ function OrderList({ orders }: { orders: OrderView[] }) {
               <Wanted lines={order.lines} />
             </span>
             <span className="text-pencil">
-              {order.grower}, {order.altitude} m
+              {order.grower}, {altitude(order.altitude)}
             </span>
             <span>
               <Standing order={order} />

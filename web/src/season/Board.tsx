@@ -60,7 +60,7 @@ export function Board({
           {scale.mondays
             .filter((_, index) => index % every === 0)
             .map((monday) => (
-              <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${Math.min(scale.at(monday), 93)}%` }}>
+              <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `min(${scale.at(monday)}%, 100% - 4.5rem)` }}>
                 {shortDay(monday)}
               </span>
             ))}

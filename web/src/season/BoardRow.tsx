@@ -53,7 +53,7 @@ export const BoardRow = memo(function BoardRow({
             {batch.number} {batch.variety}
             {batch.pinned && <span className="font-normal text-pencil"> {say('· by hand')}</span>}
           </span>
-          <span className="block truncate text-xs text-pencil">
+          <span className="block truncate text-xs text-pencil" title={`${batch.plants} ${batch.crop.toLowerCase()}, ${forWhom(batch.promises)}`}>
             {batch.plants} {batch.crop.toLowerCase()}, {forWhom(batch.promises)}
           </span>
         </span>

@@ -7,6 +7,7 @@ export const samplePromise = (grower: string, order: number): PromiseView => ({
   order,
   line: 1,
   grower,
+  outstanding: 120,
   plants: 120,
   target: '2027-06-10',
   chance: 0.9,

@@ -5,7 +5,7 @@ import type { SpaceView } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange, useSpace } from '../api/queries';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { addDays, shortDay, toDate } from '../words/days';
+import { daysBetween, addDays, shortDay, toDate } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { AssignAll } from './AssignAll';
 import { say } from '../words/say';
@@ -166,7 +166,7 @@ function Axis({ firstDay }: { firstDay: string }) {
           <span
             key={day}
             className="absolute top-1 whitespace-nowrap"
-            style={{ left: `${Math.min(93, ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100)}%` }}
+            style={{ left: `min(${(daysBetween(firstDay, day) / DAYS_SHOWN) * 100}%, 100% - 4.5rem)` }}
           >
             {shortDay(day)}
           </span>

@@ -60,12 +60,14 @@ export function Evening({ tasks }: { tasks: Task[] }) {
                       },
                     )}
                   </span>
-                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'BROUGHT_IN' })}>
-                    {say('Brought in')}
-                  </button>
-                  <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'COVERED' })}>
-                    {say('Covered')}
-                  </button>
+                  <span className="flex gap-2">
+                    <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'BROUGHT_IN' })}>
+                      {say('Brought in')}
+                    </button>
+                    <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch: task.batch, done: 'COVERED' })}>
+                      {say('Covered')}
+                    </button>
+                  </span>
                 </li>
               ))}
             </ul>

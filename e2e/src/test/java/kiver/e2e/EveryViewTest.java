@@ -23,9 +23,6 @@ class EveryViewTest {
 
     private static Nursery nursery;
 
-    /** A page and what must be seen on it: an error page has another heading. */
-    private record View(String email, String path, String heading) {}
-
     @BeforeAll
     static void start() throws IOException, InterruptedException {
         nursery = Nursery.demo();
@@ -39,30 +36,8 @@ class EveryViewTest {
 
     @TestFactory
     List<DynamicTest> views() {
-        List<View> views = List.of(
-                new View("", "/", "Kiver"),
-                new View(Nursery.PROPAGATOR, "/", "The round"),
-                new View(Nursery.PROPAGATOR, "/orders", "Orders"),
-                new View(Nursery.PROPAGATOR, "/orders/new", "Take an order"),
-                new View(Nursery.PROPAGATOR, "/orders/109", ""),
-                new View(Nursery.PROPAGATOR, "/batches", "Batches"),
-                new View(Nursery.HAND, "/batches/242", ""),
-                new View(Nursery.HAND, "/batches/262", ""),
-                new View(Nursery.HAND, "/trays/1001", "Tray T1001"),
-                new View(Nursery.HAND, "/season", "Season"),
-                new View(Nursery.PROPAGATOR, "/space", "Space through time"),
-                new View(Nursery.HAND, "/seed", "Seed"),
-                new View(Nursery.PROPAGATOR, "/weather", "Weather"),
-                new View(Nursery.HAND, "/sites/3", ""),
-                new View(Nursery.HAND, "/crops/lettuce", "Lettuce"),
-                new View(Nursery.HAND, "/season/wall", ""),
-                new View(Nursery.PROPAGATOR, "/season/reschedule", "Reschedule"),
-                new View(Nursery.PROPAGATOR, "/nursery", "The nursery"),
-                new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
-                new View(Nursery.HAND, "/account", "Pell Oskway"),
-                new View(Nursery.GROWER, "/", "Your plants"));
         List<DynamicTest> tests = new ArrayList<>();
-        for (View view : views) {
+        for (View view : View.ALL) {
             tests.add(DynamicTest.dynamicTest("desk " + view, () -> look(screen(view.email(), false), view)));
             tests.add(DynamicTest.dynamicTest("phone " + view, () -> look(screen(view.email(), true), view)));
         }

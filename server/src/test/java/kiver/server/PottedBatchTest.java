@@ -129,6 +129,38 @@ class PottedBatchTest {
                 .andExpect(jsonPath("$.living[0].container").value("pot-9"));
     }
 
+    /** A batch of which a part was potted: what still stands in plugs was not asked for in plugs. */
+    @Test
+    @Order(5)
+    void onlyWhatWasPottedGoesWhereAPartWas() throws Exception {
+        String answer = nursery.post(nursery.propagator, "/api/orders",
+                        nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish(20).replace(TARGET.toString(), clock.today().plusDays(75).toString()) + "}"))
+                .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
+        int order = JsonPath.<Integer>read(answer, "$.number");
+        int batch = nursery.batchOf(order);
+        nursery.post(nursery.propagator, "/api/season/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\"")).andExpect(status().isOk());
+        BatchFile file = batches.file(batch);
+        int tray = database.queryForObject("select number from tray where id = ?", Integer.class, file.runs().get(0).tray().number());
+        int cells = file.batch().cells();
+        record(batch, "sowings", """
+                "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1"""
+                .formatted(tray, cells, file.batch().lotId()));
+        clock.showDay(clock.today().plusDays(12));
+        record(batch, "counts", """
+                "tray":%d,"cells":[%s],"complete":true""".formatted(tray, IntStream.rangeClosed(1, cells)
+                .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","))));
+        clock.showDay(clock.today().plusDays(25));
+        record(batch, "pottings", """
+                "tray":%d,"container":"pot-9","plants":%d""".formatted(tray, 15));
+        record(batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"");
+        nursery.post(nursery.hand, "/api/batches/" + batch + "/hardening-ends", "{\"requestId\":\"" + UUID.randomUUID() + "\"}")
+                .andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].ready").value(15))
+                .andExpect(jsonPath("$.picks[0].picks[*].plants").value(15));
+        nursery.get(nursery.hand, "/api/batches/" + batch).andExpect(jsonPath("$.summary.promises[0].outstanding").value(20));
+    }
+
     private List<String> suggestions(Object overflow) {
         try {
             return JsonPath.read(nursery.get(nursery.propagator, "/api/space/suggestions?place=" + JsonPath.read(overflow, "$.placeId")

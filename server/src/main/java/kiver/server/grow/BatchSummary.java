@@ -3,6 +3,7 @@ package kiver.server.grow;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import kiver.core.batch.Balance;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
@@ -40,8 +41,13 @@ public record BatchSummary(
         List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
         int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, @Nullable Said problem) {
 
-    /** Plants promised for a line of an order, and the chance that it gets them whole and in time. */
-    public record PromiseView(int order, int line, String grower, int plants, LocalDate target, double chance) {}
+    /**
+     * Plants promised for a line of an order.
+     *
+     * @param outstanding of them that have not gone and are still waited for
+     * @param chance that the line gets them whole and in time
+     */
+    public record PromiseView(int order, int line, String grower, int plants, int outstanding, LocalDate target, double chance) {}
 
     static BatchSummary of(BatchAnalysis batch, Season season, List<Integer> trays, LocalDate today) {
         var planned = batch.file().batch();
@@ -61,9 +67,12 @@ public record BatchSummary(
 
     /** What was promised of a batch. */
     public static List<PromiseView> promises(BatchAnalysis batch) {
+        Map<Long, Integer> released = batch.file().releasedByLine();
         return batch.file().promises().stream()
                 .map(each -> new PromiseView(
-                        each.orderNumber(), each.position(), each.grower(), each.plants(), each.target(),
+                        each.orderNumber(), each.position(), each.grower(), each.plants(),
+                        released.getOrDefault(each.lineId(), 0) < each.accepted() ? each.plants() - released.getOrDefault(each.lineId(), 0) : 0,
+                        each.target(),
                         batch.chanceFor(each.lineId())))
                 .toList();
     }

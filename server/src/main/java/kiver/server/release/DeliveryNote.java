@@ -53,7 +53,7 @@ class DeliveryNote {
     }
 
     /** Plants of one sowing in one tray. */
-    private record Origin(int plants, String tray, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium) {}
+    private record Origin(int plants, String tray, String container, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium) {}
 
     byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
         Map<Long, List<Origin>> origins = origins(release);
@@ -100,9 +100,11 @@ class DeliveryNote {
         for (Origin origin : origins) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10,
-                    say(Said.of("{plants} from tray {tray}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
+                    say(Said.of("{plants} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
                                     + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
                             .with("plants", origin.plants()).with("tray", origin.tray())
+                            .when("other", !origin.container().equals(line.container()))
+                            .with("container", crops.container(origin.container()).name())
                             .when("potted", !origin.sownIn().equals(origin.tray())).with("sownIn", origin.sownIn())
                             .with("batch", origin.batch()).with("sown", new WholeDay(origin.sown()))
                             .with("lot", origin.lot().code()).with("supplier", origin.lot().supplier())
@@ -151,7 +153,7 @@ class DeliveryNote {
             SeedLot lot = seeds.lot(sowing.sown().lot());
             TrayId sownIn = sowing.sown().run().tray();
             lines.add(new Origin(
-                    file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(sownIn).code(),
+                    file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(part.tray()).container(), trays.tray(sownIn).code(),
                     file.batch().number(), sowing.day(), lot, sowing.sown().medium()));
         });
         return lines;

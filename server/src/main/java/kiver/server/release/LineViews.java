@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
 import kiver.core.release.ReadyTray;
+import kiver.core.tray.TrayId;
 import kiver.server.batch.Promised;
 import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
@@ -22,6 +23,7 @@ final class LineViews {
 
     private final Function<BatchAnalysis, BatchSummary> summarising;
     private final CropBook crops;
+    private final Function<TrayId, String> containerOf;
     private final Map<Long, List<Supply>> supplies;
     private final Map<Long, Integer> released;
 
@@ -38,7 +40,8 @@ final class LineViews {
         }
     }
 
-    LineViews(List<BatchAnalysis> all, Function<BatchAnalysis, BatchSummary> summarising, CropBook crops) {
+    LineViews(List<BatchAnalysis> all, Function<BatchAnalysis, BatchSummary> summarising, CropBook crops, Function<TrayId, String> containerOf) {
+        this.containerOf = containerOf;
         this.summarising = summarising;
         this.crops = crops;
         supplies = all.stream()
@@ -53,7 +56,7 @@ final class LineViews {
         int gone = released.getOrDefault(line.id(), 0);
         int ready = Math.min(
                 line.plants() - gone,
-                ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), Set.of()).stream()
+                ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), Set.of(), containerOf).stream()
                         .mapToInt(ReadyTray::plants)
                         .sum());
         return new OrderView.LineView(

@@ -18,6 +18,7 @@ import kiver.server.order.OrderChange;
 import kiver.server.order.OrderedLine;
 import kiver.server.problem.NotFound;
 import kiver.server.release.OrderView.Standing;
+import kiver.server.tray.TrayBook;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
@@ -30,9 +31,11 @@ class OrderViews {
     private final BatchViews batches;
     private final ReleaseService releases;
     private final CropBook crops;
+    private final TrayBook trays;
 
     OrderViews(
-            OrderBook orders, BatchAnalyst analyst, BatchViews batches, ReleaseService releases, CropBook crops) {
+            OrderBook orders, BatchAnalyst analyst, BatchViews batches, ReleaseService releases, CropBook crops, TrayBook trays) {
+        this.trays = trays;
         this.orders = orders;
         this.analyst = analyst;
         this.batches = batches;
@@ -80,7 +83,7 @@ class OrderViews {
                 .filter(batch -> batch.file().promises().stream().anyMatch(promise -> wanted.contains(promise.lineId())))
                 .toList();
         List<Release> made = releases.releases(all.stream().map(BatchAnalysis::file).toList());
-        LineViews lines = new LineViews(all, batches.summarising(), crops);
+        LineViews lines = new LineViews(all, batches.summarising(), crops, trays.containers());
         Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
         Map<Long, List<OrderChange>> changes = orders.changes();
         return shown.stream()

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
 import kiver.core.growth.DateSpread;
@@ -29,20 +31,23 @@ final class ReadyPlants {
      * @param lineId of the line, in the database
      * @param all batches
      * @param taken cells that go with another line of the same release
+     * @param containerOf the code of a tray's container
      */
-    static List<ReadyTray> forLine(long lineId, List<BatchAnalysis> all, Set<Cell> taken) {
+    static List<ReadyTray> forLine(
+            long lineId, List<BatchAnalysis> all, Set<Cell> taken, Function<TrayId, String> containerOf) {
         List<ReadyTray> ready = new ArrayList<>();
         all.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
                 .filter(batch -> batch.file().promises().stream().anyMatch(promise -> promise.lineId() == lineId))
-                .forEach(batch -> ready.addAll(ofBatch(lineId, batch, taken)));
+                .forEach(batch -> ready.addAll(ofBatch(lineId, batch, taken, containerOf)));
         return ready;
     }
 
-    private static List<ReadyTray> ofBatch(long lineId, BatchAnalysis batch, Set<Cell> taken) {
+    private static List<ReadyTray> ofBatch(
+            long lineId, BatchAnalysis batch, Set<Cell> taken, Function<TrayId, String> containerOf) {
         BatchFile file = batch.file();
         List<ReadyTray> trays = new ArrayList<>();
-        file.state().trays().forEach(tray -> trays.addAll(ofTray(batch, tray, taken)));
+        farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, taken)));
         int alive = trays.stream().mapToInt(ReadyTray::plants).sum();
         Map<Long, Integer> released = file.releasedByLine();
         int own = 0;
@@ -56,6 +61,26 @@ final class ReadyPlants {
             }
         }
         return atMost(Math.max(own, alive - others), trays);
+    }
+
+    /**
+     * The trays of a batch that hold what goes out. Where a part of it was potted on, the plants still in what they were
+     * sown in are not what was asked for; where none was, they go out as they are.
+     */
+    private static List<TrayId> farthest(BatchFile file, Function<TrayId, String> containerOf) {
+        List<String> path = file.batch().containerCodes();
+        List<TrayId> trays = file.state().trays().stream()
+                .filter(tray -> !file.state().cellsIn(tray, CellCondition.ALIVE).isEmpty())
+                .toList();
+        if (path.size() == 1) {
+            return trays;
+        }
+        ToIntFunction<TrayId> step = tray -> {
+            int at = path.indexOf(containerOf.apply(tray));
+            return at < 0 ? path.size() : at;
+        };
+        int most = trays.stream().mapToInt(step).max().orElse(0);
+        return trays.stream().filter(tray -> step.applyAsInt(tray) >= Math.min(most, path.size() - 1)).toList();
     }
 
     /** The first whole trays that hold no more than so many plants, and a part of the next. */

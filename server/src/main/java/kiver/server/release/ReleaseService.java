@@ -97,7 +97,7 @@ public class ReleaseService {
         if (missing < 1) {
             return List.of();
         }
-        return Allocation.propose(missing, ReadyPlants.forLine(line.id(), all, Set.of()));
+        return Allocation.propose(missing, ReadyPlants.forLine(line.id(), all, Set.of(), trays.containers()));
     }
 
     /** Plants to let go with one line. */
@@ -126,7 +126,7 @@ public class ReleaseService {
             int number = releases.insert(order.id(), today);
             for (Parting parting : partings) {
                 OrderedLine line = order.line(parting.line());
-                List<ReadyTray> ready = ReadyPlants.forLine(line.id(), all, taken);
+                List<ReadyTray> ready = ReadyPlants.forLine(line.id(), all, taken, trays.containers());
                 requireToBeHad(line, parting.plants(), released.getOrDefault(line.id(), 0), ready);
                 for (Pick pick : Allocation.propose(parting.plants(), ready)) {
                     pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));

@@ -143,7 +143,7 @@ class Rescheduler {
     }
 
     private Optional<RescheduleOption> timedAnew(BatchAnalysis batch, LocalDate target) {
-        Batch moved = withTarget(batch.file().batch(), target);
+        Batch moved = batch.file().batch().wantedOn(target);
         BatchAnalysis there = board.tried(batch, BatchPlan.of(moved), target);
         return board.windowFor(there, target).map(window -> new RescheduleOption(
                 RescheduleKind.SOW_AGAIN_TIMED, Said.of("Sow it on {day} instead of {before}.").with("day", window.best())
@@ -315,9 +315,5 @@ class Rescheduler {
             throw new Refusal(field, Said.of("This choice is not whole; look at the options again."));
         }
         return value;
-    }
-
-    private static Batch withTarget(Batch batch, LocalDate target) {
-        return BatchPlan.of(batch).applied(batch, target);
     }
 }

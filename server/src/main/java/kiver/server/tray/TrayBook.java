@@ -1,7 +1,11 @@
 package kiver.server.tray;
 
+import java.util.HashMap;
+
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import kiver.core.tray.TrayId;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
@@ -33,6 +37,17 @@ public class TrayBook {
     /** All trays. */
     public List<Tray> all() {
         return mapper.all();
+    }
+
+    /** The code of each tray's container; all are looked up at once, and only when one is asked for. */
+    public Function<TrayId, String> containers() {
+        Map<Long, String> known = new HashMap<>();
+        return tray -> {
+            if (known.isEmpty()) {
+                mapper.all().forEach(each -> known.put(each.id(), each.container()));
+            }
+            return known.getOrDefault(tray.number(), "");
+        };
     }
 
     /** A new tray with the next number. */

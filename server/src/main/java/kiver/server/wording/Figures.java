@@ -8,6 +8,8 @@ import java.time.format.DateTimeFormatter;
 final class Figures {
 
     private static final double MILLIMETRES_IN_INCH = 25.4;
+    /** Longer than this, an inch is not parted into eighths any more. */
+    private static final double FINEST_INCHES = 6;
     private static final String[] EIGHTHS = {"", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"};
 
     private Figures() {}
@@ -41,6 +43,9 @@ final class Figures {
     static String length(double millimetres, Speech speech) {
         if (speech.length() == Speech.LengthUnit.MILLIMETRES) {
             return millimetres < 100 ? Math.round(millimetres) + " mm" : Math.round(millimetres / 10) + " cm";
+        }
+        if (millimetres > FINEST_INCHES * MILLIMETRES_IN_INCH) {
+            return Math.round(millimetres / MILLIMETRES_IN_INCH) + " in";
         }
         long eighths = Math.max(millimetres > 0 ? 1 : 0, Math.round(millimetres / MILLIMETRES_IN_INCH * 8));
         String part = EIGHTHS[(int) (eighths % 8)];

@@ -1,0 +1,187 @@
+package kiver.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+
+/**
+ * Every page in the stretched language, in which each message is bracketed: a word outside of brackets is in no catalogue,
+ * and what was cut off would be cut off in a longer language, too. And every page in American English with its units.
+ */
+class SpokenToTest {
+
+    private static final String STRETCHED = """
+            {"language":"STRETCHED","temperature":"CELSIUS","length":"MILLIMETRES","volume":"LITRES","mass":"GRAMS"}""";
+    private static final String AMERICAN = """
+            {"language":"AMERICAN","temperature":"FAHRENHEIT","length":"INCHES","volume":"GALLONS","mass":"OUNCES"}""";
+
+    private static final Map<String, Screen> SCREENS = new HashMap<>();
+
+    private static Nursery nursery;
+
+    @BeforeAll
+    static void start() throws IOException, InterruptedException {
+        nursery = Nursery.demo();
+    }
+
+    @AfterAll
+    static void stop() throws IOException, InterruptedException {
+        SCREENS.values().forEach(Screen::close);
+        nursery.close();
+    }
+
+    @TestFactory
+    List<DynamicTest> everyPage() {
+        List<DynamicTest> tests = new ArrayList<>();
+        List<View> signedIn = View.ALL.stream().filter(view -> !view.email().isEmpty()).toList();
+        for (View view : signedIn) {
+            tests.add(DynamicTest.dynamicTest("stretched " + view, () -> lookStretched(view)));
+        }
+        tests.add(DynamicTest.dynamicTest("stretched, what opens over a page", SpokenToTest::lookAtSheets));
+        // What files hold stays in their own units, and says so.
+        signedIn.stream().filter(view -> !view.path().equals("/nursery/crops") && !view.path().startsWith("/crops")
+                && !view.path().equals("/account")).forEach(view ->
+                tests.add(DynamicTest.dynamicTest("American " + view, () -> lookAmerican(view))));
+        return tests;
+    }
+
+    private static void lookStretched(View view) {
+        Screen screen = screen(view.email(), STRETCHED);
+        open(screen, view.path());
+        requireStretched(screen);
+        screen.requireNoSidewaysScroll();
+        screen.page().setViewportSize(390, 844);
+        assertThat((List<?>) screen.page().evaluate(CUT_OFF)).as("cut off on a phone on " + view.path()).isEmpty();
+        screen.requireNoSidewaysScroll();
+        screen.page().setViewportSize(1280, 800);
+    }
+
+    private static void lookAtSheets() {
+        Screen screen = screen(Nursery.PROPAGATOR, STRETCHED);
+        open(screen, "/orders/new");
+        Page page = screen.page();
+        page.keyboard().press("?");
+        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.HEADING).first().waitFor();
+        requireStretched(screen);
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.DIALOG).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        page.keyboard().press("p");
+        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.TEXTBOX).fill("400 curly kale, 12 June");
+        page.getByRole(AriaRole.DIALOG).locator("section").first().waitFor();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        requireStretched(screen);
+    }
+
+    private static void lookAmerican(View view) {
+        Screen screen = screen(view.email(), AMERICAN);
+        open(screen, view.path());
+        Object metric = screen.page().evaluate("""
+                () => {
+                  // What a container is called is the nursery's own, and a station's file is always in °C.
+                  const text = document.querySelector('main').innerText.replace(/pots of \\d+ cm/g, '').replace(/in °C/, '');
+                  return [...text.matchAll(/[^\\n]{0,30}(°C|\\d (?:mm|cm|mL|L|g|K|m)\\b)[^\\n]{0,20}/g)].map((found) => found[0]);
+                }""");
+        assertThat((List<?>) metric).as("metric on " + view.path()).isEmpty();
+    }
+
+    private static void open(Screen screen, String path) {
+        screen.page().navigate(path);
+        screen.page().waitForLoadState(LoadState.NETWORKIDLE);
+        screen.page().getByRole(AriaRole.HEADING).first().waitFor();
+    }
+
+    private static void requireStretched(Screen screen) {
+        Page page = screen.page();
+        assertThat((List<?>) page.evaluate(BARE_WORDS)).as("words in no catalogue on " + page.url()).isEmpty();
+        assertThat((List<?>) page.evaluate(CUT_OFF)).as("cut off on " + page.url()).isEmpty();
+    }
+
+    /** Each person signs in once, and says how they want to be spoken to. */
+    private static Screen screen(String email, String speech) {
+        Screen screen = SCREENS.computeIfAbsent(email + speech, each -> Screen.desk(nursery).signIn(email));
+        screen.page().evaluate("""
+                async (speech) => {
+                  const token = decodeURIComponent(document.cookie.split('; ').find((each) => each.startsWith('XSRF-TOKEN=')).slice(11));
+                  const answer = await fetch('/api/session/speech', {
+                    method: 'PUT', body: speech, headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                  });
+                  if (!answer.ok) throw new Error(await answer.text());
+                  localStorage.setItem('kiver.speech', speech);
+                }""", speech);
+        return screen;
+    }
+
+    /**
+     * Words outside of all brackets that are no names of this nursery's things. Brackets are counted through the page, for a
+     * message may hold more than one element.
+     */
+    private static final String BARE_WORDS = """
+            async () => {
+              const get = async (path) => { const answer = await fetch(path); return answer.ok ? answer.json() : {}; };
+              const names = new Set(['Kiver']);
+              const gather = (value) => {
+                if (typeof value === 'string') names.add(value.trim());
+                else if (value && typeof value === 'object') Object.values(value).forEach(gather);
+              };
+              const choices = await get('/api/choices');
+              gather([choices.growers, choices.sites, choices.crops, choices.varieties, choices.containers, choices.lots, choices.places]);
+              gather(await get('/api/session'));
+              for (const sheet of ['crops', 'containers', 'varieties', 'places', 'sites', 'lots', 'rates']) {
+                const { rows = [], columns = [] } = await get('/api/sheets/' + sheet);
+                gather(rows);
+                gather(columns.map((column) => [column.name, column.choices]));
+              }
+              gather((await get('/api/orders?withDone=true')).map?.((order) => [order.grower, order.site, order.lines.map((line) => [line.variety, line.crop, line.container])]));
+              (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
+              ['Pell Oskway', 'Pell', 'Maro', 'Ansa', 'Nursery hands', 'Sowing mix, fine'].forEach((each) => names.add(each));
+              const phrases = [...names].filter((name) => /[A-Za-z]{2}/.test(name)).sort((one, other) => other.length - one.length);
+              const escape = (text) => text.replace(/[.*+?^${}()|[\\]\\\\]/g, '\\\\$&');
+              const known = new RegExp(phrases.map(escape).join('|'), 'gi');
+              const outside = (text, depth = 0) => {
+                let bare = '';
+                for (const letter of text) {
+                  if (letter === '⟦') { depth++; bare += ' '; } else if (letter === '⟧') depth--; else if (depth === 0) bare += letter;
+                }
+                return { bare, depth };
+              };
+              const words = (text) => text.replace(known, ' ').replace(/\\S*\\d\\S*|°[CF]|\\b(mm|cm|mL|in)\\b|\\S+@\\S+|https?:\\S+/g, ' ').match(/[A-Za-zÀ-ž]{2,}/g) ?? [];
+              const found = [];
+              let depth = 0;
+              const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+              for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+                if (node.parentElement.closest('script, style, noscript')) continue;
+                const read = outside(node.textContent, depth);
+                depth = read.depth;
+                const bare = words(read.bare);
+                if (bare.length > 0) found.push(bare.join(' ') + '  <' + node.parentElement.tagName + ': ' + node.textContent.slice(0, 80) + '>');
+              }
+              for (const element of document.body.querySelectorAll('[aria-label], [title], [placeholder], [alt]')) {
+                for (const name of ['aria-label', 'title', 'placeholder', 'alt']) {
+                  const bare = words(outside(element.getAttribute(name) ?? '').bare);
+                  if (bare.length > 0) found.push(bare.join(' ') + '  <' + name + ': ' + element.getAttribute(name).slice(0, 80) + '>');
+                }
+              }
+              return [...new Set(found)].slice(0, 30);
+            }""";
+
+    /** Elements whose words do not fit into them, unless the whole of it can be read in another way. */
+    private static final String CUT_OFF = """
+            () => [...document.body.querySelectorAll('*')]
+              .filter((element) => element.clientWidth > 2 && element.scrollWidth > element.clientWidth + 1 && element.innerText?.trim())
+              .filter((element) => ['hidden', 'clip'].includes(getComputedStyle(element).overflowX) || element.matches('button, .act'))
+              .filter((element) => !element.title && !element.closest('.sr-only, select'))
+              .map((element) => element.tagName + '.' + element.className + ': ' + element.innerText.slice(0, 80))
+              .slice(0, 20)""";
+}

@@ -1,0 +1,36 @@
+package kiver.e2e;
+
+import java.util.List;
+
+/**
+ * A page of the demonstration.
+ *
+ * @param email who looks at it; empty for somebody who has not signed in
+ * @param path of its address
+ * @param heading that must be seen on it: an error page has another
+ */
+record View(String email, String path, String heading) {
+
+    static final List<View> ALL = List.of(
+            new View("", "/", "Kiver"),
+            new View(Nursery.PROPAGATOR, "/", "The round"),
+            new View(Nursery.PROPAGATOR, "/orders", "Orders"),
+            new View(Nursery.PROPAGATOR, "/orders/new", "Take an order"),
+            new View(Nursery.PROPAGATOR, "/orders/109", ""),
+            new View(Nursery.PROPAGATOR, "/batches", "Batches"),
+            new View(Nursery.HAND, "/batches/242", ""),
+            new View(Nursery.HAND, "/batches/262", ""),
+            new View(Nursery.HAND, "/trays/1001", "Tray T1001"),
+            new View(Nursery.HAND, "/season", "Season"),
+            new View(Nursery.PROPAGATOR, "/space", "Space through time"),
+            new View(Nursery.HAND, "/seed", "Seed"),
+            new View(Nursery.PROPAGATOR, "/weather", "Weather"),
+            new View(Nursery.HAND, "/sites/3", ""),
+            new View(Nursery.HAND, "/crops/lettuce", "Lettuce"),
+            new View(Nursery.HAND, "/season/wall", ""),
+            new View(Nursery.PROPAGATOR, "/season/reschedule", "Reschedule"),
+            new View(Nursery.PROPAGATOR, "/nursery", "The nursery"),
+            new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
+            new View(Nursery.HAND, "/account", "Pell Oskway"),
+            new View(Nursery.GROWER, "/", "Your plants"));
+}
