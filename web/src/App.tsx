@@ -5,6 +5,7 @@ import { FirstRun } from './account/FirstRun';
 import { SignIn } from './account/SignIn';
 import { useSession } from './api/queries';
 import { outbox } from './bench/useOutbox';
+import { BuyInPage } from './order/BuyInPage';
 import { BatchPage } from './batch/BatchPage';
 import { BatchesPage } from './batch/BatchesPage';
 import { CropPage } from './crop/CropPage';
@@ -70,7 +71,8 @@ export function App() {
         {propagator && <Route path="/nursery/:name" element={<SheetPage />} />}
         {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
         <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
-        <Route path="/batches" element={<BatchesPage />} />
+        <Route path="/batches" element={<BatchesPage mayPlan={propagator} />} />
+        {propagator && <Route path="/batches/buy" element={<BuyInPage today={session.data.today} />} />}
         <Route path="/batches/:number" element={<BatchPage today={session.data.today} mayPlan={propagator} />} />
         <Route path="/account" element={<AccountPage session={session.data} />} />
         <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />

@@ -10,8 +10,20 @@ const PARTS = [
 ] as const;
 
 /** Sown cells as one bar that is always fully accounted for. */
-export function BalanceBar({ balance, needed, promised }: { balance: Balance; needed: number; promised: boolean }) {
+export function BalanceBar({
+  balance,
+  needed,
+  promised,
+  boughtIn = false,
+}: {
+  balance: Balance;
+  needed: number;
+  promised: boolean;
+  /** Whether plants came in its cells rather than seed. */
+  boughtIn?: boolean;
+}) {
   const parts = PARTS.filter((part) => balance[part.key] > 0);
+  const account = { sown: balance.sown, parts: parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ') };
   return (
     <>
       <div className="flex h-7 gap-0.5" aria-hidden>
@@ -22,7 +34,7 @@ export function BalanceBar({ balance, needed, promised }: { balance: Balance; ne
         ))}
       </div>
       <p className="mt-2">
-        {say('{sown} sown = {parts}', { sown: balance.sown, parts: parts.map((part) => `${balance[part.key]} ${part.name}`).join(' + ') })}
+        {boughtIn ? say('{sown} brought in = {parts}', account) : say('{sown} sown = {parts}', account)}
         <span className="text-pencil">
           {say('; {needed} plants {either, select, true {promised} other {planned}}', { needed, either: String(Boolean(promised)) })}
         </span>

@@ -74,7 +74,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           {summary.balance.sown > 0 && (
             <section aria-label={say('Account')} className="board p-4">
               <h2 className="mb-2">{say('Its account, in cells')}</h2>
-              <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} />
+              <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} boughtIn={summary.boughtIn} />
               {view.countsSeedlings && (
                 <p className="text-sm text-pencil">
                   {say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', {
@@ -111,12 +111,25 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             </dd>
             <dt className="text-pencil">{say('Containers')}</dt>
             <dd>{view.containers.length > 1 ? containersAhead(view) : view.container}</dd>
-            <dt className="text-pencil">{say('Seed')}</dt>
+            <dt className="text-pencil">{view.boughtIn ? say('Raised by') : say('Seed')}</dt>
             <dd>
-              {say('lot {lot}, {supplier}, {seedsPerCell} a cell', { lot: view.lot, supplier: view.supplier, seedsPerCell: view.seedsPerCell })}
+              {view.boughtIn
+                ? say('{supplier}, {lot}, {leaves} true leaves on arrival{more}', {
+                    supplier: view.supplier,
+                    lot: view.lot,
+                    leaves: figures(view.boughtIn.leaves, Number.isInteger(view.boughtIn.leaves) ? 0 : 1),
+                    more: view.boughtIn.price == null ? '' : say(', {price} each', { price: figures(view.boughtIn.price, 2) }),
+                  })
+                : say('lot {lot}, {supplier}, {seedsPerCell} a cell', { lot: view.lot, supplier: view.supplier, seedsPerCell: view.seedsPerCell })}
             </dd>
             <dt className="text-pencil">{say('Stands in')}</dt>
-            <dd>{summary.stage === 'PLANNED' ? say('{emergencePlace}, once sown', { emergencePlace: view.emergencePlace }) : summary.place}</dd>
+            <dd>
+              {summary.stage === 'PLANNED'
+                ? view.boughtIn
+                  ? say('{emergencePlace}, once they come', { emergencePlace: view.emergencePlace })
+                  : say('{emergencePlace}, once sown', { emergencePlace: view.emergencePlace })
+                : summary.place}
+            </dd>
           </dl>
           {summary.problem && (
             <p role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">
@@ -126,10 +139,16 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           {summary.traysToSow > 0 && (
             <>
               <p className="border-l-4 border-ochre bg-ochre-wash p-3">
-                <strong>{say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })}</strong>
+                <strong>
+                  {view.boughtIn
+                    ? say('Part has come, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })
+                    : say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })}
+                </strong>
               </p>
               <Link className="act act-main" to={`/trays/${view.toSow[0]?.tray}`}>
-                {say('Sow tray T{tray} next', { tray: view.toSow[0]?.tray })}
+                {view.boughtIn
+                  ? say('Take in tray T{tray} next', { tray: view.toSow[0]?.tray })
+                  : say('Sow tray T{tray} next', { tray: view.toSow[0]?.tray })}
               </Link>
             </>
           )}
@@ -143,7 +162,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           )}
           {summary.stage === 'PLANNED' && (
             <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>
-              {say('Sow {cells} cells', { cells: view.cells })}
+              {view.boughtIn ? say('Take in {cells} plants', { cells: view.cells }) : say('Sow {cells} cells', { cells: view.cells })}
             </Link>
           )}
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING') && (
@@ -192,6 +211,7 @@ function StageWords({ view }: { view: BatchView }) {
   const { summary } = view;
   switch (summary.stage) {
     case 'PLANNED':
+      if (summary.boughtIn) return <>{say('to arrive on {plannedSowDay}', { plannedSowDay: dayWords(view.plannedSowDay) })}</>;
       return (
         <>
           {say('to be sown on {plannedSowDay}{more}', {
@@ -212,20 +232,26 @@ function StageWords({ view }: { view: BatchView }) {
     case 'READY':
       return <>{say('ready since {middle}', { middle: dayWords(summary.ready?.middle ?? view.plannedSowDay) })}</>;
     default:
-      return <>{say('sown {sowDay}', { sowDay: dayWords(summary.sowDay) })}</>;
+      return (
+        <>
+          {summary.boughtIn ? say('came {sowDay}', { sowDay: dayWords(summary.sowDay) }) : say('sown {sowDay}', { sowDay: dayWords(summary.sowDay) })}
+        </>
+      );
   }
+}
+
+/** What a batch begins with. */
+function beginning(summary: BatchView['summary']): string {
+  if (summary.boughtIn) return summary.stage === 'PLANNED' ? say('To arrive') : say('Arrived');
+  return summary.stage === 'PLANNED' ? say('To be sown') : say('Sown');
 }
 
 function rows(view: BatchView): PathRow[] {
   const { summary } = view;
   const day = (date: string) => ({ early: date, middle: date, late: date, certain: true });
   return [
-    {
-      name: summary.stage === 'PLANNED' ? say('To be sown') : say('Sown'),
-      stage: summary.stage === 'PLANNED' ? 'PLANNED' : 'SOWN',
-      spread: day(summary.sowDay),
-    },
-    { name: say('Up'), stage: 'EMERGING', spread: view.emerged },
+    { name: beginning(summary), stage: summary.stage === 'PLANNED' ? 'PLANNED' : 'SOWN', spread: day(summary.sowDay) },
+    ...(summary.boughtIn ? [] : [{ name: say('Up'), stage: 'EMERGING' as const, spread: view.emerged }]),
     ...(summary.stage === 'HARDENING_OFF' || summary.stage === 'READY'
       ? [
           {

@@ -12,7 +12,7 @@ import { say } from '../words/say';
 const PATH: Stage[] = ['PLANNED', 'SOWN', 'EMERGING', 'GROWING_ON', 'HARDENING_OFF', 'READY', 'RELEASED', 'FAILED'];
 
 /** Every batch, by where it is on its path. */
-export function BatchesPage() {
+export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
   const [search, setSearch] = useState('');
   const [withGone, setWithGone] = useState(false);
   const batches = useBatches(withGone);
@@ -40,6 +40,11 @@ export function BatchesPage() {
           <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => setWithGone(event.target.checked)} />
           {say('with those released')}
         </label>
+        {mayPlan && (
+          <Link to="/batches/buy" className="act ml-auto">
+            {say('Buy plants in')}
+          </Link>
+        )}
       </div>
       {shown.length === 0 && <Nothing>{say('No batch fits. Look for fewer words, or take an order first.')}</Nothing>}
       {PATH.map((stage) => {
@@ -78,7 +83,11 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
         </span>
         <span>{batch.place}</span>
         <span className="text-pencil">
-          {batch.stage === 'PLANNED' ? say('sow {sowDay}', { sowDay: dayWords(batch.sowDay) }) : cellsWords(batch)}
+          {batch.stage === 'PLANNED'
+            ? batch.boughtIn
+              ? say('to arrive {sowDay}', { sowDay: dayWords(batch.sowDay) })
+              : say('sow {sowDay}', { sowDay: dayWords(batch.sowDay) })
+            : cellsWords(batch)}
           {watched && (batch.verdict === 'LATE' || batch.verdict === 'FAILING') && (
             <strong className="ml-2 text-brick">{VERDICT_WORDS[batch.verdict].toLowerCase()}</strong>
           )}
@@ -112,5 +121,7 @@ function cellsWords(batch: BatchSummary): string {
   if (batch.stage === 'RELEASED') return say('{released} released', { released: balance.released });
   if (batch.traysToSow > 0) return say('part sown, {traysToSow} to go', { traysToSow: batch.traysToSow });
   if (balance.waiting > 0) return say('{alive} of {sown} cells up', { alive: balance.alive, sown: balance.sown });
-  return say('{alive} alive of {sown} sown', { alive: balance.alive, sown: balance.sown });
+  return batch.boughtIn
+    ? say('{alive} alive of {sown} brought in', { alive: balance.alive, sown: balance.sown })
+    : say('{alive} alive of {sown} sown', { alive: balance.alive, sown: balance.sown });
 }

@@ -69,7 +69,12 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
                 })}{' '}
                 <span className="text-pencil">
                   {say('{what}{more}{what2}ready {ready}{more2}', {
-                    what: batch.stage === 'PLANNED' ? say('sow on {sowDay}; ', { sowDay: dayWords(batch.sowDay) }) : '',
+                    what:
+                      batch.stage !== 'PLANNED'
+                        ? ''
+                        : batch.boughtIn
+                          ? say('to arrive on {sowDay}; ', { sowDay: dayWords(batch.sowDay) })
+                          : say('sow on {sowDay}; ', { sowDay: dayWords(batch.sowDay) }),
                     more:
                       batch.traysToSow > 0
                         ? say('part sown, {trays, plural, one {# tray} other {# trays}} to go; ', { trays: batch.traysToSow })
@@ -114,6 +119,11 @@ function Missing({ line, order, missing, mayGrow }: { line: LineView; order: Ord
         <button className="act" disabled={grow.isPending} onClick={() => grow.mutate({ line: line.line })}>
           {say('Sow {plants, plural, one {# plant} other {# plants}} for this line', { plants: missing })}
         </button>
+      )}
+      {mayGrow && (
+        <Link className="act" to={`/batches/buy?order=${order.number}&line=${line.line}`}>
+          {say('Buy them in')}
+        </Link>
       )}
       <Refusal message={grow.error?.message} />
     </div>

@@ -102,8 +102,9 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
           <p className="text-pencil">
             {say('Ready {ready}. {what}', {
               ready: spreadWords(batch.ready),
-              what:
-                batch.stage === 'PLANNED'
+              what: batch.boughtIn
+                ? say('They stand here from {sowDay} on.', { sowDay: dayWords(batch.sowDay) })
+                : batch.stage === 'PLANNED'
                   ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) })
                   : say('Sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }),
             })}

@@ -22,6 +22,7 @@ const batch: BatchSummary = {
   promises: [{ order: 142, line: 1, grower: 'Upper Tarrow Farm', plants: 150, outstanding: 150, target: '2027-05-04', chance: 0.4 }],
   plantsAlive: 90,
   traysToSow: 0,
+  boughtIn: false,
 };
 
 const stop: StopView = {

@@ -10,6 +10,7 @@ import { degrees, figures, temperature } from '../words/quantity';
 
 const TASK_WORDS: Record<TaskKind, string> = {
   SOW: say('Sow'),
+  TAKE_IN: say('Take in'),
   LOOK_FOR_FROST: say('Look for frost losses'),
   COUNT: say('Count'),
   DECIDE_ON_FAILING: say('Decide'),
@@ -30,9 +31,10 @@ function target(kind: TaskKind, batch: BatchSummary): string {
   const orders = [...new Set(batch.promises.map((promise) => promise.order))];
   switch (kind) {
     case 'SOW':
+    case 'TAKE_IN':
     case 'COUNT':
     case 'LOOK_FOR_FROST':
-      return `/trays/${kind === 'SOW' && batch.traysToSow > 0 ? batch.trays.at(-1) : batch.trays[0]}`;
+      return `/trays/${(kind === 'SOW' || kind === 'TAKE_IN') && batch.traysToSow > 0 ? batch.trays.at(-1) : batch.trays[0]}`;
     case 'DECIDE_ON_FAILING':
       return `/season/reschedule?batch=${batch.number}`;
     case 'RELEASE':

@@ -9,6 +9,7 @@ import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
 import { isStillToSow } from '../sow/isStillToSow';
 import { SowWork } from '../sow/SowWork';
+import { TakeInWork } from '../sow/TakeInWork';
 import { useOutbox } from '../bench/useOutbox';
 import { withUnsent } from '../bench/unsent';
 import { CountWork } from './CountWork';
@@ -79,13 +80,17 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
               {say('{variety}, batch {number}', { variety: summary.variety, number: summary.number })}
             </Link>
             <p className="text-sm text-pencil">
-              {say('{crop}, {place}, {either, select, true {to be sown} other {sown}} {sowDay}, lot {lot}', {
-                crop: summary.crop,
-                place: summary.place.toLowerCase(),
-                either: String(summary.stage === 'PLANNED'),
-                sowDay: dayWords(summary.sowDay),
-                lot: batch.lot,
-              })}
+              {say(
+                '{crop}, {place}, {how, select, toArrive {to arrive} came {came} toSow {to be sown} other {sown}} {sowDay}, {boughtIn, select, true {{lot}} other {lot {lot}}}',
+                {
+                  crop: summary.crop,
+                  place: summary.place.toLowerCase(),
+                  how: batch.boughtIn ? (summary.stage === 'PLANNED' ? 'toArrive' : 'came') : summary.stage === 'PLANNED' ? 'toSow' : 'sown',
+                  boughtIn: String(summary.boughtIn),
+                  sowDay: dayWords(summary.sowDay),
+                  lot: batch.lot,
+                },
+              )}
             </p>
           </div>
           {sownHere && (
@@ -124,7 +129,8 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
           </nav>
         )}
         {sownHere && !restHere && next && <NextToSow batch={batch} tray={next.tray} />}
-        {(!sownHere || restHere) && <SowWork key={`${tray.number}-${batch.toSow.length}`} tray={tray} batch={batch} />}
+        {(!sownHere || restHere) && !batch.boughtIn && <SowWork key={`${tray.number}-${batch.toSow.length}`} tray={tray} batch={batch} />}
+        {(!sownHere || restHere) && batch.boughtIn && <TakeInWork key={`${tray.number}-${batch.toSow.length}`} tray={tray} batch={batch} />}
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
       </section>
@@ -145,9 +151,13 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
 function NextToSow({ batch, tray }: { batch: BatchView; tray: number }) {
   return (
     <p className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-wash p-3">
-      <strong>{say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })}</strong>
+      <strong>
+        {batch.boughtIn
+          ? say('Part has come, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })
+          : say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })}
+      </strong>
       <Link className="act" to={`/trays/${tray}`}>
-        {say('Sow tray T{tray} next', { tray })}
+        {batch.boughtIn ? say('Take in tray T{tray} next', { tray }) : say('Sow tray T{tray} next', { tray })}
       </Link>
     </p>
   );

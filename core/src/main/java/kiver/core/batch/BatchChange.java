@@ -57,6 +57,25 @@ public sealed interface BatchChange {
     }
 
     /**
+     * Plants that somebody else raised arrived, one to a cell.
+     *
+     * @param run of cells they stand in
+     * @param lot number of the consignment, kept beside the seed lots
+     * @param leaves true leaves they had, 0 or more
+     * @param place where the tray was put down
+     */
+    record BroughtIn(CellRun run, long lot, double leaves, PlaceId place) implements BatchChange {
+        private static final double MOST_LEAVES = 20;
+
+        public BroughtIn {
+            Objects.requireNonNull(run);
+            if (!(leaves >= 0 && leaves <= MOST_LEAVES)) {
+                throw new ChangeRefused("leaves", new ChangeFault.LeavesOnArrival(MOST_LEAVES));
+            }
+        }
+    }
+
+    /**
      * What was set aside for the batch in a tray and not sown is left so on purpose.
      *
      * @param tray that is not to be sown any more

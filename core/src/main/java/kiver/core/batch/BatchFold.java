@@ -16,6 +16,7 @@ import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.Cell;
+import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
 /**
@@ -44,6 +45,8 @@ final class BatchFold {
         BatchChange change = recorded.change();
         if (change instanceof BatchChange.Sown sown) {
             sow(recorded.sequence(), day, sown);
+        } else if (change instanceof BatchChange.BroughtIn arrived) {
+            bringIn(recorded.sequence(), day, arrived);
         } else if (change instanceof BatchChange.LeftUnsown left) {
             leftUnsown.add(left.tray());
         } else if (change instanceof BatchChange.Counted counted) {
@@ -68,16 +71,26 @@ final class BatchFold {
     }
 
     private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
-        for (Cell cell : sown.run().cells()) {
-            if (cells.putIfAbsent(cell, CellState.sown(sown.seedsPerCell(), sequence)) != null) {
+        fill(sown.run(), CellState.sown(sown.seedsPerCell(), sequence), sown.place(), day);
+    }
+
+    /** What arrives is up and counted; nothing more will come up in its trays. */
+    private void bringIn(int sequence, LocalDate day, BatchChange.BroughtIn arrived) {
+        fill(arrived.run(), CellState.broughtIn(sequence), arrived.place(), day);
+        completelyCounted.add(arrived.run().tray());
+    }
+
+    private void fill(CellRun run, CellState state, PlaceId place, LocalDate day) {
+        for (Cell cell : run.cells()) {
+            if (cells.putIfAbsent(cell, state) != null) {
                 throw new ChangeRefused("run", new ChangeFault.CellSownAlready(cell.number()));
             }
         }
-        placeOfTray.put(sown.run().tray(), sown.place());
-        leftUnsown.remove(sown.run().tray());
+        placeOfTray.put(run.tray(), place);
+        leftUnsown.remove(run.tray());
         if (sownOn == null) {
             sownOn = day;
-            placements.add(new BatchState.Placement(sown.place(), day));
+            placements.add(new BatchState.Placement(place, day));
         }
     }
 

@@ -31,6 +31,7 @@ public final class BatchState {
     private Balance balance;
     private List<TrayId> trays;
     private SortedMap<Integer, Sowing> sowings;
+    private SortedMap<Integer, Arrival> arrivals;
 
     /**
      * Where the batch stood from a day on.
@@ -76,7 +77,7 @@ public final class BatchState {
         if (change instanceof BatchChange.Corrected correction) {
             requireCorrectable(correction.sequence());
         }
-        if (!(change instanceof BatchChange.Sown) && day.isBefore(fold.sownOn == null ? day : fold.sownOn)) {
+        if (!(change instanceof BatchChange.Sown || change instanceof BatchChange.BroughtIn) && day.isBefore(fold.sownOn == null ? day : fold.sownOn)) {
             throw new ChangeRefused("day", new ChangeFault.BeforeSowing(fold.sownOn));
         }
         List<RecordedChange> longer = new ArrayList<>(changes);
@@ -175,7 +176,7 @@ public final class BatchState {
         return Collections.unmodifiableSortedMap(fold.cellsUp);
     }
 
-    /** The day of its last sowing change that counts, if it is sown. */
+    /** The day on which it began here, sown or brought in, if it has. */
     public Optional<LocalDate> sownOn() {
         return Optional.ofNullable(fold.sownOn);
     }
@@ -281,6 +282,38 @@ public final class BatchState {
         return sowings;
     }
 
+    /** The arrivals of plants raised elsewhere that count, by their sequence, earliest first. */
+    public SortedMap<Integer, Arrival> arrivals() {
+        if (arrivals == null) {
+            SortedMap<Integer, Arrival> found = new TreeMap<>();
+            for (RecordedChange recorded : changes) {
+                if (recorded.change() instanceof BatchChange.BroughtIn arrived && !isCorrected(recorded.sequence())) {
+                    found.put(recorded.sequence(), new Arrival(arrived, recorded.day()));
+                }
+            }
+            arrivals = Collections.unmodifiableSortedMap(found);
+        }
+        return arrivals;
+    }
+
+    /**
+     * The lot or consignment that the plant of a cell came from.
+     *
+     * @param sequence of its sowing or arrival
+     */
+    public long lotOf(int sequence) {
+        Arrival arrival = arrivals().get(sequence);
+        return arrival != null ? arrival.plants().lot() : sowings().get(sequence).sown().lot();
+    }
+
+    /**
+     * An arrival and when it was.
+     *
+     * @param plants what stands where
+     * @param day on which
+     */
+    public record Arrival(BatchChange.BroughtIn plants, LocalDate day) {}
+
     /**
      * A sowing and when it was.
      *
@@ -298,6 +331,7 @@ public final class BatchState {
     public List<CellRun> toSow(List<CellRun> setAside) {
         Set<Cell> sown = new HashSet<>();
         sowings().values().forEach(sowing -> sown.addAll(sowing.sown().run().cells()));
+        arrivals().values().forEach(arrival -> sown.addAll(arrival.plants().run().cells()));
         List<CellRun> waiting = new ArrayList<>();
         for (CellRun run : setAside) {
             if (fold.leftUnsown.contains(run.tray())) {

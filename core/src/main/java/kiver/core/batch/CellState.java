@@ -1,18 +1,22 @@
 package kiver.core.batch;
 
 /**
- * A sown cell.
+ * A cell that was sown, or that got a plant raised elsewhere.
  *
  * @param seeds sown into it, 1 or more
  * @param seedlings counted last, 0 or more; where only something was seen to be up, at least so many
  * @param onlySeen whether something was seen to be up without its seedlings being counted
  * @param condition what is true of it
- * @param sowing sequence of the sowing that its plant came from, wherever the plant stands now
+ * @param sowing sequence of the sowing, or of the arrival, that its plant came from, wherever the plant stands now
  */
 public record CellState(int seeds, int seedlings, boolean onlySeen, CellCondition condition, int sowing) {
 
     static CellState sown(int seeds, int sowing) {
         return new CellState(seeds, 0, false, CellCondition.WAITING, sowing);
+    }
+
+    static CellState broughtIn(int arrival) {
+        return new CellState(1, 1, false, CellCondition.ALIVE, arrival);
     }
 
     CellState with(CellCondition changed) {

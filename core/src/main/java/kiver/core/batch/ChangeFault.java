@@ -44,6 +44,9 @@ public sealed interface ChangeFault {
     /** A cell does not hold so many seedlings. */
     record TooManySeedlings(int cell, int seedlings, int most) implements ChangeFault {}
 
+    /** Nobody sells plants with so many leaves in trays. */
+    record LeavesOnArrival(double most) implements ChangeFault {}
+
     /** Nobody sows so many seeds into a cell. */
     record SeedsPerCell(int seeds, int most) implements ChangeFault {}
 

@@ -69,6 +69,14 @@ public record BatchCourse(
             BatchState state, LocalDate today, double emergencePace, List<Potting> pottings, int pottingsDone) {
         ProgressSeries anySeries = leaves.apply(placements.get(0).place());
         double now = ChronoUnit.DAYS.between(anySeries.firstDay(), today);
+        if (!state.arrivals().isEmpty()) {
+            BatchState.Arrival arrival = state.arrivals().values().iterator().next();
+            double leavesMade = arrival.plants().leaves() + leavesBetween(arrival.day(), today)
+                    - leavesMissed(state, arrival.day(), today, pottings);
+            return new Standing(
+                    now, 0, ChronoUnit.DAYS.between(anySeries.firstDay(), arrival.day()), Math.max(0, leavesMade), pottingsDone,
+                    settledAt(state, pottingsDone, anySeries), state.hardeningStartedOn().isPresent(), state.hardeningDays());
+        }
         boolean halfUp = state.balance().sown() > 0 && state.isCompletelyCounted()
                 || 2 * state.emerged() >= state.balance().sown();
         Optional<LocalDate> emerged = dayReaching(emergencePace, today);

@@ -27,6 +27,11 @@ public record Standing(
         return new Standing(time, 0, ProgressSeries.NEVER, 0, 0, ProgressSeries.NEVER, false, 0);
     }
 
+    /** Plants raised elsewhere, about to arrive on the morning of a day with so many true leaves. */
+    public static Standing arrivingAt(double time, double leaves) {
+        return new Standing(time, 0, time, leaves, 0, ProgressSeries.NEVER, false, 0);
+    }
+
     /** Whether the median seedling is up. */
     public boolean hasEmerged() {
         return emergedAt != ProgressSeries.NEVER;

@@ -28,6 +28,7 @@ import kiver.core.harden.DayOutside;
  * @param plantsAlive on hand, counted as its order counts them
  * @param plantsAccepted fewest that its grower takes as whole
  * @param chanceEnough that so many reach their release, 0 to 1
+ * @param boughtIn whether its plants were raised elsewhere and arrive, or arrived, as such
  * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
  */
 public record BatchSituation(
@@ -49,4 +50,5 @@ public record BatchSituation(
         int plantsAlive,
         int plantsAccepted,
         double chanceEnough,
+        boolean boughtIn,
         Optional<Double> frostToLookFor) {}

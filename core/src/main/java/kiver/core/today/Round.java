@@ -61,6 +61,10 @@ public final class Round {
             return Optional.empty();
         }
         boolean late = batch.plannedSowDay().isBefore(today);
+        if (batch.boughtIn()) {
+            return Optional.of(new RoundTask(
+                    TaskKind.TAKE_IN, late ? Urgency.LATE : Urgency.TODAY, new WhyNow.ToArrive(batch.plannedSowDay())));
+        }
         return Optional.of(new RoundTask(
                 TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.ToBeSown(batch.plannedSowDay(), batch.lastUsefulSowDay())));
@@ -73,7 +77,8 @@ public final class Round {
         }
         boolean late = batch.plannedSowDay().isBefore(today);
         return Optional.of(new RoundTask(
-                TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY, new WhyNow.PartSown(batch.traysToSow())));
+                batch.boughtIn() ? TaskKind.TAKE_IN : TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY,
+                batch.boughtIn() ? new WhyNow.ToArrive(batch.plannedSowDay()) : new WhyNow.PartSown(batch.traysToSow())));
     }
 
     private static Optional<RoundTask> lookingForFrost(BatchSituation batch) {

@@ -3,6 +3,7 @@ package kiver.core.today;
 /** The kinds of work on the round, in the order in which they are done at a stop. */
 public enum TaskKind {
     SOW,
+    TAKE_IN,
     LOOK_FOR_FROST,
     COUNT,
     DECIDE_ON_FAILING,

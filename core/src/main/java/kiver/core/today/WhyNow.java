@@ -15,6 +15,9 @@ public sealed interface WhyNow {
      */
     record ToBeSown(LocalDate planned, Optional<LocalDate> lastUseful) implements WhyNow {}
 
+    /** Plants that were bought in are to arrive, today or on a day gone by. */
+    record ToArrive(LocalDate planned) implements WhyNow {}
+
     /** Some of it is sown and so many trays, 1 or more, wait. */
     record PartSown(int traysToGo) implements WhyNow {}
 

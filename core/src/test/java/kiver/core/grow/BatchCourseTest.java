@@ -55,6 +55,19 @@ class BatchCourseTest {
     }
 
     @Test
+    void plantsRaisedElsewhereGoOnFromTheLeavesTheyCameWith() {
+        BatchState state = BatchState.after(List.of())
+                .after(SOWN, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 10), 9, 2.5, WARM));
+        LocalDate today = SOWN.plusDays(8);
+        Standing standing = course(state).standing(state, today, 1, List.of(), 0);
+        assertThat(standing.hasEmerged()).isTrue();
+        assertThat(standing.emergedAt()).isEqualTo(10);
+        assertThat(standing.leafProgress())
+                .isCloseTo(2.5 + 8 * SEASON.leaves(WARM, LEAVES).get(0).between(0, 1), within(1e-9));
+        assertThat(course(state).standing(state, SOWN, 1, List.of(), 0).leafProgress()).isEqualTo(2.5);
+    }
+
+    @Test
     void theDayOfEmergenceIsFoundOnceItIsPast() {
         BatchCourse course = course(sown());
         LocalDate emerged = course.dayReaching(1, SOWN.plusDays(30)).orElseThrow();

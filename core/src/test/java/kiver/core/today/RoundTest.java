@@ -220,7 +220,7 @@ class RoundTest {
             return new BatchSituation(state, planned, Optional.of(latest), target, wanted,
                     Optional.ofNullable(released), expected, verdict, 9, atEmergencePlace,
                     Optional.ofNullable(potting).map(due -> "Carrier of 28 pots"), forecast, outside, programme, toSow,
-                    state.balance().alive(), 8, 0.9, Optional.ofNullable(frost));
+                    state.balance().alive(), 8, 0.9, false, Optional.ofNullable(frost));
         }
 
         private static DateSpread day(LocalDate day) {

@@ -47,7 +47,7 @@ class SecurityConfiguration {
                         .requestMatchers("/api/season/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
                                 "/api/weather/**", "/api/reschedule/**").hasRole(PROPAGATOR)
                         .requestMatchers(
-                                HttpMethod.POST, "/api/orders/**", "/api/releases", "/api/batches", "/api/batches/*/withdrawals", "/api/people", "/api/places",
+                                HttpMethod.POST, "/api/orders/**", "/api/releases", "/api/batches", "/api/batches/bought-in", "/api/batches/*/withdrawals", "/api/people", "/api/places",
                                 "/api/varieties", "/api/lots", "/api/growers").hasRole(PROPAGATOR)
                         .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf").authenticated()
                         .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine").authenticated()

@@ -37,16 +37,22 @@ import kiver.core.plan.ContainerPath;
  * @param under share of its plants that may be missing, 0 to 0.5
  * @param countedIn what the number of its plants counts
  * @param planVersion how often its plan was changed
+ * @param leavesOnArrival true leaves its plants have when they arrive from somebody who raised them; null where it is sown
  */
 public record Batch(
         long id, int number, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
         LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId, long hardeningPlaceId,
         HardeningProgramme hardeningProgramme, ContainerPath.Kind containerPath, String containers, boolean pottedLate,
         boolean pinned, long varietyId, String variety, String crop, int plants, int leavesFrom, int leavesTo,
-        LocalDate target, double under, CountedIn countedIn, int planVersion) {
+        LocalDate target, double under, CountedIn countedIn, int planVersion, Double leavesOnArrival) {
 
     /** What the number of an order counts. */
     public enum CountedIn { PLANTS, CLUMPS }
+
+    /** Whether its plants are raised elsewhere and arrive on its sow day. */
+    public boolean isBoughtIn() {
+        return leavesOnArrival != null;
+    }
 
     /** The places it is planned to pass through. */
     public Way way() {
@@ -74,7 +80,7 @@ public record Batch(
                 id, number, lotId, size.seedsPerCell(), size.cells(), size.cellsNeeded(), size.sowDay(), size.latestSowDay(),
                 emergencePlaceId, growingPlaceId, hardeningPlaceId, hardeningProgramme, containerPath, containers, pottedLate,
                 pinned, varietyId, variety, crop, size.plants(), leavesFrom, leavesTo, size.target(), under, countedIn,
-                planVersion);
+                planVersion, leavesOnArrival);
     }
 
     /** The stage it is grown to. */

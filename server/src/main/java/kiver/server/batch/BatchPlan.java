@@ -88,6 +88,6 @@ public record BatchPlan(
                 sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, batch.hardeningProgramme(),
                 containerPath, containers, pottedLate, pinned, batch.varietyId(), batch.variety(), batch.crop(),
                 batch.plants(), batch.leavesFrom(), batch.leavesTo(), target, batch.under(), batch.countedIn(),
-                batch.planVersion());
+                batch.planVersion(), batch.leavesOnArrival());
     }
 }

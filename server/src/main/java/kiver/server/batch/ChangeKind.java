@@ -13,6 +13,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 enum ChangeKind {
     SOWN("Sown", BatchChange.Sown.class),
+    BROUGHT_IN("BroughtIn", BatchChange.BroughtIn.class),
     LEFT_UNSOWN("LeftUnsown", BatchChange.LeftUnsown.class),
     /** From version 2: cells in which something was seen without being counted. */
     COUNTED("Counted", BatchChange.Counted.class, detail -> withArray(detail, "somethingUp")),

@@ -22,8 +22,9 @@ import kiver.core.plan.ContainerPath;
  * @param containers codes of the containers it passes, in order, separated by spaces
  * @param aim what it is to give, and when
  * @param countedIn what the number of its plants counts
+ * @param leavesOnArrival true leaves of plants that are bought in; null where seed is sown
  */
 public record NewBatch(
         long varietyId, long lotId, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
         LocalDate latestSowDay, Way way, HardeningProgramme programme, ContainerPath.Kind containerPath, String containers,
-        OrderLine aim, Batch.CountedIn countedIn) {}
+        OrderLine aim, Batch.CountedIn countedIn, Double leavesOnArrival) {}

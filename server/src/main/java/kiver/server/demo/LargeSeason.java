@@ -198,7 +198,7 @@ class LargeSeason implements ApplicationRunner {
                 new NewBatch(
                         variety.id(), lot.id(), 2, cells, cells * 4 / 5, sowDay, sowDay.plusDays(4), way,
                         HardeningProgramme.usualFor(crops.cropOf(variety).hardiness(), 14), ContainerPath.Kind.STRAIGHT,
-                        container.code(), wish, Batch.CountedIn.PLANTS),
+                        container.code(), wish, Batch.CountedIn.PLANTS, null),
                 stock.layout().runs(container.code(), cells));
         stock.batches().promise(line, batch, wish.plants());
         return new Written(order, line, batch);

@@ -114,7 +114,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
 
     private List<BatchAnalysis> analyseAll(Season season, LocalDate today) {
         List<BatchFile> files = batches.files();
-        Map<Long, SeedLot> lotsById = seeds.lots().stream()
+        Map<Long, SeedLot> lotsById = seeds.lotsAndConsignments().stream()
                 .collect(Collectors.toMap(SeedLot::id, lot -> lot));
         LotKnowledge.OfAll known = lots.ofAll(files);
         Map<Long, String> containerByTray = containersByTray();
@@ -206,7 +206,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
                 batch.number(), analysis.crop(), analysis.path(),
                 analysis.containers().slots(batch.cells(), batch.cellsNeeded()), analysis.way(),
                 analysis.file().state().sownOn().orElse(batch.sowDay()), batch.target(),
-                analysis.file().state().sownOn().isPresent(), batch.pinned(), analysis.stays());
+                analysis.file().state().sownOn().isPresent() || batch.isBoughtIn(), batch.pinned(), analysis.stays());
     }
 
     private BatchAnalysis keptOrNew(

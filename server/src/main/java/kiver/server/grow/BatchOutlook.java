@@ -75,7 +75,8 @@ final class BatchOutlook {
                         state.placements(),
                         place -> season.emergence(place, crop.emergence()).get(0),
                         place -> season.leaves(place, crop.leaves()).get(0)));
-        Optional<EmergenceWatch> watch = course.map(made -> watch(state, crop, germination, made));
+        Optional<EmergenceWatch> watch = batch.isBoughtIn() ? Optional.empty()
+                : course.map(made -> watch(state, crop, germination, made));
         PaceSpread pace = watch.filter(made -> !state.cellsUp().isEmpty())
                 .map(EmergenceWatch::pace)
                 .orElse(PaceSpread.BEFORE_ANY_COUNT);
@@ -84,7 +85,7 @@ final class BatchOutlook {
                 .map(made -> made.standing(
                         state, today, Math.exp(pace.logMean()), pottings,
                         pottingsDone(state, batch.containerCodes(), containerByTray)))
-                .orElseGet(() -> Standing.sownAt(timeOf(later(batch.sowDay(), today), season)));
+                .orElseGet(() -> beforeItBegins(batch, timeOf(later(batch.sowDay(), today), season)));
         double limit = Math.min(batch.leavesTo() + 1.0, crop.leafLimitIn(container));
         int hardeningDays = state.hardenedOn().isPresent() ? state.hardeningDays()
                 : state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days();
@@ -108,6 +109,10 @@ final class BatchOutlook {
                 forecast, byLine, standing.leafProgress(),
                 standing.hasEmerged() && isLeggy(state, crop, season, today),
                 stays(file, containers, path, way, standing, scenarios, today), 0, file.problem());
+    }
+
+    private static Standing beforeItBegins(Batch batch, double time) {
+        return batch.isBoughtIn() ? Standing.arrivingAt(time, batch.leavesOnArrival()) : Standing.sownAt(time);
     }
 
     /** The room that the batch takes from today on; none once all its plants are gone. */
@@ -245,6 +250,10 @@ final class BatchOutlook {
         BatchState state = file.state();
         Batch batch = file.batch();
         Survival living = Allowances.USUAL.living();
+        if (batch.isBoughtIn()) {
+            int toCome = file.toSow().stream().mapToInt(run -> run.length()).sum();
+            return living.over(wayToGo(state, batch, today)).chanceOfAtLeast(file.plantsAlive() + toCome, wanted);
+        }
         if (state.sownOn().isEmpty() || watch.isEmpty()) {
             GerminationNodes nodes = GerminationNodes.of(germination).withMishaps();
             return file.countsSeedlings()

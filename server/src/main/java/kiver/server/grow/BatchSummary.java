@@ -34,12 +34,13 @@ import kiver.server.wording.Said;
  * @param shares of its plants
  * @param plantsAlive on hand, counted as its order counts them
  * @param traysToSow trays, or parts of them, that are still to be sown; 0 before the first is
+ * @param boughtIn whether its plants were raised elsewhere
  * @param problem why nothing could be worked out; missing when all could
  */
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
         List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
-        int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, @Nullable Said problem) {
+        int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, boolean boughtIn, @Nullable Said problem) {
 
     /**
      * Plants promised for a line of an order.
@@ -61,7 +62,7 @@ public record BatchSummary(
                 season.place(place).name(), trays, state.balance(), state.sownOn().orElse(planned.sowDay()), ready,
                 batch.forecast().pastLimit().orElse(null), batch.chance(), planned.plants(), planned.target(),
                 promises(batch), batch.file().shares(today), batch.file().plantsAlive(),
-                state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(),
+                state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(), planned.isBoughtIn(),
                 batch.problem().or(batch.file()::problem).orElse(null));
     }
 

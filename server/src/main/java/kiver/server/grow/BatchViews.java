@@ -70,6 +70,14 @@ public class BatchViews {
     /** A stay at a place. */
     public record StayView(String place, LocalDate from) {}
 
+    /**
+     * How the plants of a batch came that were raised elsewhere.
+     *
+     * @param leaves true leaves on arrival
+     * @param price of one plant, in the nursery's own money
+     */
+    public record BoughtIn(double leaves, @Nullable Double price) {}
+
     /** A batch with everything the screens show of it. */
     public record BatchView(
             BatchSummary summary, List<RunView> runs, List<RunView> toSow, int leavesFrom, int leavesTo, String container, List<String> containers,
@@ -82,7 +90,7 @@ public class BatchViews {
             double chanceInTime, double leavesNow, boolean leggy, double expectedUp, double expectedAtCount,
             int plantsAlive, @Nullable LocalDate hardenFrom, boolean countsSeedlings, int accepted, int pottingsDone, int planVersion, int emergedCells,
             boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
-            List<ChangeView> changes, String emergenceSource) {}
+            List<ChangeView> changes, String emergenceSource, @Nullable BoughtIn boughtIn) {}
 
     /** Puts batches in one line each; what all of them need is looked up once. */
     public Function<BatchAnalysis, BatchSummary> summarising() {
@@ -120,7 +128,13 @@ public class BatchViews {
                 state.placements().stream()
                         .map(stay -> new StayView(season.place(stay.place()).name(), stay.from()))
                         .toList(),
-                changes(analysis, season), analysis.crop().sources().emergence());
+                changes(analysis, season), analysis.crop().sources().emergence(), boughtIn(batch));
+    }
+
+    private @Nullable BoughtIn boughtIn(Batch batch) {
+        return batch.isBoughtIn()
+                ? new BoughtIn(batch.leavesOnArrival(), seeds.priceOf(batch.lotId()).orElse(null))
+                : null;
     }
 
     /** When hardening begins, for plants that have their leaves and wait for it inside. */
@@ -143,6 +157,7 @@ public class BatchViews {
     private List<RunView> runs(BatchAnalysis batch) {
         BatchState state = batch.file().state();
         List<CellRun> runs = new ArrayList<>(state.sowings().values().stream().map(each -> each.sown().run()).toList());
+        state.arrivals().values().forEach(arrival -> runs.add(arrival.plants().run()));
         state.changes().stream()
                 .filter(change -> !state.isCorrected(change.sequence()))
                 .map(RecordedChange::change)

@@ -18,6 +18,11 @@ record ChangeWords(
                     .with("last", sown.run().last()).with("seeds", sown.seedsPerCell()).with("lot", lot.apply(sown.lot()))
                     .with("medium", sown.medium()).with("place", place.apply(sown.place()));
         }
+        if (change instanceof BatchChange.BroughtIn arrived) {
+            return Said.of("Taken in {plants, plural, one {# plant} other {# plants}} in {tray}, {lot}; put in {place}")
+                    .with("plants", arrived.run().length()).with("tray", tray.apply(arrived.run().tray()))
+                    .with("lot", lot.apply(arrived.lot())).with("place", place.apply(arrived.place()));
+        }
         if (change instanceof BatchChange.Counted counted) {
             long up = counted.seedlings().values().stream().filter(count -> count > 0).count() + counted.somethingUp().size();
             int cells = counted.seedlings().size() + counted.somethingUp().size();

@@ -45,7 +45,8 @@ public class LastSowDays {
 
     /** The same for another day. */
     public Optional<SowWindow> windowFor(BatchAnalysis batch, LocalDate target) {
-        return countBack(batch).windowFor(target, clock.today());
+        // Nothing is sown of plants that are bought in.
+        return batch.file().batch().isBoughtIn() ? Optional.empty() : countBack(batch).windowFor(target, clock.today());
     }
 
     /** The last day on which a sowing is ready in time nine times in ten; empty where that is over. */

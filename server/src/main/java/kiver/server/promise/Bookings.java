@@ -126,7 +126,7 @@ class Bookings {
                         path.kind(),
                         path.containers().stream().map(Container::code).collect(Collectors.joining(" ")),
                         prepared.request().line(),
-                        wish.counted()),
+                        wish.counted(), null),
                 layout.runs(path.first().code(), option.cells()));
     }
 }

@@ -80,6 +80,13 @@ class DeliveryNote {
         }
     }
 
+    private static Said boughtIn(Origin origin) {
+        return Said.of("{plants} from tray {tray}: batch {batch}, raised by {supplier}, came as {lot} on {day}")
+                .with("plants", origin.plants()).with("tray", origin.tray()).with("batch", origin.batch())
+                .with("supplier", origin.lot().supplier()).with("lot", origin.lot().code())
+                .with("day", new WholeDay(origin.sown()));
+    }
+
     private String say(Said said) {
         return wording.say(said);
     }
@@ -100,7 +107,7 @@ class DeliveryNote {
         for (Origin origin : origins) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10,
-                    say(Said.of("{plants} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
+                    say(origin.medium().isEmpty() ? boughtIn(origin) : Said.of("{plants} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
                                     + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
                             .with("plants", origin.plants()).with("tray", origin.tray())
                             .when("other", !origin.container().equals(line.container()))
@@ -149,8 +156,16 @@ class DeliveryNote {
         }
         List<Origin> lines = new ArrayList<>();
         bySowing.forEach((sequence, cells) -> {
+            SeedLot lot = seeds.lot(file.state().lotOf(sequence));
+            BatchState.Arrival arrival = file.state().arrivals().get(sequence);
+            if (arrival != null) {
+                String tray = trays.tray(part.tray()).code();
+                lines.add(new Origin(
+                        file.state().plants(cells, file.countsSeedlings()), tray, trays.tray(part.tray()).container(),
+                        trays.tray(arrival.plants().run().tray()).code(), file.batch().number(), arrival.day(), lot, ""));
+                return;
+            }
             BatchState.Sowing sowing = file.state().sowings().get(sequence);
-            SeedLot lot = seeds.lot(sowing.sown().lot());
             TrayId sownIn = sowing.sown().run().tray();
             lines.add(new Origin(
                     file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(part.tray()).container(), trays.tray(sownIn).code(),

@@ -109,7 +109,7 @@ final class ReadyPlants {
             Cell cell = new Cell(tray, number);
             if (!taken.contains(cell)) {
                 int sowing = file.state().cells().get(cell).sowing();
-                byLot.computeIfAbsent(file.state().sowings().get(sowing).sown().lot(), lot -> new ArrayList<>()).add(number);
+                byLot.computeIfAbsent(file.state().lotOf(sowing), lot -> new ArrayList<>()).add(number);
             }
         }
         LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);

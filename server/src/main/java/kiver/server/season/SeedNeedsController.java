@@ -79,7 +79,7 @@ class SeedNeedsController {
         List<SeedLot> all = seeds.lots();
         Map<Long, SeedLot> byId = all.stream().collect(Collectors.toMap(SeedLot::id, lot -> lot));
         List<SeedNeeds.Sowing> sowings = files.stream()
-                .filter(file -> !file.toSow().isEmpty() && !file.batch().target().isBefore(today))
+                .filter(file -> !file.toSow().isEmpty() && !file.batch().isBoughtIn() && !file.batch().target().isBefore(today))
                 .map(file -> new SeedNeeds.Sowing(
                         file.batch().number(), file.batch().lotId(), later(file.batch().sowDay(), today),
                         file.toSow().stream().mapToInt(run -> run.length()).sum() * file.batch().seedsPerCell()))

@@ -105,7 +105,7 @@ class Suggestions {
                     Said.of("Pot batch {batch} on as late as its roots allow; look at them every other day.").with("batch", number),
                     new PlanEdits.Edit(number, null, null, null, null, null, null, true));
         }
-        if (!sown) {
+        if (!sown && !batch.file().batch().isBoughtIn()) {
             for (int days : DAYS_LATER) {
                 LocalDate day = plan.sowDay().isBefore(clock.today()) ? clock.today().plusDays(days) : plan.sowDay().plusDays(days);
                 add(found, SuggestionKind.SOW_LATER, batch, plan.sownOn(day), place, from, to, occupancy,

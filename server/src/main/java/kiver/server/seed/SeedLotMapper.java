@@ -1,5 +1,7 @@
 package kiver.server.seed;
 
+import java.time.LocalDate;
+
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
@@ -28,8 +30,24 @@ interface SeedLotMapper {
                 group by lot_id) taken on taken.lot_id = lot.id
             """;
 
-    @Select(LOTS + " order by lot.code")
+    @Select(LOTS + " where lot.kind = 'SEED' order by lot.code")
     List<SeedLot> all();
+
+    /** Consignments of plants raised elsewhere. */
+    @Select(LOTS + " where lot.kind = 'PLANTS' order by lot.code")
+    List<SeedLot> consignments();
+
+    @Select(value = """
+            insert into seed_lot (code, variety_id, supplier, germination_label, tested_seeds, tested_on, seeds_bought, kind, price_each)
+            values (#{code}, #{varietyId}, #{supplier}, 1, 1, #{arrives}, #{plants}, 'PLANTS', #{price})
+            on conflict (code) do nothing returning id
+            """, affectData = true)
+    Optional<Long> insertConsignment(
+            @Param("code") String code, @Param("varietyId") long varietyId, @Param("supplier") String supplier,
+            @Param("arrives") LocalDate arrives, @Param("plants") int plants, @Param("price") Double price);
+
+    @Select("select price_each from seed_lot where id = #{id}")
+    Optional<Double> price(@Param("id") long id);
 
     @Select(LOTS + " where lot.id = #{id}")
     Optional<SeedLot> byId(@Param("id") long id);

@@ -1,7 +1,11 @@
 package kiver.server.seed;
 
+import java.time.LocalDate;
+
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
@@ -14,10 +18,10 @@ public class SeedStore {
 
     private final SeedLotMapper mapper;
     private final Revisions revisions;
-    private volatile KeptLots kept = new KeptLots("", List.of());
+    private volatile KeptLots kept = new KeptLots("", List.of(), List.of());
 
     /** All lots, with the mark under which they were read. */
-    private record KeptLots(String mark, List<SeedLot> lots) {}
+    private record KeptLots(String mark, List<SeedLot> lots, List<SeedLot> consignments) {}
 
     SeedStore(SeedLotMapper mapper, Revisions revisions) {
         this.revisions = revisions;
@@ -26,16 +30,20 @@ public class SeedStore {
 
     /** All lots by code; read anew only when something has changed, since what is left follows from the whole record. */
     public List<SeedLot> lots() {
+        return present().lots();
+    }
+
+    private KeptLots present() {
         if (Kept.writing()) {
-            return mapper.all();
+            return new KeptLots("", mapper.all(), mapper.consignments());
         }
         String mark = revisions.mark();
         KeptLots present = kept;
         if (!present.mark().equals(mark)) {
-            present = new KeptLots(mark, mapper.all());
+            present = new KeptLots(mark, mapper.all(), mapper.consignments());
             kept = present;
         }
-        return present.lots();
+        return present;
     }
 
     /** The lots of a variety, newest test first. */
@@ -46,9 +54,15 @@ public class SeedStore {
                 .toList();
     }
 
-    /** The lot of that number. */
+    /** All seed lots and all consignments of plants that were raised elsewhere. */
+    public List<SeedLot> lotsAndConsignments() {
+        KeptLots all = present();
+        return Stream.concat(all.lots().stream(), all.consignments().stream()).toList();
+    }
+
+    /** The seed lot, or the consignment of plants, of that number. */
     public SeedLot lot(long id) {
-        return lots().stream().filter(lot -> lot.id() == id).findFirst().orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
+        return lotsAndConsignments().stream().filter(lot -> lot.id() == id).findFirst().orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
     }
 
     /**
@@ -59,6 +73,23 @@ public class SeedStore {
     public SeedLot lotToTakeFrom(long id) {
         mapper.lock(id);
         return mapper.byId(id).orElseGet(() -> lot(id));
+    }
+
+    /**
+     * Writes down plants that are to arrive and answers the number of the consignment.
+     *
+     * @param code on the papers; empty where there is none
+     * @param price of one plant, in the nursery's own money; null when it is not known
+     */
+    public long addConsignment(String code, long varietyId, String supplier, LocalDate arrives, int plants, Double price) {
+        String own = code.isEmpty() ? "P-" + (mapper.consignments().size() + 1) + "-" + arrives : code;
+        return mapper.insertConsignment(own, varietyId, supplier, arrives, plants, price).orElseThrow(() ->
+                new Refusal("code", Said.of("There is a lot with the code \"{lot}\" already.").with("lot", own)));
+    }
+
+    /** What one plant of a consignment cost, if that is known. */
+    public Optional<Double> priceOf(long id) {
+        return mapper.price(id);
     }
 
     /** Adds a lot, or changes the one of its code; its number in {@code lot} is not used. */

@@ -38,6 +38,7 @@ class LabelPrinter {
         this.crops = crops;
     }
 
+    /** A run of cells; no seeds to a cell where its plants were bought in. */
     private record Label(CellRun run, long lot, int seedsPerCell, LocalDate day) {}
 
     byte[] labels(int number, String address) {
@@ -54,8 +55,11 @@ class LabelPrinter {
         List<Label> labels = new ArrayList<>();
         file.state().sowings().values().forEach(sowing -> labels.add(new Label(
                 sowing.sown().run(), sowing.sown().lot(), sowing.sown().seedsPerCell(), sowing.day())));
+        file.state().arrivals().values().forEach(arrival -> labels.add(
+                new Label(arrival.plants().run(), arrival.plants().lot(), 0, arrival.day())));
         file.toSow().forEach(run -> labels.add(
-                new Label(run, file.batch().lotId(), file.batch().seedsPerCell(), file.batch().sowDay())));
+                new Label(
+                run, file.batch().lotId(), file.batch().isBoughtIn() ? 0 : file.batch().seedsPerCell(), file.batch().sowDay())));
         return labels;
     }
 
@@ -67,8 +71,10 @@ class LabelPrinter {
         paper.fitted(30, 2.5f, 58, 15, file.batch().variety());
         paper.fitted(30, 9.5f, 58, 10, wording.say(Said.of("{crop}, batch {number}")
                 .with("crop", crops.crop(file.batch().crop()).name()).with("number", file.batch().number())));
-        paper.fitted(30, 14.5f, 58, 9, wording.say(Said.of("Sown {day}, {seeds} a cell")
-                .with("day", new WholeDay(label.day())).with("seeds", label.seedsPerCell())));
+        paper.fitted(30, 14.5f, 58, 9, wording.say(label.seedsPerCell() == 0
+                ? Said.of("Bought in, {day}").with("day", new WholeDay(label.day()))
+                : Said.of("Sown {day}, {seeds} a cell")
+                        .with("day", new WholeDay(label.day())).with("seeds", label.seedsPerCell())));
         paper.fitted(30, 19, 58, 9, wording.say(Said.of("Lot {lot}, {supplier}")
                 .with("lot", lot.code()).with("supplier", lot.supplier())));
         paper.fitted(30, 23.5f, 58, 9, wording.say(Said.of("{tray}, cells {first} to {last}")

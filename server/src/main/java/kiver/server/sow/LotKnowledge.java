@@ -75,8 +75,9 @@ public class LotKnowledge {
     /** What a batch taught of each lot that was sown for it, cell by cell of that lot. */
     private static Map<Long, CountLesson> lessons(BatchFile file) {
         Map<Long, List<CellState>> byLot = new HashMap<>();
-        file.state().cells().values().forEach(cell -> byLot
-                .computeIfAbsent(file.state().sowings().get(cell.sowing()).sown().lot(), lot -> new ArrayList<>())
+        // Plants that were bought in came up elsewhere and teach nothing of any seed.
+        file.state().cells().values().stream().filter(cell -> file.state().sowings().containsKey(cell.sowing())).forEach(cell -> byLot
+                .computeIfAbsent(file.state().lotOf(cell.sowing()), lot -> new ArrayList<>())
                 .add(cell));
         Map<Long, CountLesson> lessons = new HashMap<>();
         byLot.forEach((lot, cells) -> lessons.put(lot, lesson(cells)));

@@ -6,6 +6,7 @@ import kiver.core.crop.Container;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.core.tray.CellRun;
+import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.RecordingService;
 import kiver.server.crop.CropBook;
@@ -47,19 +48,14 @@ public class SowingService {
 
     @Transactional
     void sow(int number, SowingController.SowingEntry entry, long recordedBy) {
-        Tray tray = trays.numbered(entry.tray());
-        Container container = crops.container(tray.container());
-        if (entry.lastCell() < entry.firstCell()) {
-            throw new Refusal("lastCell", Said.of("The run ends at cell {lastCell}, before it begins at cell {firstCell}.").with("lastCell", entry.lastCell()).with("firstCell", entry.firstCell()));
+        if (batches.file(number).batch().isBoughtIn()) {
+            throw new Refusal("batch", Said.of("Batch {number} is bought in; take its plants in instead of sowing.").with("number", number));
         }
-        if (entry.lastCell() > container.cells()) {
-            throw new Refusal("lastCell", Said.of("{tray} has {cells} cells; the run cannot end at {lastCell}.").with("tray", tray.code()).with("cells", container.cells()).with("lastCell", entry.lastCell()));
-        }
+        CellRun run = run(entry.tray(), entry.firstCell(), entry.lastCell());
         if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId()
                 && (place.suits(PlaceUse.EMERGENCE) || place.suits(PlaceUse.GROWING_ON)))) {
             throw new Refusal("placeId", Said.of("Choose a place where seed can come up."));
         }
-        CellRun run = new CellRun(tray.trayId(), entry.firstCell(), entry.lastCell());
         BatchChange.Sown sown = new BatchChange.Sown(
                 run, entry.seedsPerCell(), entry.lotId(), entry.medium().strip(), new PlaceId(entry.placeId()));
         requireSeed(number, entry, sown);
@@ -74,6 +70,36 @@ public class SowingService {
             throw new Refusal("tray", Said.of("Nothing of batch {number} waits to be sown in {tray}.").with("number", number).with("tray", tray.code()));
         }
         recording.record(entry.requestId(), number, entry.day(), List.of(new BatchChange.LeftUnsown(tray.trayId())), recordedBy);
+    }
+
+    /** Plants raised elsewhere arrived and stand in cells set aside for their batch. */
+    @Transactional
+    void takeIn(int number, ArrivalController.ArrivalEntry entry, long recordedBy) {
+        Batch batch = batches.file(number).batch();
+        if (!batch.isBoughtIn()) {
+            throw new Refusal("batch", Said.of("Batch {number} is sown here; nothing of it arrives.").with("number", number));
+        }
+        CellRun run = run(entry.tray(), entry.firstCell(), entry.lastCell());
+        if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId())) {
+            throw new Refusal("placeId", Said.of("This place does not exist."));
+        }
+        double leaves = entry.leaves() == null ? batch.leavesOnArrival() : entry.leaves();
+        recording.record(entry.requestId(), number, entry.day(),
+                List.of(new BatchChange.BroughtIn(run, batch.lotId(), leaves, new PlaceId(entry.placeId()))), recordedBy);
+    }
+
+    private CellRun run(int trayNumber, int first, int last) {
+        Tray tray = trays.numbered(trayNumber);
+        Container container = crops.container(tray.container());
+        if (last < first) {
+            throw new Refusal("lastCell", Said.of("The run ends at cell {lastCell}, before it begins at cell {firstCell}.")
+                    .with("lastCell", last).with("firstCell", first));
+        }
+        if (last > container.cells()) {
+            throw new Refusal("lastCell", Said.of("{tray} has {cells} cells; the run cannot end at {lastCell}.")
+                    .with("tray", tray.code()).with("cells", container.cells()).with("lastCell", last));
+        }
+        return new CellRun(tray.trayId(), first, last);
     }
 
     private void requireSeed(int number, SowingController.SowingEntry entry, BatchChange.Sown sown) {

@@ -169,7 +169,7 @@ public class RoundService {
                 plantsStillWanted, lastReleasedOn(file), analysis.expectedUp(), analysis.verdict(), batch.cellsNeeded(), atEmergencePlace,
                 nextContainer(analysis),
                 analysis.forecast(), advice, batch.hardeningProgramme().days(), file.toSow().size(), file.plantsAlive(),
-                file.accepted(), analysis.chanceEnough(), frostToLookFor);
+                file.accepted(), analysis.chanceEnough(), batch.isBoughtIn(), frostToLookFor);
     }
 
     /** Looked up only where the round says it: for what is due to be sown, or short. */

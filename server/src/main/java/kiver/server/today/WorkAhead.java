@@ -44,7 +44,7 @@ class WorkAhead {
 
         static WorkKind of(TaskKind task) {
             return switch (task) {
-                case SOW -> SOW;
+                case SOW, TAKE_IN -> SOW;
                 case LOOK_FOR_FROST -> LOOK_FOR_FROST;
                 case COUNT -> COUNT;
                 case DECIDE_ON_FAILING -> DECIDE;
@@ -115,10 +115,12 @@ class WorkAhead {
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
-            works.add(work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
+            works.add(work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), planned.isBoughtIn()
+                    ? Said.of("Take in {cells} {plants}").with("cells", planned.cells()).with("plants", plants)
+                    : Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
                     .with("cells", planned.cells()).with("plants", plants).with("seeds", planned.seedsPerCell())));
         }
-        if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0) {
+        if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0 && !planned.isBoughtIn()) {
             batch.forecast().emerged().ifPresent(spread -> {
                 works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), Said.of("task.COUNT").with("plants", plants)));
                 if (!way.emergence().equals(way.growingOn())) {

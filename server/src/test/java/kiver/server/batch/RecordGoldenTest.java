@@ -33,6 +33,7 @@ class RecordGoldenTest {
     static Stream<Arguments> written() {
         return Stream.of(
                 arguments("Sown", 1, new BatchChange.Sown(new CellRun(TRAY, 1, 30), 2, 4, "Fine mix", new PlaceId(2))),
+                arguments("BroughtIn", 1, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 30), 9, 2.5, new PlaceId(2))),
                 arguments("LeftUnsown", 1, new BatchChange.LeftUnsown(TRAY)),
                 arguments("Counted", 1, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), false)),
                 arguments("Counted", 2, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), List.of(4, 5), true)),

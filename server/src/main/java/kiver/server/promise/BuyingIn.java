@@ -1,0 +1,140 @@
+package kiver.server.promise;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Optional;
+import kiver.core.crop.Container;
+import kiver.core.growth.Way;
+import kiver.core.plan.ContainerPath;
+import kiver.server.batch.Batch;
+import kiver.server.batch.BatchBook;
+import kiver.server.batch.NewBatch;
+import kiver.server.batch.TrayLayout;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
+import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
+import kiver.server.promise.BuyingInController.BuyingEntry;
+import kiver.server.promise.BuyingInController.Consignment;
+import kiver.server.seed.SeedStore;
+import kiver.server.wording.Said;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans batches whose plants somebody else raises: they begin with the leaves they come with, and harden here. */
+@Service
+class BuyingIn {
+
+    private final PromiseService promises;
+    private final Bookings bookings;
+    private final BatchBook batches;
+    private final OrderBook orders;
+    private final SeedStore seeds;
+    private final CropBook crops;
+    private final TrayLayout layout;
+    private final NurseryClock clock;
+
+    BuyingIn(
+            PromiseService promises,
+            Bookings bookings,
+            BatchBook batches,
+            OrderBook orders,
+            SeedStore seeds,
+            CropBook crops,
+            TrayLayout layout,
+            NurseryClock clock) {
+        this.promises = promises;
+        this.bookings = bookings;
+        this.batches = batches;
+        this.orders = orders;
+        this.seeds = seeds;
+        this.crops = crops;
+        this.layout = layout;
+        this.clock = clock;
+    }
+
+    /** Plans them, promises what a line still lacks of them, and answers the batch's number. */
+    @Transactional
+    int buy(BuyingEntry entry) {
+        return bookings.once(entry.requestId(), Arrays.asList("buy in", entry), () -> {
+            bookings.oneAtATime();
+            Optional<OrderedLine> line = lineOf(entry);
+            int batch = plan(entry.wish(), entry.consignment());
+            line.ifPresent(each -> bookings.promise(
+                    each.id(), batch, Math.min(missing(each), entry.wish().plants()), Optional.empty()));
+            return batch;
+        });
+    }
+
+    private Optional<OrderedLine> lineOf(BuyingEntry entry) {
+        if (entry.order() == null) {
+            return Optional.empty();
+        }
+        OrderedLine line = orders.order(entry.order()).line(entry.line() == null ? 1 : entry.line());
+        if (line.cancelledOn() != null) {
+            throw new Refusal("line", Said.of("Line {position}, {variety}, is cancelled.")
+                    .with("position", line.position()).with("variety", line.variety()));
+        }
+        if (line.varietyId() != entry.wish().varietyId()) {
+            throw new Refusal("varietyId", Said.of("Line {position} asks for {variety}.")
+                    .with("position", line.position()).with("variety", line.variety()));
+        }
+        if (missing(line) < 1) {
+            throw new Refusal("line", Said.of("All plants of line {position} are promised already.").with("position", line.position()));
+        }
+        return Optional.of(line);
+    }
+
+    private int missing(OrderedLine line) {
+        return line.plants() - batches.files().stream()
+                .flatMap(file -> file.promises().stream())
+                .filter(promise -> promise.lineId() == line.id())
+                .mapToInt(promise -> promise.plants())
+                .sum();
+    }
+
+    private int plan(Wish wish, Consignment consignment) {
+        PromiseService.Checked checked = promises.check(wish.along(null), false);
+        requireInTime(wish, consignment);
+        if (consignment.plants() < wish.plants()) {
+            throw new Refusal("consignment.plants", Said.of("{plants} plants cannot give {wanted}; buy at least as many.")
+                    .with("plants", consignment.plants()).with("wanted", wish.plants()));
+        }
+        Container first = crops.container(consignment.container());
+        Container last = crops.container(wish.container());
+        boolean potted = !first.code().equals(last.code());
+        if (first.kind() == Container.Kind.OPEN || potted && last.cellVolume() <= first.cellVolume()) {
+            throw new Refusal("consignment.container", Said.of("Plants in the {first} cannot go out in the {last}.")
+                    .with("first", first.name()).with("last", last.name()));
+        }
+        // They come up elsewhere, so that they stand where they grow on from the first day.
+        Way way = checked.promise().way();
+        long lot = seeds.addConsignment(
+                consignment.code() == null ? "" : consignment.code().strip(), wish.varietyId(), consignment.supplier().strip(),
+                consignment.arrives(), consignment.plants(), consignment.price());
+        return batches.add(
+                new NewBatch(
+                        wish.varietyId(), lot, 1, consignment.plants(), wish.plants(), consignment.arrives(), null,
+                        new Way(way.growingOn(), way.growingOn(), way.hardening()), checked.prepared().programme(),
+                        potted ? ContainerPath.Kind.POTTED_ONCE : ContainerPath.Kind.STRAIGHT,
+                        potted ? first.code() + " " + last.code() : last.code(), wish.line(clock.today()), Batch.CountedIn.PLANTS,
+                        consignment.leaves()),
+                layout.runs(first.code(), consignment.plants()));
+    }
+
+    private void requireInTime(Wish wish, Consignment consignment) {
+        LocalDate today = clock.today();
+        if (consignment.arrives().isBefore(today)) {
+            throw new Refusal("consignment.arrives", Said.of("This day has passed; today is {today}.").with("today", today));
+        }
+        if (consignment.arrives().isAfter(wish.target())) {
+            throw new Refusal("consignment.arrives", Said.of("They would arrive after {target}, when they are wanted.").with("target", wish.target()));
+        }
+        if (consignment.leaves() > wish.leavesTo()) {
+            throw new Refusal("consignment.leaves", Said.of("They would come with more than the {most} true leaves that are wanted.")
+                    .with("most", wish.leavesTo()));
+        }
+    }
+}

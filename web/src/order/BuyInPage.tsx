@@ -1,0 +1,181 @@
+import { Input, Select } from '@headlessui/react';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { Choices, LineView, OrderView } from '../api/client';
+import { answered, api } from '../api/client';
+import { useChoices, useNumberedChange, useOrder } from '../api/queries';
+import { Field } from '../look/Field';
+import { Loading, Refusal, Trouble } from '../look/States';
+import { addDays } from '../words/days';
+import { typedNumber } from '../words/quantity';
+import { say } from '../words/say';
+import { VarietyChoice } from './VarietyChoice';
+
+/** Plants that somebody else raises: for a line that lacks plants, or for nobody yet. */
+export function BuyInPage({ today }: { today: string }) {
+  const [asked] = useSearchParams();
+  const number = Number(asked.get('order'));
+  return number > 0 ? <ForLine number={number} position={Number(asked.get('line')) || 1} today={today} /> : <Buying today={today} />;
+}
+
+function ForLine({ number, position, today }: { number: number; position: number; today: string }) {
+  const order = useOrder(number);
+  if (order.isPending) return <Loading what={say('order {number}', { number })} />;
+  if (order.isError) return <Trouble error={order.error} retry={() => order.refetch()} />;
+  const line = order.data.order.lines.find((each) => each.line === position);
+  return <Buying today={today} order={order.data.order} {...(line ? { line } : {})} />;
+}
+
+function Buying({ today, order, line }: { today: string; order?: OrderView; line?: LineView }) {
+  const choices = useChoices();
+  if (choices.isPending) return <Loading what={say('growers and varieties')} />;
+  if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
+  return <BuyingForm choices={choices.data} today={today} {...(order ? { order } : {})} {...(line ? { line } : {})} />;
+}
+
+/** One plant in ten more than are wanted: some die on the way to a grower. */
+const WITH_LOSSES = 1.1;
+
+function BuyingForm({ choices, today, order, line }: { choices: Choices; today: string; order?: OrderView; line?: LineView }) {
+  const navigate = useNavigate();
+  const missing = line ? line.plants - line.promised : undefined;
+  const [typed, setTyped] = useState({
+    varietyId: line ? String(line.varietyId) : '',
+    plants: missing ? String(missing) : '',
+    bought: missing ? String(Math.ceil(missing * WITH_LOSSES)) : '',
+    supplier: '',
+    code: '',
+    price: '',
+    comesIn: line?.container ?? choices.containers.find((each) => each.kind === 'CELLS')?.code ?? '',
+    leaves: '2',
+    arrives: addDays(today, 7),
+    container: line?.container ?? choices.containers.find((each) => each.kind === 'CELLS')?.code ?? '',
+    leavesFrom: String(line?.leavesFrom ?? 4),
+    leavesTo: String(line?.leavesTo ?? 5),
+    target: line?.target ?? addDays(today, 28),
+  });
+  const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
+  const number = (text: string) => typedNumber(text) as number;
+  const buy = useNumberedChange((entry: typeof typed, requestId) =>
+    answered(
+      api.POST('/api/batches/bought-in', {
+        body: {
+          requestId,
+          wish: {
+            varietyId: number(entry.varietyId),
+            container: entry.container,
+            plants: number(entry.plants),
+            leavesFrom: number(entry.leavesFrom),
+            leavesTo: number(entry.leavesTo),
+            target: entry.target,
+            ...(order ? { siteId: order.siteId } : {}),
+          },
+          consignment: {
+            supplier: entry.supplier,
+            plants: number(entry.bought),
+            container: entry.comesIn,
+            leaves: number(entry.leaves),
+            arrives: entry.arrives,
+            ...(entry.code.trim() ? { code: entry.code.trim() } : {}),
+            ...(entry.price.trim() ? { price: number(entry.price) } : {}),
+          },
+          ...(order && line ? { order: order.number, line: line.line } : {}),
+        },
+      }),
+    ),
+  );
+  const problem = (field: string) => buy.error?.problemAt(field);
+  const wished = (field: string) => buy.error?.problems.find((each) => each.field === `wish.${field}` || each.field === field)?.message;
+  const ordered = (field: string) => buy.error?.problems.find((each) => each.field === `consignment.${field}`)?.message;
+  const placed = buy.error?.problems.some((each) => each.field !== '' && each.field !== 'line') ?? false;
+  const containers = choices.containers
+    .filter((each) => each.kind !== 'OPEN')
+    .map((each) => (
+      <option key={each.code} value={each.code}>
+        {each.name}
+      </option>
+    ));
+  const field = (key: keyof typeof typed, name: string, wrong: string | undefined, type: 'text' | 'number' | 'date' = 'text', hint?: string) => (
+    <Field name={name} problem={wrong} {...(hint ? { hint } : {})}>
+      <Input
+        className="entry"
+        type={type === 'date' ? 'date' : 'text'}
+        inputMode={type === 'number' ? 'decimal' : undefined}
+        autoComplete="off"
+        value={typed[key]}
+        aria-invalid={wrong ? true : undefined}
+        onChange={(event) => set({ [key]: event.target.value })}
+      />
+    </Field>
+  );
+  return (
+    <>
+      <h1 className="mb-1">{say('Buy plants in')}</h1>
+      <p className="mb-4 text-pencil">
+        {order && line
+          ? say('For order {order}, {grower}: {missing} of {plants} {variety} that nothing grows for.', {
+              order: order.number,
+              grower: order.grower,
+              missing,
+              plants: line.plants,
+              variety: line.variety,
+            })
+          : say('For nobody yet; what comes can be promised at once.')}
+      </p>
+      <form
+        className="grid max-w-4xl gap-6 lg:grid-cols-2"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          buy.mutate(typed, { onSuccess: (planned) => void navigate(`/batches/${planned.number}`) });
+        }}
+      >
+        <fieldset className="board flex flex-col gap-3 p-4">
+          <legend className="font-semibold">{say('What comes')}</legend>
+          {line ? null : (
+            <VarietyChoice
+              varieties={choices.varieties}
+              chosen={typed.varietyId}
+              problem={wished('varietyId')}
+              choose={(varietyId) => set({ varietyId })}
+            />
+          )}
+          {field('supplier', say('Raised by'), ordered('supplier'))}
+          <div className="grid grid-cols-2 gap-3">
+            {field('bought', say('Plants bought'), ordered('plants'), 'number', say('some will be lost'))}
+            {field('price', say('Price of one'), ordered('price'), 'number', say('may be left out'))}
+          </div>
+          <div className="grid grid-cols-2 gap-3">
+            {field('leaves', say('True leaves they come with'), ordered('leaves'), 'number')}
+            {field('arrives', say('Arrive on'), ordered('arrives'), 'date')}
+          </div>
+          <Field name={say('Come in, or are set into')} problem={ordered('container')}>
+            <Select className="entry" value={typed.comesIn} onChange={(event) => set({ comesIn: event.target.value })}>
+              {containers}
+            </Select>
+          </Field>
+          {field('code', say('Code on their papers'), problem('code'), 'text', say('may be left out'))}
+        </fieldset>
+        <fieldset className="board flex h-fit flex-col gap-3 p-4">
+          <legend className="font-semibold">{say('What goes out')}</legend>
+          {field('plants', say('Plants wanted'), wished('plants'), 'number')}
+          <div className="grid grid-cols-2 gap-3">
+            {field('leavesFrom', say('True leaves, from'), wished('leavesFrom'), 'number')}
+            {field('leavesTo', say('to'), wished('leavesTo'), 'number')}
+          </div>
+          <Field name={say('Handed over in')} problem={wished('container')}>
+            <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value })}>
+              {containers}
+            </Select>
+          </Field>
+          {field('target', say('Wanted on'), wished('target'), 'date')}
+          <p className="text-sm text-pencil">{say('They are not hardened when they come: that is planned before they go out.')}</p>
+          <Refusal message={buy.error && !placed ? buy.error.message : undefined} />
+          <button className="act act-main" disabled={buy.isPending}>
+            {say('Plan what is bought in')}
+          </button>
+        </fieldset>
+      </form>
+    </>
+  );
+}
