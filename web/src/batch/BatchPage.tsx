@@ -184,7 +184,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             {say('Labels (PDF)')}
           </a>
           {view.caution && <Caution>{view.caution}</Caution>}
-          {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.completelyCounted) && path && (
+          {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.completelyCounted) && !view.boughtIn && path && (
             <>
               <VerdictWords batch={view} today={today} />
               {view.curve.length > 0 && (

@@ -17,7 +17,13 @@ type Change = BatchView['changes'][number];
 export function ChangeList({ batch }: { batch: BatchView }) {
   const [all, setAll] = useState(false);
   const [wrong, setWrong] = useState<Change>();
-  if (batch.changes.length === 0) return <Nothing>{say('Nothing yet. The first entry will be its sowing.')}</Nothing>;
+  if (batch.changes.length === 0) {
+    return (
+      <Nothing>
+        {batch.summary.boughtIn ? say('Nothing yet. The first entry will be its arrival.') : say('Nothing yet. The first entry will be its sowing.')}
+      </Nothing>
+    );
+  }
   const newest = [...batch.changes].reverse();
   const shown = all ? newest : newest.slice(0, SHOWN_AT_FIRST);
   return (

@@ -130,8 +130,8 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
           buy.mutate(typed, { onSuccess: (planned) => void navigate(`/batches/${planned.number}`) });
         }}
       >
-        <fieldset className="board flex flex-col gap-3 p-4">
-          <legend className="font-semibold">{say('What comes')}</legend>
+        <section aria-labelledby="what-comes" className="board flex flex-col gap-3 p-4">
+          <h2 id="what-comes">{say('What comes')}</h2>
           {line ? null : (
             <VarietyChoice
               varieties={choices.varieties}
@@ -155,9 +155,9 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
             </Select>
           </Field>
           {field('code', say('Code on their papers'), problem('code'), 'text', say('may be left out'))}
-        </fieldset>
-        <fieldset className="board flex h-fit flex-col gap-3 p-4">
-          <legend className="font-semibold">{say('What goes out')}</legend>
+        </section>
+        <section aria-labelledby="what-goes-out" className="board flex h-fit flex-col gap-3 p-4">
+          <h2 id="what-goes-out">{say('What goes out')}</h2>
           {field('plants', say('Plants wanted'), wished('plants'), 'number')}
           <div className="grid grid-cols-2 gap-3">
             {field('leavesFrom', say('True leaves, from'), wished('leavesFrom'), 'number')}
@@ -174,7 +174,7 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
           <button className="act act-main" disabled={buy.isPending}>
             {say('Plan what is bought in')}
           </button>
-        </fieldset>
+        </section>
       </form>
     </>
   );

@@ -64,7 +64,7 @@ export function TrayPage({ today }: { today: string }) {
 type Mode = 'count' | 'lose';
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
-  const [mode, setMode] = useState<Mode>('count');
+  const [mode, setMode] = useState<Mode>(batch.boughtIn ? 'lose' : 'count');
   const { summary } = batch;
   const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
   const restHere = isStillToSow(tray, batch.toSow);
@@ -93,7 +93,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
               )}
             </p>
           </div>
-          {sownHere && (
+          {sownHere && !batch.boughtIn && (
             <div role="group" aria-label={say('Work')} className="ml-auto flex">
               <button
                 className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`}
@@ -135,7 +135,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
       </section>
       <section aria-label={say('Emergence')} className="flex flex-col gap-4">
-        <VerdictWords batch={batch} today={today} />
+        {!batch.boughtIn && <VerdictWords batch={batch} today={today} />}
         {batch.curve.length > 0 && (
           <div className="board p-3">
             <h2 className="mb-2">{say('Emergence of batch {number}', { number: summary.number })}</h2>

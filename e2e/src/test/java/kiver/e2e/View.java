@@ -18,6 +18,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.PROPAGATOR, "/orders/new", "Take an order"),
             new View(Nursery.PROPAGATOR, "/orders/109", ""),
             new View(Nursery.PROPAGATOR, "/batches", "Batches"),
+            new View(Nursery.PROPAGATOR, "/batches/buy", "Buy plants in"),
             new View(Nursery.HAND, "/batches/242", ""),
             new View(Nursery.HAND, "/batches/262", ""),
             new View(Nursery.HAND, "/trays/1001", "Tray T1001"),

@@ -65,6 +65,11 @@ class BoughtInTest {
                 .andExpect(jsonPath("$.summary.shares.free").value(20));
         nursery.get(nursery.propagator, "/api/season/seed-needs").andExpect(jsonPath("$.sowings[?(@.batch == " + batch + ")]").value(empty()));
         assertThat(tasks(batch)).isEmpty();
+        String more = body.substring(body.indexOf("{\"varietyId\""), body.indexOf("},") + 1).replace("\"plants\":20", "\"plants\":90");
+        nursery.post(nursery.propagator, "/api/plans", more).andExpect(status().isOk())
+                .andExpect(jsonPath("$.sources[?(@.batch == " + batch + ")]").value(empty()));
+        nursery.post(nursery.propagator, "/api/plans", more.replace("\"plants\":90", "\"plants\":10"))
+                .andExpect(jsonPath("$.sources[?(@.batch == " + batch + ")].kind").value(hasItem("FREE")));
 
         clock.showDay(arrives);
         assertThat(tasks(batch)).containsExactly("TAKE_IN");

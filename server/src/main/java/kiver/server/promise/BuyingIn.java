@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import kiver.core.crop.Container;
 import kiver.core.growth.Way;
+import kiver.core.harden.HardeningProgramme;
 import kiver.core.plan.ContainerPath;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
@@ -26,6 +27,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Plans batches whose plants somebody else raises: they begin with the leaves they come with, and harden here. */
 @Service
 class BuyingIn {
+
+    /** °C. */
+    private static final double RAISED_AT = 20;
 
     private final PromiseService promises;
     private final Bookings bookings;
@@ -117,11 +121,16 @@ class BuyingIn {
         return batches.add(
                 new NewBatch(
                         wish.varietyId(), lot, 1, consignment.plants(), wish.plants(), consignment.arrives(), null,
-                        new Way(way.growingOn(), way.growingOn(), way.hardening()), checked.prepared().programme(),
+                        new Way(way.growingOn(), way.growingOn(), way.hardening()), hardeningOf(checked),
                         potted ? ContainerPath.Kind.POTTED_ONCE : ContainerPath.Kind.STRAIGHT,
                         potted ? first.code() + " " + last.code() : last.code(), wish.line(clock.today()), Batch.CountedIn.PLANTS,
                         consignment.leaves()),
                 layout.runs(first.code(), consignment.plants()));
+    }
+
+    /** Nobody here knows how warm they were raised: they are hardened as if it had been a heated house. */
+    private static HardeningProgramme hardeningOf(PromiseService.Checked checked) {
+        return HardeningProgramme.usualFor(checked.prepared().request().crop().hardiness(), RAISED_AT);
     }
 
     private void requireInTime(Wish wish, Consignment consignment) {

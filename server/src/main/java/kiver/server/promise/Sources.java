@@ -105,7 +105,9 @@ class Sources {
             return Optional.of(new Found(source(Source.Kind.FREE, promised, free, null), Optional.empty()));
         }
         boolean near = Math.abs(ChronoUnit.DAYS.between(batch.file().batch().target(), wish.target())) <= MOST_DAYS_APART;
-        return batch.stage() == BatchStage.PLANNED && near ? pooled(batch, wish, free, alone, rates) : Optional.empty();
+        // What is bought in is not sown larger; more of it would have to be bought.
+        boolean sownHere = batch.stage() == BatchStage.PLANNED && !batch.file().batch().isBoughtIn();
+        return sownHere && near ? pooled(batch, wish, free, alone, rates) : Optional.empty();
     }
 
     private Optional<Found> pooled(
