@@ -44,6 +44,13 @@ abstract class Nursery implements AutoCloseable {
         return nursery;
     }
 
+    /** The demonstration behind two instances on one database; every request goes to another of them than the last. */
+    static Nursery demoOnTwoInstances() throws IOException, InterruptedException {
+        Nursery nursery = new TwoInstances("e2e_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet());
+        nursery.start();
+        return nursery;
+    }
+
     /** The demonstration, started by its own command on a database server of its own. */
     static ByCommand demoByCommand(String name) throws IOException, InterruptedException {
         ByCommand nursery = new ByCommand(name, "demo");
@@ -106,14 +113,12 @@ abstract class Nursery implements AutoCloseable {
     }
 
     /** On a copy of the winter, beside other tests on one database server. */
-    private static final class OnACopy extends Nursery {
+    private static class OnACopy extends Nursery {
         private final String name;
-        private final Path log;
-        private Process process;
+        private final List<Process> processes = new ArrayList<>();
 
         OnACopy(String name) throws IOException, InterruptedException {
             this.name = name;
-            this.log = Path.of("target", name + ".log").toAbsolutePath();
             run(Map.of("KIVER_BUILT", "yes"), ROOT.resolve("kiver").toString(), "unpack");
             sql("create database " + name + " template " + WINTER);
         }
@@ -124,6 +129,12 @@ abstract class Nursery implements AutoCloseable {
 
         @Override
         String started() throws IOException, InterruptedException {
+            return instance();
+        }
+
+        /** Starts one instance and answers where it can be reached. */
+        String instance() throws IOException, InterruptedException {
+            Path log = Path.of("target", name + "_" + processes.size() + ".log").toAbsolutePath();
             int port;
             try (ServerSocket free = new ServerSocket(0)) {
                 port = free.getLocalPort();
@@ -141,7 +152,8 @@ abstract class Nursery implements AutoCloseable {
                     "KIVER_DATABASE_URL", System.getenv("KIVER_TEST_DATABASE_URL") + name, "KIVER_DATABASE_USER", "kiver",
                     "KIVER_DATABASE_PASSWORD", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "KIVER_PORT", String.valueOf(port),
                     "KIVER_LIBRARY", ROOT.resolve("library").toString(), "KIVER_DEMO", "true"));
-            process = builder.start();
+            Process process = builder.start();
+            processes.add(process);
             String address = "http://127.0.0.1:" + port;
             HttpClient http = HttpClient.newHttpClient();
             for (int tries = 0; tries < 600; tries++) {
@@ -163,11 +175,34 @@ abstract class Nursery implements AutoCloseable {
 
         @Override
         public void close() throws IOException, InterruptedException {
-            process.destroy();
-            if (!process.waitFor(30, TimeUnit.SECONDS)) {
-                process.destroyForcibly();
+            processes.forEach(Process::destroy);
+            for (Process process : processes) {
+                if (!process.waitFor(30, TimeUnit.SECONDS)) {
+                    process.destroyForcibly();
+                }
             }
             sql("drop database " + name + " with (force)");
+        }
+    }
+
+    /** Two instances on one copy, behind a gate that sends each request to the other one. */
+    private static final class TwoInstances extends OnACopy {
+        private TurnAndTurnAbout gate;
+
+        TwoInstances(String name) throws IOException, InterruptedException {
+            super(name);
+        }
+
+        @Override
+        String started() throws IOException, InterruptedException {
+            gate = new TurnAndTurnAbout(List.of(instance(), instance()));
+            return gate.address();
+        }
+
+        @Override
+        public void close() throws IOException, InterruptedException {
+            gate.close();
+            super.close();
         }
     }
 

@@ -41,7 +41,12 @@ abstract class OrderToRelease {
 
     @BeforeAll
     void start() throws IOException, InterruptedException {
-        nursery = Nursery.demo();
+        nursery = nursery();
+    }
+
+    /** The nursery in which it happens. */
+    Nursery nursery() throws IOException, InterruptedException {
+        return Nursery.demo();
     }
 
     @AfterAll

@@ -3,9 +3,15 @@ package kiver.server.account;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
 import org.springframework.stereotype.Component;
 
 /**
@@ -27,23 +33,15 @@ class SignInAttempts {
     private static final int MOST_KEPT = 20_000;
 
     private final Clock calendar;
-    private final Map<String, Failures> failures = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+    private final FailureMapper failures;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Failures> eldest) {
-            return size() > MOST_KEPT;
-        }
-    };
-
-    private record Failures(int count, Instant last) {}
-
-    SignInAttempts(Clock calendar) {
+    SignInAttempts(Clock calendar, FailureMapper failures) {
         this.calendar = calendar;
+        this.failures = failures;
     }
 
     /** How long must be waited before the next attempt; zero when it may be made at once. */
-    synchronized Duration toWait(String email, String address) {
+    Duration toWait(String email, String address) {
         Instant now = calendar.instant();
         return longest(
                 wait(both(email, address), FREE_FROM_ONE_ADDRESS, LONGEST_WAIT, now),
@@ -51,27 +49,27 @@ class SignInAttempts {
                         wait(from(address), FREE_IN_ALL, LONGEST_WAIT, now)));
     }
 
-    synchronized void failed(String email, String address) {
+    void failed(String email, String address) {
         Instant now = calendar.instant();
+        OffsetDateTime at = now.atOffset(ZoneOffset.UTC);
+        failures.forget(now.minus(FORGOTTEN_AFTER).atOffset(ZoneOffset.UTC), MOST_KEPT);
         for (String key : new String[] {both(email, address), account(email), from(address)}) {
-            Failures before = failures.get(key);
-            boolean forgotten = before == null || before.last().plus(FORGOTTEN_AFTER).isBefore(now);
-            failures.put(key, new Failures(forgotten ? 1 : before.count() + 1, now));
+            failures.add(key, at);
         }
     }
 
-    synchronized void succeeded(String email, String address) {
+    void succeeded(String email, String address) {
         failures.remove(both(email, address));
         failures.remove(account(email));
     }
 
     private Duration wait(String key, int free, Duration most, Instant now) {
-        Failures before = failures.get(key);
+        FailureRow before = failures.of(key).filter(row -> row.lastAt().toInstant().plus(FORGOTTEN_AFTER).isAfter(now)).orElse(null);
         if (before == null || before.count() < free) {
             return Duration.ZERO;
         }
         Duration pause = Duration.ofSeconds(1L << Math.min(10, before.count() - free));
-        Instant next = before.last().plus(pause.compareTo(most) > 0 ? most : pause);
+        Instant next = before.lastAt().toInstant().plus(pause.compareTo(most) > 0 ? most : pause);
         return next.isAfter(now) ? Duration.between(now, next) : Duration.ZERO;
     }
 
@@ -89,5 +87,32 @@ class SignInAttempts {
 
     private static String from(String address) {
         return "address " + address;
+    }
+
+    /** Wrong passwords by one key. */
+    record FailureRow(int count, OffsetDateTime lastAt) {}
+
+    /** The table of wrong passwords, which all instances count in. */
+    @Mapper
+    interface FailureMapper {
+
+        @Select("select count, last_at from sign_in_failure where key = #{key}")
+        Optional<FailureRow> of(@Param("key") String key);
+
+        @Insert("""
+                insert into sign_in_failure (key, count, last_at) values (#{key}, 1, #{at})
+                on conflict (key) do update set count = sign_in_failure.count + 1, last_at = excluded.last_at
+                """)
+        int add(@Param("key") String key, @Param("at") OffsetDateTime at);
+
+        @Delete("delete from sign_in_failure where key = #{key}")
+        int remove(@Param("key") String key);
+
+        /** Forgets what is old, and the oldest of too many. */
+        @Delete("""
+                delete from sign_in_failure where last_at < #{before}
+                   or key in (select key from sign_in_failure order by last_at desc offset #{most})
+                """)
+        int forget(@Param("before") OffsetDateTime before, @Param("most") int most);
     }
 }

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
 import kiver.server.kept.Kept;
+import kiver.server.kept.Revisions;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -19,10 +20,11 @@ public class NurseryClock {
     private final Clock calendar;
     private final Kept<Optional<Nursery>> kept;
 
-    NurseryClock(NurseryMapper mapper, Clock calendar) {
+    NurseryClock(NurseryMapper mapper, Clock calendar, Revisions revisions) {
         this.mapper = mapper;
         this.calendar = calendar;
         this.kept = new Kept<>(mapper::find);
+        revisions.whenChanged("nursery", kept::discard);
     }
 
     /** The nursery, once it is set up. */

@@ -16,6 +16,7 @@ import kiver.core.crop.CropLibraryReader;
 import kiver.core.crop.CropSheet;
 import kiver.core.sheet.SheetRow;
 import kiver.server.kept.Kept;
+import kiver.server.kept.Revisions;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -38,12 +39,13 @@ public class LibraryBook {
     private final Path folder;
     private final Kept<CropLibrary> library;
 
-    LibraryBook(LibraryMapper mapper, JsonMapper json, @Value("${kiver.library}") Path folder) {
+    LibraryBook(LibraryMapper mapper, JsonMapper json, @Value("${kiver.library}") Path folder, Revisions revisions) {
         this.mapper = mapper;
         this.json = json;
         this.folder = folder;
         library = new Kept<>(() ->
                 new CropLibrary(entries(CROP, CropSheet::read), entries(CONTAINER, ContainerSheet::read)));
+        revisions.whenChanged("library_entry", library::discard);
     }
 
     /** Everything in the library. */

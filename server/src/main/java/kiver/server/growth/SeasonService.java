@@ -7,6 +7,7 @@ import kiver.core.place.Place;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import kiver.server.clock.NurseryClock;
+import kiver.server.kept.Revisions;
 import kiver.server.place.PlaceBook;
 import kiver.server.weather.WeatherBook;
 import org.springframework.stereotype.Service;
@@ -23,6 +24,7 @@ public class SeasonService {
     private final NurseryClock clock;
     private final WeatherBook weather;
     private final PlaceBook places;
+    private final Revisions revisions;
 
     private volatile Kept kept;
 
@@ -37,7 +39,9 @@ public class SeasonService {
         }
     }
 
-    SeasonService(NurseryClock clock, WeatherBook weather, PlaceBook places) {
+    SeasonService(NurseryClock clock, WeatherBook weather, PlaceBook places, Revisions revisions) {
+        this.revisions = revisions;
+        revisions.whenChanged("weather", this::discard);
         this.clock = clock;
         this.weather = weather;
         this.places = places;
@@ -70,8 +74,13 @@ public class SeasonService {
         return present == null ? record() : present.record();
     }
 
-    /** Makes the season anew when it is next asked for: what was measured has been changed. */
+    /** Has the season made anew, here and elsewhere, when it is next asked for: what was measured has been changed. */
     public void forget() {
+        revisions.weatherChanged();
+        discard();
+    }
+
+    private void discard() {
         known = null;
         kept = null;
     }

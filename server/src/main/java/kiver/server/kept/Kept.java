@@ -5,7 +5,7 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * Something read from the database once and kept until this process changes it; no other process writes there. A
+ * Something read from the database once and kept until it is changed, here or, as {@link Revisions} tells, elsewhere. A
  * transaction that changes it reads for itself until it is over, and others go on with what was there before.
  *
  * @param <T> an immutable value
@@ -57,7 +57,8 @@ public final class Kept<T> {
         }
     }
 
-    private synchronized void discard() {
+    /** To be called where somebody else has changed it. */
+    public synchronized void discard() {
         value = null;
         changes++;
     }

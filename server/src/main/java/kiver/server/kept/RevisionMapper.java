@@ -1,9 +1,12 @@
 package kiver.server.kept;
 
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** The table of revisions. */
+/** The tables of revisions. */
 @Mapper
 interface RevisionMapper {
 
@@ -13,4 +16,15 @@ interface RevisionMapper {
             from (select coalesce(max(id), 0) as id from revision) newest
             """)
     String mark();
+
+    /** How far the changes of a table that is kept in memory have come. */
+    record SettingMark(String what, String mark) {}
+
+    @Select("""
+            select what, max(id) || '/' || count(*) as mark from setting_revision group by what
+            """)
+    List<SettingMark> settingMarks();
+
+    @Insert("insert into setting_revision (what) values (#{what})")
+    int changed(@Param("what") String what);
 }

@@ -1,12 +1,23 @@
 package kiver.server.kept;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.springframework.stereotype.Component;
 
-/** Tells whether anything has changed on which what is kept in memory rests. */
+/**
+ * Tells whether anything has changed on which what is kept in memory rests, whichever instance changed it. The database
+ * is asked at the beginning of every request, so that a request sees all that was committed before it came.
+ */
 @Component
 public class Revisions {
 
     private final RevisionMapper mapper;
+    private final List<Keeper> keepers = new CopyOnWriteArrayList<>();
+    private Map<String, String> seen;
+
+    private record Keeper(String what, Runnable forget) {}
 
     Revisions(RevisionMapper mapper) {
         this.mapper = mapper;
@@ -15,5 +26,35 @@ public class Revisions {
     /** A mark that differs whenever a batch, its record, its lot, its lines or what they are made of has changed. */
     public String mark() {
         return mapper.mark();
+    }
+
+    /**
+     * Has something forgotten whenever a table that it was read from was changed.
+     *
+     * @param what name of the table, or "weather" for measured days
+     */
+    public void whenChanged(String what, Runnable forget) {
+        keepers.add(new Keeper(what, forget));
+    }
+
+    /** Tells all instances that measured days were changed; they know when this transaction is over. */
+    public void weatherChanged() {
+        mapper.changed("weather");
+    }
+
+    /** Forgets what has been changed since this was last called. */
+    void catchUp() {
+        Map<String, String> now = new HashMap<>();
+        mapper.settingMarks().forEach(mark -> now.put(mark.what(), mark.mark()));
+        synchronized (this) {
+            if (now.equals(seen)) {
+                return;
+            }
+            Map<String, String> before = seen == null ? now : seen;
+            keepers.stream()
+                    .filter(keeper -> !String.valueOf(now.get(keeper.what())).equals(String.valueOf(before.get(keeper.what()))))
+                    .forEach(keeper -> keeper.forget().run());
+            seen = now;
+        }
     }
 }

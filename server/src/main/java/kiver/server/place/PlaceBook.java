@@ -14,6 +14,7 @@ import kiver.core.place.PlaceUse;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import kiver.server.kept.Kept;
+import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
@@ -28,10 +29,11 @@ public class PlaceBook {
     private final PlaceProbe probe;
     private final Kept<List<Place>> places;
 
-    PlaceBook(PlaceMapper mapper, PlaceProbe probe) {
+    PlaceBook(PlaceMapper mapper, PlaceProbe probe, Revisions revisions) {
         this.mapper = mapper;
         this.probe = probe;
         places = new Kept<>(() -> mapper.all().stream().map(PlaceBook::place).toList());
+        revisions.whenChanged("place", places::discard);
     }
 
     /** The places in walking order. */

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -37,28 +38,39 @@ public class AssignmentService {
     /** Choosing takes this share of the work; weighing candidates the rest. */
     private static final double WEIGHING = 0.7;
 
+    /** Nanoseconds. */
+    private static final long TELL_EVERY = 200_000_000;
+
     private final BatchesInSpace batches;
     private final SeasonService seasons;
     private final NurseryClock clock;
     private final BatchBook book;
     private final PlanChanges plans;
-    private volatile Run run;
+    private final PlacingRuns runs;
 
     AssignmentService(
-            BatchesInSpace batches, SeasonService seasons, NurseryClock clock, BatchBook book, PlanChanges plans) {
+            BatchesInSpace batches, SeasonService seasons, NurseryClock clock, BatchBook book, PlanChanges plans, PlacingRuns runs) {
         this.batches = batches;
         this.seasons = seasons;
         this.clock = clock;
         this.book = book;
         this.plans = plans;
+        this.runs = runs;
     }
 
-    /** A run as far as it is. */
-    private static final class Run {
+    /** A run that this instance works on; it says now and then how far it is, and hears whether it is to stop. */
+    private final class Run {
+        private final UUID token = UUID.randomUUID();
         private final AtomicBoolean stop = new AtomicBoolean();
-        private volatile double progress;
-        private volatile Placings outcome;
-        private volatile String failure;
+        private long toldAt;
+
+        private synchronized void tell(double progress) {
+            long now = System.nanoTime();
+            if (now - toldAt > TELL_EVERY) {
+                toldAt = now;
+                stop.set(!runs.goOn(token, progress));
+            }
+        }
     }
 
     /** Batches that are weighed alike. */
@@ -67,11 +79,10 @@ public class AssignmentService {
     /** How far the last run is. */
     public record Standing(boolean started, boolean running, double progress, Optional<Placings> outcome, Optional<String> failure) {}
 
-    /** Starts a run unless one is under way. */
-    public synchronized Standing start() {
-        if (run == null || !standing().running()) {
-            Run fresh = new Run();
-            run = fresh;
+    /** Starts a run unless one is under way, here or elsewhere. */
+    public Standing start() {
+        Run fresh = new Run();
+        if (runs.begin(fresh.token)) {
             Season season = seasons.season();
             List<BatchInSpace> all = batches.inSpace();
             LocalDate today = clock.today();
@@ -84,27 +95,23 @@ public class AssignmentService {
 
     /** Stops the run; what was found so far stays. */
     public Standing stop() {
-        if (run != null) {
-            run.stop.set(true);
-        }
+        runs.stop();
         return standing();
     }
 
     /** How far it is. */
     public Standing standing() {
-        Run present = run;
-        if (present == null) {
-            return new Standing(false, false, 0, Optional.empty(), Optional.empty());
-        }
-        boolean over = present.outcome != null || present.failure != null;
-        return new Standing(
-                true, !over, present.progress, Optional.ofNullable(present.outcome), Optional.ofNullable(present.failure));
+        return runs.present()
+                .map(run -> new Standing(true, !run.isOver(), run.progress(), run.found(), Optional.ofNullable(run.failure())))
+                .orElseGet(() -> new Standing(false, false, 0, Optional.empty(), Optional.empty()));
     }
 
     /** Makes what was found the plan. Answers how many batches changed. */
     @Transactional
     public int take(Long by) {
-        Placings outcome = standing().outcome()
+        PlacingRuns.RunRow run = runs.present().orElse(null);
+        Placings outcome = Optional.ofNullable(run).flatMap(PlacingRuns.RunRow::found)
+                .filter(found -> runs.taken(run.token()))
                 .orElseThrow(() -> new Refusal("assignment", Said.of("There is nothing to take yet: place all first.")));
         Map<Integer, BatchPlan> changed = new TreeMap<>();
         for (Placings.Placing placing : outcome.placings()) {
@@ -115,7 +122,6 @@ public class AssignmentService {
             }
         }
         plans.change(by, Said.of("Place the whole season"), changed);
-        run = null;
         return changed.size();
     }
 
@@ -128,16 +134,16 @@ public class AssignmentService {
                         Suitability suitability = suitabilities.computeIfAbsent(
                                 new Kind(batch.crop(), batch.path()), kind -> new Suitability(season, kind.crop(), kind.path()));
                         List<Candidate> candidates = candidates(batch, suitability, today, present.stop.get());
-                        present.progress = WEIGHING * weighed.incrementAndGet() / all.size();
+                        present.tell(WEIGHING * weighed.incrementAndGet() / all.size());
                         return new ToPlace(batch.number(), batch.crop().code(), candidates);
                     })
                     .toList();
             Assignment assignment = Assigner.assign(
-                    season.places(), toPlace, new SplittableRandom(SEED), share -> present.progress = WEIGHING + (1 - WEIGHING) * share,
+                    season.places(), toPlace, new SplittableRandom(SEED), share -> present.tell(WEIGHING + (1 - WEIGHING) * share),
                     present.stop::get);
-            present.outcome = Placings.of(all, toPlace, assignment, season, today);
+            runs.found(present.token, Placings.of(all, toPlace, assignment, season, today));
         } catch (RuntimeException failure) {
-            present.failure = failure.getMessage() == null ? failure.toString() : failure.getMessage();
+            runs.failed(present.token, failure.getMessage() == null ? failure.toString() : failure.getMessage());
         }
     }
 
