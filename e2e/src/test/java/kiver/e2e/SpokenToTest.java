@@ -1,15 +1,19 @@
 package kiver.e2e;
 
+import com.microsoft.playwright.Locator;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
@@ -75,8 +79,7 @@ class SpokenToTest {
         page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.HEADING).first().waitFor();
         requireStretched(screen);
         page.keyboard().press("Escape");
-        page.getByRole(AriaRole.DIALOG).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
         page.keyboard().press("p");
         page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.TEXTBOX).fill("400 curly kale, 12 June");
         page.getByRole(AriaRole.DIALOG).locator("section").first().waitFor();
@@ -99,7 +102,9 @@ class SpokenToTest {
     private static void open(Screen screen, String path) {
         screen.page().navigate(path);
         // Seen as soon as it is there; in which language it says that it fetches does not matter.
-        screen.page().waitForFunction("document.querySelector('main h1') && !/Fetching|Féétçhíñg/.test(document.body.innerText)");
+        screen.page().locator("main h1").first().waitFor();
+        screen.page().locator("main [role=status]").filter(new Locator.FilterOptions().setHasText(Pattern.compile("Fetching|Féétçhíñg")))
+                .first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
     private static void requireStretched(Screen screen) {
