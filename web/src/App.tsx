@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { AccountPage } from './account/AccountPage';
 import { FirstRun } from './account/FirstRun';
@@ -9,7 +9,7 @@ import { BuyInPage } from './order/BuyInPage';
 import { BatchPage } from './batch/BatchPage';
 import { BatchesPage } from './batch/BatchesPage';
 import { CropPage } from './crop/CropPage';
-import { Frame } from './look/Frame';
+import { Frame } from './shell/Frame';
 import { Away, Loading } from './look/States';
 import { NurseryPage } from './nursery/NurseryPage';
 import { SheetPage } from './nursery/SheetPage';
@@ -23,7 +23,7 @@ import { WallPage } from './season/WallPage';
 import { SeedPage } from './seed/SeedPage';
 import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
-import { TrayPage } from './tray/TrayPage';
+import { TrayPage } from './batch/TrayPage';
 import { WeatherPage } from './weather/WeatherPage';
 import { SitePage } from './weather/SitePage';
 import { speakFromNowOn } from './words/speech';
@@ -34,10 +34,13 @@ export function App() {
   const person = session.data?.person ?? undefined;
   useEffect(() => outbox.open(person), [person]);
   const speech = session.data?.speech;
+  const spokenTo = useRef<number>(undefined);
   // Only when somebody signs in: a page that is being worked on is not loaded anew under their hands.
   useEffect(() => {
-    if (speech && speakFromNowOn(speech)) window.location.reload();
-  }, [person]);
+    if (!speech || spokenTo.current === person) return;
+    spokenTo.current = person;
+    if (speakFromNowOn(speech)) window.location.reload();
+  }, [person, speech]);
   if (session.isPending) return <Loading what="Kiver" />;
   if (session.isError && !session.data) return <Away error={session.error} />;
   if (session.data.needsFirstAccount) return <FirstRun />;

@@ -14,7 +14,8 @@ import { SourceChoice } from '../promise/SourceChoice';
 import { LineForm } from './LineForm';
 import { LinesToTake } from './LinesToTake';
 import { SuccessionForm } from './SuccessionForm';
-import { entryOf, sourceFor, wishIn, type Chosen, type LineToTake, type TypedLine } from './typedLine';
+import { sourceFor, type Chosen } from '../promise/chosenSource';
+import { entryOf, wishIn, type LineToTake, type TypedLine } from './typedLine';
 import { altitude } from '../words/quantity';
 import { say } from '../words/say';
 
@@ -78,7 +79,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const current = (): LineToTake | undefined =>
     takeable && wish && plan.data
       ? {
-          key: Date.now(),
+          key: Math.max(0, ...lines.map((line) => line.key)) + 1,
           typed,
           wish,
           source,

@@ -5,7 +5,7 @@ import { fakeServer, show, Status } from '../api/faked';
 import { savingWords } from '../promise/SourceChoice';
 import { sampleChoices } from '../season/samples';
 import { NewOrderPage, worseLines } from './NewOrderPage';
-import { sourceFor } from './typedLine';
+import { sourceFor } from '../promise/chosenSource';
 
 const free: Source = {
   kind: 'FREE',

@@ -11,7 +11,7 @@ import { Refusal } from '../look/States';
 import { useKey } from '../look/useKey';
 import { dayWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
-import { sourceFor, type Chosen } from '../order/typedLine';
+import { sourceFor, type Chosen } from './chosenSource';
 import { PromiseAnswer } from './PromiseAnswer';
 import { SourceChoice } from './SourceChoice';
 import { say } from '../words/say';

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState, type PointerEvent } from 'react';
+import { useEffect, useCallback, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import type { BoardBatch, BoardView, Edit } from '../api/client';
 import { answered, api } from '../api/client';
@@ -50,7 +50,9 @@ function SeasonOnBoard({
     [change, forget],
   );
   const latest = useRef(trial);
-  latest.current = trial;
+  useEffect(() => {
+    latest.current = trial;
+  }, [trial]);
   const choose = useCallback((batch: BoardBatch) => setChosen(batch.number), []);
   const grab = useGrab(shown, choose, ask, settle, forget);
   const acts = useMemo(

@@ -7,7 +7,7 @@ import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
 import { PromiseSheet } from '../promise/PromiseSheet';
-import { Legend } from './Legend';
+import { Legend } from '../look/Legend';
 import { dayWords, longDay } from '../words/days';
 import { say } from '../words/say';
 

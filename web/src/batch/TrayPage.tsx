@@ -12,8 +12,8 @@ import { SowWork } from '../sow/SowWork';
 import { TakeInWork } from '../sow/TakeInWork';
 import { useOutbox } from '../bench/useOutbox';
 import { withUnsent } from '../bench/unsent';
-import { CountWork } from './CountWork';
-import { LossWork } from './LossWork';
+import { CountWork } from '../tray/CountWork';
+import { LossWork } from '../tray/LossWork';
 import { say } from '../words/say';
 import { cellVolume } from '../words/quantity';
 

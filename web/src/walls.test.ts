@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+
+/**
+ * In the order of the job; a room may use what stands before it. Beneath them all words and calls, which know each other,
+ * then looks and what waits at the bench; above them all the shell, and what is tried and shown first.
+ */
+const ORDER = [
+  'words api',
+  'look',
+  'bench',
+  'weather',
+  'crop',
+  'seed',
+  'tray',
+  'plan',
+  'promise',
+  'order',
+  'emerge',
+  'sow',
+  'grow',
+  'harden',
+  'release',
+  'batch',
+  'season',
+  'space',
+  'today',
+  'nursery',
+  'demo',
+  'account',
+  'shell',
+  '',
+];
+const SOURCES = import.meta.glob<string>(['./**/*.ts', './**/*.tsx', '!./**/*.test.*', '!./api/schema.d.ts', '!./**/{samples,faked,testSetup}.*'], {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+});
+
+const level = (room: string) => ORDER.findIndex((rooms) => rooms.split(' ').includes(room));
+const roomOf = (file: string) => file.match(/^\.\/(?:(\w+)\/)?/)?.[1] ?? '';
+
+describe('the rooms of the web', () => {
+  it('use only those before them', () => {
+    const upward = Object.entries(SOURCES).flatMap(([file, source]) =>
+      [...source.matchAll(/from '\.\.\/(\w+)\//g)]
+        .map((found) => found[1]!)
+        .filter((room) => level(room) > level(roomOf(file)))
+        .map((room) => `${file} uses ${room}`),
+    );
+    expect(Object.keys(SOURCES).filter((file) => level(roomOf(file)) < 0)).toEqual([]);
+    expect(upward.sort()).toEqual([]);
+  });
+});
