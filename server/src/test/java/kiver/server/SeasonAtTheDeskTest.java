@@ -28,10 +28,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
-import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
@@ -200,64 +198,6 @@ class SeasonAtTheDeskTest {
     }
 
     @Test
-    void aStationFileIsLookedOverThenReadIn() throws Exception {
-        String text = "day,minimum,maximum\n2026-12-24,-3,4\n2026-12-25,9,2\n2026-12-27,-5,1\n";
-        file("/api/weather/file?take=false&file=s.csv", text.getBytes(StandardCharsets.UTF_8))
-                .andExpect(jsonPath("$.days").value(2))
-                .andExpect(jsonPath("$.faultsListed[0].line").value(3))
-                .andExpect(jsonPath("$.gaps[0].days").value(2))
-                .andExpect(jsonPath("$.taken").value(false));
-        assertThat(fromFile()).isZero();
-        file("/api/weather/file?take=true&file=s.csv", text.getBytes(StandardCharsets.UTF_8))
-                .andExpect(jsonPath("$.taken").value(true));
-        assertThat(fromFile()).isEqualTo(2);
-        assertThat(database.queryForObject("select minimum from station_day where day = '2026-12-27'", Double.class)).isEqualTo(-5);
-        file("/api/weather/file?take=true&file=s.csv", "day;minimum;maximum\n".getBytes(StandardCharsets.UTF_8))
-                .andExpect(status().isUnprocessableContent()).andExpect(jsonPath("$.detail", containsString("semicolons")));
-        nursery.get(nursery.hand, "/api/weather").andExpect(jsonPath("$.years", greaterThan(20)));
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"crops", "containers", "varieties", "places", "sites", "lots", "rates"})
-    void everySheetGoesOutAndComesBackUnchanged(String name) throws Exception {
-        byte[] out = nursery.get(nursery.propagator, "/api/sheets/" + name + "/file")
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsByteArray();
-        file("/api/sheets/" + name + "/file?file=x.csv", out)
-                .andExpect(result -> assertThat(result.getResponse().getContentAsString()).doesNotContain("errors"))
-                .andExpect(jsonPath("$.rows", greaterThan(0)));
-        byte[] again = nursery.get(nursery.propagator, "/api/sheets/" + name + "/file")
-                .andReturn().getResponse().getContentAsByteArray();
-        assertThat(new String(again, StandardCharsets.UTF_8)).isEqualTo(new String(out, StandardCharsets.UTF_8));
-    }
-
-    @Test
-    void aSheetWithFaultsChangesNothingAndTellsEachByItsLine() throws Exception {
-        String text = """
-                code,name,kind,rows,columns,cell_volume,cell_depth,slots
-                fresh-tray,Fresh tray,cells,5,8,40,45,1
-                flat-tray,Flat tray,cells,0,8,40,45,1
-                odd-tray,Odd tray,barrels,5,8,40,45,1
-                """;
-        file("/api/sheets/containers/file?file=c.csv", text.getBytes(StandardCharsets.UTF_8))
-                .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors", hasSize(2)))
-                .andExpect(jsonPath("$.errors[0].field").value("line 3"))
-                .andExpect(jsonPath("$.errors[1].message", containsString("cells, blocks, pots, open")));
-        nursery.get(nursery.propagator, "/api/sheets/containers/file")
-                .andExpect(result -> assertThat(result.getResponse().getContentAsString()).doesNotContain("fresh-tray"));
-    }
-
-    @Test
-    void aPlaceOfNoSlotsIsRefusedAtItsColumn() throws Exception {
-        http.perform(MockMvcRequestBuilders.put("/api/sheets/places/rows").with(user(nursery.propagator)).with(csrf())
-                        .contentType(MediaType.APPLICATION_JSON).content("""
-                        {"entries":{"name":"Nowhere","walking_order":"9","slots":"0","day_set_point":"20","night_set_point":"15",
-                         "daylight_share":"0.5","lamp_light":"0","for_emergence":"yes","for_growing_on":"no","for_hardening_off":"no"}}"""))
-                .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors[0].field").value("slots"));
-    }
-
-    @Test
     void seedNeedsShowWhatRunsShort() throws Exception {
         batch(400);
         batch(420);
@@ -415,15 +355,6 @@ class SeasonAtTheDeskTest {
         return JsonPath.read(
                 nursery.get(nursery.propagator, "/api/space/assignment").andReturn().getResponse().getContentAsString(),
                 "$.running");
-    }
-
-    private int fromFile() {
-        return database.queryForObject("select count(*) from station_day where source = 'FILE'", Integer.class);
-    }
-
-    private ResultActions file(String path, byte[] bytes) throws Exception {
-        return http.perform(MockMvcRequestBuilders.post(path).with(user(nursery.propagator)).with(csrf())
-                .contentType(MediaType.APPLICATION_OCTET_STREAM).content(bytes));
     }
 
     private String address(Person person, String which) throws Exception {

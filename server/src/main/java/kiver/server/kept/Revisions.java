@@ -3,7 +3,9 @@ package kiver.server.kept;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 
 /**
@@ -11,11 +13,11 @@ import org.springframework.stereotype.Component;
  * is asked at the beginning of every request, so that a request sees all that was committed before it came.
  */
 @Component
-public class Revisions {
+public class Revisions implements SmartInitializingSingleton {
 
     private final RevisionMapper mapper;
     private final List<Keeper> keepers = new CopyOnWriteArrayList<>();
-    private Map<String, String> seen;
+    private Map<String, String> seen = Map.of();
 
     private record Keeper(String what, Runnable forget) {}
 
@@ -42,6 +44,12 @@ public class Revisions {
         mapper.changed("weather");
     }
 
+    /** From here on: nothing has been kept yet. */
+    @Override
+    public void afterSingletonsInstantiated() {
+        catchUp();
+    }
+
     /** Forgets what has been changed since this was last called. */
     void catchUp() {
         Map<String, String> now = new HashMap<>();
@@ -50,9 +58,8 @@ public class Revisions {
             if (now.equals(seen)) {
                 return;
             }
-            Map<String, String> before = seen == null ? now : seen;
             keepers.stream()
-                    .filter(keeper -> !String.valueOf(now.get(keeper.what())).equals(String.valueOf(before.get(keeper.what()))))
+                    .filter(keeper -> !Objects.equals(now.get(keeper.what()), seen.get(keeper.what())))
                     .forEach(keeper -> keeper.forget().run());
             seen = now;
         }

@@ -1,6 +1,7 @@
 package kiver.server.problem;
 
 import java.util.List;
+import java.util.Map;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.sheet.FaultySheetException;
 import kiver.server.limit.BeyondLimits;
@@ -68,7 +69,7 @@ class ProblemHandler {
         return problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 invalid.getBindingResult().getFieldErrors().stream()
-                        .map(error -> new FieldProblem(error.getField(), Said.of(String.valueOf(error.getDefaultMessage()))))
+                        .map(error -> new FieldProblem(error.getField(), said(String.valueOf(error.getDefaultMessage()))))
                         .toList());
     }
 
@@ -142,6 +143,11 @@ class ProblemHandler {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 wording.say(Said.of("Kiver cannot reach its records just now. Nothing was saved; try again in a moment.")));
+    }
+
+    /** Ours are in the catalogue; one of the library's own may hold braces that are no parts. */
+    private static Said said(String message) {
+        return message.contains("{") ? Said.plain(message) : new Said(message, Map.of());
     }
 
     private ProblemDetail problem(HttpStatus status, List<FieldProblem> errors) {

@@ -72,7 +72,11 @@ class OneSourceOfEachFigureTest {
         String round = get("/api/round");
         Map<Integer, Double> lost = byId(round, "$.evening[*]", "batch", "likelyLoss");
         Map<Integer, Double> plants = byId(round, "$.evening[*]", "batch", "plants");
-        Map<Integer, Double> chances = byId(get("/api/batches"), "$[*]", "number", "chance");
+        String batches = get("/api/batches");
+        Map<Integer, Double> chances = byId(batches, "$[*]", "number", "chance");
+        // Spares that nobody waits for may freeze without any order being the less sure for it.
+        lost.keySet().removeIf(batch -> JsonPath.<List<Integer>>read(
+                batches, "$[?(@.number == " + batch + ")].promises[*].outstanding").stream().allMatch(waiting -> waiting == 0));
         assertThat(lost).isNotEmpty();
         lost.forEach((batch, loss) ->
                 assertThat(chances.get(batch)).as("batch " + batch).isLessThanOrEqualTo(1 - loss / plants.get(batch) + 0.01));
