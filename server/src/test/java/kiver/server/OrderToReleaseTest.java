@@ -126,7 +126,7 @@ class OrderToReleaseTest {
         refused(count(planned, UUID.randomUUID(), "[{\"cell\":1,\"seedlings\":1},{\"cell\":1,\"seedlings\":2}]", false), "cells", "counted twice");
         refused(count(planned, UUID.randomUUID(), "[{\"cell\":1,\"seedlings\":1},{\"cell\":99,\"seedlings\":1}]", false), "seedlings", "Cell 99");
         refused(count(planned, UUID.randomUUID(), "[]", false), "cells", "at least one cell");
-        refused(sow(planned, UUID.randomUUID(), 1, 5), "run", "is sown already");
+        refused(sow(planned, UUID.randomUUID(), 1, 5), "run", "is taken already");
         refused(sow(planned, UUID.randomUUID(), 5, 1), "lastCell", "before it begins");
         refused(sow(planned, UUID.randomUUID(), 1, 500), "lastCell", "60 cells");
         refused(lose(planned, "[]"), "cells", "at least one cell");

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 /** Why a change cannot be true of a batch. Cells are named by their number in the tray that the change is about. */
 public sealed interface ChangeFault {
 
-    /** A cell is sown already. */
+    /** A cell is sown, or holds a plant, already. */
     record CellSownAlready(int cell) implements ChangeFault {}
 
     /** A cell is sown with, or set aside for, another batch. */

@@ -2,6 +2,7 @@ package kiver.server.release;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -53,7 +54,12 @@ class DeliveryNote {
     }
 
     /** Plants of one sowing in one tray. */
-    private record Origin(int plants, String tray, String container, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium) {}
+    private record Origin(int plants, String tray, String container, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium) {
+
+        private Origin with(int number) {
+            return new Origin(number, tray, container, sownIn, batch, sown, lot, medium);
+        }
+    }
 
     byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
         Map<Long, List<Origin>> origins = origins(release);
@@ -171,6 +177,13 @@ class DeliveryNote {
                     file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(part.tray()).container(), trays.tray(sownIn).code(),
                     file.batch().number(), sowing.day(), lot, sowing.sown().medium()));
         });
-        return lines;
+        return together(lines);
+    }
+
+    /** What came on one day of one lot into one tray is one line, in however many goes it was recorded. */
+    private static List<Origin> together(List<Origin> lines) {
+        Map<Origin, Integer> plants = new LinkedHashMap<>();
+        lines.forEach(line -> plants.merge(line.with(0), line.plants(), Integer::sum));
+        return plants.entrySet().stream().map(line -> line.getKey().with(line.getValue())).toList();
     }
 }
