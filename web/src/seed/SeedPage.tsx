@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { SeedNeedsView } from '../api/client';
 import { useSeedNeeds } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { dayWords, shortDay } from '../words/days';
+import { dayOfYear, dayWords, shortDay } from '../words/days';
 import { say } from '../words/say';
 import { mass } from '../words/quantity';
 
@@ -132,10 +132,9 @@ function Lots({ lots }: { lots: Lot[] }) {
           </span>
           <span>
             <span className="text-pencil">
-              {say('{supplier}, tested {testedOn} {testedOn2}: label {label} %,', {
+              {say('{supplier}, tested {testedOn}: label {label} %,', {
                 supplier: lot.supplier,
-                testedOn: shortDay(lot.testedOn),
-                testedOn2: lot.testedOn.slice(0, 4),
+                testedOn: dayOfYear(lot.testedOn),
                 label: Math.round(lot.label * 100),
               })}{' '}
             </span>

@@ -3,7 +3,7 @@ import type { FileReport } from '../api/client';
 import { sendFile } from '../api/client';
 import { useChange } from '../api/queries';
 import { Refusal } from '../look/States';
-import { dayWords } from '../words/days';
+import { dayOfYear } from '../words/days';
 import { say } from '../words/say';
 
 /** A station's file: looked over first, every bad line told, and read in when that is wanted. */
@@ -43,13 +43,7 @@ export function StationFile() {
           <>
             <p>
               <strong>{file.name}</strong>: {say('{days, plural, one {# good day} other {# good days}}', { days: report.days })}
-              {report.firstDay &&
-                say(', {firstDay} {firstDay2} to {lastDay} {lastDay2}', {
-                  firstDay: dayWords(report.firstDay),
-                  firstDay2: report.firstDay.slice(0, 4),
-                  lastDay: dayWords(report.lastDay!),
-                  lastDay2: report.lastDay!.slice(0, 4),
-                })}
+              {report.firstDay && say(', {firstDay} to {lastDay}', { firstDay: dayOfYear(report.firstDay), lastDay: dayOfYear(report.lastDay!) })}
               {report.faults > 0 && (
                 <strong className="text-brick">
                   {say(', {lines, plural, one {# line} other {# lines}} that cannot be used', { lines: report.faults })}

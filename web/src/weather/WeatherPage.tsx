@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { useChoices, useForecastChanges, useWeather } from '../api/queries';
 import { LineChart } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { daysBetween, addDays, shortDay } from '../words/days';
+import { addDays, dayOfYear, daysBetween, shortDay } from '../words/days';
 import { MovedGroups } from './MovedGroups';
 import { degreesWords, Position } from './Position';
 import { StationFile } from './StationFile';
@@ -64,20 +64,15 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
           />
           <p className="text-xs text-pencil">{say('Shaded: the mean lowest to the mean highest of past years.')}</p>
           <p className="mt-2 text-sm">
-            {say(
-              'The record runs from {firstDay} {firstDay2} to {lastDay} {lastDay2}; its {years} whole years are the seasons that every forecast is tried on. {more}',
-              {
-                firstDay: shortDay(weather.data.firstDay),
-                firstDay2: weather.data.firstDay.slice(0, 4),
-                lastDay: shortDay(weather.data.lastDay),
-                lastDay2: weather.data.lastDay.slice(0, 4),
-                years: weather.data.years,
-                more:
-                  weather.data.daysFromFile > 0
-                    ? say('{days, plural, one {# day} other {# days}} were read in from files.', { days: weather.data.daysFromFile })
-                    : '',
-              },
-            )}
+            {say('The record runs from {firstDay} to {lastDay}; its {years} whole years are the seasons that every forecast is tried on. {more}', {
+              firstDay: dayOfYear(weather.data.firstDay),
+              lastDay: dayOfYear(weather.data.lastDay),
+              years: weather.data.years,
+              more:
+                weather.data.daysFromFile > 0
+                  ? say('{days, plural, one {# day} other {# days}} were read in from files.', { days: weather.data.daysFromFile })
+                  : '',
+            })}
           </p>
         </section>
         <section aria-label={say('What has moved')} className="board p-4">

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { wishIn } from '../order/typedLine';
-import { addDays, dayWords, daysBetween, longDay, spreadWords } from './days';
+import { addDays, dayOfYear, dayWords, daysBetween, longDay, spreadWords } from './days';
 import { chanceWords, trayWords } from './phrases';
 
 describe('dates', () => {
   it('carry their weekday', () => {
     expect(dayWords('2027-04-29')).toBe('Thu 29 Apr');
     expect(longDay('2027-04-29')).toBe('Thursday 29 April 2027');
+    expect(dayOfYear('2027-04-29')).toBe('29 Apr 2027');
   });
 
   it('are counted over the change of clocks and of years', () => {

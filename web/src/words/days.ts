@@ -6,12 +6,14 @@ const DAY = formatter({ weekday: 'short', day: 'numeric', month: 'short' });
 const SHORT = formatter({ day: 'numeric', month: 'short' });
 const LONG = formatter({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 const MONTH = formatter({ month: 'long', year: 'numeric' });
+const WITH_YEAR = formatter({ day: 'numeric', month: 'short', year: 'numeric' }, (words) => words);
 const WEEKDAY = formatter({ weekday: 'short' });
 const MILLISECONDS_IN_DAY = 86_400_000;
 
-function formatter(parts: Intl.DateTimeFormatOptions): (day: string) => string {
+/** Days in words; the comma after a weekday is left out. */
+function formatter(parts: Intl.DateTimeFormatOptions, tidy = (words: string) => words.replace(',', '')): (day: string) => string {
   const format = new Intl.DateTimeFormat(locale(), { ...parts, timeZone: 'UTC' });
-  const plain = (day: string) => format.format(toDate(day)).replace(',', '');
+  const plain = (day: string) => tidy(format.format(toDate(day)));
   return speech.language === 'STRETCHED' ? (day) => `⟦${plain(day)}⟧` : plain;
 }
 
@@ -28,6 +30,9 @@ export const shortDay = (day: string): string => SHORT(day);
 
 /** "Thursday 29 April 2027" */
 export const longDay = (day: string): string => LONG(day);
+
+/** "29 Apr 2027", "Apr 29, 2027" */
+export const dayOfYear = (day: string): string => WITH_YEAR(day);
 
 /** "April 2027" */
 export const monthWords = (day: string): string => MONTH(day);
