@@ -168,14 +168,22 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
     <button
       type="button"
       role="slider"
-      aria-label={say('Sow day of batch {number}', { number: batch.number })}
+      aria-label={
+        batch.boughtIn
+          ? say('Day on which batch {number} arrives', { number: batch.number })
+          : say('Sow day of batch {number}', { number: batch.number })
+      }
       aria-valuenow={Math.round(scale.at(shown.sowDay))}
       aria-valuemin={0}
       aria-valuemax={100}
       aria-valuetext={dayWords(shown.sowDay)}
       className="absolute top-1/2 z-10 flex h-8 min-w-8 -translate-x-1/2 -translate-y-1/2 cursor-ew-resize touch-none items-center justify-center border-2 border-dusk bg-board"
       style={{ left: `${scale.at(shown.sowDay)}%` }}
-      title={say('Sow {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })}
+      title={
+        batch.boughtIn
+          ? say('To arrive {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })
+          : say('Sow {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })
+      }
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}

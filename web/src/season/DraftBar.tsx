@@ -130,7 +130,13 @@ function Comparison({ draft }: { draft: number }) {
             </strong>
             {say(', wanted {target}', { target: shortDay(line.target) })}
             {line.sowDay !== line.sowDayBefore && (
-              <>{say('; sown {sowDay} instead of {sowDayBefore}', { sowDay: shortDay(line.sowDay), sowDayBefore: shortDay(line.sowDayBefore) })}</>
+              <>
+                {say('; {boughtIn, select, true {arriving} other {sown}} {sowDay} instead of {sowDayBefore}', {
+                  boughtIn: line.boughtIn,
+                  sowDay: shortDay(line.sowDay),
+                  sowDayBefore: shortDay(line.sowDayBefore),
+                })}
+              </>
             )}
             {line.places !== line.placesBefore && (
               <>{say('; {places} instead of {placesBefore}', { places: line.places, placesBefore: line.placesBefore })}</>

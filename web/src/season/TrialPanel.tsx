@@ -53,7 +53,7 @@ export function TrialPanel({
           {trial && <span className="font-normal text-pencil"> {say('if so:')}</span>}
         </h2>
         <dl className="grid grid-cols-[5.500rem_1fr] gap-x-2">
-          <Then name={batch.sown ? say('Sown') : say('Sow')} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
+          <Then name={beginning(batch)} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
           {batch.pottings.length > 0 && (
             <Then name={say('Pot on')} before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />
           )}
@@ -115,6 +115,11 @@ export function TrialPanel({
       {mayChange && <Elsewhere season={season} batch={batch} containers={containers} ask={ask} trial={trial} />}
     </section>
   );
+}
+
+function beginning({ boughtIn, sown }: BoardBatch): string {
+  if (boughtIn) return sown ? say('Came') : say('To arrive');
+  return sown ? say('Sown') : say('Sow');
 }
 
 function Then({ name, before, then }: { name: string; before: string; then: string | undefined }) {

@@ -10,6 +10,7 @@ import { say } from '../words/say';
 
 const MARKS: Record<Work['kind'], Mark> = {
   SOW: 'PLANNED',
+  TAKE_IN: 'PLANNED',
   COUNT: 'EMERGING',
   MOVE: 'GROWING_ON',
   POT_ON: 'POTTED_ON',
@@ -19,6 +20,14 @@ const MARKS: Record<Work['kind'], Mark> = {
   DECIDE: 'FAILED',
   CLEAR: 'RELEASED',
   WATCH: 'PAST_BEST',
+};
+
+/** Work with a fixed place in the day, as few words as fit into a month's day. */
+const NAMED: Partial<Record<Work['kind'], (variety: string) => string>> = {
+  SOW: (variety) => say('Sow {variety}', { variety }),
+  TAKE_IN: (variety) => say('Take in {variety}', { variety }),
+  POT_ON: (variety) => say('Pot on {variety}', { variety }),
+  RELEASE: (variety) => say('Release {variety}', { variety }),
 };
 
 /** More lines do not fit into a day of the month sheet. */
@@ -118,7 +127,7 @@ function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today
             <tr key={week} className="break-inside-avoid">
               {days.slice(week * 7, week * 7 + 7).map((day) => {
                 const here = work.filter((each) => each.day === day);
-                const named = here.filter((each) => each.kind === 'SOW' || each.kind === 'RELEASE' || each.kind === 'POT_ON');
+                const named = here.filter((each) => NAMED[each.kind]);
                 const left = named.length - NAMED_A_DAY;
                 const others = here.length - named.length;
                 return (
@@ -129,11 +138,11 @@ function MonthSheet({ days, work, today }: { days: string[]; work: Work[]; today
                         <li key={`${each.batch}${each.kind}`} className="flex gap-1">
                           <StageMark stage={MARKS[each.kind]} size={14} />
                           <span className="truncate" title={each.words}>
-                            {each.words.split(' (')[0]?.replace('cells of ', '')}
+                            {NAMED[each.kind]?.(each.variety)}
                           </span>
                         </li>
                       ))}
-                      {left > 0 && <li className="text-pencil">{say('{left} more to sow, pot or release', { left })}</li>}
+                      {left > 0 && <li className="text-pencil">{say('{left} more to sow, take in, pot or release', { left })}</li>}
                       {others > 0 && <li className="text-pencil">{say('{others} to count, move or harden', { others })}</li>}
                     </ul>
                   </td>

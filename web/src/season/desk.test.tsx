@@ -55,10 +55,11 @@ describe('rescheduling', () => {
 });
 
 describe('sheets for the wall', () => {
-  const work = (day: string, kind: Work['kind'], batch: number, words: string): Work => ({
+  const work = (day: string, kind: Work['kind'], batch: number, variety: string, words: string): Work => ({
     day,
     kind,
     batch,
+    variety,
     words,
     place: 'Warm room',
     placeId: 1,
@@ -68,7 +69,11 @@ describe('sheets for the wall', () => {
 
   it('show a week day by day and a month at a glance, and give an address for calendars', async () => {
     const calls = fakeServer({
-      'GET /api/season/work': [work('2027-04-15', 'SOW', 301, 'Sow 60 cells of Blue Lantern'), work('2027-04-16', 'COUNT', 302, 'Count Stonecap')],
+      'GET /api/season/work': [
+        work('2027-04-15', 'SOW', 301, 'Blue Lantern', 'Sow 60 cells of Blue Lantern'),
+        work('2027-04-15', 'TAKE_IN', 303, 'Rosy Marble', 'Take in 50 Rosy Marble'),
+        work('2027-04-16', 'COUNT', 302, 'Stonecap', 'Count Stonecap'),
+      ],
       'GET /api/choices': sampleChoices,
       'POST /api/calendar-feeds/mine': { path: '/calendar/abc.ics' },
       'POST /api/calendar-feeds/places/1': { path: '/calendar/def.ics' },
@@ -81,6 +86,9 @@ describe('sheets for the wall', () => {
     await waitFor(() => expect(calls.some((call) => call.path.includes('from=2027-04-19'))).toBe(true));
     fireEvent.click(screen.getByLabelText('Month'));
     expect(await screen.findByText('April 2027')).toBeTruthy();
+    expect(await screen.findByText('Sow Blue Lantern')).toBeTruthy();
+    expect(screen.getByText('Take in Rosy Marble')).toBeTruthy();
+    expect(screen.getByText('1 to count, move or harden')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Show its address' }));
     expect((await screen.findByRole('link')).getAttribute('href')).toContain('/calendar/abc.ics');
     fireEvent.change(screen.getByLabelText('Whose calendar'), { target: { value: '1' } });

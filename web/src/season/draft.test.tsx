@@ -18,6 +18,7 @@ const compared: DraftView = {
     {
       batch: 214,
       variety: 'Blue Lantern',
+      boughtIn: false,
       target: '2027-06-10',
       sowDayBefore: '2027-05-03',
       sowDay: '2027-05-05',
@@ -114,6 +115,12 @@ describe('the batch in hand', () => {
       expect(screen.getByText(new RegExp(words))).toBeTruthy();
       cleanup();
     }
+  });
+
+  it('says when bought-in plants arrive, not when they are sown', () => {
+    panel(sampleBatch({ boughtIn: true }));
+    expect(screen.getByText('To arrive').nextElementSibling!.textContent).toBe('Mon 3 May');
+    expect(screen.queryByText('Sow')).toBeNull();
   });
 
   it('shows what would change, beside what is, and where room would lack', () => {

@@ -23,6 +23,7 @@ export function sampleBatch(more: Partial<BoardBatch> = {}): BoardBatch {
     plants: 120,
     container: 'Module tray of 60',
     stage: 'PLANNED',
+    boughtIn: false,
     sown: false,
     pinned: false,
     sowDay: '2027-05-03',

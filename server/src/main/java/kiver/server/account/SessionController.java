@@ -130,7 +130,8 @@ class SessionController {
     private void requireNotTooSoon(String email, HttpServletRequest request) {
         Duration wait = attempts.toWait(email, request.getRemoteAddr());
         if (!wait.isZero()) {
-            throw new TooSoon(Said.of("Too many attempts with this address. Wait {seconds} seconds, then try again.").with("seconds", wait.toSeconds() + 1),
+            throw new TooSoon(Said.of("Too many attempts with this address. Wait {seconds} seconds, then try again.")
+                    .with("seconds", wait.toSeconds() + 1),
                     wait);
         }
     }

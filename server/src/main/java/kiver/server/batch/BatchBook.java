@@ -218,7 +218,8 @@ public class BatchBook {
         lock(number);
         BatchFile file = file(number);
         if (!file.promises().isEmpty()) {
-            throw new Refusal("batch", Said.of("Plants of batch {number} are promised; cancel the order, or meet it otherwise first.").with("number", number));
+            throw new Refusal("batch", Said.of("Plants of batch {number} are promised; cancel the order, or meet it otherwise first.")
+                    .with("number", number));
         }
         if (file.state().sownOn().isPresent()) {
             throw new Refusal("batch", Said.of("Batch {number} is sown; record its plants as lost when they are thrown out.").with("number", number));

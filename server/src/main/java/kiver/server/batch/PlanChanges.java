@@ -74,7 +74,8 @@ public class PlanChanges {
             batches.lock(part.number());
             BatchFile file = batches.file(part.number());
             if (file.state().sownOn().isPresent() && !read(part.before()).sowsLike(BatchPlan.of(file.batch()))) {
-                throw new Refusal("change", Said.of("Batch {batch} has been sown since; its sow day and its containers cannot be put back.").with("batch", part.number()));
+                throw new Refusal("change", Said.of("Batch {batch} has been sown since; its sow day and its containers cannot be put back.")
+                        .with("batch", part.number()));
             }
             set(file.batch(), read(part.before()));
         }
@@ -120,7 +121,9 @@ public class PlanChanges {
             batches.lock(part.number());
             Batch planned = batches.file(part.number()).batch();
             if (part.planVersion() != planned.planVersion()) {
-                throw new Refusal("draft", Said.of("The plan of batch {batch} was changed since it was put into this draft: it is to be sown on {sowDay} now, and on {drafted} in the draft. Change it again in the draft, or drop the draft.").with("batch", part.number()).with("sowDay", planned.sowDay()).with("drafted", plans.get(part.number()).sowDay()));
+                throw new Refusal("draft", Said.of("The plan of batch {batch} was changed since it was put into this draft: it is to be sown on {sowDay} now, and on {drafted} in the draft. Change it again in the draft, or drop the draft.")
+                        .with("batch", part.number()).with("sowDay", planned.sowDay())
+                        .with("drafted", plans.get(part.number()).sowDay()));
             }
         }
         change(by, Said.of("Take the draft \"{name}\"").with("name", taken.name()), plans);

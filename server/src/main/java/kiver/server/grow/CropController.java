@@ -120,7 +120,8 @@ class CropController {
                 stages.add(new StageAt(Said.of("Half up"), spreads.of(Milestones::emerged).orElse(null)));
             }
             stages.add(new StageAt(
-                    Said.of("{leaves, plural, one {# true leaf} other {# true leaves}}").with("leaves", leaves), spreads.of(Milestones::stageReached).orElse(null)));
+                    Said.of("{leaves, plural, one {# true leaf} other {# true leaves}}")
+                            .with("leaves", leaves), spreads.of(Milestones::stageReached).orElse(null)));
         }
         return stages;
     }

@@ -84,12 +84,15 @@ public class PottingService {
         for (TrayId tray : from) {
             Container present = crops.container(trays.tray(tray).container());
             if (into.cellVolume() <= present.cellVolume()) {
-                throw new Refusal("container", Said.of("{into} is no larger than what they stand in; the pot must be larger than the plug.").with("into", into.name()));
+                throw new Refusal("container", Said.of("{into} is no larger than what they stand in; the pot must be larger than the plug.")
+                        .with("into", into.name()));
             }
             state.cellsIn(tray, CellCondition.ALIVE).forEach(cell -> plants.add(new Cell(tray, cell)));
         }
         if (potted.plants() > plants.size()) {
-            throw new Refusal("plants", Said.of("{from}{either, select, true { holds } other { hold }}{plants} living plants of this batch, not {plants2}.").with("from", from.stream().map(tray -> trays.tray(tray).code()).collect(Collectors.joining(", "))).when("either", from.size() == 1).with("plants", plants.size()).with("plants2", potted.plants()));
+            throw new Refusal("plants", Said.of("{from}{either, select, true { holds } other { hold }}{plants} living plants of this batch, not {plants2}.")
+                    .with("from", from.stream().map(tray -> trays.tray(tray).code()).collect(Collectors.joining(", "))).when("either", from.size() == 1)
+                    .with("plants", plants.size()).with("plants2", potted.plants()));
         }
         return carriers(state, into, plants.subList(0, potted.plants()));
     }

@@ -140,7 +140,8 @@ class WeatherController {
                     || sheet.days().keySet().stream().filter(day -> day.isBefore(record.firstDay())).count()
                             == record.firstDay().toEpochDay() - first.toEpochDay();
             if (!wholeBefore) {
-                throw new Refusal("file", Said.of("Days before {firstDay}, where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.").with("firstDay", record.firstDay()));
+                throw new Refusal("file", Said.of("Days before {firstDay}, where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.")
+                        .with("firstDay", record.firstDay()));
             }
             weather.put(sheet.days());
             seasons.forget();

@@ -34,7 +34,8 @@ public final class Limits {
      */
     public static LocalDate day(LocalDate day) {
         if (day.isBefore(FIRST_DAY) || day.isAfter(LAST_DAY)) {
-            throw new BeyondLimits(Said.of("Choose a day from {first} to {last}.").with("first", new WholeDay(FIRST_DAY)).with("last", new WholeDay(LAST_DAY)));
+            throw new BeyondLimits(Said.of("Choose a day from {first} to {last}.")
+                    .with("first", new WholeDay(FIRST_DAY)).with("last", new WholeDay(LAST_DAY)));
         }
         return day;
     }

@@ -34,7 +34,8 @@ public record Order(
         return lines.stream()
                 .filter(each -> each.position() == position)
                 .findFirst()
-                .orElseThrow(() -> new NotFound(Said.of("There is no line {position} of order {number}.").with("position", position).with("number", number)));
+                .orElseThrow(() -> new NotFound(Said.of("There is no line {position} of order {number}.")
+                        .with("position", position).with("number", number)));
     }
 
     /** The lines that are still wanted. */

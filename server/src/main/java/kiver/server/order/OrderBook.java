@@ -33,7 +33,8 @@ public class OrderBook {
 
     /** The order of that number. */
     public Order order(int number) {
-        OrderMapper.OrderRow row = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no order {number}.").with("number", number)));
+        OrderMapper.OrderRow row = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no order {number}.")
+                .with("number", number)));
         return row.with(mapper.linesOf(row.id()));
     }
 

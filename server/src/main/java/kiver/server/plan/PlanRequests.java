@@ -113,7 +113,8 @@ public class PlanRequests {
     private ContainerPath path(Wish wish, Crop crop, Container last) {
         ContainerPath.Kind kind = wish.containerPath() == null ? ContainerPath.Kind.STRAIGHT : wish.containerPath();
         return ContainerPath.of(kind, last, crop, crops.containers())
-                .orElseThrow(() -> new Refusal("containerPath", Said.of("The nursery has no containers for this path into {last}, or {crop} is not grown so.").with("last", last.name()).with("crop", crop.name().toLowerCase(Locale.ROOT))));
+                .orElseThrow(() -> new Refusal("containerPath", Said.of("The nursery has no containers for this path into {last}, or {crop} is not grown so.")
+                        .with("last", last.name()).with("crop", crop.name().toLowerCase(Locale.ROOT))));
     }
 
     /** The lot asked for; else of those with seed free, enough of it if may be, the one that germinates best. */

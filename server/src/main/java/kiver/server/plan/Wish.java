@@ -93,13 +93,15 @@ public record Wish(
     /** As the core knows it. */
     public OrderLine line(LocalDate today) {
         if (leavesTo < leavesFrom) {
-            throw new Refusal("leavesTo", Said.of("The most true leaves, {leavesTo}, are fewer than the fewest, {leavesFrom}.").with("leavesTo", leavesTo).with("leavesFrom", leavesFrom));
+            throw new Refusal("leavesTo", Said.of("The most true leaves, {leavesTo}, are fewer than the fewest, {leavesFrom}.")
+                    .with("leavesTo", leavesTo).with("leavesFrom", leavesFrom));
         }
         if (target.isBefore(today)) {
             throw new Refusal("target", Said.of("This day has passed; today is {today}.").with("today", today));
         }
         if (target.isAfter(today.plusDays(DAYS_AHEAD))) {
-            throw new Refusal("target", Said.of("Kiver looks {daysAhead} days ahead; choose a day before {today}.").with("daysAhead", DAYS_AHEAD).with("today", today.plusDays(DAYS_AHEAD + 1L)));
+            throw new Refusal("target", Said.of("Kiver looks {daysAhead} days ahead; choose a day before {today}.")
+                    .with("daysAhead", DAYS_AHEAD).with("today", today.plusDays(DAYS_AHEAD + 1L)));
         }
         return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, tolerance(),
                 counted() == Batch.CountedIn.CLUMPS);

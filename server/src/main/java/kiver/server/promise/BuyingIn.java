@@ -139,7 +139,8 @@ class BuyingIn {
             throw new Refusal("consignment.arrives", Said.of("This day has passed; today is {today}.").with("today", today));
         }
         if (consignment.arrives().isAfter(wish.target())) {
-            throw new Refusal("consignment.arrives", Said.of("They would arrive after {target}, when they are wanted.").with("target", wish.target()));
+            throw new Refusal("consignment.arrives", Said.of("They would arrive after {target}, when they are wanted.")
+                    .with("target", wish.target()));
         }
         if (consignment.leaves() > wish.leavesTo()) {
             throw new Refusal("consignment.leaves", Said.of("They would come with more than the {most} true leaves that are wanted.")

@@ -113,7 +113,8 @@ public class PromiseService {
                 return day;
             }
         }
-        throw new Refusal("target", Said.of("No day within {mostWeeksLater} weeks can be met with new plants.").with("mostWeeksLater", MOST_WEEKS_LATER));
+        throw new Refusal("target", Said.of("No day within {mostWeeksLater} weeks can be met with new plants.")
+                .with("mostWeeksLater", MOST_WEEKS_LATER));
     }
 
     /** A wish for other plants like those of a line. */
@@ -186,7 +187,9 @@ public class PromiseService {
             } catch (Refusal refusal) {
                 throw lines.size() == 1
                         ? refusal
-                        : new Refusal("lines[" + index + "]." + refusal.field(), Said.of("Line {index}, {variety}: {problem}").with("index", (index + 1)).with("variety", crops.variety(line.wish().varietyId()).name()).with("problem", refusal.said()));
+                        : new Refusal("lines[" + index + "]." + refusal.field(), Said.of("Line {index}, {variety}: {problem}")
+                                .with("index", (index + 1)).with("variety", crops.variety(line.wish().varietyId()).name())
+                                .with("problem", refusal.said()));
             }
         }
         return order;
@@ -205,7 +208,8 @@ public class PromiseService {
         bookings.oneAtATime();
         if (line.fromBatch() != null) {
             Sources.Found found = sources.in(line.fromBatch(), line.wish()).orElseThrow(() -> new Refusal(
-                    "fromBatch", Said.of("Batch {fromBatch} cannot give {plants} plants like these any more. Look at the answer again.").with("fromBatch", line.fromBatch()).with("plants", line.wish().plants())));
+                    "fromBatch", Said.of("Batch {fromBatch} cannot give {plants} plants like these any more. Look at the answer again.")
+                            .with("fromBatch", line.fromBatch()).with("plants", line.wish().plants())));
             bookings.promise(lineId, line.fromBatch(), line.wish().plants(), found.size());
             return;
         }
@@ -240,7 +244,8 @@ public class PromiseService {
     private Checked bookable(Wish wish, @Nullable Answer seen) {
         Checked checked = check(wish, false);
         if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
-            throw new Refusal("seen", Said.of("With all that is promised now, the other lines of this order among it: {all} Take it on these terms, or change it.").with("all", words.all(checked.prepared(), checked.promise())));
+            throw new Refusal("seen", Said.of("With all that is promised now, the other lines of this order among it: {all} Take it on these terms, or change it.")
+                    .with("all", words.all(checked.prepared(), checked.promise())));
         }
         checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
             throw new Refusal("target", Said.plain(words.say(checked.prepared(), obstacle)));

@@ -75,7 +75,8 @@ class Questions {
             return new Understood(null, null, null, question.missing(), question.notUnderstood(), null);
         }
         if (question.plants().getAsInt() < 1 || question.plants().getAsInt() > OrderLine.MOST_PLANTS) {
-            throw new Refusal("text", Said.of("Ask for 1 to {mostPlants} plants, not {plants, number}.").with("mostPlants", OrderLine.MOST_PLANTS).with("plants", question.plants().getAsInt()));
+            throw new Refusal("text", Said.of("Ask for 1 to {mostPlants} plants, not {plants, number}.")
+                    .with("mostPlants", OrderLine.MOST_PLANTS).with("plants", question.plants().getAsInt()));
         }
         Variety variety = variety(question);
         Optional<Site> site = question.site().map(Long::valueOf).map(orders::site);

@@ -124,7 +124,8 @@ class SuccessionController {
             throw new Refusal("every", Said.of("A standing order comes every day at most."));
         }
         if (entry.every() != null && (entry.until().toEpochDay() - first.toEpochDay()) / entry.every() >= Succession.MOST_PARTS) {
-            throw new Refusal("until", Said.of("These would be more than {most} sowings; choose a nearer last day.").with("most", Succession.MOST_PARTS));
+            throw new Refusal("until", Said.of("These would be more than {most} sowings; choose a nearer last day.")
+                    .with("most", Succession.MOST_PARTS));
         }
         return entry.count() != null
                     ? Succession.dividing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.count())

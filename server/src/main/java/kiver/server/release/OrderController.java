@@ -98,7 +98,8 @@ class OrderController {
 
     @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> note(@PathVariable int number, @AuthenticationPrincipal Person person) {
-        ReleaseMapper.ReleaseRow release = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no release {number}.").with("number", number)));
+        ReleaseMapper.ReleaseRow release = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no release {number}.")
+                .with("number", number)));
         Order order = views.visibleOrder(release.orderNumber(), person);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"delivery-note-" + number + ".pdf\"")

@@ -99,7 +99,8 @@ class OrderEdits {
     private Optional<ToGrow> plants(OrderedLine line, int plants, Long by) {
         int released = released(line);
         if (plants < released) {
-            throw new Refusal("plants", Said.of("{released} plants of this line have gone already; ask for at least as many.").with("released", released));
+            throw new Refusal("plants", Said.of("{released} plants of this line have gone already; ask for at least as many.")
+                    .with("released", released));
         }
         orders.setPlants(line, plants, clock.today(), by);
         int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum();

@@ -163,7 +163,8 @@ public class ReleaseService {
 
     private static void requireToBeHad(OrderedLine line, int plants, int released, List<ReadyTray> ready) {
         if (line.cancelledOn() != null) {
-            throw new Refusal("lines", Said.of("Line {position}, {variety}, is cancelled.").with("position", line.position()).with("variety", line.variety()));
+            throw new Refusal("lines", Said.of("Line {position}, {variety}, is cancelled.")
+                    .with("position", line.position()).with("variety", line.variety()));
         }
         String of = " of line " + line.position() + ", " + line.variety();
         if (plants < 1) {
@@ -177,7 +178,9 @@ public class ReleaseService {
         if (plants > Math.min(onHand, missing)) {
             throw new Refusal("plants", onHand < missing
                     ? Said.of("Only {onHand} plants{of} are ready; release at most that many.").with("onHand", onHand).with("of", of)
-                    : Said.of("The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.").with("plants", line.plants()).with("of", of).with("released", released).with("missing", missing));
+                    : Said.of("The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.")
+                            .with("plants", line.plants()).with("of", of).with("released", released)
+                            .with("missing", missing));
         }
     }
 

@@ -44,7 +44,7 @@ record BoardView(
     /** A batch on the board. */
     record BoardBatch(
             int number, String variety, String crop, List<BatchSummary.PromiseView> promises, int plants, String container,
-            BatchStage stage, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
+            BatchStage stage, boolean boughtIn, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
             @Nullable DateSpread emerged, List<DateSpread> pottings, boolean pottedLate, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
             @Nullable DateSpread pastLimit, double chance, LocalDate target, List<BoardStay> stays,
             long emergencePlaceId, long growingPlaceId, long hardeningPlaceId, int planVersion) {}
@@ -57,7 +57,7 @@ record BoardView(
                 .orElse(analysis.forecast().ready().orElse(null));
         return new BoardBatch(
                 batch.number(), batch.variety(), analysis.crop().name(), BatchSummary.promises(analysis),
-                batch.plants(), analysis.container().name(), analysis.stage(), state.sownOn().isPresent(), batch.pinned(),
+                batch.plants(), analysis.container().name(), analysis.stage(), batch.isBoughtIn(), state.sownOn().isPresent(), batch.pinned(),
                 state.sownOn().orElse(batch.sowDay()), window, analysis.forecast().emerged().orElse(null),
                 analysis.forecast().pottings(), batch.pottedLate(),
                 analysis.forecast().stageReached().orElse(null), ready, analysis.forecast().pastLimit().orElse(null),

@@ -52,7 +52,10 @@ class PlanEdits {
     /** Refuses an edit of a plan that was changed since it was seen, and says both. */
     void requireSeen(Batch planned, @Nullable Integer seenVersion, Edit edit) {
         if (seenVersion != null && seenVersion != planned.planVersion()) {
-            throw new Refusal("planVersion", Said.of("The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {containerCodes}{more}. Look at it as it stands and change it again.").with("planned", planned.number()).with("sowDay", planned.sowDay()).with("containerCodes", planned.containerCodes().get(0)).with("more", edit.sowDay() == null ? Said.of("") : Said.of("; you wanted {sowDay}").with("sowDay", edit.sowDay())));
+            throw new Refusal("planVersion", Said.of("The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {containerCodes}{more}. Look at it as it stands and change it again.")
+                    .with("planned", planned.number()).with("sowDay", planned.sowDay())
+                    .with("containerCodes", planned.containerCodes().get(0))
+                    .with("more", edit.sowDay() == null ? Said.of("") : Said.of("; you wanted {sowDay}").with("sowDay", edit.sowDay())));
         }
     }
 

@@ -114,7 +114,8 @@ class Rescheduler {
         }
         LocalDate target = planned.target().plusDays(days);
         if (target.isBefore(today)) {
-            throw new Refusal("days", Said.of("Batch {number} would be wanted on {target}, which has passed.").with("number", number).with("target", target));
+            throw new Refusal("days", Said.of("Batch {number} would be wanted on {target}, which has passed.")
+                    .with("number", number).with("target", target));
         }
         double enough = batch.chance() == 0 ? 0 : Math.min(1, batch.chanceEnough());
         Rescheduling rescheduling = new Rescheduling(
@@ -132,7 +133,8 @@ class Rescheduler {
         split(batch, target, asItIs.chanceOnTarget(), options);
         LocalDate better = rescheduling.bestDayNear(target, today, SURE_ENOUGH);
         if (!better.equals(target)) {
-            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, Said.of("Agree with {growers} on {day}.").with("growers", growers(batch)).with("day", better), better,
+            options.add(new RescheduleOption(RescheduleKind.OTHER_DAY, Said.of("Agree with {growers} on {day}.")
+                    .with("growers", growers(batch)).with("day", better), better,
                     rescheduling.asItIs(better).chanceOnTarget() * enough, null, null, null));
         }
         options.sort((one, other) -> Double.compare(other.chance(), one.chance()));
@@ -286,7 +288,8 @@ class Rescheduler {
     /** The line keeps what is there; the rest becomes a line of its own for later. */
     private void splitOff(BatchFile file, LocalDate target, int plants, long by) {
         if (file.promises().size() != 1) {
-            throw new Refusal("plants", Said.of("Batch {batch} is not for one line alone; change its orders one by one.").with("batch", file.batch().number()));
+            throw new Refusal("plants", Said.of("Batch {batch} is not for one line alone; change its orders one by one.")
+                    .with("batch", file.batch().number()));
         }
         Promised promise = file.promises().get(0);
         OrderedLine line = orders.line(promise.lineId());

@@ -79,7 +79,7 @@ class SeasonController {
 
     /** A batch as it stands and as the draft would have it. */
     record DraftLine(
-            int batch, String variety, LocalDate target, LocalDate sowDayBefore, LocalDate sowDay, String placesBefore,
+            int batch, String variety, boolean boughtIn, LocalDate target, LocalDate sowDayBefore, LocalDate sowDay, String placesBefore,
             String places, double chanceBefore, double chance) {}
 
     /** A draft beside the plan. */
@@ -204,7 +204,7 @@ class SeasonController {
         var was = before.file().batch();
         var is = after.file().batch();
         return new DraftLine(
-                is.number(), is.variety(), is.target(), was.sowDay(), is.sowDay(), places(BatchPlan.of(was), names),
+                is.number(), is.variety(), is.isBoughtIn(), is.target(), was.sowDay(), is.sowDay(), places(BatchPlan.of(was), names),
                 places(BatchPlan.of(is), names), before.chance(), after.chance());
     }
 

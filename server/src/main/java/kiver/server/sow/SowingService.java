@@ -67,7 +67,8 @@ public class SowingService {
     void leaveUnsown(int number, SowingController.LeftUnsownEntry entry, long recordedBy) {
         Tray tray = trays.numbered(entry.tray());
         if (batches.file(number).toSow().stream().noneMatch(run -> run.tray().equals(tray.trayId()))) {
-            throw new Refusal("tray", Said.of("Nothing of batch {number} waits to be sown in {tray}.").with("number", number).with("tray", tray.code()));
+            throw new Refusal("tray", Said.of("Nothing of batch {number} waits to be sown in {tray}.")
+                    .with("number", number).with("tray", tray.code()));
         }
         recording.record(entry.requestId(), number, entry.day(), List.of(new BatchChange.LeftUnsown(tray.trayId())), recordedBy);
     }
@@ -111,7 +112,8 @@ public class SowingService {
         boolean sentBefore = batches.file(number).state().sowings().values().stream()
                 .anyMatch(sowing -> sowing.sown().equals(sown));
         if (!sentBefore && sown.seeds() > lot.seedsLeft()) {
-            throw new Refusal("lotId", Said.of("This takes {seeds} seeds and lot {lot} has {seedsLeft} left. Sow fewer cells, fewer seeds per cell, or another lot.").with("seeds", sown.seeds()).with("lot", lot.code()).with("seedsLeft", lot.seedsLeft()));
+            throw new Refusal("lotId", Said.of("This takes {seeds} seeds and lot {lot} has {seedsLeft} left. Sow fewer cells, fewer seeds per cell, or another lot.")
+                    .with("seeds", sown.seeds()).with("lot", lot.code()).with("seedsLeft", lot.seedsLeft()));
         }
     }
 }

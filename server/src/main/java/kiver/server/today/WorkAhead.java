@@ -40,11 +40,12 @@ class WorkAhead {
 
     /** Kinds of work. */
     enum WorkKind {
-        SOW, LOOK_FOR_FROST, COUNT, DECIDE, MOVE, POT_ON, HARDEN, RELEASE, CLEAR, WATCH;
+        SOW, TAKE_IN, LOOK_FOR_FROST, COUNT, DECIDE, MOVE, POT_ON, HARDEN, RELEASE, CLEAR, WATCH;
 
         static WorkKind of(TaskKind task) {
             return switch (task) {
-                case SOW, TAKE_IN -> SOW;
+                case SOW -> SOW;
+                case TAKE_IN -> TAKE_IN;
                 case LOOK_FOR_FROST -> LOOK_FOR_FROST;
                 case COUNT -> COUNT;
                 case DECIDE_ON_FAILING -> DECIDE;
@@ -64,6 +65,7 @@ class WorkAhead {
      * @param day on which it most likely falls
      * @param kind of it
      * @param batch number
+     * @param variety of its plants
      * @param words what is to be done, in one line
      * @param place where, by name
      * @param placeId where
@@ -71,11 +73,11 @@ class WorkAhead {
      * @param spread of days; missing for a fixed day
      */
     record Work(
-            LocalDate day, WorkKind kind, int batch, Said words, String place, long placeId, @Nullable Long growerId,
+            LocalDate day, WorkKind kind, int batch, String variety, Said words, String place, long placeId, @Nullable Long growerId,
             @Nullable DateSpread spread) {
 
         private Work forGrower(long grower) {
-            return new Work(day, kind, batch, words, place, placeId, grower, spread);
+            return new Work(day, kind, batch, variety, words, place, placeId, grower, spread);
         }
     }
 
@@ -115,14 +117,17 @@ class WorkAhead {
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
-            works.add(work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(), planned.isBoughtIn()
-                    ? Said.of("Take in {cells} {plants}").with("cells", planned.cells()).with("plants", plants)
-                    : Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
-                    .with("cells", planned.cells()).with("plants", plants).with("seeds", planned.seedsPerCell())));
+            works.add(planned.isBoughtIn()
+                    ? work(planned.sowDay(), WorkKind.TAKE_IN, batch, way.emergence(), names, Optional.empty(),
+                            Said.of("Take in {cells} {plants}").with("cells", planned.cells()).with("plants", plants))
+                    : work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(),
+                            Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
+                                    .with("cells", planned.cells()).with("plants", plants).with("seeds", planned.seedsPerCell())));
         }
         if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0 && !planned.isBoughtIn()) {
             batch.forecast().emerged().ifPresent(spread -> {
-                works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), Said.of("task.COUNT").with("plants", plants)));
+                works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), Said.of("task.COUNT")
+                        .with("plants", plants)));
                 if (!way.emergence().equals(way.growingOn())) {
                     works.add(work(spread.middle().plusDays(2), WorkKind.MOVE, batch, way.growingOn(), names, Optional.of(spread),
                             Said.of("task.MOVE_TO_GROW_ON").with("plants", plants)));
@@ -161,8 +166,8 @@ class WorkAhead {
             LocalDate day, WorkKind kind, BatchAnalysis batch, PlaceId place, Map<Long, String> names,
             Optional<DateSpread> spread, Said words) {
         return new Work(
-                day, kind, batch.file().batch().number(), words, names.getOrDefault(place.number(), ""), place.number(),
-                null,
+                day, kind, batch.file().batch().number(), batch.file().batch().variety(), words,
+                names.getOrDefault(place.number(), ""), place.number(), null,
                 spread.filter(each -> !each.isCertain()).orElse(null));
     }
 
