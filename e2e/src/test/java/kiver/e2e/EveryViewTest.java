@@ -2,10 +2,8 @@ package kiver.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -54,11 +52,9 @@ class EveryViewTest {
 
     private static void look(Screen screen, View view) {
         Page page = screen.page();
-        page.navigate(view.path());
-        page.waitForLoadState(LoadState.NETWORKIDLE);
+        screen.open(view.path());
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).first()).containsText(view.heading());
         assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
-        assertThat(page.locator("main [role=status]").filter(new Locator.FilterOptions().setHasText("Fetching"))).hasCount(0);
         screen.requireAccessible();
         screen.requireNoSidewaysScroll();
     }

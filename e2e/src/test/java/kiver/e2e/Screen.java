@@ -14,10 +14,12 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.SelectOption;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** A person at a screen. */
 final class Screen implements AutoCloseable {
@@ -29,6 +31,9 @@ final class Screen implements AutoCloseable {
             .setArgs(List.of(
                     "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
                     "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+
+    /** British and stretched. */
+    private static final Pattern FETCHING = Pattern.compile("Fetching|Féétçhíñg");
 
     /** Cookies of those who have signed in to a running Kiver, by its address and theirs. */
     private static final Map<String, List<Cookie>> SIGNED_IN = new HashMap<>();
@@ -87,6 +92,14 @@ final class Screen implements AutoCloseable {
 
     BrowserContext context() {
         return context;
+    }
+
+    /** Opens a page of any language as soon as it is there, with what it fetches; without waiting until all is quiet. */
+    void open(String path) {
+        page.navigate(path);
+        page.locator("h1").first().waitFor();
+        page.locator("main [role=status]").filter(new Locator.FilterOptions().setHasText(FETCHING)).first()
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
     /** Signs in; whoever has done so at this Kiver before comes back to the same session. */

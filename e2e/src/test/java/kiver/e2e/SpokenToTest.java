@@ -1,9 +1,8 @@
 package kiver.e2e;
 
-import com.microsoft.playwright.Locator;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
@@ -13,7 +12,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
@@ -62,7 +60,7 @@ class SpokenToTest {
 
     private static void lookStretched(View view) {
         Screen screen = screen(view.email(), STRETCHED);
-        open(screen, view.path());
+        screen.open(view.path());
         requireStretched(screen);
         screen.requireNoSidewaysScroll();
         screen.page().setViewportSize(390, 844);
@@ -73,7 +71,7 @@ class SpokenToTest {
 
     private static void lookAtSheets() {
         Screen screen = screen(Nursery.PROPAGATOR, STRETCHED);
-        open(screen, "/orders/new");
+        screen.open("/orders/new");
         Page page = screen.page();
         page.keyboard().press("?");
         page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.HEADING).first().waitFor();
@@ -89,7 +87,7 @@ class SpokenToTest {
 
     private static void lookAmerican(View view) {
         Screen screen = screen(view.email(), AMERICAN);
-        open(screen, view.path());
+        screen.open(view.path());
         Object metric = screen.page().evaluate("""
                 () => {
                   // What a container is called is the nursery's own, and a station's file is always in °C.
@@ -97,14 +95,6 @@ class SpokenToTest {
                   return [...text.matchAll(/[^\\n]{0,30}(°C|\\d (?:mm|cm|mL|L|g|K|m)\\b)[^\\n]{0,20}/g)].map((found) => found[0]);
                 }""");
         assertThat((List<?>) metric).as("metric on " + view.path()).isEmpty();
-    }
-
-    private static void open(Screen screen, String path) {
-        screen.page().navigate(path);
-        // Seen as soon as it is there; in which language it says that it fetches does not matter.
-        screen.page().locator("main h1").first().waitFor();
-        screen.page().locator("main [role=status]").filter(new Locator.FilterOptions().setHasText(Pattern.compile("Fetching|Féétçhíñg")))
-                .first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
     private static void requireStretched(Screen screen) {
