@@ -86,6 +86,12 @@ abstract class Nursery implements AutoCloseable {
         return address;
     }
 
+    private static int freePort() throws IOException {
+        try (ServerSocket free = new ServerSocket(0)) {
+            return free.getLocalPort();
+        }
+    }
+
     private static String run(Map<String, String> environment, String... words) throws IOException, InterruptedException {
         Path log = Files.createTempFile("kiver", ".log");
         ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(log.toFile());
@@ -135,10 +141,7 @@ abstract class Nursery implements AutoCloseable {
         /** Starts one instance and answers where it can be reached. */
         String instance() throws IOException, InterruptedException {
             Path log = Path.of("target", name + "_" + processes.size() + ".log").toAbsolutePath();
-            int port;
-            try (ServerSocket free = new ServerSocket(0)) {
-                port = free.getLocalPort();
-            }
+            int port = freePort();
             List<String> words = new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC"));
             // Made by whichever test starts Kiver by its own command first; without it a start takes longer.
             Path archive = ROOT.resolve(".kiver/app/kiver.jsa");
@@ -210,6 +213,8 @@ abstract class Nursery implements AutoCloseable {
     static final class ByCommand extends Nursery {
         private final Path home;
         private final String command;
+        /** Of its own: two that look for the first free one at the same moment would find the same. */
+        private final int port = freePort();
 
         private ByCommand(String name, String command) throws IOException {
             home = Path.of("target", name).toAbsolutePath();
@@ -266,7 +271,8 @@ abstract class Nursery implements AutoCloseable {
         }
 
         private String kiver(String word) throws IOException, InterruptedException {
-            return run(Map.of("KIVER_HOME", home.toString(), "KIVER_BUILT", "yes", "JAVA_TOOL_OPTIONS", "-XX:TieredStopAtLevel=1"), ROOT.resolve("kiver").toString(), word);
+            return run(Map.of("KIVER_HOME", home.toString(), "KIVER_PORT", String.valueOf(port), "KIVER_BUILT", "yes",
+                    "JAVA_TOOL_OPTIONS", "-XX:TieredStopAtLevel=1"), ROOT.resolve("kiver").toString(), word);
         }
     }
 

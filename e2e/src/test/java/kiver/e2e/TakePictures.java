@@ -48,7 +48,6 @@ public final class TakePictures {
             new View("site-phone", "/sites/5", Nursery.PROPAGATOR, true),
             new View("crop-sheet", "/nursery/crops", Nursery.PROPAGATOR, false),
             new View("month-sheet", "/season/wall", Nursery.PROPAGATOR, false),
-            new View("orders", "/orders", Nursery.PROPAGATOR, false),
             new View("reschedule-phone", "/season/reschedule", Nursery.PROPAGATOR, true),
             new View("reschedule", "/season/reschedule", Nursery.PROPAGATOR, false),
             new View("week-sheet", "/season/wall", Nursery.PROPAGATOR, false),
