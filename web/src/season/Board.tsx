@@ -7,6 +7,8 @@ import { say } from '../words/say';
 
 const DESK_ROW = 46;
 const PHONE_ROW = 84;
+/** A day further along has no room for its name on a phone, in per cent of the width. */
+const LAST_NAMED = 90;
 const SPARE_ROWS = 6;
 
 /** All batches under one another. Only the rows in sight are drawn, so that hundreds stay light. */
@@ -58,9 +60,9 @@ export function Board({
         <span className="hidden px-2 py-1 sm:block">{say('Batch, and its chance')}</span>
         <span className="relative h-6">
           {scale.mondays
-            .filter((_, index) => index % every === 0)
+            .filter((monday, index) => index % every === 0 && scale.at(monday) <= LAST_NAMED)
             .map((monday) => (
-              <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `min(${scale.at(monday)}%, 100% - 4.5rem)` }}>
+              <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${scale.at(monday)}%` }}>
                 {shortDay(monday)}
               </span>
             ))}

@@ -155,8 +155,8 @@ function Lots({ lots }: { lots: Lot[] }) {
               {lot.needed === 0
                 ? say('nothing planned')
                 : lot.lacking > 0
-                  ? say('{lacking} short from {shortFrom}', { lacking: lot.lacking, shortFrom: shortDay(lot.shortFrom!) })
-                  : say('{needed} planned', { needed: lot.needed })}
+                  ? say('{lacking, number} short from {shortFrom}', { lacking: lot.lacking, shortFrom: shortDay(lot.shortFrom!) })
+                  : say('{needed, number} planned', { needed: lot.needed })}
             </span>
           </span>
         </li>
