@@ -29,23 +29,26 @@ export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => ans
 
 export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answered(api.GET('/api/round')) });
 
-/** Orders; those that are over only when they are asked for. */
-export const useOrders = (withDone = false) =>
+/** The growing years of which there is anything to be read. */
+export const useGrowingYears = () => useQuery({ queryKey: ['growing-years'], queryFn: () => answered(api.GET('/api/growing-years')) });
+
+/** Orders in hand; those that are over only when they are asked for. Or all of another growing year. */
+export const useOrders = (withDone = false, year?: number) =>
   useQuery({
-    queryKey: ['orders', withDone],
+    queryKey: ['orders', withDone, year],
     placeholderData: keepPreviousData,
-    queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone } } })),
+    queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone, year } } })),
   });
 
 export const useOrder = (number: number) =>
   useQuery({ queryKey: ['orders', number], queryFn: () => answered(api.GET('/api/orders/{number}', { params: { path: { number } } })) });
 
-/** Batches; those whose plants have all gone only when they are asked for. */
-export const useBatches = (withGone = false) =>
+/** Batches in hand; those whose plants have all gone only when they are asked for. Or those of another growing year that are put away. */
+export const useBatches = (withGone = false, year?: number) =>
   useQuery({
-    queryKey: ['batches', withGone],
+    queryKey: ['batches', withGone, year],
     placeholderData: keepPreviousData,
-    queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone } } })),
+    queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone, year } } })),
   });
 
 export const useBatch = (number: number | undefined) =>

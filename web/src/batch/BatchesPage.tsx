@@ -8,6 +8,7 @@ import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords, shortDay } from '../words/days';
 import { chanceWords, VERDICT_WORDS } from '../words/phrases';
 import { say } from '../words/say';
+import { YearChoice } from '../look/YearChoice';
 
 const PATH: Stage[] = ['PLANNED', 'SOWN', 'EMERGING', 'GROWING_ON', 'HARDENING_OFF', 'READY', 'RELEASED', 'FAILED'];
 
@@ -15,14 +16,15 @@ const PATH: Stage[] = ['PLANNED', 'SOWN', 'EMERGING', 'GROWING_ON', 'HARDENING_O
 export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
   const [search, setSearch] = useState('');
   const [withGone, setWithGone] = useState(false);
-  const batches = useBatches(withGone);
+  const [year, setYear] = useState<number>();
+  const batches = useBatches(withGone, year);
   if (batches.isPending) return <Loading what={say('batches')} />;
   if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const shown = batches.data.filter((batch) => {
     const text =
       `${batch.number} ${batch.variety} ${batch.crop} ${forWhom(batch.promises)} ${batch.place} ${batch.trays.map((tray) => `t${tray}`).join(' ')}`.toLowerCase();
-    return (withGone || batch.stage !== 'RELEASED') && words.every((word) => text.includes(word));
+    return (withGone || year !== undefined || batch.stage !== 'RELEASED') && words.every((word) => text.includes(word));
   });
   return (
     <>
@@ -36,10 +38,13 @@ export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />
-        <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => setWithGone(event.target.checked)} />
-          {say('with those released')}
-        </label>
+        {!year && (
+          <label className="flex min-h-11 items-center gap-2">
+            <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => setWithGone(event.target.checked)} />
+            {say('with those released')}
+          </label>
+        )}
+        <YearChoice year={year} choose={setYear} />
         {mayPlan && (
           <Link to="/batches/buy" className="act ml-auto">
             {say('Buy plants in')}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
 import { useOrders } from '../api/queries';
+import { YearChoice } from '../look/YearChoice';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
@@ -14,27 +15,31 @@ const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.stan
 /** All orders, soonest first; those that are done are folded away. */
 export function OrdersPage({ mayTake }: { mayTake: boolean }) {
   const [withDone, setWithDone] = useState(false);
-  const orders = useOrders(withDone);
+  const [year, setYear] = useState<number>();
+  const orders = useOrders(withDone, year);
   if (orders.isPending) return <Loading what={say('orders')} />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
   const open = orders.data.filter((order) => !isOver(order));
-  const shown = withDone ? orders.data : open;
+  const shown = withDone || year ? orders.data : open;
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-4">
         <h1>{say('Orders')}</h1>
-        <span className="text-pencil">{say('{open} open', { open: open.length })}</span>
-        <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-5" checked={withDone} onChange={(event) => setWithDone(event.target.checked)} />
-          {say('with those released')}
-        </label>
+        <span className="text-pencil">{year ? say('{orders} orders', { orders: shown.length }) : say('{open} open', { open: open.length })}</span>
+        {!year && (
+          <label className="flex min-h-11 items-center gap-2">
+            <input type="checkbox" className="size-5" checked={withDone} onChange={(event) => setWithDone(event.target.checked)} />
+            {say('with those released')}
+          </label>
+        )}
+        <YearChoice year={year} choose={setYear} />
         {mayTake && (
           <Link to="/orders/new" className="act act-main ml-auto">
             {say('Take an order')}
           </Link>
         )}
       </div>
-      {shown.length === 0 ? <Nothing>{say('No open orders.')}</Nothing> : <OrderList orders={shown} />}
+      {shown.length === 0 ? <Nothing>{year ? say('No orders for that year.') : say('No open orders.')}</Nothing> : <OrderList orders={shown} />}
     </>
   );
 }

@@ -13,12 +13,14 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.LocalDate;
 import java.util.List;
 import kiver.core.batch.Balance;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.BatchFile;
+import kiver.server.batch.ProjectionBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
 import org.flywaydb.core.Flyway;
@@ -39,6 +41,7 @@ import org.springframework.test.web.servlet.MockMvc;
 class MigratedTest {
 
     @Autowired BatchBook batches;
+    @Autowired ProjectionBook projections;
     @Autowired OrderBook orders;
     @Autowired JdbcTemplate database;
     @Autowired MockMvc http;
@@ -61,7 +64,7 @@ class MigratedTest {
 
     @Test
     void everyOrderIsOneLineWithItsBatch() {
-        List<OrderedLine> lines = orders.lines();
+        List<OrderedLine> lines = orders.linesTakenSince(LocalDate.of(2000, 1, 1));
         assertThat(lines).extracting(OrderedLine::orderNumber).containsExactly(107, 109, 113, 116, 138);
         assertThat(lines).extracting(OrderedLine::position).containsOnly(1);
         OrderedLine parsley = orders.order(109).line(1);
@@ -88,6 +91,18 @@ class MigratedTest {
         assertThat(database.queryForObject(
                 "select count(*) from batch_change change join batch on batch.id = change.batch_id where batch.number = ?",
                 Integer.class, batch)).isEqualTo(file.state().changes().size());
+    }
+
+    @Test
+    void whatFollowsFromTheRecordsIsWrittenDownAtTheStart() {
+        assertThat(projections.differences()).isEmpty();
+        assertThat(projections.written(batches.file(209).batch().id())).hasValueSatisfying(written -> {
+            assertThat(written.sequence()).isEqualTo(batches.file(209).state().changes().size());
+            assertThat(written.departures()).singleElement().satisfies(gone -> assertThat(gone.cells()).isEqualTo(90));
+        });
+        assertThat(database.queryForObject(
+                "select sum(last_cell - first_cell + 1) from batch_cells where condition = 'ALIVE'", Integer.class))
+                .isEqualTo(7 + 104 + 16);
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.context.ContextConfiguration;
+import org.springframework.test.context.TestExecutionListeners;
 
 /** A test of the whole server on a PostgreSQL database of its own. */
 @Target(ElementType.TYPE)
@@ -14,4 +15,5 @@ import org.springframework.test.context.ContextConfiguration;
 @SpringBootTest
 @AutoConfigureMockMvc
 @ContextConfiguration(initializers = OwnDatabase.class)
+@TestExecutionListeners(listeners = RecordsAgree.class, mergeMode = TestExecutionListeners.MergeMode.MERGE_WITH_DEFAULTS)
 public @interface ServerTest {}

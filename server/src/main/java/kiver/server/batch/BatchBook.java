@@ -1,28 +1,31 @@
 package kiver.server.batch;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchProjection;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.ChangeFault;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
+import kiver.core.growth.GrowingYear;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
+import kiver.server.batch.RecordReader.Folded;
+import kiver.server.clock.NurseryClock;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,32 +34,37 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class BatchBook {
 
-    private static final Folded NOTHING_RECORDED = new Folded(BatchState.after(List.of()), 0, Optional.empty());
-    private static final Logger LOG = LoggerFactory.getLogger(BatchBook.class);
-
-    /** A record as far as it can be folded, how many changes it holds, and what is wrong with the rest. */
-    private record Folded(BatchState state, int changes, Optional<Said> problem) {}
-
-    /** All files, with the mark under which they were read. */
-    private record KeptAll(String mark, List<BatchFile> files) {}
+    /** All files, with the mark and the day under which they were read. */
+    private record KeptAll(String mark, LocalDate day, List<BatchFile> files) {}
 
     private final Map<Long, Folded> kept = new ConcurrentHashMap<>();
     private final BatchMapper mapper;
+    private final RecordReader records;
+    private final ProjectionBook projections;
     private final ChangeJson json;
     private final Revisions revisions;
+    private final NurseryClock clock;
     private volatile KeptAll keptAll;
-    private volatile Map<Long, Long> linesOfEarlierReleases;
 
-    BatchBook(BatchMapper mapper, ChangeJson json, Revisions revisions) {
-        this.revisions = revisions;
+    BatchBook(
+            BatchMapper mapper, RecordReader records, ProjectionBook projections, ChangeJson json, Revisions revisions,
+            NurseryClock clock) {
         this.mapper = mapper;
+        this.records = records;
+        this.projections = projections;
         this.json = json;
+        this.revisions = revisions;
+        this.clock = clock;
     }
 
-    /** The batch of that number. */
+    /** The batch of that number, put away or not. */
     public BatchFile file(int number) {
         Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
-        Folded folded = folded(mapper.changes(batch.id()));
+        return file(batch);
+    }
+
+    private BatchFile file(Batch batch) {
+        Folded folded = records.folded(mapper.changes(batch.id()));
         return new BatchFile(
                         batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id()),
                         folded.state(), folded.problem())
@@ -68,29 +76,62 @@ public class BatchBook {
         return revisions.mark();
     }
 
-    /** All batches by number; read anew only when something has changed. */
+    /**
+     * The batches in hand by number: all but those that are put away. Read anew only when something has changed, or
+     * another day has begun.
+     */
     public List<BatchFile> files() {
         String mark = revisions.mark();
+        LocalDate today = clock.today();
         KeptAll present = keptAll;
-        if (present != null && present.mark().equals(mark)) {
+        if (present != null && present.mark().equals(mark) && present.day().equals(today)) {
             return present.files();
         }
-        List<BatchFile> files = read();
+        List<BatchFile> files = read(PutAway.on(today, clock.latitude()));
         if (!Kept.writing()) {
-            keptAll = new KeptAll(mark, files);
+            keptAll = new KeptAll(mark, today, files);
         }
         return files;
     }
 
-    private List<BatchFile> read() {
+    /** The batches that are promised to any of these lines, put away or not, by number. */
+    public List<BatchFile> filesOf(Collection<Long> lines) {
+        return named(lines.isEmpty() ? List.of() : mapper.numbersPromisedTo(lines.toArray(Long[]::new)));
+    }
+
+    /** The batches of which plants left with a delivery note, put away or not, by number. */
+    public List<BatchFile> filesOnNote(int release) {
+        return named(mapper.numbersOnNote(release));
+    }
+
+    private List<BatchFile> named(List<Integer> numbers) {
+        Map<Integer, BatchFile> inHand =
+                files().stream().collect(Collectors.toMap(file -> file.batch().number(), Function.identity()));
+        return numbers.stream().map(number -> inHand.containsKey(number) ? inHand.get(number) : file(number)).toList();
+    }
+
+    /** The batches of a growing year that are put away, by number. */
+    public List<BatchFile> filesPutAway(GrowingYear year) {
+        PutAway away = PutAway.on(clock.today(), clock.latitude());
+        return mapper.putAway(away, year.firstDay(), year.lastDay()).stream().map(this::file).toList();
+    }
+
+    /** The day for which the first batch was grown, if there is any. */
+    public Optional<LocalDate> firstTarget() {
+        return Optional.ofNullable(mapper.firstTarget());
+    }
+
+    private List<BatchFile> read(PutAway away) {
+        List<Batch> inHand = mapper.inHand(away);
+        Long[] ids = inHand.stream().map(Batch::id).toArray(Long[]::new);
         Map<Long, List<BatchMapper.RunRow>> runs =
-                mapper.allRuns().stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
+                mapper.runsOf(ids).stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
         Map<Long, List<Promised>> promises =
-                mapper.allPromises().stream().collect(Collectors.groupingBy(Promised::batchId));
-        Map<Long, Folded> states = states();
-        return mapper.all().stream()
+                mapper.promisesOf(ids).stream().collect(Collectors.groupingBy(Promised::batchId));
+        Map<Long, Folded> states = states(ids);
+        return inHand.stream()
                 .map(batch -> {
-                    Folded folded = states.getOrDefault(batch.id(), NOTHING_RECORDED);
+                    Folded folded = states.getOrDefault(batch.id(), RecordReader.NOTHING_RECORDED);
                     return new BatchFile(
                                     batch, runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
                                     promises.getOrDefault(batch.id(), List.of()), folded.state(), folded.problem())
@@ -100,50 +141,30 @@ public class BatchBook {
     }
 
     /**
-     * The state of every batch with a record. A record is only ever added to, so a state that was worked out up to the
+     * The states of batches with a record. A record is only ever added to, so a state that was worked out up to the
      * last of its changes stays right; only records that have grown are read again. Inside a transaction that writes
      * nothing is kept, since what it wrote may yet be taken back.
      */
-    private Map<Long, Folded> states() {
-        Map<Long, Integer> reaches = mapper.reaches().stream()
+    private Map<Long, Folded> states(Long[] batches) {
+        Map<Long, Integer> reaches = mapper.reaches(batches).stream()
                 .collect(Collectors.toMap(BatchMapper.Reach::batchId, BatchMapper.Reach::sequence));
-        List<Long> grown = reaches.entrySet().stream()
+        Long[] grown = reaches.entrySet().stream()
                 .filter(reach -> kept.get(reach.getKey()) == null
                         || kept.get(reach.getKey()).changes() != reach.getValue())
                 .map(Map.Entry::getKey)
-                .toList();
+                .toArray(Long[]::new);
         Map<Long, Folded> states = new HashMap<>();
-        if (!grown.isEmpty()) {
+        if (grown.length > 0) {
             mapper.changesOf(grown).stream()
                     .collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId))
-                    .forEach((batch, rows) -> states.put(batch, folded(rows)));
+                    .forEach((batch, rows) -> states.put(batch, records.folded(rows)));
         }
         if (!Kept.writing()) {
             kept.putAll(states);
+            kept.keySet().retainAll(reaches.keySet());
         }
         reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));
         return states;
-    }
-
-    /** Folds a record; one that was damaged is folded up to there, so that it stops no page of others. */
-    private Folded folded(List<BatchMapper.ChangeRow> rows) {
-        try {
-            return new Folded(BatchState.after(rows.stream().map(this::change).toList()), rows.size(), Optional.empty());
-        } catch (RuntimeException damaged) {
-            BatchState state = NOTHING_RECORDED.state();
-            List<RecordedChange> whole = new ArrayList<>();
-            for (BatchMapper.ChangeRow row : rows) {
-                try {
-                    whole.add(change(row));
-                    state = BatchState.after(whole);
-                } catch (RuntimeException here) {
-                    LOG.error("Entry {} of the record of batch id {} cannot be read", row.sequence(), row.batchId(), here);
-                    return new Folded(state, rows.size(), Optional.of(
-                            Said.of("Entry {entry} of its record cannot be read; what came after is not shown.").with("entry", row.sequence())));
-                }
-            }
-            throw damaged;
-        }
     }
 
     /** Locks a batch against others who record for it or change its plan, until the transaction ends. */
@@ -285,7 +306,8 @@ public class BatchBook {
         if (id == null) {
             throw new NotFound(Said.of("There is no batch {number}.").with("number", number));
         }
-        BatchState state = BatchState.after(mapper.changes(id).stream().map(this::change).toList());
+        BatchState before = records.state(id);
+        BatchState state = before;
         for (BatchChange change : changes) {
             if (change instanceof BatchChange.Sown sown) {
                 requireFree(number, sown.run());
@@ -300,6 +322,7 @@ public class BatchBook {
                             json.write(change)),
                     recordedBy, request);
         }
+        BatchProjection.of(state).ifPresent(now -> projections.write(id, BatchProjection.of(before), now));
         return state;
     }
 
@@ -310,7 +333,7 @@ public class BatchBook {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void recordAll(int number, List<RecordedChange> changes) {
-        BatchState.after(changes);
+        BatchState state = BatchState.after(changes);
         Long id = mapper.lock(number);
         for (RecordedChange entry : changes) {
             ChangeKind kind = ChangeKind.of(entry.change());
@@ -319,6 +342,7 @@ public class BatchBook {
                             id, entry.sequence(), kind.wireName(), kind.version(), entry.day(), json.write(entry.change())),
                     null, null);
         }
+        BatchProjection.of(state).ifPresent(now -> projections.write(id, Optional.empty(), now));
     }
 
     /** No two batches in one cell: whatever others have in this tray, sown or potted, must stand elsewhere. */
@@ -335,25 +359,6 @@ public class BatchBook {
                         });
             }
         }
-    }
-
-    private RecordedChange change(BatchMapper.ChangeRow row) {
-        BatchChange change = json.read(row.kind(), row.version(), row.detail());
-        if (change instanceof BatchChange.Released released && released.line() == BatchChange.Released.BEFORE_LINES) {
-            change = released.forLine(lineOf(released.release()));
-        }
-        return new RecordedChange(row.sequence(), row.day(), change);
-    }
-
-    /** Releases made before orders had lines name none; theirs was written down when lines came. */
-    private long lineOf(long release) {
-        Map<Long, Long> lines = linesOfEarlierReleases;
-        if (lines == null) {
-            lines = mapper.releasedBeforeLines().stream().collect(Collectors.toMap(
-                    each -> (long) each.release(), BatchMapper.ReleasedBeforeLines::lineId));
-            linesOfEarlierReleases = lines;
-        }
-        return lines.getOrDefault(release, BatchChange.Released.BEFORE_LINES);
     }
 
     private static CellRun run(BatchMapper.RunRow row) {

@@ -34,8 +34,36 @@ interface BatchMapper {
     /** Who recorded a change. */
     record ChangeAuthor(int sequence, String name) {}
 
-    @Select(BATCHES + " where batch.withdrawn_on is null order by batch.number")
-    List<Batch> all();
+    /** All that are in hand. */
+    @Select(BATCHES + """
+            left join batch_standing standing on standing.batch_id = batch.id
+            where batch.withdrawn_on is null and not coalesce(""" + PutAway.CONDITION + ", false) order by batch.number")
+    List<Batch> inHand(@Param("away") PutAway away);
+
+    /** Those that are put away and were grown for a day from the first to the last. */
+    @Select(BATCHES + """
+            left join batch_standing standing on standing.batch_id = batch.id
+            where batch.withdrawn_on is null and batch.target between #{first} and #{last} and """ + PutAway.CONDITION + " order by batch.number")
+    List<Batch> putAway(@Param("away") PutAway away, @Param("first") LocalDate first, @Param("last") LocalDate last);
+
+    /** The day for which the first batch was grown; null while there is none. */
+    @Select("select min(target) from batch")
+    LocalDate firstTarget();
+
+    /** Batches promised to some lines. */
+    @Select("""
+            select distinct batch.number from batch join promise on promise.batch_id = batch.id
+            where batch.withdrawn_on is null and promise.line_id = any(#{lines, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
+            order by batch.number
+            """)
+    List<Integer> numbersPromisedTo(@Param("lines") Long[] lines);
+
+    /** Batches of which plants left with a note. */
+    @Select("""
+            select distinct batch.number from batch join batch_departure gone on gone.batch_id = batch.id
+            where gone.release = #{release} order by batch.number
+            """)
+    List<Integer> numbersOnNote(@Param("release") long release);
 
     @Select(BATCHES + " where batch.withdrawn_on is null and batch.number = #{number}")
     Optional<Batch> byNumber(@Param("number") int number);
@@ -60,11 +88,18 @@ interface BatchMapper {
     /** How far each record has come. */
     record Reach(long batchId, int sequence) {}
 
-    @Select("select batch_id, max(sequence) as sequence from batch_change group by batch_id")
-    List<Reach> reaches();
+    @Select("""
+            select batch.id as batch_id, newest.sequence from batch
+            cross join lateral (select max(sequence) as sequence from batch_change where batch_id = batch.id) newest
+            where batch.id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) and newest.sequence is not null
+            """)
+    List<Reach> reaches(@Param("batches") Long[] batches);
 
-    @Select("select batch_id, tray_id, first_cell, last_cell from batch_run order by batch_id, tray_id")
-    List<RunRow> allRuns();
+    @Select("""
+            select batch_id, tray_id, first_cell, last_cell from batch_run
+            where batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by batch_id, tray_id
+            """)
+    List<RunRow> runsOf(@Param("batches") Long[] batches);
 
     @Select("select batch_id, tray_id, first_cell, last_cell from batch_run where batch_id = #{batchId} order by tray_id")
     List<RunRow> runs(@Param("batchId") long batchId);
@@ -78,8 +113,10 @@ interface BatchMapper {
             join grower on grower.id = ordered.grower_id
             """;
 
-    @Select(PROMISES + " order by promise.batch_id, promise.id")
-    List<Promised> allPromises();
+    @Select(PROMISES + """
+            where promise.batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by promise.batch_id, promise.id
+            """)
+    List<Promised> promisesOf(@Param("batches") Long[] batches);
 
     @Select(PROMISES + " where promise.batch_id = #{batchId} order by promise.id")
     List<Promised> promises(@Param("batchId") long batchId);
@@ -146,13 +183,11 @@ interface BatchMapper {
             @Param("lastCell") int lastCell);
 
     @Select("""
-            <script>
             select batch_id, sequence, kind, version, occurred_on as day, detail::text as detail from batch_change
-            where batch_id = any(array[<foreach collection="batches" item="id" separator=",">#{id}</foreach>]::bigint[])
+            where batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             order by batch_id, sequence
-            </script>
             """)
-    List<ChangeRow> changesOf(@Param("batches") List<Long> batches);
+    List<ChangeRow> changesOf(@Param("batches") Long[] batches);
 
     @Select("""
             select batch_id, sequence, kind, version, occurred_on as day, detail::text as detail from batch_change
@@ -175,16 +210,12 @@ interface BatchMapper {
     void insertChange(
             @Param("row") ChangeRow row, @Param("recordedBy") Long recordedBy, @Param("request") UUID request);
 
+    /** Batches that were sown into a tray, stand in it or are planned into it. */
     @Select("""
-            select distinct batch.number from batch
-            join batch_change change on change.batch_id = batch.id and change.kind = 'Sown'
-            where (change.detail -> 'run' -> 'tray' ->> 'number')::bigint = #{trayId}
-            union
-            select distinct batch.number from batch
-            join batch_change change on change.batch_id = batch.id and change.kind = 'PottedOn'
-            where (change.detail -> 'into' -> 'tray' ->> 'number')::bigint = #{trayId}
-            union
-            select batch.number from batch join batch_run run on run.batch_id = batch.id where run.tray_id = #{trayId}
+            select number from batch where id in (
+                select batch_id from batch_cells where tray_id = #{trayId}
+                union select batch_id from batch_origin where tray_id = #{trayId}
+                union select batch_id from batch_run where tray_id = #{trayId})
             order by number
             """)
     List<Integer> numbersInTray(@Param("trayId") long trayId);

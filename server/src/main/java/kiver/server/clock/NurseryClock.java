@@ -37,6 +37,11 @@ public class NurseryClock {
         return nursery().map(Nursery::demoToday).orElseGet(() -> LocalDate.now(calendar));
     }
 
+    /** Where the nursery lies, degrees, south below 0; in the north until it is set up. */
+    public double latitude() {
+        return nursery().map(Nursery::latitude).orElse(0.0);
+    }
+
     /** Sets up the nursery of this database. */
     public void open(Nursery nursery) {
         mapper.insert(nursery);

@@ -1,13 +1,17 @@
 package kiver.server.grow;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
+import kiver.core.growth.GrowingYear;
 import kiver.core.growth.Season;
 import kiver.core.plan.ContainerPath;
 import kiver.core.seed.Germination;
@@ -20,7 +24,6 @@ import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
 import kiver.server.limit.Limits;
 import kiver.server.kept.Kept;
-import kiver.server.problem.NotFound;
 import kiver.server.promise.GrowingBatch;
 import kiver.server.promise.GrowingBatches;
 import kiver.server.seed.SeedLot;
@@ -30,7 +33,6 @@ import kiver.server.space.BatchInSpace;
 import kiver.server.space.BatchesInSpace;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
-import kiver.server.wording.Said;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -118,6 +120,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
                 .collect(Collectors.toMap(SeedLot::id, lot -> lot));
         LotKnowledge.OfAll known = lots.ofAll(files);
         Map<Long, String> containerByTray = containersByTray();
+        kept.keySet().retainAll(files.stream().map(file -> file.batch().number()).collect(Collectors.toSet()));
         // Each batch is worked out by itself; nothing in here asks the database.
         return files.parallelStream()
                 .map(file -> {
@@ -147,12 +150,32 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
                         batch.containerPath(), batch.containerCodes().stream().map(crops::container).toList()));
     }
 
-    /** One batch as it stands today. */
+    /** One batch as it stands today, put away or not. */
     public BatchAnalysis one(int number) {
         return all().stream()
                 .filter(batch -> batch.file().batch().number() == number)
                 .findFirst()
-                .orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
+                .orElseGet(() -> putAway(batches.file(number)));
+    }
+
+    /** The batches that are promised to any of these lines as they stand today, those that are put away among them. */
+    public List<BatchAnalysis> of(Collection<Long> lines) {
+        Map<Integer, BatchAnalysis> inHand = all().stream()
+                .collect(Collectors.toMap(batch -> batch.file().batch().number(), Function.identity()));
+        return batches.filesOf(lines).stream()
+                .map(file -> Optional.ofNullable(inHand.get(file.batch().number())).orElseGet(() -> putAway(file)))
+                .toList();
+    }
+
+    /** The batches of a growing year that are put away. */
+    public List<BatchAnalysis> putAway(GrowingYear year) {
+        return batches.filesPutAway(year).stream().map(this::putAway).toList();
+    }
+
+    /** One that is put away is read and not worked out. */
+    private BatchAnalysis putAway(BatchFile file) {
+        Kind kind = kindOf(file.batch());
+        return BatchAnalysis.over(file, kind.crop(), kind.containers());
     }
 
     /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */

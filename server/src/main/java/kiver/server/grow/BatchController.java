@@ -6,13 +6,17 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
+import kiver.core.growth.GrowingYear;
 import kiver.core.place.PlaceId;
 import kiver.core.space.Occupancy;
 import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
+import kiver.server.clock.NurseryClock;
+import kiver.server.limit.Limits;
 import kiver.server.place.PlaceBook;
 import kiver.server.problem.Refusal;
 import kiver.server.space.SpaceBook;
@@ -36,10 +40,12 @@ class BatchController {
     private final PlaceBook places;
     private final TrayBook trays;
     private final SpaceBook space;
+    private final NurseryClock clock;
 
     BatchController(
             BatchAnalyst analyst, BatchViews views, RecordingService recording, PlaceBook places, TrayBook trays,
-            SpaceBook space) {
+            SpaceBook space, NurseryClock clock) {
+        this.clock = clock;
         this.trays = trays;
         this.space = space;
         this.analyst = analyst;
@@ -59,7 +65,13 @@ class BatchController {
             @Nullable LocalDate day) {}
 
     @GetMapping("/api/batches")
-    List<BatchSummary> batches(@RequestParam(defaultValue = "false") boolean withGone) {
+    List<BatchSummary> batches(
+            @RequestParam(defaultValue = "false") boolean withGone, @RequestParam Optional<Integer> year) {
+        if (year.isPresent()) {
+            return analyst.putAway(new GrowingYear(Limits.year(year.get()), clock.latitude() < 0)).stream()
+                    .map(views.summarising())
+                    .toList();
+        }
         return analyst.all().stream()
                 .filter(batch -> withGone || batch.stage() != BatchStage.RELEASED)
                 .map(views.summarising())

@@ -41,6 +41,19 @@ public final class Limits {
     }
 
     /**
+     * The growing year, when it is one that can be meant.
+     *
+     * @throws BeyondLimits otherwise, saying what would be right
+     */
+    public static int year(int year) {
+        if (year <= FIRST_DAY.getYear() || year > LAST_DAY.getYear()) {
+            throw new BeyondLimits(Said.of("Choose a year from {first} to {last}.")
+                    .with("first", String.valueOf(FIRST_DAY.getYear() + 1)).with("last", String.valueOf(LAST_DAY.getYear())));
+        }
+        return year;
+    }
+
+    /**
      * The text, when it can be kept.
      *
      * @throws BeyondLimits when it is too long or holds control characters

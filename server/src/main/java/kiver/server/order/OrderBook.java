@@ -1,8 +1,10 @@
 package kiver.server.order;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.order.OrderLine;
 import kiver.server.batch.Batch;
@@ -21,9 +23,14 @@ public class OrderBook {
         this.mapper = mapper;
     }
 
-    /** All orders, soonest target first. */
-    public List<Order> orders() {
-        return withLines(mapper.all());
+    /** The orders of which anything was wanted on one of these days, soonest target first. */
+    public List<Order> wanted(LocalDate first, LocalDate last) {
+        return withLines(mapper.wanted(first, last));
+    }
+
+    /** The day for which the first order was taken, if any was. */
+    public Optional<LocalDate> firstTarget() {
+        return Optional.ofNullable(mapper.firstTarget());
     }
 
     /** The orders of one grower. */
@@ -44,9 +51,9 @@ public class OrderBook {
         return order(number);
     }
 
-    /** All lines of all orders. */
-    public List<OrderedLine> lines() {
-        return mapper.allLines();
+    /** The lines of orders that were taken on a day or since. */
+    public List<OrderedLine> linesTakenSince(LocalDate day) {
+        return mapper.takenSince(day);
     }
 
     /** The line of that number in the database. */
@@ -54,14 +61,15 @@ public class OrderBook {
         return mapper.line(id).orElseThrow(() -> new NotFound(Said.of("There is no such line.")));
     }
 
-    /** What became of orders since they were taken, by the order's number in the database. */
-    public Map<Long, List<OrderChange>> changes() {
-        return mapper.changes().stream().collect(Collectors.groupingBy(OrderChange::orderId));
+    /** What became of some orders since they were taken, by the order's number in the database. */
+    public Map<Long, List<OrderChange>> changes(Collection<Order> orders) {
+        return mapper.changes(orders.stream().map(Order::id).toArray(Long[]::new)).stream().collect(Collectors.groupingBy(OrderChange::orderId));
     }
 
     private List<Order> withLines(List<OrderMapper.OrderRow> rows) {
         Map<Long, List<OrderedLine>> lines =
-                mapper.allLines().stream().collect(Collectors.groupingBy(OrderedLine::orderId));
+                mapper.linesOfAll(rows.stream().map(OrderMapper.OrderRow::id).toArray(Long[]::new)).stream()
+                        .collect(Collectors.groupingBy(OrderedLine::orderId));
         return rows.stream().map(row -> row.with(lines.getOrDefault(row.id(), List.of()))).toList();
     }
 

@@ -47,8 +47,17 @@ interface OrderMapper {
             int orderNumber, long varietyId, String container, int plants, int leavesFrom, int leavesTo, LocalDate target,
             double under, Batch.CountedIn countedIn) {}
 
-    @Select(ORDERS + " order by ordered.target, ordered.number")
-    List<OrderRow> all();
+    /** Those of which anything was wanted from the first day to the last. */
+    @Select(ORDERS + """
+            where exists (select from order_line line where line.order_id = ordered.id
+                          and coalesce(line.target, ordered.target) between #{first} and #{last})
+            order by ordered.target, ordered.number
+            """)
+    List<OrderRow> wanted(@Param("first") LocalDate first, @Param("last") LocalDate last);
+
+    /** The day for which the first order was taken; null while there is none. */
+    @Select("select min(target) from grower_order")
+    LocalDate firstTarget();
 
     @Select(ORDERS + " where ordered.grower_id = #{growerId} order by ordered.target, ordered.number")
     List<OrderRow> ofGrower(@Param("growerId") long growerId);
@@ -56,8 +65,11 @@ interface OrderMapper {
     @Select(ORDERS + " where ordered.number = #{number}")
     Optional<OrderRow> byNumber(@Param("number") int number);
 
-    @Select(LINES + " order by line.order_id, line.position")
-    List<OrderedLine> allLines();
+    @Select(LINES + " where line.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by line.order_id, line.position")
+    List<OrderedLine> linesOfAll(@Param("orders") Long[] orders);
+
+    @Select(LINES + " where ordered.placed_on >= #{day} order by line.order_id, line.position")
+    List<OrderedLine> takenSince(@Param("day") LocalDate day);
 
     @Select(LINES + " where line.order_id = #{orderId}")
     List<OrderedLine> linesOf(@Param("orderId") long orderId);
@@ -141,9 +153,10 @@ interface OrderMapper {
             from order_change change
             join order_line line on line.id = change.line_id
             left join account on account.id = change.made_by
+            where change.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             order by change.id
             """)
-    List<OrderChange> changes();
+    List<OrderChange> changes(@Param("orders") Long[] orders);
 
     @Select("select true from (select pg_advisory_xact_lock(4714)) as held")
     boolean lockBookings();

@@ -2,6 +2,7 @@ package kiver.server.promise;
 
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import kiver.core.crop.Container;
 import kiver.core.growth.Way;
@@ -92,7 +93,7 @@ class BuyingIn {
     }
 
     private int missing(OrderedLine line) {
-        return line.plants() - batches.files().stream()
+        return line.plants() - batches.filesOf(List.of(line.id())).stream()
                 .flatMap(file -> file.promises().stream())
                 .filter(promise -> promise.lineId() == line.id())
                 .mapToInt(promise -> promise.plants())

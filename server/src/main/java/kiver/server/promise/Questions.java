@@ -28,6 +28,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Questions {
 
+    /** What is usual is told by orders of so many years. */
+    private static final int USUAL_WITHIN_YEARS = 2;
     private static final LeafStage USUAL_STAGE = new LeafStage(4, 5);
 
     private final PlanViews plans;
@@ -69,7 +71,7 @@ class Questions {
 
     Understood understand(String text) {
         LocalDate today = clock.today();
-        List<OrderedLine> past = orders.lines();
+        List<OrderedLine> past = orders.linesTakenSince(today.minusYears(USUAL_WITHIN_YEARS));
         Question question = PlainWords.read(text, vocabulary(past), today);
         if (!question.missing().isEmpty()) {
             return new Understood(null, null, null, question.missing(), question.notUnderstood(), null);

@@ -145,7 +145,7 @@ class DeliveryNote {
     /** Where what left with each line came from, by the line's number in the database. */
     private Map<Long, List<Origin>> origins(ReleaseMapper.ReleaseRow release) {
         Map<Long, List<Origin>> origins = new TreeMap<>();
-        for (BatchFile file : batches.files()) {
+        for (BatchFile file : batches.filesOnNote(release.number())) {
             file.releases().stream()
                     .filter(part -> part.release() == release.number())
                     .forEach(part -> origins.computeIfAbsent(part.line(), line -> new ArrayList<>()).addAll(origins(file, part)));

@@ -5,11 +5,14 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import kiver.server.account.Person;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
+import kiver.server.limit.Limits;
 import kiver.server.order.Order;
+import kiver.server.order.OrderedLine;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
@@ -67,15 +70,16 @@ class OrderController {
 
     @GetMapping("/api/orders")
     List<OrderView> orders(
-            @RequestParam(defaultValue = "false") boolean withDone, @AuthenticationPrincipal Person person) {
-        return views.visibleTo(person, withDone);
+            @RequestParam(defaultValue = "false") boolean withDone, @RequestParam Optional<Integer> year,
+            @AuthenticationPrincipal Person person) {
+        return views.visibleTo(person, withDone, year.map(Limits::year));
     }
 
     @GetMapping("/api/orders/{number}")
     OrderWithPicks order(@PathVariable int number, @AuthenticationPrincipal Person person) {
         OrderView view = views.one(number, person);
         Order order = views.visibleOrder(number, person);
-        List<BatchAnalysis> all = analyst.all();
+        List<BatchAnalysis> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
         List<LinePicks> picks = view.lines().stream()
                 .filter(line -> line.ready() > 0)
                 .map(line -> new LinePicks(

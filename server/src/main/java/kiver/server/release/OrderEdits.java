@@ -207,9 +207,7 @@ class OrderEdits {
 
     /** The batches that are promised to a line, in the order of their numbers. */
     private List<BatchFile> filesOf(OrderedLine line) {
-        return batches.files().stream()
-                .filter(file -> file.promises().stream().anyMatch(promise -> promise.lineId() == line.id()))
-                .toList();
+        return batches.filesOf(List.of(line.id()));
     }
 
     private static <T> T required(T value, String field, Said message) {

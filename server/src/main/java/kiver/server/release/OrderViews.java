@@ -1,13 +1,17 @@
 package kiver.server.release;
 
+import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kiver.core.growth.GrowingYear;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
+import kiver.server.batch.PutAway;
+import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
@@ -32,9 +36,12 @@ class OrderViews {
     private final ReleaseService releases;
     private final CropBook crops;
     private final TrayBook trays;
+    private final NurseryClock clock;
 
     OrderViews(
-            OrderBook orders, BatchAnalyst analyst, BatchViews batches, ReleaseService releases, CropBook crops, TrayBook trays) {
+            OrderBook orders, BatchAnalyst analyst, BatchViews batches, ReleaseService releases, CropBook crops, TrayBook trays,
+            NurseryClock clock) {
+        this.clock = clock;
         this.trays = trays;
         this.orders = orders;
         this.analyst = analyst;
@@ -44,24 +51,38 @@ class OrderViews {
     }
 
     /**
-     * The orders that somebody may see.
+     * The orders that somebody may see: those in hand, or those of one growing year; a grower sees all of their own.
      *
-     * @param withDone whether those that are over are among them; a grower sees them always
+     * @param withDone whether those of this growing year that are over are among those in hand
+     * @param year another growing year, if one is asked for
      */
-    List<OrderView> visibleTo(Person person, boolean withDone) {
+    List<OrderView> visibleTo(Person person, boolean withDone, Optional<Integer> year) {
         if (person.role() == Role.GROWER) {
             return views(orders.ordersOf(person.growerId()));
         }
-        if (withDone) {
-            return views(orders.orders());
+        LocalDate today = clock.today();
+        GrowingYear present = GrowingYear.of(today, clock.latitude());
+        if (year.isPresent()) {
+            GrowingYear asked = new GrowingYear(year.get(), present.south());
+            return views(orders.wanted(asked.firstDay(), asked.lastDay()));
         }
-        Map<Long, Integer> released = ReleaseService.releasedByLine(analyst.all());
-        return views(orders.orders().stream().filter(order -> !isDone(order, released)).toList());
+        List<Order> recent = orders.wanted(PutAway.on(today, clock.latitude()).quietBefore(), LocalDate.of(9999, 1, 1));
+        Map<Long, Integer> released = ReleaseService.releasedByLine(analyst.of(linesOf(recent)));
+        return views(recent.stream()
+                .filter(order -> !isDone(order, released) || withDone && !order.target().isBefore(present.firstDay()))
+                .toList());
     }
 
     /** Nothing of it is wanted any more, or all has gone. */
     private static boolean isDone(Order order, Map<Long, Integer> released) {
         return order.wanted().stream().allMatch(line -> released.getOrDefault(line.id(), 0) >= line.plants());
+    }
+
+    private static Set<Long> linesOf(List<Order> shown) {
+        return shown.stream()
+                .flatMap(order -> order.lines().stream())
+                .map(OrderedLine::id)
+                .collect(Collectors.toSet());
     }
 
     OrderView one(int number, Person person) {
@@ -75,17 +96,11 @@ class OrderViews {
     }
 
     private List<OrderView> views(List<Order> shown) {
-        Set<Long> wanted = shown.stream()
-                .flatMap(order -> order.lines().stream())
-                .map(OrderedLine::id)
-                .collect(Collectors.toSet());
-        List<BatchAnalysis> all = analyst.all().stream()
-                .filter(batch -> batch.file().promises().stream().anyMatch(promise -> wanted.contains(promise.lineId())))
-                .toList();
-        List<Release> made = releases.releases(all.stream().map(BatchAnalysis::file).toList());
+        List<BatchAnalysis> all = analyst.of(linesOf(shown));
+        List<Release> made = releases.releases(shown, all.stream().map(BatchAnalysis::file).toList());
         LineViews lines = new LineViews(all, batches.summarising(), crops, trays.containers());
         Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
-        Map<Long, List<OrderChange>> changes = orders.changes();
+        Map<Long, List<OrderChange>> changes = orders.changes(shown);
         return shown.stream()
                 .map(order -> view(
                         order, lines, releasesOf.getOrDefault(order.number(), List.of()),

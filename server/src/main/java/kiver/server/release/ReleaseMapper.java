@@ -22,8 +22,8 @@ interface ReleaseMapper {
     @Select(value = "insert into release (order_id, day) values (#{orderId}, #{day}) returning number", affectData = true)
     int insert(@Param("orderId") long orderId, @Param("day") LocalDate day);
 
-    @Select(RELEASES + " order by release.number")
-    List<ReleaseRow> all();
+    @Select(RELEASES + " where release.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by release.number")
+    List<ReleaseRow> ofOrders(@Param("orders") Long[] orders);
 
     @Select(RELEASES + " where release.number = #{number}")
     Optional<ReleaseRow> byNumber(@Param("number") int number);

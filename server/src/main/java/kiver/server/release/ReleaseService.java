@@ -62,20 +62,22 @@ public class ReleaseService {
     }
 
     /**
-     * All releases, with what left with each; one of no plants was taken back.
+     * The releases of some orders, with what left with each; one of no plants was taken back.
      *
-     * @param files all batches
+     * @param of whose
+     * @param files batches of which plants may have left
      */
-    public List<Release> releases(List<BatchFile> files) {
-        Map<Long, Integer> positions =
-                orders.lines().stream().collect(Collectors.toMap(OrderedLine::id, OrderedLine::position));
+    public List<Release> releases(List<Order> of, List<BatchFile> files) {
+        Map<Long, Integer> positions = of.stream()
+                .flatMap(order -> order.lines().stream())
+                .collect(Collectors.toMap(OrderedLine::id, OrderedLine::position));
         Map<Long, Map<Integer, Integer>> plants = new HashMap<>();
         for (BatchFile file : files) {
             file.releases().forEach(gone -> plants
                     .computeIfAbsent(gone.release(), release -> new TreeMap<>())
                     .merge(positions.getOrDefault(gone.line(), 0), file.plantsOf(gone), Integer::sum));
         }
-        return releases.all().stream()
+        return releases.ofOrders(of.stream().map(Order::id).toArray(Long[]::new)).stream()
                 .map(each -> new Release(
                         each.number(), each.orderNumber(), each.day(),
                         plants.getOrDefault((long) each.number(), Map.of()).entrySet().stream()
@@ -118,7 +120,7 @@ public class ReleaseService {
             Order order = orders.orderHeld(orderNumber);
             requireEachLineOnce(partings);
             lockBatchesOf(order);
-            List<BatchAnalysis> all = analyst.all();
+            List<BatchAnalysis> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
             Map<Long, Integer> released = releasedByLine(all);
             Set<Cell> taken = new HashSet<>();
             Map<Integer, List<BatchChange>> changes = new TreeMap<>();
@@ -145,8 +147,7 @@ public class ReleaseService {
      */
     private void lockBatchesOf(Order order) {
         Set<Long> lines = order.lines().stream().map(OrderedLine::id).collect(Collectors.toSet());
-        batches.files().stream()
-                .filter(file -> file.promises().stream().anyMatch(promise -> lines.contains(promise.lineId())))
+        batches.filesOf(lines).stream()
                 .map(file -> file.batch().number())
                 .sorted()
                 .forEach(batches::lock);

@@ -9,7 +9,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** The table of seed lots. What is left follows from the sowings recorded, so that it cannot drift from them. */
+/** The table of seed lots. What is left follows from the sowings recorded. */
 @Mapper
 interface SeedLotMapper {
 
@@ -17,17 +17,7 @@ interface SeedLotMapper {
             select lot.id, lot.code, lot.variety_id, lot.supplier, lot.germination_label, lot.tested_seeds,
                    lot.tested_on, lot.seeds_bought, lot.seeds_bought - coalesce(taken.seeds, 0)::int as seeds_left
             from seed_lot lot
-            left join (
-                select (sown.detail ->> 'lot')::bigint as lot_id,
-                       sum((((sown.detail -> 'run' ->> 'last')::int - (sown.detail -> 'run' ->> 'first')::int) + 1)
-                           * (sown.detail ->> 'seedsPerCell')::int) as seeds
-                from batch_change sown
-                where sown.kind = 'Sown'
-                  and not exists (
-                      select from batch_change correction
-                      where correction.batch_id = sown.batch_id and correction.kind = 'Corrected'
-                        and (correction.detail ->> 'sequence')::int = sown.sequence)
-                group by lot_id) taken on taken.lot_id = lot.id
+            left join (select lot_id, sum(seeds) as seeds from batch_origin group by lot_id) taken on taken.lot_id = lot.id
             """;
 
     @Select(LOTS + " where lot.kind = 'SEED' order by lot.code")

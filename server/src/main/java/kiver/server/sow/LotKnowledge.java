@@ -5,52 +5,95 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
-import kiver.core.batch.CellState;
+import java.util.stream.Collectors;
+import kiver.core.batch.BatchProjection;
 import kiver.core.seed.CountLesson;
 import kiver.core.seed.Germination;
+import kiver.core.sow.LotLessons;
+import kiver.core.sow.LotLessons.CountedCells;
 import kiver.server.batch.BatchFile;
+import kiver.server.batch.PutAway;
+import kiver.server.clock.NurseryClock;
+import kiver.server.kept.Kept;
 import kiver.server.seed.SeedLot;
 import org.springframework.stereotype.Component;
 
-/** What is known of a lot's germination: its label, and every batch of it that was counted to the end. */
+/** What is known of a lot's germination: its label, and every batch of it that was counted to the end, of all years. */
 @Component
 public class LotKnowledge {
 
-    private volatile KeptLessons kept = new KeptLessons(List.of(), new OfAll(Map.of()));
+    private final PutAwayLessonsMapper mapper;
+    private final NurseryClock clock;
+    private volatile KeptLessons kept = new KeptLessons(List.of(), "", new OfAll(Map.of()));
+    private volatile KeptPutAway keptPutAway = new KeptPutAway("", List.of());
 
-    /** Lessons, with the files they were drawn from; files are only ever replaced. */
-    private record KeptLessons(List<BatchFile> files, OfAll lessons) {}
+    LotKnowledge(PutAwayLessonsMapper mapper, NurseryClock clock) {
+        this.mapper = mapper;
+        this.clock = clock;
+    }
 
+    /** Lessons, with the files they were drawn from, which are only ever replaced, and the mark of those put away. */
+    private record KeptLessons(List<BatchFile> files, String putAway, OfAll lessons) {}
+
+    /** What batches that are put away taught, with the mark under which it was read. */
+    private record KeptPutAway(String mark, List<LotLesson> lessons) {}
 
     /**
      * The germination of a lot.
      *
      * @param lot the lot
      * @param day as known on
-     * @param files all batches
+     * @param files batches in hand
      * @param exceptBatch number of a batch that must not vouch for itself, or 0
      */
     public Germination germination(SeedLot lot, LocalDate day, List<BatchFile> files, int exceptBatch) {
         return ofAll(files).germination(lot, day, exceptBatch);
     }
 
-    /** What every batch counted to the end taught of its lots, put together once for the same files. */
+    /** What every batch counted to the end taught of its lots, put together once for the same batches in hand. */
     public OfAll ofAll(List<BatchFile> files) {
+        KeptPutAway away = putAway();
         KeptLessons present = kept;
-        if (present.files() != files) {
-            present = new KeptLessons(files, workedOut(files));
+        if (present.files() != files || !present.putAway().equals(away.mark())) {
+            present = new KeptLessons(files, away.mark(), workedOut(files, away.lessons()));
             kept = present;
         }
         return present.lessons();
     }
 
-    private static OfAll workedOut(List<BatchFile> files) {
+    private KeptPutAway putAway() {
+        PutAway away = PutAway.on(clock.today(), clock.latitude());
+        String mark = away + " " + mapper.mark(away);
+        KeptPutAway present = keptPutAway;
+        if (!present.mark().equals(mark)) {
+            present = new KeptPutAway(mark, lessonsPutAway(away));
+            if (!Kept.writing()) {
+                keptPutAway = present;
+            }
+        }
+        return present;
+    }
+
+    private List<LotLesson> lessonsPutAway(PutAway away) {
+        Map<Integer, List<CountedCells>> byBatch = mapper.counted(away).stream().collect(Collectors.groupingBy(
+                PutAwayLessonsMapper.CountedRow::batch,
+                Collectors.mapping(
+                        row -> new CountedCells(row.lotId(), row.seeds(), row.seedlings(), row.onlySeen(), row.cells()),
+                        Collectors.toList())));
+        List<LotLesson> lessons = new ArrayList<>();
+        byBatch.forEach((batch, cells) ->
+                LotLessons.of(cells).forEach((lot, counts) -> lessons.add(new LotLesson(lot, new Lesson(batch, counts)))));
+        return lessons;
+    }
+
+    private static OfAll workedOut(List<BatchFile> files, List<LotLesson> putAway) {
         Map<Long, List<Lesson>> byLot = new HashMap<>();
+        putAway.forEach(each -> byLot.computeIfAbsent(each.lot(), lot -> new ArrayList<>()).add(each.lesson()));
         for (BatchFile file : files) {
             if (file.state().isCompletelyCounted()) {
-                lessons(file).forEach((lot, lesson) -> byLot.computeIfAbsent(lot, each -> new ArrayList<>())
-                        .add(new Lesson(file.batch().number(), lesson)));
+                BatchProjection.of(file.state()).map(LotLessons::cellsOf).map(LotLessons::of).ifPresent(lessons ->
+                        lessons.forEach((lot, counts) -> byLot.computeIfAbsent(lot, each -> new ArrayList<>())
+                                .add(new Lesson(file.batch().number(), counts))));
             }
         }
         return new OfAll(byLot);
@@ -72,36 +115,5 @@ public class LotKnowledge {
     /** What one batch taught. */
     public record Lesson(int batch, CountLesson counts) {}
 
-    /** What a batch taught of each lot that was sown for it, cell by cell of that lot. */
-    private static Map<Long, CountLesson> lessons(BatchFile file) {
-        Map<Long, List<CellState>> byLot = new HashMap<>();
-        // Plants that were bought in came up elsewhere and teach nothing of any seed.
-        file.state().cells().values().stream().filter(cell -> file.state().sowings().containsKey(cell.sowing())).forEach(cell -> byLot
-                .computeIfAbsent(file.state().lotOf(cell.sowing()), lot -> new ArrayList<>())
-                .add(cell));
-        Map<Long, CountLesson> lessons = new HashMap<>();
-        byLot.forEach((lot, cells) -> lessons.put(lot, lesson(cells)));
-        return lessons;
-    }
-
-    /**
-     * Seeds that came up where seedlings were counted. Where a seed is a cluster, or something was only seen to be up, a
-     * cell says no more than that.
-     */
-    private static CountLesson lesson(List<CellState> cells) {
-        int up = 0;
-        int failed = 0;
-        Map<Integer, Integer> seen = new TreeMap<>();
-        for (CellState cell : cells) {
-            if (cell.seedlings() == 0) {
-                failed += cell.seeds();
-            } else if (cell.onlySeen() || cell.seedlings() > cell.seeds()) {
-                seen.merge(cell.seeds(), 1, Integer::sum);
-            } else {
-                up += cell.seedlings();
-                failed += cell.seeds() - cell.seedlings();
-            }
-        }
-        return new CountLesson(up, failed, seen);
-    }
+    private record LotLesson(long lot, Lesson lesson) {}
 }

@@ -1,0 +1,69 @@
+package kiver.core.sow;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import kiver.core.batch.BatchProjection;
+import kiver.core.seed.CountLesson;
+
+/** What the cells of a batch that was counted to the end teach of the seed lots it was sown from. */
+public final class LotLessons {
+
+    private LotLessons() {}
+
+    /**
+     * Cells that were sown and counted alike.
+     *
+     * @param lot that they were sown from
+     * @param seeds in each, 1 or more
+     * @param seedlings counted in each, 0 or more
+     * @param onlySeen whether something was seen to be up without being counted
+     * @param cells how many there are, 1 or more
+     */
+    public record CountedCells(long lot, int seeds, int seedlings, boolean onlySeen, int cells) {}
+
+    /** The sown cells of a batch; plants that were bought in came up elsewhere and teach nothing of any seed. */
+    public static List<CountedCells> cellsOf(BatchProjection batch) {
+        Set<Integer> sowings = batch.origins().stream()
+                .filter(origin -> origin.seeds() > 0)
+                .map(BatchProjection.Origin::sequence)
+                .collect(Collectors.toSet());
+        return batch.cells().stream()
+                .filter(cells -> sowings.contains(cells.state().sowing()))
+                .map(cells -> new CountedCells(
+                        cells.lot(), cells.state().seeds(), cells.state().seedlings(), cells.state().onlySeen(),
+                        cells.run().length()))
+                .toList();
+    }
+
+    /**
+     * What they teach of each lot. Where a seed is a cluster, or something was only seen to be up, a cell says no more than
+     * that something came up.
+     */
+    public static Map<Long, CountLesson> of(Collection<CountedCells> counted) {
+        Map<Long, CountLesson> lessons = new HashMap<>();
+        counted.stream().collect(Collectors.groupingBy(CountedCells::lot)).forEach((lot, cells) -> lessons.put(lot, lesson(cells)));
+        return lessons;
+    }
+
+    private static CountLesson lesson(List<CountedCells> counted) {
+        int up = 0;
+        int failed = 0;
+        Map<Integer, Integer> seen = new TreeMap<>();
+        for (CountedCells cell : counted) {
+            if (cell.seedlings() == 0) {
+                failed += cell.cells() * cell.seeds();
+            } else if (cell.onlySeen() || cell.seedlings() > cell.seeds()) {
+                seen.merge(cell.seeds(), cell.cells(), Integer::sum);
+            } else {
+                up += cell.cells() * cell.seedlings();
+                failed += cell.cells() * (cell.seeds() - cell.seedlings());
+            }
+        }
+        return new CountLesson(up, failed, seen);
+    }
+}
