@@ -6,7 +6,7 @@ import { useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Nothing, Refusal } from '../look/States';
-import { dayWords } from '../words/days';
+import { dayWords, timeWords } from '../words/days';
 import { say } from '../words/say';
 
 const SHOWN_AT_FIRST = 6;
@@ -32,10 +32,13 @@ export function ChangeList({ batch }: { batch: BatchView }) {
         {shown.map((change) => (
           <li key={change.sequence} className="grid grid-cols-[6.5rem_1fr_auto] items-center gap-x-3 px-3 py-1.5">
             <span className="text-sm text-pencil">
-              {change.sequence}. {dayWords(change.day)}
+              {change.sequence}. {dayWords(change.day)} {change.time && <span className="whitespace-nowrap">{timeWords(change.time)}</span>}
             </span>
             <span className={change.corrected ? 'text-pencil line-through' : ''}>
-              {change.words} <span className="text-sm text-pencil">{change.by}</span>
+              {change.words}{' '}
+              <span className="text-sm text-pencil">
+                {change.device ? say('{by}, {device}', { by: change.by, device: deviceWords(change.device) }) : change.by}
+              </span>
             </span>
             {change.corrected ? (
               <span className="px-2 text-sm text-pencil">{say('undone')}</span>
@@ -59,6 +62,14 @@ export function ChangeList({ batch }: { batch: BatchView }) {
       {wrong && <Undoing batch={batch.summary.number} change={wrong} close={() => setWrong(undefined)} />}
     </>
   );
+}
+
+/** What sort of device it was, and its own letters; a name of another make is told as it is. */
+function deviceWords(name: string): string {
+  const [kind, code] = name.split('-');
+  if (kind === 'phone') return say('phone {code}', { code });
+  if (kind === 'tablet') return say('tablet {code}', { code });
+  return kind === 'desk' ? say('desk {code}', { code }) : name;
 }
 
 function Undoing({ batch, change, close }: { batch: number; change: Change; close: () => void }) {

@@ -1,5 +1,6 @@
 import { refusal, xsrfToken, type Refused } from '../api/client';
 import { say } from '../words/say';
+import { occasion } from '../api/occasion';
 
 /** Something recorded at the bench that the server must hear of. */
 export interface Letter {
@@ -11,6 +12,8 @@ export interface Letter {
   /** Whose record it is; nobody else may send it. */
   by: number;
   byName: string;
+  /** Time of day at which it was done; missing where it was done on another day than it was entered. */
+  time?: string;
   /** Place in the order in which things were done. */
   at: number;
 }
@@ -150,7 +153,12 @@ export async function postLetter(letter: Letter): Promise<Refused | undefined> {
   try {
     const response = await fetch(letter.path, {
       method: 'POST',
-      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': xsrfToken(), 'X-Kiver-Made-By': String(letter.by) },
+      headers: {
+        'Content-Type': 'application/json',
+        'X-XSRF-TOKEN': xsrfToken(),
+        'X-Kiver-Made-By': String(letter.by),
+        ...occasion(letter.time ?? null),
+      },
       body: JSON.stringify({ ...letter.body, requestId: letter.requestId }),
     });
     if (response.ok) return undefined;

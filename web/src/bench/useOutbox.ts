@@ -4,6 +4,7 @@ import { newRequestId, queryClient, refresh, useChange, useSession } from '../ap
 import { RequestNumber } from '../api/requestNumber';
 import { Outbox, postLetter, type Alone } from './outbox';
 import { say } from '../words/say';
+import { timeOfDay } from '../api/occasion';
 
 /** One tab sends at a time, so that letters arrive in their order. */
 const alone: Alone = (work) => ('locks' in navigator ? navigator.locks.request('kiver.outbox', () => work()).then(() => undefined) : work());
@@ -11,6 +12,9 @@ const alone: Alone = (work) => ('locks' in navigator ? navigator.locks.request('
 export const outbox = new Outbox(window.localStorage, postLetter, () => void refresh(queryClient), alone);
 window.addEventListener('online', () => void outbox.flush());
 window.addEventListener('storage', () => outbox.reread());
+
+/** What is entered for today is being done; of what was done earlier the hour is not known. */
+const doneNow = (day: unknown, today: string): string | undefined => (day === today || day == null ? timeOfDay() : undefined);
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.current);
 
@@ -23,7 +27,9 @@ export function useRecord(): (path: string, body: Record<string, unknown>, words
   return async (path, body, words, requestId = newRequestId()) => {
     if (session?.person == null) throw new Error(say('Nobody is signed in.'));
     try {
-      await outbox.add({ requestId, path, body: { day: session.today, ...body }, words, by: session.person, byName: session.name ?? '' });
+      const dated = { day: session.today, ...body };
+      const time = doneNow(dated.day, session.today);
+      await outbox.add({ requestId, path, body: dated, words, by: session.person, byName: session.name ?? '', time });
     } catch {
       throw new Error(say('This device has no room left to keep what you record. Nothing was recorded; free some room and try again.'));
     }
@@ -43,7 +49,8 @@ export function useBenchChange<Entry extends Record<string, unknown>>(path: stri
     const body = { day: session.today, ...entry };
     if (outbox.current().waiting.length === 0) {
       const requestId = number.of([path, body]);
-      const problem = await postLetter({ requestId, path, body, words: words(entry), by: session.person, byName: session.name ?? '', at: 0 });
+      const letter = { requestId, path, body, words: words(entry), by: session.person, byName: session.name ?? '', at: 0 };
+      const problem = await postLetter({ ...letter, time: doneNow(body.day, session.today) });
       if (!problem) {
         number.done();
         return 'sent';

@@ -8,6 +8,8 @@ const LONG = formatter({ weekday: 'long', day: 'numeric', month: 'long', year: '
 const MONTH = formatter({ month: 'long', year: 'numeric' });
 const WITH_YEAR = formatter({ day: 'numeric', month: 'short', year: 'numeric' }, (words) => words);
 const WEEKDAY = formatter({ weekday: 'short' });
+const TIME = (time: string) =>
+  new Intl.DateTimeFormat(locale(), { hour: 'numeric', minute: '2-digit', timeZone: 'UTC' }).format(new Date(`1970-01-01T${time}:00Z`));
 const MILLISECONDS_IN_DAY = 86_400_000;
 
 /** Days in words; the comma after a weekday is left out. */
@@ -39,6 +41,9 @@ export const monthWords = (day: string): string => MONTH(day);
 
 /** "Thu" */
 export const weekdayWords = (day: string): string => WEEKDAY(day);
+
+/** "14:05", "2:05 PM" */
+export const timeWords = (time: string): string => TIME(time);
 
 /** Days from one date to another; negative when the other lies before. */
 export function daysBetween(from: string, to: string): number {

@@ -63,6 +63,7 @@ create table batch_departure (
     primary key (batch_id, release, line_id)
 );
 create index on batch_departure (release);
+create index on batch_departure (line_id) include (cells);
 
 -- What was read from the record before.
 drop index if exists batch_change_sown;

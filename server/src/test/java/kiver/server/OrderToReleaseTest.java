@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasSize;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
@@ -27,6 +30,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
+import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 
@@ -202,6 +206,45 @@ class OrderToReleaseTest {
                 .hasMessageContaining("never altered");
         assertThatThrownBy(() -> database.update("delete from batch_change"))
                 .hasMessageContaining("never altered");
+    }
+
+    @Test
+    void entriesOfADayCountInTheOrderOfTheHands() throws Exception {
+        Planned planned = plan(20);
+        sow(planned, UUID.randomUUID(), 1, planned.cells()).andExpect(status().isOk());
+        countAt(planned, 2, "16:00", "phone-K7Q2").andExpect(status().isOk());
+        countAt(planned, 1, "09:30", "desk-22HH").andExpect(status().isOk());
+        BatchFile file = batches.file(planned.batch());
+        assertThat(file.state().cells().values().iterator().next().seedlings()).isEqualTo(2);
+        nursery.get(nursery.hand, "/api/batches/" + planned.batch())
+                .andExpect(jsonPath("$.changes[1].time").value("16:00")).andExpect(jsonPath("$.changes[1].device").value("phone-K7Q2"))
+                .andExpect(jsonPath("$.changes[0].time").doesNotExist());
+        refused(countAt(planned, 1, "quarter past", "phone-K7Q2"), "X-Kiver-Made-At", "time of day");
+        refused(countAt(planned, 1, "10:00", "<script>"), "X-Kiver-Device", "letters");
+        assertThat(batches.file(planned.batch()).state()).usingRecursiveComparison().isEqualTo(file.state());
+    }
+
+    @Test
+    void aTimeThatCannotBeTrueIsNotBelieved() throws Exception {
+        Planned planned = plan(20);
+        sow(planned, UUID.randomUUID(), 1, planned.cells()).andExpect(status().isOk());
+        countAt(planned, 1, "14:00", "phone-K7Q2").andExpect(status().isOk());
+        UUID request = UUID.randomUUID();
+        nursery.http.perform(post("/api/batches/" + planned.batch() + "/pottings").with(user(nursery.hand)).with(csrf())
+                        .header("X-Kiver-Made-At", "02:00").header("X-Kiver-Device", "phone-LATE").contentType(MediaType.APPLICATION_JSON)
+                        .content("""
+                                {"requestId":"%s","container":"pot-9","plants":1}""".formatted(request)))
+                .andExpect(status().isOk());
+        assertThat(batches.file(planned.batch()).state().changes()).last()
+                .satisfies(last -> assertThat(last.time()).isEmpty());
+    }
+
+    private ResultActions countAt(Planned planned, int seedlings, String time, String device) throws Exception {
+        return nursery.http.perform(post("/api/batches/" + planned.batch() + "/counts").with(user(nursery.hand)).with(csrf())
+                .header("X-Kiver-Made-At", time).header("X-Kiver-Device", device).contentType(MediaType.APPLICATION_JSON)
+                .content("""
+                        {"requestId":"%s","tray":%d,"cells":[{"cell":1,"seedlings":%d}],"complete":false}"""
+                        .formatted(UUID.randomUUID(), planned.tray(), seedlings)));
     }
 
     private Planned plan(int plants) throws Exception {

@@ -10,7 +10,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.stream.Stream;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -113,7 +112,7 @@ public record BatchProjection(
     private static List<Departure> departures(BatchState state) {
         record NoteLine(long release, long line) {}
         Map<NoteLine, List<CellState>> gone = new LinkedHashMap<>();
-        released(state).forEach(part -> part.cells().forEach(number -> gone
+        state.releases().stream().map(BatchState.DatedRelease::plants).forEach(part -> part.cells().forEach(number -> gone
                 .computeIfAbsent(new NoteLine(part.release(), part.line()), each -> new ArrayList<>())
                 .add(state.cells().get(new Cell(part.tray(), number)))));
         return gone.entrySet().stream()
@@ -122,13 +121,5 @@ public record BatchProjection(
                         state.plants(each.getValue(), true)))
                 .sorted(Comparator.comparingLong(Departure::release).thenComparingLong(Departure::line))
                 .toList();
-    }
-
-    private static Stream<BatchChange.Released> released(BatchState state) {
-        return state.changes().stream()
-                .filter(change -> !state.isCorrected(change.sequence()))
-                .map(RecordedChange::change)
-                .filter(BatchChange.Released.class::isInstance)
-                .map(BatchChange.Released.class::cast);
     }
 }

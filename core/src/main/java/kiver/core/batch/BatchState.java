@@ -1,10 +1,10 @@
 package kiver.core.batch;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +32,9 @@ public final class BatchState {
     private List<TrayId> trays;
     private SortedMap<Integer, Sowing> sowings;
     private SortedMap<Integer, Arrival> arrivals;
+    private Set<Cell> begun;
+    private List<DatedRelease> releases;
+    private Integer emerged;
 
     /**
      * Where the batch stood from a day on.
@@ -46,9 +49,9 @@ public final class BatchState {
     }
 
     /**
-     * The state after a record of changes; corrected ones count no more. Changes count in the order of the days on
-     * which they happened, and of one day in the order in which they were recorded: a count that comes in late takes
-     * its place before what was seen after it.
+     * The state after a record of changes; corrected ones count no more. Changes count in the order in which they
+     * happened, as far as days and times tell, and otherwise in the order in which they were recorded: a count that comes
+     * in late takes its place before what was seen after it.
      *
      * @throws ChangeRefused when a change cannot be true of the batch as it stood then
      */
@@ -61,9 +64,8 @@ public final class BatchState {
                 state.corrected.add(correction.sequence());
             }
         }
-        changes.stream()
+        RecordedChange.asTheyHappened(changes).stream()
                 .filter(recorded -> !state.corrected.contains(recorded.sequence()))
-                .sorted(Comparator.comparing(RecordedChange::day).thenComparing(RecordedChange::sequence))
                 .forEach(state.fold::apply);
         return state;
     }
@@ -74,6 +76,15 @@ public final class BatchState {
      * @throws ChangeRefused when the change cannot be true
      */
     public BatchState after(LocalDate day, BatchChange change) {
+        return after(day, Optional.empty(), change);
+    }
+
+    /**
+     * The same where the time of day may be known.
+     *
+     * @throws ChangeRefused when the change cannot be true
+     */
+    public BatchState after(LocalDate day, Optional<LocalTime> time, BatchChange change) {
         if (change instanceof BatchChange.Corrected correction) {
             requireCorrectable(correction.sequence());
         }
@@ -81,7 +92,7 @@ public final class BatchState {
             throw new ChangeRefused("day", new ChangeFault.BeforeSowing(fold.sownOn));
         }
         List<RecordedChange> longer = new ArrayList<>(changes);
-        longer.add(new RecordedChange(changes.size() + 1, day, change));
+        longer.add(new RecordedChange(changes.size() + 1, day, time, change));
         try {
             return after(longer);
         } catch (ChangeRefused refusal) {
@@ -137,7 +148,10 @@ public final class BatchState {
 
     /** Cells in which a seedling was ever seen, whatever became of it. */
     public int emerged() {
-        return fold.emerged();
+        if (emerged == null) {
+            emerged = fold.emerged();
+        }
+        return emerged;
     }
 
     /** The sown cells and what is true of them, in the order of trays and cells. */
@@ -323,15 +337,46 @@ public final class BatchState {
     public record Sowing(BatchChange.Sown sown, LocalDate day) {}
 
     /**
+     * Plants that left and when they did.
+     *
+     * @param plants what left of which tray
+     * @param day on which
+     */
+    public record DatedRelease(BatchChange.Released plants, LocalDate day) {}
+
+    /** What left with growers and was not taken back, in the order in which it was recorded. */
+    public List<DatedRelease> releases() {
+        if (releases == null) {
+            List<DatedRelease> found = new ArrayList<>();
+            for (RecordedChange recorded : changes) {
+                if (recorded.change() instanceof BatchChange.Released gone && !isCorrected(recorded.sequence())) {
+                    found.add(new DatedRelease(gone, recorded.day()));
+                }
+            }
+            releases = List.copyOf(found);
+        }
+        return releases;
+    }
+
+    /** The cells into which anything was sown or brought, whatever stands in them now. */
+    private Set<Cell> begun() {
+        if (begun == null) {
+            Set<Cell> found = new HashSet<>();
+            sowings().values().forEach(sowing -> found.addAll(sowing.sown().run().cells()));
+            arrivals().values().forEach(arrival -> found.addAll(arrival.plants().run().cells()));
+            begun = found;
+        }
+        return begun;
+    }
+
+    /**
      * What of the cells set aside for the batch still waits to be sown: all but those in trays that were left unsown
      * on purpose.
      *
      * @param setAside runs planned for it
      */
     public List<CellRun> toSow(List<CellRun> setAside) {
-        Set<Cell> sown = new HashSet<>();
-        sowings().values().forEach(sowing -> sown.addAll(sowing.sown().run().cells()));
-        arrivals().values().forEach(arrival -> sown.addAll(arrival.plants().run().cells()));
+        Set<Cell> sown = begun();
         List<CellRun> waiting = new ArrayList<>();
         for (CellRun run : setAside) {
             if (fold.leftUnsown.contains(run.tray())) {

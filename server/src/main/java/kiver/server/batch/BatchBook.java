@@ -20,6 +20,7 @@ import kiver.core.growth.GrowingYear;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordReader.Folded;
+import kiver.server.account.Occasion;
 import kiver.server.clock.NurseryClock;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
@@ -87,7 +88,7 @@ public class BatchBook {
         if (present != null && present.mark().equals(mark) && present.day().equals(today)) {
             return present.files();
         }
-        List<BatchFile> files = read(PutAway.on(today, clock.latitude()));
+        List<BatchFile> files = read(mapper.inHand(PutAway.on(today, clock.latitude())), this::states);
         if (!Kept.writing()) {
             keptAll = new KeptAll(mark, today, files);
         }
@@ -96,24 +97,26 @@ public class BatchBook {
 
     /** The batches that are promised to any of these lines, put away or not, by number. */
     public List<BatchFile> filesOf(Collection<Long> lines) {
-        return named(lines.isEmpty() ? List.of() : mapper.numbersPromisedTo(lines.toArray(Long[]::new)));
+        return lines.isEmpty() ? List.of() : together(mapper.promisedTo(lines.toArray(Long[]::new)));
     }
 
     /** The batches of which plants left with a delivery note, put away or not, by number. */
     public List<BatchFile> filesOnNote(int release) {
-        return named(mapper.numbersOnNote(release));
+        return together(mapper.onNote(release));
     }
 
-    private List<BatchFile> named(List<Integer> numbers) {
-        Map<Integer, BatchFile> inHand =
-                files().stream().collect(Collectors.toMap(file -> file.batch().number(), Function.identity()));
-        return numbers.stream().map(number -> inHand.containsKey(number) ? inHand.get(number) : file(number)).toList();
+    /** Those in hand are at hand; those put away are read, all at once. */
+    private List<BatchFile> together(List<Batch> batches) {
+        Map<Long, BatchFile> found = files().stream().collect(Collectors.toMap(file -> file.batch().id(), Function.identity()));
+        List<Batch> others = batches.stream().filter(batch -> !found.containsKey(batch.id())).toList();
+        read(others, this::statesReadAnew).forEach(file -> found.put(file.batch().id(), file));
+        return batches.stream().map(batch -> found.get(batch.id())).toList();
     }
 
     /** The batches of a growing year that are put away, by number. */
     public List<BatchFile> filesPutAway(GrowingYear year) {
         PutAway away = PutAway.on(clock.today(), clock.latitude());
-        return mapper.putAway(away, year.firstDay(), year.lastDay()).stream().map(this::file).toList();
+        return read(mapper.putAway(away, year.firstDay(), year.lastDay()), this::statesReadAnew);
     }
 
     /** The day for which the first batch was grown, if there is any. */
@@ -121,15 +124,17 @@ public class BatchBook {
         return Optional.ofNullable(mapper.firstTarget());
     }
 
-    private List<BatchFile> read(PutAway away) {
-        List<Batch> inHand = mapper.inHand(away);
-        Long[] ids = inHand.stream().map(Batch::id).toArray(Long[]::new);
+    private List<BatchFile> read(List<Batch> batches, Function<Long[], Map<Long, Folded>> folding) {
+        if (batches.isEmpty()) {
+            return List.of();
+        }
+        Long[] ids = batches.stream().map(Batch::id).toArray(Long[]::new);
         Map<Long, List<BatchMapper.RunRow>> runs =
                 mapper.runsOf(ids).stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
         Map<Long, List<Promised>> promises =
                 mapper.promisesOf(ids).stream().collect(Collectors.groupingBy(Promised::batchId));
-        Map<Long, Folded> states = states(ids);
-        return inHand.stream()
+        Map<Long, Folded> states = folding.apply(ids);
+        return batches.stream()
                 .map(batch -> {
                     Folded folded = states.getOrDefault(batch.id(), RecordReader.NOTHING_RECORDED);
                     return new BatchFile(
@@ -153,17 +158,20 @@ public class BatchBook {
                         || kept.get(reach.getKey()).changes() != reach.getValue())
                 .map(Map.Entry::getKey)
                 .toArray(Long[]::new);
-        Map<Long, Folded> states = new HashMap<>();
-        if (grown.length > 0) {
-            mapper.changesOf(grown).stream()
-                    .collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId))
-                    .forEach((batch, rows) -> states.put(batch, records.folded(rows)));
-        }
+        Map<Long, Folded> states = grown.length > 0 ? statesReadAnew(grown) : new HashMap<>();
         if (!Kept.writing()) {
             kept.putAll(states);
             kept.keySet().retainAll(reaches.keySet());
         }
         reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));
+        return states;
+    }
+
+    private Map<Long, Folded> statesReadAnew(Long[] batches) {
+        Map<Long, Folded> states = new HashMap<>();
+        mapper.changesOf(batches).stream()
+                .collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId))
+                .forEach((batch, rows) -> states.put(batch, records.folded(rows)));
         return states;
     }
 
@@ -180,10 +188,18 @@ public class BatchBook {
         return mapper.numbersInTray(tray.number()).stream().map(this::file).toList();
     }
 
+    /**
+     * Who recorded a change.
+     *
+     * @param name of the person
+     * @param device on which, where that is known
+     */
+    public record Author(String name, Optional<String> device) {}
+
     /** Who recorded which change, by its sequence. */
-    public Map<Integer, String> authors(Batch batch) {
-        return mapper.authors(batch.id()).stream()
-                .collect(Collectors.toMap(BatchMapper.ChangeAuthor::sequence, BatchMapper.ChangeAuthor::name));
+    public Map<Integer, Author> authors(Batch batch) {
+        return mapper.authors(batch.id()).stream().collect(Collectors.toMap(
+                BatchMapper.ChangeAuthor::sequence, each -> new Author(each.name(), Optional.ofNullable(each.device()))));
     }
 
     /** Plans a batch into runs of cells and answers its number. */
@@ -306,6 +322,7 @@ public class BatchBook {
         if (id == null) {
             throw new NotFound(Said.of("There is no batch {number}.").with("number", number));
         }
+        Occasion occasion = Occasion.ofThisRequest();
         BatchState before = records.state(id);
         BatchState state = before;
         for (BatchChange change : changes) {
@@ -314,16 +331,28 @@ public class BatchBook {
             } else if (change instanceof BatchChange.PottedOn potted) {
                 requireFree(number, potted.into());
             }
-            state = state.after(day, change);
-            int sequence = state.changes().size();
+            state = after(state, day, occasion, change);
+            RecordedChange entry = state.changes().get(state.changes().size() - 1);
             mapper.insertChange(
                     new BatchMapper.ChangeRow(
-                            id, sequence, ChangeKind.of(change).wireName(), ChangeKind.of(change).version(), day,
-                            json.write(change)),
-                    recordedBy, request);
+                            id, entry.sequence(), ChangeKind.of(change).wireName(), ChangeKind.of(change).version(), day,
+                            entry.time().orElse(null), json.write(change)),
+                    recordedBy, request, occasion.device().orElse(null));
         }
         BatchProjection.of(state).ifPresent(now -> projections.write(id, BatchProjection.of(before), now));
         return state;
+    }
+
+    /** A time that cannot be true of what was recorded before comes from a clock that is wrong, and is not believed. */
+    private static BatchState after(BatchState state, LocalDate day, Occasion occasion, BatchChange change) {
+        try {
+            return state.after(day, occasion.at(), change);
+        } catch (ChangeRefused refused) {
+            if (occasion.at().isEmpty()) {
+                throw refused;
+            }
+            return state.after(day, change);
+        }
     }
 
     /**
@@ -339,8 +368,9 @@ public class BatchBook {
             ChangeKind kind = ChangeKind.of(entry.change());
             mapper.insertChange(
                     new BatchMapper.ChangeRow(
-                            id, entry.sequence(), kind.wireName(), kind.version(), entry.day(), json.write(entry.change())),
-                    null, null);
+                            id, entry.sequence(), kind.wireName(), kind.version(), entry.day(),
+                            entry.time().orElse(null), json.write(entry.change())),
+                    null, null, null);
         }
         BatchProjection.of(state).ifPresent(now -> projections.write(id, Optional.empty(), now));
     }

@@ -12,7 +12,6 @@ import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
-import kiver.core.batch.RecordedChange;
 import kiver.core.order.OrderLine;
 import kiver.core.order.PlantShares;
 import kiver.core.plan.Allowances;
@@ -77,12 +76,7 @@ public record BatchFile(
 
     /** What of it left with growers and was not taken back. */
     public List<BatchChange.Released> releases() {
-        return state.changes().stream()
-                .filter(change -> !state.isCorrected(change.sequence()))
-                .map(RecordedChange::change)
-                .filter(BatchChange.Released.class::isInstance)
-                .map(BatchChange.Released.class::cast)
-                .toList();
+        return state.releases().stream().map(BatchState.DatedRelease::plants).toList();
     }
 
     /**
@@ -111,13 +105,8 @@ public record BatchFile(
         boolean counted = isCounted();
         Map<Long, Integer> released = releasedByLine();
         Map<Long, LocalDate> last = new HashMap<>();
-        state.changes().stream()
-                .filter(change -> !state.isCorrected(change.sequence()))
-                .forEach(change -> {
-                    if (change.change() instanceof BatchChange.Released gone) {
-                        last.merge(gone.line(), change.day(), (one, other) -> one.isAfter(other) ? one : other);
-                    }
-                });
+        state.releases().forEach(gone ->
+                last.merge(gone.plants().line(), gone.day(), (one, other) -> one.isAfter(other) ? one : other));
         return PlantShares.of(
                 counted ? plantsAlive() : batch.plants() - plantsReleased(), counted,
                 promises.stream()

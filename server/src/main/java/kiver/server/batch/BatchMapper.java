@@ -1,6 +1,7 @@
 package kiver.server.batch;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,10 +30,10 @@ interface BatchMapper {
     record RunRow(long batchId, long trayId, int firstCell, int lastCell) {}
 
     /** A change as it is stored. */
-    record ChangeRow(long batchId, int sequence, String kind, int version, LocalDate day, String detail) {}
+    record ChangeRow(long batchId, int sequence, String kind, int version, LocalDate day, LocalTime time, String detail) {}
 
-    /** Who recorded a change. */
-    record ChangeAuthor(int sequence, String name) {}
+    /** Who recorded a change, and on which device; null where that is not known. */
+    record ChangeAuthor(int sequence, String name, String device) {}
 
     /** All that are in hand. */
     @Select(BATCHES + """
@@ -51,19 +52,18 @@ interface BatchMapper {
     LocalDate firstTarget();
 
     /** Batches promised to some lines. */
-    @Select("""
-            select distinct batch.number from batch join promise on promise.batch_id = batch.id
-            where batch.withdrawn_on is null and promise.line_id = any(#{lines, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
+    @Select(BATCHES + """
+            where batch.withdrawn_on is null and batch.id in (
+                select batch_id from promise where line_id = any(#{lines, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}))
             order by batch.number
             """)
-    List<Integer> numbersPromisedTo(@Param("lines") Long[] lines);
+    List<Batch> promisedTo(@Param("lines") Long[] lines);
 
     /** Batches of which plants left with a note. */
-    @Select("""
-            select distinct batch.number from batch join batch_departure gone on gone.batch_id = batch.id
-            where gone.release = #{release} order by batch.number
+    @Select(BATCHES + """
+            where batch.id in (select batch_id from batch_departure where release = #{release}) order by batch.number
             """)
-    List<Integer> numbersOnNote(@Param("release") long release);
+    List<Batch> onNote(@Param("release") long release);
 
     @Select(BATCHES + " where batch.withdrawn_on is null and batch.number = #{number}")
     Optional<Batch> byNumber(@Param("number") int number);
@@ -183,32 +183,33 @@ interface BatchMapper {
             @Param("lastCell") int lastCell);
 
     @Select("""
-            select batch_id, sequence, kind, version, occurred_on as day, detail::text as detail from batch_change
+            select batch_id, sequence, kind, version, occurred_on as day, occurred_at as time, detail::text as detail from batch_change
             where batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
             order by batch_id, sequence
             """)
     List<ChangeRow> changesOf(@Param("batches") Long[] batches);
 
     @Select("""
-            select batch_id, sequence, kind, version, occurred_on as day, detail::text as detail from batch_change
+            select batch_id, sequence, kind, version, occurred_on as day, occurred_at as time, detail::text as detail from batch_change
             where batch_id = #{batchId} order by sequence
             """)
     List<ChangeRow> changes(@Param("batchId") long batchId);
 
     @Select("""
-            select change.sequence, coalesce(account.name, 'Nursery hands') as name
+            select change.sequence, coalesce(account.name, 'Nursery hands') as name, change.device
             from batch_change change left join account on account.id = change.recorded_by
             where change.batch_id = #{batchId} order by change.sequence
             """)
     List<ChangeAuthor> authors(@Param("batchId") long batchId);
 
     @Insert("""
-            insert into batch_change (batch_id, sequence, kind, version, occurred_on, detail, recorded_by, request)
-            values (#{row.batchId}, #{row.sequence}, #{row.kind}, #{row.version}, #{row.day}, #{row.detail}::jsonb,
-                    #{recordedBy}, #{request})
+            insert into batch_change (batch_id, sequence, kind, version, occurred_on, occurred_at, detail, recorded_by, request, device)
+            values (#{row.batchId}, #{row.sequence}, #{row.kind}, #{row.version}, #{row.day}, #{row.time}, #{row.detail}::jsonb,
+                    #{recordedBy}, #{request}, #{device})
             """)
     void insertChange(
-            @Param("row") ChangeRow row, @Param("recordedBy") Long recordedBy, @Param("request") UUID request);
+            @Param("row") ChangeRow row, @Param("recordedBy") Long recordedBy, @Param("request") UUID request,
+            @Param("device") String device);
 
     /** Batches that were sown into a tray, stand in it or are planned into it. */
     @Select("""

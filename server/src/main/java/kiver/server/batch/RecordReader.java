@@ -67,7 +67,7 @@ class RecordReader {
         if (change instanceof BatchChange.Released released && released.line() == BatchChange.Released.BEFORE_LINES) {
             change = released.forLine(lineOf(released.release()));
         }
-        return new RecordedChange(row.sequence(), row.day(), change);
+        return new RecordedChange(row.sequence(), row.day(), Optional.ofNullable(row.time()), change);
     }
 
     /** Releases made before orders had lines name none; theirs was written down when lines came. */

@@ -2,6 +2,7 @@ package kiver.server.grow;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -63,9 +64,15 @@ public class BatchViews {
     /** What a day's count found. */
     public record CountPoint(LocalDate day, int cells) {}
 
-    /** Something that was recorded. */
+    /**
+     * Something that was recorded.
+     *
+     * @param time of day at which it happened, hours and minutes, where it is known
+     * @param device on which it was entered, where that is known
+     */
     public record ChangeView(
-            int sequence, LocalDate day, Said words, String by, boolean corrected, boolean isCorrection) {}
+            int sequence, LocalDate day, @Nullable String time, Said words, String by, @Nullable String device,
+            boolean corrected, boolean isCorrection) {}
 
     /** A stay at a place. */
     public record StayView(String place, LocalDate from) {}
@@ -210,15 +217,16 @@ public class BatchViews {
     }
 
     private List<ChangeView> changes(BatchAnalysis batch, Season season) {
-        Map<Integer, String> authors = batches.authors(batch.file().batch());
+        Map<Integer, BatchBook.Author> authors = batches.authors(batch.file().batch());
         ChangeWords words = new ChangeWords(
                 place -> season.place(place).name(),
                 tray -> trays.tray(tray).code(),
                 lot -> seeds.lot(lot).code());
         return batch.file().state().changes().stream()
                 .map(change -> new ChangeView(
-                        change.sequence(), change.day(), words.of(change.change()),
-                        authors.getOrDefault(change.sequence(), ""),
+                        change.sequence(), change.day(), change.time().map(LocalTime::toString).orElse(null),
+                        words.of(change.change()), authors.get(change.sequence()).name(),
+                        authors.get(change.sequence()).device().orElse(null),
                         batch.file().state().isCorrected(change.sequence()),
                         change.change() instanceof BatchChange.Corrected))
                 .toList();

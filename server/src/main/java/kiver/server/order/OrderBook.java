@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.order.OrderLine;
 import kiver.server.batch.Batch;
+import kiver.server.batch.PutAway;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -26,6 +27,11 @@ public class OrderBook {
     /** The orders of which anything was wanted on one of these days, soonest target first. */
     public List<Order> wanted(LocalDate first, LocalDate last) {
         return withLines(mapper.wanted(first, last));
+    }
+
+    /** The orders of which something may still have to go, from a day on or of a batch that is in hand; soonest target first. */
+    public List<Order> open(LocalDate first, PutAway away) {
+        return withLines(mapper.open(first, away));
     }
 
     /** The day for which the first order was taken, if any was. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.server.batch.Batch;
+import kiver.server.batch.PutAway;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -54,6 +55,25 @@ interface OrderMapper {
             order by ordered.target, ordered.number
             """)
     List<OrderRow> wanted(@Param("first") LocalDate first, @Param("last") LocalDate last);
+
+    /**
+     * Those of which anything is wanted and, as far as cells tell, has not gone, from a day on or of a batch in hand. Where
+     * seedlings of clumps are counted, more may have gone than cells.
+     */
+    @Select(ORDERS + """
+            where ordered.id in (
+                select line.order_id from order_line line join grower_order whole on whole.id = line.order_id
+                where line.cancelled_on is null
+                  and line.plants > coalesce((select sum(cells) from batch_departure where line_id = line.id), 0)
+                  and (coalesce(line.target, whole.target) >= #{first} or exists (
+                      select from promise join batch on batch.id = promise.batch_id
+                      left join batch_standing standing on standing.batch_id = batch.id
+                      where promise.line_id = line.id and batch.withdrawn_on is null
+                        and not coalesce(""" + PutAway.CONDITION + """
+            , false))))
+            order by ordered.target, ordered.number
+            """)
+    List<OrderRow> open(@Param("first") LocalDate first, @Param("away") PutAway away);
 
     /** The day for which the first order was taken; null while there is none. */
     @Select("select min(target) from grower_order")

@@ -1,12 +1,14 @@
 package kiver.server.release;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kiver.core.growth.GrowingYear;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
@@ -16,6 +18,7 @@ import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
 import kiver.server.grow.BatchAnalyst;
 import kiver.server.grow.BatchViews;
+import kiver.server.limit.Limits;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderChange;
@@ -66,11 +69,15 @@ class OrderViews {
             GrowingYear asked = new GrowingYear(year.get(), present.south());
             return views(orders.wanted(asked.firstDay(), asked.lastDay()));
         }
-        List<Order> recent = orders.wanted(PutAway.on(today, clock.latitude()).quietBefore(), LocalDate.of(9999, 1, 1));
-        Map<Long, Integer> released = ReleaseService.releasedByLine(analyst.of(linesOf(recent)));
-        return views(recent.stream()
-                .filter(order -> !isDone(order, released) || withDone && !order.target().isBefore(present.firstDay()))
-                .toList());
+        List<Order> open = orders.open(present.firstDay(), PutAway.on(today, clock.latitude()));
+        if (withDone) {
+            return views(Stream.concat(open.stream(), orders.wanted(present.firstDay(), Limits.LAST_DAY).stream())
+                    .distinct()
+                    .sorted(Comparator.comparing(Order::target).thenComparing(Order::number))
+                    .toList());
+        }
+        Map<Long, Integer> released = ReleaseService.releasedByLine(analyst.of(linesOf(open)));
+        return views(open.stream().filter(order -> !isDone(order, released)).toList());
     }
 
     /** Nothing of it is wanted any more, or all has gone. */

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
-import kiver.core.batch.RecordedChange;
+import kiver.core.batch.BatchState;
 import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
@@ -98,10 +98,8 @@ public class RoundService {
     }
 
     private static Optional<LocalDate> lastReleasedOn(BatchFile file) {
-        return file.state().changes().stream()
-                .filter(change -> change.change() instanceof BatchChange.Released)
-                .filter(change -> !file.state().isCorrected(change.sequence()))
-                .map(RecordedChange::day)
+        return file.state().releases().stream()
+                .map(BatchState.DatedRelease::day)
                 .reduce((earlier, later) -> later);
     }
 
