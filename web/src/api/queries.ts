@@ -32,11 +32,17 @@ export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => ans
 /** The growing years of which there is anything to be read. */
 export const useGrowingYears = () => useQuery({ queryKey: ['growing-years'], queryFn: () => answered(api.GET('/api/growing-years')) });
 
+/** What was shown of a growing year stands while more of it is asked for; of another year it would not be true. */
+const ofSameYear =
+  (year: number | undefined) =>
+  <Shown>(shown: Shown | undefined, asked: { queryKey: readonly unknown[] } | undefined): Shown | undefined =>
+    asked?.queryKey[2] === year ? shown : undefined;
+
 /** Orders in hand; those that are over only when they are asked for. Or all of another growing year. */
 export const useOrders = (withDone = false, year?: number) =>
   useQuery({
     queryKey: ['orders', withDone, year],
-    placeholderData: keepPreviousData,
+    placeholderData: ofSameYear(year),
     queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone, year } } })),
   });
 
@@ -47,7 +53,7 @@ export const useOrder = (number: number) =>
 export const useBatches = (withGone = false, year?: number) =>
   useQuery({
     queryKey: ['batches', withGone, year],
-    placeholderData: keepPreviousData,
+    placeholderData: ofSameYear(year),
     queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone, year } } })),
   });
 
