@@ -51,13 +51,32 @@ public final class SoilWarmth {
         return DateSpread.of(midsummer.minusDays(HALF_A_YEAR), midsummer.plusDays(60), days);
     }
 
+    /**
+     * The soil day by day, °C.
+     *
+     * @param record of the station; the first weeks of it serve to settle
+     * @param offset K by which the soil of the site is warmer than open ground at the station
+     */
+    public static List<Double> daily(StationRecord record, double offset) {
+        return Arrays.stream(daily(record.days())).map(soil -> soil + offset).boxed().toList();
+    }
+
+    private static double[] daily(List<DailyRange> days) {
+        double[] soils = new double[days.size()];
+        double soil = days.get(0).middle();
+        for (int index = 0; index < soils.length; index++) {
+            soil += (days.get(index).middle() - soil) / TIME_CONSTANT;
+            soils[index] = soil + SUN_GAIN;
+        }
+        return soils;
+    }
+
     /** Days after the beginning of the season. */
     private static double firstWarm(List<DailyRange> season, double wanted) {
-        double soil = season.get(0).middle();
+        double[] soils = daily(season);
         int inARow = 0;
-        for (int index = 0; index < season.size(); index++) {
-            soil += (season.get(index).middle() - soil) / TIME_CONSTANT;
-            inARow = soil + SUN_GAIN >= wanted ? inARow + 1 : 0;
+        for (int index = 0; index < soils.length; index++) {
+            inARow = soils[index] >= wanted ? inARow + 1 : 0;
             if (inARow == DAYS_IN_A_ROW) {
                 return index;
             }

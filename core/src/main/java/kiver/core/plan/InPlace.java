@@ -1,0 +1,236 @@
+package kiver.core.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.IntPredicate;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import kiver.core.crop.Crop;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.ProgressSeries;
+import kiver.core.order.FrostDates;
+import kiver.core.order.OrderLine;
+import kiver.core.order.OutdoorSeason;
+import kiver.core.order.SiteClimate;
+import kiver.core.order.SoilWarmth;
+import kiver.core.seed.Germination;
+import kiver.core.seed.GerminationNodes;
+import kiver.core.seed.Survival;
+import kiver.core.sow.SowQuantity;
+import kiver.core.weather.StationRecord;
+
+/**
+ * Seed sown where it is to stand instead of plants raised for it: when, how much, and what comes of it.
+ *
+ * @param from first day on which it may be sown: up within four weeks in nine years of ten, and no frost to harm what is
+ *     up in as many; empty where no day of the season is such
+ * @param until last day on which it still makes the stage wanted by the target in most years, at most four weeks after the
+ *     first; the first day itself where none does
+ * @param up when half of it is up, sown on the first day
+ * @param atStage when plants have the leaves that were wanted, sown on the first day
+ * @param chanceInTime that they have them by the target, sown on the first day; 0 to 1
+ * @param spots places to sow, each for one plant
+ * @param seedsPerSpot 1 to 5, to be thinned to one
+ * @param chanceEnough that as many plants stand as the grower takes for all; 0 to 1, 0 without seed
+ * @param seedsLeft in the lot it would be sown from
+ */
+public record InPlace(
+        Optional<LocalDate> from, Optional<LocalDate> until, Optional<DateSpread> up, Optional<DateSpread> atStage,
+        double chanceInTime, int spots, int seedsPerSpot, double chanceEnough, int seedsLeft) {
+
+    /** Longer in the ground than this, and seed rots, is eaten or crusted over. */
+    private static final int MOST_DAYS_IN_THE_GROUND = 28;
+
+    private static final double NINE_OF_TEN = 0.9;
+    private static final double MOST_YEARS = 0.5;
+
+    /** What is sown within so many days is one sowing. */
+    private static final int LONGEST_WINDOW = 28;
+
+    /**
+     * Share of the seed that would come up under cover which comes up in a seedbed. Reference: Bleasdale (1973), "Plant
+     * Physiology in Relation to Horticulture", field factors from 0.4 in poor to 0.8 in good seedbeds.
+     */
+    private static final double FIELD_FACTOR = 0.7;
+
+    /** Four of five seedlings that come up live to the stage; slugs, birds and crusts make it worth no more than a few sowings. */
+    private static final Survival IN_THE_OPEN = new Survival(0.8, 20);
+
+    private static final int MOST_SEEDS_TO_A_SPOT = 5;
+
+    /** More seed to a spot is sown before more than so many spots for one plant are. */
+    private static final double SPOTS_FOR_A_PLANT = 1.25;
+
+    private static final int DAYS_TO_SETTLE = 40;
+    private static final int DAYS_LOOKED_AHEAD = 240;
+
+    /**
+     * What is asked.
+     *
+     * @param line wanted
+     * @param crop of it
+     * @param germination of the lot; null when there is none
+     * @param seedsLeft in the lot
+     * @param site where it would stand
+     * @param frost at the plants there, at the crop's own threshold
+     * @param today first day on which it may be sown
+     */
+    public record Ask(
+            OrderLine line, Crop crop, Germination germination, int seedsLeft, SiteClimate site, FrostDates frost, LocalDate today) {
+
+        /** Where scenarios must begin, so that the soil has settled by today. */
+        public LocalDate firstDay() {
+            return today.minusDays(DAYS_TO_SETTLE);
+        }
+
+        /** Where scenarios may end. */
+        public LocalDate lastDay() {
+            return today.plusDays(DAYS_LOOKED_AHEAD);
+        }
+    }
+
+    /**
+     * What comes of it.
+     *
+     * @param ask what is asked
+     * @param scenarios of the station, from {@link Ask#firstDay} to {@link Ask#lastDay}
+     */
+    public static InPlace of(Ask ask, List<StationRecord> scenarios) {
+        List<Ground> years = scenarios.stream().map(scenario -> new Ground(ask, scenario)).toList();
+        int latest = DAYS_TO_SETTLE + DAYS_LOOKED_AHEAD - MOST_DAYS_IN_THE_GROUND;
+        OptionalInt first = IntStream.rangeClosed(DAYS_TO_SETTLE, latest).filter(sown -> isSafe(ask, years, sown)).findFirst();
+        Sown sown = quantity(ask);
+        if (first.isEmpty()) {
+            return new InPlace(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 0, sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft());
+        }
+        int day = first.getAsInt();
+        double target = ask.line().target().toEpochDay() - ask.firstDay().toEpochDay();
+        IntPredicate inTime = each -> share(years, ground -> ground.atStage(each) <= target) >= MOST_YEARS;
+        int last = day;
+        while (last < day + LONGEST_WINDOW && last < latest && inTime.test(last + 1)) {
+            last++;
+        }
+        return new InPlace(
+                Optional.of(ask.firstDay().plusDays(day)), Optional.of(ask.firstDay().plusDays(last)),
+                spread(ask, years.stream().mapToDouble(ground -> ground.up(day)).toArray()),
+                spread(ask, years.stream().mapToDouble(ground -> ground.atStage(day)).toArray()),
+                share(years, ground -> ground.atStage(day) <= target), sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft());
+    }
+
+    /** Seeds to hand over. */
+    public int seeds() {
+        return spots * seedsPerSpot;
+    }
+
+    /** The chance of enough plants at their stage in time, 0 to 1. */
+    public double chance() {
+        return seeds() > seedsLeft ? 0 : chanceInTime * chanceEnough;
+    }
+
+    private static boolean isSafe(Ask ask, List<Ground> years, int sown) {
+        if (share(years, ground -> ground.up(sown) - sown <= MOST_DAYS_IN_THE_GROUND) < NINE_OF_TEN) {
+            return false;
+        }
+        double harmed = years.stream()
+                .mapToDouble(ground -> ask.frost().chanceOfFrost(ask.firstDay().plusDays((long) ground.up(sown))))
+                .filter(Double::isFinite)
+                .average()
+                .orElse(1);
+        return harmed <= OutdoorSeason.FROST_ACCEPTED;
+    }
+
+    private static double share(List<Ground> years, Predicate<Ground> holds) {
+        return years.stream().filter(holds).count() / (double) years.size();
+    }
+
+    private static Optional<DateSpread> spread(Ask ask, double[] days) {
+        return Arrays.stream(days).allMatch(day -> day == ProgressSeries.NEVER)
+                ? Optional.empty()
+                : DateSpread.of(ask.firstDay(), ask.lastDay(), days);
+    }
+
+    /** How thickly it is sown, and the chance that this is enough. */
+    private record Sown(int spots, int seeds, double chance) {}
+
+    private static Sown quantity(Ask ask) {
+        int plants = ask.line().plants();
+        if (ask.germination() == null) {
+            return new Sown(plants, 1, 0);
+        }
+        GerminationNodes known = GerminationNodes.of(ask.germination()).times(FIELD_FACTOR);
+        int most = (int) Math.ceil(plants * SPOTS_FOR_A_PLANT);
+        for (int seeds = 1; seeds <= MOST_SEEDS_TO_A_SPOT; seeds++) {
+            int spots = spots(known, seeds, plants);
+            if (spots <= most || seeds == MOST_SEEDS_TO_A_SPOT) {
+                int sown = Math.min(spots, most);
+                double chance = new SowQuantity(known.withMishaps(), seeds, IN_THE_OPEN)
+                        .chanceOfAtLeast(ask.line().accepted(), sown);
+                return new Sown(sown, seeds, chance);
+            }
+        }
+        throw new IllegalStateException();
+    }
+
+    private static int spots(GerminationNodes known, int seeds, int plants) {
+        try {
+            return new SowQuantity(known, seeds, IN_THE_OPEN).cellsNeeded(plants, Allowances.USUAL.confidence());
+        } catch (IllegalArgumentException noNumberIsEnough) {
+            return Integer.MAX_VALUE;
+        }
+    }
+
+    /** One year's soil and air at the site, with what grows by them summed up day by day. */
+    private static final class Ground {
+
+        private final double[] emergence;
+        private final double[] leaves;
+        private final double leavesWanted;
+
+        Ground(Ask ask, StationRecord year) {
+            Crop crop = ask.crop();
+            double air = ask.site().offset() + ask.site().protection().nightGain() / 2;
+            List<Double> soil = SoilWarmth.daily(year, ask.site().soilOffset());
+            List<Double> up = new ArrayList<>();
+            List<Double> grown = new ArrayList<>();
+            for (int day = 0; day < soil.size(); day++) {
+                up.add(crop.emergence().temperatures().rate(soil.get(day)) / crop.emergence().daysAtBest());
+                grown.add(crop.leaves().temperatures().rate(year.days().get(day).middle() + air) * crop.leaves().leavesPerDayAtBest());
+            }
+            emergence = summed(up);
+            leaves = summed(grown);
+            leavesWanted = ask.line().stage().from();
+        }
+
+        private static double[] summed(List<Double> daily) {
+            double[] sums = new double[daily.size() + 1];
+            for (int day = 0; day < daily.size(); day++) {
+                sums[day + 1] = sums[day] + daily.get(day);
+            }
+            return sums;
+        }
+
+        /** When half of what was sown on a morning is up; never where it does not come up this year. */
+        double up(int sown) {
+            return when(emergence, sown, 1);
+        }
+
+        /** When it has the leaves that were wanted. */
+        double atStage(int sown) {
+            double up = up(sown);
+            return up == ProgressSeries.NEVER ? up : when(leaves, (int) Math.ceil(up), leavesWanted);
+        }
+
+        private static double when(double[] sums, int from, double wanted) {
+            if (from >= sums.length) {
+                return ProgressSeries.NEVER;
+            }
+            int found = Arrays.binarySearch(sums, sums[from] + wanted);
+            int day = found >= 0 ? found : -found - 1;
+            return day >= sums.length ? ProgressSeries.NEVER : day;
+        }
+    }
+}
