@@ -74,6 +74,13 @@ public class SeasonService {
         return present == null ? record() : present.record();
     }
 
+    /** The station as it may go on from a day in its record to one ahead: as it was, as it is forecast, then as in each past year. */
+    public List<StationRecord> scenarios(LocalDate firstDay, LocalDate lastDay) {
+        LocalDate today = clock.today();
+        List<StationRecord> all = record().scenarios(today.minusDays(1), weather.forecast(today), firstDay, lastDay);
+        return all.subList(0, Math.min(yearsUsed, all.size()));
+    }
+
     /** Has the season made anew, here and elsewhere, when it is next asked for: what was measured has been changed. */
     public void forget() {
         revisions.weatherChanged();

@@ -149,6 +149,11 @@ public class OrderBook {
                 line.under(), countedIn));
     }
 
+    /** Notes something else that became of a line. */
+    public void note(OrderedLine line, OrderChange.Kind kind, String before, String after, LocalDate day, Long by) {
+        mapper.insertChange(line.id(), day, by, kind, before, after);
+    }
+
     /** Notes that a line was added to an order that had been taken before. */
     public void noteAdded(OrderedLine line, LocalDate day, Long by) {
         mapper.insertChange(line.id(), day, by, OrderChange.Kind.LINE_ADDED, null, String.valueOf(line.plants()));

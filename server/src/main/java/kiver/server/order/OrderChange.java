@@ -12,12 +12,12 @@ import java.time.LocalDate;
  * @param day on which it was agreed
  * @param by who entered it, by name; empty for the nursery's simulated hands
  * @param kind of change
- * @param before plants or day before; null where there was nothing
- * @param after plants or day after; null where nothing is left
+ * @param before plants, day or ways before; null where there was nothing
+ * @param after plants, day or way after; null where nothing is left
  */
 public record OrderChange(
         @JsonIgnore long orderId, int position, LocalDate day, String by, Kind kind, @Nullable String before, @Nullable String after) {
 
     /** Kinds of changes. */
-    public enum Kind { LINE_ADDED, PLANTS_CHANGED, DAY_MOVED, LINE_CANCELLED }
+    public enum Kind { LINE_ADDED, PLANTS_CHANGED, DAY_MOVED, LINE_CANCELLED, ROUTE_CHANGED }
 }

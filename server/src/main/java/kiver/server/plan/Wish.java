@@ -80,6 +80,12 @@ public record Wish(
                 under, countedIn);
     }
 
+    /** The same from a lot. */
+    public Wish from(long lot) {
+        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lot, siteId, containerPath,
+                under, countedIn);
+    }
+
     /** What the number counts. */
     public Batch.CountedIn counted() {
         return countedIn == null ? Batch.CountedIn.PLANTS : countedIn;

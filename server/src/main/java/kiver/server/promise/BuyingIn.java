@@ -5,8 +5,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
 import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
@@ -19,15 +21,15 @@ import kiver.server.order.OrderedLine;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.promise.BuyingInController.BuyingEntry;
-import kiver.server.promise.BuyingInController.Consignment;
 import kiver.server.seed.SeedStore;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Plans batches whose plants somebody else raises: they begin with the leaves they come with, and harden here. */
 @Service
-class BuyingIn {
+public class BuyingIn {
 
     /** °C. */
     private static final double RAISED_AT = 20;
@@ -36,6 +38,7 @@ class BuyingIn {
     private final Bookings bookings;
     private final BatchBook batches;
     private final OrderBook orders;
+    private final InPlaceBook inPlace;
     private final SeedStore seeds;
     private final CropBook crops;
     private final TrayLayout layout;
@@ -46,6 +49,7 @@ class BuyingIn {
             Bookings bookings,
             BatchBook batches,
             OrderBook orders,
+            InPlaceBook inPlace,
             SeedStore seeds,
             CropBook crops,
             TrayLayout layout,
@@ -54,6 +58,7 @@ class BuyingIn {
         this.bookings = bookings;
         this.batches = batches;
         this.orders = orders;
+        this.inPlace = inPlace;
         this.seeds = seeds;
         this.crops = crops;
         this.layout = layout;
@@ -71,6 +76,18 @@ class BuyingIn {
                     each.id(), batch, Math.min(missing(each), entry.wish().plants()), Optional.empty()));
             return batch;
         });
+    }
+
+    /** Plans them for so many plants of a line, within the edit that goes over to them. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void buyFor(OrderedLine line, int plants, Consignment consignment) {
+        bookings.promise(
+                line.id(), plan(PromiseService.wishFor(line, plants, line.target()), consignment), plants, Optional.empty());
+    }
+
+    /** Plants to buy so that enough of them live to be handed over. */
+    public static int plantsToBuy(int plants) {
+        return (int) Math.ceil(plants / Allowances.USUAL.survival());
     }
 
     private Optional<OrderedLine> lineOf(BuyingEntry entry) {
@@ -97,7 +114,8 @@ class BuyingIn {
                 .flatMap(file -> file.promises().stream())
                 .filter(promise -> promise.lineId() == line.id())
                 .mapToInt(promise -> promise.plants())
-                .sum();
+                .sum()
+                - inPlace.of(line).map(SownInPlace::plants).orElse(0);
     }
 
     private int plan(Wish wish, Consignment consignment) {
@@ -122,7 +140,7 @@ class BuyingIn {
         return batches.add(
                 new NewBatch(
                         wish.varietyId(), lot, 1, consignment.plants(), wish.plants(), consignment.arrives(), null,
-                        new Way(way.growingOn(), way.growingOn(), way.hardening()), hardeningOf(checked),
+                        new Way(way.growingOn(), way.growingOn(), way.hardening()), hardeningOf(checked.prepared().request().crop()),
                         potted ? ContainerPath.Kind.POTTED_ONCE : ContainerPath.Kind.STRAIGHT,
                         potted ? first.code() + " " + last.code() : last.code(), wish.line(clock.today()), Batch.CountedIn.PLANTS,
                         consignment.leaves()),
@@ -130,8 +148,8 @@ class BuyingIn {
     }
 
     /** Nobody here knows how warm they were raised: they are hardened as if it had been a heated house. */
-    private static HardeningProgramme hardeningOf(PromiseService.Checked checked) {
-        return HardeningProgramme.usualFor(checked.prepared().request().crop().hardiness(), RAISED_AT);
+    public static HardeningProgramme hardeningOf(Crop crop) {
+        return HardeningProgramme.usualFor(crop.hardiness(), RAISED_AT);
     }
 
     private void requireInTime(Wish wish, Consignment consignment) {

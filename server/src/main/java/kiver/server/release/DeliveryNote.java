@@ -5,10 +5,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
+import kiver.core.crop.Crop;
 import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
@@ -19,10 +23,13 @@ import kiver.server.crop.CropBook;
 import kiver.server.order.Order;
 import kiver.server.order.OrderedLine;
 import kiver.server.print.Paper;
+import kiver.server.promise.InPlaceBook;
+import kiver.server.promise.SownInPlace;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.TrayBook;
 import kiver.server.wording.Altitude;
+import kiver.server.wording.Grams;
 import kiver.server.wording.Said;
 import kiver.server.wording.WholeDay;
 import kiver.server.wording.Wording;
@@ -37,6 +44,7 @@ class DeliveryNote {
     private static final float BOTTOM = 280;
 
     private final BatchBook batches;
+    private final InPlaceBook inPlace;
     private final SeedStore seeds;
     private final TrayBook trays;
     private final CropBook crops;
@@ -44,9 +52,10 @@ class DeliveryNote {
     private final Wording wording;
 
     DeliveryNote(
-            BatchBook batches, SeedStore seeds, TrayBook trays, CropBook crops, NurseryClock clock, Wording wording) {
+            BatchBook batches, InPlaceBook inPlace, SeedStore seeds, TrayBook trays, CropBook crops, NurseryClock clock, Wording wording) {
         this.wording = wording;
         this.batches = batches;
+        this.inPlace = inPlace;
         this.seeds = seeds;
         this.trays = trays;
         this.crops = crops;
@@ -63,11 +72,13 @@ class DeliveryNote {
 
     byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
         Map<Long, List<Origin>> origins = origins(release);
+        Map<Long, SownInPlace> seed =
+                inPlace.onNote(release.number()).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
         try (Paper paper = new Paper(say(Said.of("Delivery note {number}").with("number", release.number())))) {
             paper.page(210, 297);
             paper.text(LEFT, 20, 11, clock.nursery().map(Nursery::name).orElse(""));
             paper.text(LEFT, 28, 22, say(Said.of("Delivery note {number}{taken, select, true {, taken back} other {}}")
-                    .with("number", release.number()).when("taken", origins.isEmpty())));
+                    .with("number", release.number()).when("taken", origins.isEmpty() && seed.isEmpty())));
             paper.text(LEFT, 40, 11, say(Said.of("{day}, order {number}").with("day", new WholeDay(release.day())).with("number", order.number())));
             paper.text(LEFT, 46, 11, say(Said.of("To {grower}, {site} ({altitude})")
                     .with("grower", order.grower()).with("site", order.site()).with("altitude", new Altitude(order.altitude()))));
@@ -75,6 +86,9 @@ class DeliveryNote {
             for (OrderedLine line : order.lines()) {
                 if (origins.containsKey(line.id())) {
                     next = printLine(paper, line, origins.get(line.id()), next);
+                }
+                if (seed.containsKey(line.id())) {
+                    next = printSeed(paper, line, seed.get(line.id()), next);
                 }
             }
             next = onPage(paper, next, 20);
@@ -127,6 +141,27 @@ class DeliveryNote {
         paper.text(LEFT, next, 12, say(Said.of("How to plant")));
         next += 7;
         for (Said words : PlantingLines.of(crops.crop(line.crop()), line.target())) {
+            next = onPage(paper, next, 15);
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(words)) + 1;
+        }
+        return next + 8;
+    }
+
+    /** Seed that goes along, and how it is to be sown. */
+    private float printSeed(Paper paper, OrderedLine line, SownInPlace sown, float top) {
+        float next = onPage(paper, top, 50);
+        SeedLot lot = seeds.lot(sown.lotId());
+        Crop crop = crops.crop(line.crop());
+        paper.rule(LEFT, next, WIDTH);
+        paper.fitted(LEFT, next + 4, WIDTH, 16, say(Said.of("Seed for {plants} {variety} ({crop})")
+                .with("plants", sown.plants()).with("variety", line.variety()).with("crop", crop.name())));
+        paper.text(LEFT, next + 12, 11, say(Said.of("{seeds} seeds, about {mass}; seed lot {lot} ({supplier})")
+                .with("seeds", sown.seeds()).with("mass", new Grams(sown.seeds() * crop.seed().thousandSeedWeight() / 1000))
+                .with("lot", lot.code()).with("supplier", lot.supplier())));
+        paper.text(LEFT, next + 20, 12, say(Said.of("To be sown in place from {from} to {until}")
+                .with("from", new WholeDay(sown.sowFrom())).with("until", new WholeDay(sown.sowUntil()))));
+        next += 27;
+        for (Said words : SowingLines.of(crop, sown.spots(), sown.seedsPerSpot(), Optional.empty())) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(words)) + 1;
         }

@@ -3,6 +3,7 @@ package kiver.server.release;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -26,6 +27,7 @@ final class LineViews {
     private final Function<TrayId, String> containerOf;
     private final Map<Long, List<Supply>> supplies;
     private final Map<Long, Integer> released;
+    private final Map<Long, OrderView.InPlaceView> inPlace;
 
     /** What a line was promised of a batch. */
     private record Supply(Promised promise, BatchAnalysis batch) {
@@ -40,7 +42,10 @@ final class LineViews {
         }
     }
 
-    LineViews(List<BatchAnalysis> all, Function<BatchAnalysis, BatchSummary> summarising, CropBook crops, Function<TrayId, String> containerOf) {
+    LineViews(
+            List<BatchAnalysis> all, Map<Long, OrderView.InPlaceView> inPlace, Function<BatchAnalysis, BatchSummary> summarising,
+            CropBook crops, Function<TrayId, String> containerOf) {
+        this.inPlace = inPlace;
         this.containerOf = containerOf;
         this.summarising = summarising;
         this.crops = crops;
@@ -53,7 +58,8 @@ final class LineViews {
     OrderView.LineView of(OrderedLine line) {
         List<Supply> own = supplies.getOrDefault(line.id(), List.of());
         Crop crop = crops.crop(line.crop());
-        int gone = released.getOrDefault(line.id(), 0);
+        Optional<OrderView.InPlaceView> sown = Optional.ofNullable(inPlace.get(line.id()));
+        int gone = released.getOrDefault(line.id(), 0) + sown.filter(each -> each.note() != null).map(OrderView.InPlaceView::plants).orElse(0);
         int ready = Math.min(
                 line.plants() - gone,
                 ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), Set.of(), containerOf).stream()
@@ -63,19 +69,19 @@ final class LineViews {
                 line.position(), line.varietyId(), line.variety(), crop.name(), line.container(),
                 crops.container(line.container()).name(), line.plants(), line.leavesFrom(), line.leavesTo(), line.target(),
                 line.under(), line.accepted(), line.countedIn(), line.cancelledOn(), gone, Math.max(0, ready),
-                own.stream().mapToInt(Supply::plants).sum(), standing(line, own, gone, ready),
-                gone >= line.accepted() ? 1 : chance(line, own),
+                own.stream().mapToInt(Supply::plants).sum() + sown.map(OrderView.InPlaceView::plants).orElse(0),
+                standing(line, own, sown, gone, ready), gone >= line.accepted() ? 1 : chance(line, own, sown),
                 own.stream()
                         .map(supply -> new OrderView.SupplyView(
                                 supply.promise().plants(), supply.chance(), summarising.apply(supply.batch())))
                         .toList(),
-                PlantingLines.of(crop, line.target()));
+                sown.orElse(null), PlantingLines.of(crop, line.target()));
     }
 
     /** The surest batches that together are promised in full must all come; 0 where they are not promised in full. */
-    private static double chance(OrderedLine line, List<Supply> own) {
-        int covered = 0;
-        double chance = 1;
+    private static double chance(OrderedLine line, List<Supply> own, Optional<OrderView.InPlaceView> sown) {
+        int covered = sown.map(OrderView.InPlaceView::plants).orElse(0);
+        double chance = sown.map(OrderView.InPlaceView::chance).orElse(1.0);
         for (Supply supply : own.stream().sorted(Comparator.comparingDouble(Supply::chance).reversed()).toList()) {
             if (covered < line.accepted()) {
                 covered += supply.promise().plants();
@@ -85,7 +91,8 @@ final class LineViews {
         return covered < line.accepted() ? 0 : chance;
     }
 
-    private static Standing standing(OrderedLine line, List<Supply> own, int gone, int ready) {
+    private static Standing standing(
+            OrderedLine line, List<Supply> own, Optional<OrderView.InPlaceView> sown, int gone, int ready) {
         if (line.cancelledOn() != null) {
             return Standing.CANCELLED;
         }
@@ -95,11 +102,11 @@ final class LineViews {
         if (gone > 0) {
             return Standing.PART_RELEASED;
         }
-        if (own.isEmpty()) {
-            return Standing.OPEN;
-        }
-        if (ready > 0) {
+        if (ready > 0 || sown.filter(OrderView.InPlaceView::due).isPresent()) {
             return Standing.READY;
+        }
+        if (own.isEmpty()) {
+            return sown.isPresent() ? Standing.PLANNED : Standing.OPEN;
         }
         Stream<BatchStage> stages = own.stream().map(supply -> supply.batch().stage());
         List<BatchStage> distinct = stages.distinct().toList();

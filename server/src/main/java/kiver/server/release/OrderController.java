@@ -1,5 +1,6 @@
 package kiver.server.release;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -59,11 +60,16 @@ class OrderController {
             @NotNull(message = "Say with which line.") Integer line,
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Release at least 1 plant.") Integer plants) {}
 
-    /** Plants to let go. */
+    /**
+     * What is to go.
+     *
+     * @param seedOf lines whose seed goes, to be sown in place; missing for none
+     */
     record ReleaseEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say for which order.") Integer order,
-            @NotNull(message = "Say how many plants go with which line.") @Size(min = 1, max = 200, message = "Name 1 to 200 lines.") List<@Valid @NotNull PartingEntry> lines) {}
+            @NotNull(message = "Say how many plants go with which line.") @Size(max = 200, message = "Name at most 200 lines.") List<@Valid @NotNull PartingEntry> lines,
+            @Nullable @Size(max = 200, message = "Name at most 200 lines.") List<@NotNull(message = "Say with which line.") Integer> seedOf) {}
 
     /** The release made. */
     record ReleaseMade(int number) {}
@@ -97,7 +103,7 @@ class OrderController {
         return new ReleaseMade(releases.release(
                 entry.requestId(), entry.order(),
                 entry.lines().stream().map(each -> new ReleaseService.Parting(each.line(), each.plants())).toList(),
-                person.id()));
+                entry.seedOf() == null ? List.of() : entry.seedOf().stream().distinct().toList(), person.id()));
     }
 
     @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)

@@ -24,7 +24,9 @@ import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
+import kiver.server.promise.InPlaceBook;
 import kiver.server.promise.PromiseService;
+import kiver.server.promise.SownInPlace;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -43,6 +45,7 @@ class OrderEdits {
     private final PromiseService promises;
     private final PlanChanges plans;
     private final LastSowDays lastSowDays;
+    private final InPlaceBook inPlace;
     private final NurseryClock clock;
 
     OrderEdits(
@@ -52,7 +55,9 @@ class OrderEdits {
             PromiseService promises,
             PlanChanges plans,
             LastSowDays lastSowDays,
+            InPlaceBook inPlace,
             NurseryClock clock) {
+        this.inPlace = inPlace;
         this.orders = orders;
         this.batches = batches;
         this.analyst = analyst;
@@ -92,20 +97,32 @@ class OrderEdits {
                 case DAY -> move(line, required(edit.target(), "target", Said.of("Choose the day.")), by);
                 case CANCEL -> cancel(line, by, edit.withdraw());
             }
+            followInPlace(orders.line(line.id()), by);
         }
         return toGrow;
     }
 
+    /** Seed that is set aside is for whatever batches do not give. */
+    private void followInPlace(OrderedLine line, Long by) {
+        int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum();
+        inPlace.follow(line, line.cancelledOn() == null ? line.plants() - promised : 0, by);
+    }
+
     private Optional<ToGrow> plants(OrderedLine line, int plants, Long by) {
-        int released = released(line);
+        int released = gone(line);
         if (plants < released) {
             throw new Refusal("plants", Said.of("{released} plants of this line have gone already; ask for at least as many.")
                     .with("released", released));
         }
         orders.setPlants(line, plants, clock.today(), by);
-        int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum();
+        Optional<SownInPlace> sown = inPlace.of(line);
+        int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum()
+                + sown.filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0);
         if (plants <= promised) {
-            leave(line, plants);
+            leave(line, plants - sown.filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0));
+            return Optional.empty();
+        }
+        if (sown.filter(each -> !each.isHandedOver()).isPresent()) {
             return Optional.empty();
         }
         int missing = plants - promised;
@@ -159,7 +176,7 @@ class OrderEdits {
         if (target.isBefore(today) || target.isAfter(today.plusDays(Wish.DAYS_AHEAD))) {
             throw new Refusal("target", Said.of("Choose a day from today to {today}.").with("today", today.plusDays(Wish.DAYS_AHEAD)));
         }
-        if (released(line) >= line.accepted()) {
+        if (gone(line) >= line.accepted()) {
             return;
         }
         orders.moveLine(line, target, today, by);
@@ -175,18 +192,40 @@ class OrderEdits {
     }
 
     private void cancel(OrderedLine line, Long by, boolean withdraw) {
-        int released = released(line);
+        int released = gone(line);
         Set<Integer> grew = new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
-        leave(line, released);
+        leave(line, released(line));
         if (released > 0) {
             orders.setPlants(line, released, clock.today(), by);
         } else {
             orders.cancel(line, clock.today(), by);
         }
         if (withdraw) {
-            grew.stream().map(batches::file).filter(OrderEdits::canBeWithdrawn)
-                    .forEach(file -> batches.withdraw(file.batch().number(), clock.today()));
+            withdraw(grew);
         }
+    }
+
+    private void withdraw(Set<Integer> numbers) {
+        numbers.stream().map(batches::file).filter(OrderEdits::canBeWithdrawn)
+                .forEach(file -> batches.withdraw(file.batch().number(), clock.today()));
+    }
+
+    /** Leaves nothing promised to a line but what has gone; a batch that is not sown and for nobody else leaves the plan. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void giveUp(OrderedLine line) {
+        Set<Integer> grew = new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
+        leave(line, released(line));
+        withdraw(grew);
+    }
+
+    /** The nursery's day. */
+    LocalDate today() {
+        return clock.today();
+    }
+
+    /** Plants of a line that have gone, and those for which its seed has. */
+    int gone(OrderedLine line) {
+        return released(line) + inPlace.of(line).filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0);
     }
 
     static boolean canBeWithdrawn(BatchFile file) {

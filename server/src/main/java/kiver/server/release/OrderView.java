@@ -3,6 +3,7 @@ package kiver.server.release;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
+import kiver.core.growth.DateSpread;
 import kiver.server.batch.Batch;
 import kiver.server.grow.BatchSummary;
 import kiver.server.order.OrderChange;
@@ -45,6 +46,24 @@ record OrderView(
     /** Plants of a batch that a line was promised. */
     record SupplyView(int plants, double chance, BatchSummary batch) {}
 
+    /**
+     * Plants of a line that are sown in place.
+     *
+     * @param plants that it is to give
+     * @param seeds that go
+     * @param lot code
+     * @param sowFrom first day on which it is to be sown
+     * @param sowUntil last day
+     * @param atStage when plants are as they were wanted; missing where that is not known
+     * @param chance of enough of them in time, 0 to 1
+     * @param due whether the seed is to go by now
+     * @param note with which it went; missing while it is here
+     * @param how to sow it, in lines
+     */
+    record InPlaceView(
+            int plants, int seeds, String lot, LocalDate sowFrom, LocalDate sowUntil, @Nullable DateSpread atStage, double chance,
+            boolean due, @Nullable Integer note, List<Said> how) {}
+
     /** A release; of no plants when it was taken back. */
     record ReleaseView(int number, LocalDate day, int plants) {}
 
@@ -71,11 +90,12 @@ record OrderView(
      * @param standing where it is
      * @param chance that it is met whole and in time, 0 to 1
      * @param supplies batches that grow it
+     * @param inPlace what of it is sown in place
      * @param planting how to plant, in lines
      */
     record LineView(
             int line, long varietyId, String variety, String crop, String containerCode, String container, int plants,
             int leavesFrom, int leavesTo, LocalDate target, double under, int accepted, Batch.CountedIn countedIn,
             @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing, double chance,
-            List<SupplyView> supplies, List<Said> planting) {}
+            List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
 }

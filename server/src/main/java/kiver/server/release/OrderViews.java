@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.growth.GrowingYear;
+import kiver.core.plan.InPlace;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.batch.PutAway;
@@ -24,7 +25,10 @@ import kiver.server.order.OrderBook;
 import kiver.server.order.OrderChange;
 import kiver.server.order.OrderedLine;
 import kiver.server.problem.NotFound;
+import kiver.server.promise.InPlaceBook;
+import kiver.server.promise.SownInPlace;
 import kiver.server.release.OrderView.Standing;
+import kiver.server.seed.SeedStore;
 import kiver.server.tray.TrayBook;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
@@ -39,11 +43,15 @@ class OrderViews {
     private final ReleaseService releases;
     private final CropBook crops;
     private final TrayBook trays;
+    private final InPlaceBook inPlace;
+    private final SeedStore seeds;
     private final NurseryClock clock;
 
     OrderViews(
             OrderBook orders, BatchAnalyst analyst, BatchViews batches, ReleaseService releases, CropBook crops, TrayBook trays,
-            NurseryClock clock) {
+            InPlaceBook inPlace, SeedStore seeds, NurseryClock clock) {
+        this.inPlace = inPlace;
+        this.seeds = seeds;
         this.clock = clock;
         this.trays = trays;
         this.orders = orders;
@@ -105,7 +113,7 @@ class OrderViews {
     private List<OrderView> views(List<Order> shown) {
         List<BatchAnalysis> all = analyst.of(linesOf(shown));
         List<Release> made = releases.releases(shown, all.stream().map(BatchAnalysis::file).toList());
-        LineViews lines = new LineViews(all, batches.summarising(), crops, trays.containers());
+        LineViews lines = new LineViews(all, inPlace(shown), batches.summarising(), crops, trays.containers());
         Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
         Map<Long, List<OrderChange>> changes = orders.changes(shown);
         return shown.stream()
@@ -113,6 +121,23 @@ class OrderViews {
                         order, lines, releasesOf.getOrDefault(order.number(), List.of()),
                         changes.getOrDefault(order.id(), List.of())))
                 .toList();
+    }
+
+    private Map<Long, OrderView.InPlaceView> inPlace(List<Order> shown) {
+        Map<Long, SownInPlace> sown = inPlace.of(linesOf(shown));
+        return shown.stream()
+                .flatMap(order -> order.lines().stream())
+                .filter(line -> sown.containsKey(line.id()))
+                .collect(Collectors.toMap(OrderedLine::id, line -> inPlace(line, sown.get(line.id()))));
+    }
+
+    private OrderView.InPlaceView inPlace(OrderedLine line, SownInPlace sown) {
+        Optional<InPlace> outlook = inPlace.outlookOf(line, sown);
+        return new OrderView.InPlaceView(
+                sown.plants(), sown.seeds(), seeds.lot(sown.lotId()).code(), sown.sowFrom(), sown.sowUntil(),
+                outlook.flatMap(InPlace::atStage).orElse(null), outlook.map(InPlace::chance).orElse(0.0),
+                !sown.isHandedOver() && InPlaceBook.isDue(sown, clock.today()), sown.release(),
+                SowingLines.of(crops.crop(line.crop()), sown.spots(), sown.seedsPerSpot(), outlook.flatMap(InPlace::up)));
     }
 
     private OrderView view(Order order, LineViews views, List<Release> made, List<OrderChange> changes) {

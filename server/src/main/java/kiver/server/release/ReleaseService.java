@@ -27,6 +27,8 @@ import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
+import kiver.server.promise.InPlaceBook;
+import kiver.server.promise.SownInPlace;
 import kiver.server.tray.TrayBook;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
@@ -41,6 +43,7 @@ public class ReleaseService {
     private final OrderBook orders;
     private final TrayBook trays;
     private final ReleaseMapper releases;
+    private final InPlaceBook inPlace;
     private final Requests requests;
     private final NurseryClock clock;
 
@@ -50,6 +53,7 @@ public class ReleaseService {
             OrderBook orders,
             TrayBook trays,
             ReleaseMapper releases,
+            InPlaceBook inPlace,
             Requests requests,
             NurseryClock clock) {
         this.batches = batches;
@@ -57,6 +61,7 @@ public class ReleaseService {
         this.orders = orders;
         this.trays = trays;
         this.releases = releases;
+        this.inPlace = inPlace;
         this.requests = requests;
         this.clock = clock;
     }
@@ -77,6 +82,9 @@ public class ReleaseService {
                     .computeIfAbsent(gone.release(), release -> new TreeMap<>())
                     .merge(positions.getOrDefault(gone.line(), 0), file.plantsOf(gone), Integer::sum));
         }
+        inPlace.of(positions.keySet()).values().stream().filter(SownInPlace::isHandedOver).forEach(sown -> plants
+                .computeIfAbsent((long) sown.release(), release -> new TreeMap<>())
+                .merge(positions.get(sown.lineId()), sown.plants(), Integer::sum));
         return releases.ofOrders(of.stream().map(Order::id).toArray(Long[]::new)).stream()
                 .map(each -> new Release(
                         each.number(), each.orderNumber(), each.day(),
@@ -111,14 +119,15 @@ public class ReleaseService {
      * @param requestId the same on every retry
      * @param orderNumber the order
      * @param partings how many with which of its lines; 1 or more each and not more than are ready
+     * @param seedOf lines whose seed goes, to be sown in place
      * @param recordedBy account number, or null for the nursery's simulated hands
      * @return the number of the release
      */
     @Transactional
-    public int release(UUID requestId, int orderNumber, List<Parting> partings, Long recordedBy) {
-        return (int) requests.once(requestId, Arrays.asList("release", orderNumber, partings, recordedBy), () -> {
+    public int release(UUID requestId, int orderNumber, List<Parting> partings, List<Integer> seedOf, Long recordedBy) {
+        return (int) requests.once(requestId, Arrays.asList("release", orderNumber, partings, seedOf, recordedBy), () -> {
             Order order = orders.orderHeld(orderNumber);
-            requireEachLineOnce(partings);
+            requireEachLineOnce(partings, seedOf);
             lockBatchesOf(order);
             List<BatchAnalysis> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
             Map<Long, Integer> released = releasedByLine(all);
@@ -136,6 +145,7 @@ public class ReleaseService {
                             .add(new BatchChange.Released(number, line.id(), pick.tray(), pick.cells()));
                 }
             }
+            seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
             changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));
             return number;
         });
@@ -153,8 +163,8 @@ public class ReleaseService {
                 .forEach(batches::lock);
     }
 
-    private static void requireEachLineOnce(List<Parting> partings) {
-        if (partings.isEmpty()) {
+    private static void requireEachLineOnce(List<Parting> partings, List<Integer> seedOf) {
+        if (partings.isEmpty() && seedOf.isEmpty()) {
             throw new Refusal("lines", Said.of("Say how many plants go with which line."));
         }
         if (partings.stream().map(Parting::line).distinct().count() < partings.size()) {

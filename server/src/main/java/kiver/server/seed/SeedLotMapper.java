@@ -9,7 +9,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** The table of seed lots. What is left follows from the sowings recorded. */
+/** The table of seed lots. What is left follows from the sowings recorded and the seed set aside. */
 @Mapper
 interface SeedLotMapper {
 
@@ -17,7 +17,12 @@ interface SeedLotMapper {
             select lot.id, lot.code, lot.variety_id, lot.supplier, lot.germination_label, lot.tested_seeds,
                    lot.tested_on, lot.seeds_bought, lot.seeds_bought - coalesce(taken.seeds, 0)::int as seeds_left
             from seed_lot lot
-            left join (select lot_id, sum(seeds) as seeds from batch_origin group by lot_id) taken on taken.lot_id = lot.id
+            left join (
+                select lot_id, sum(seeds) as seeds from (
+                    select lot_id, seeds from batch_origin
+                    union all
+                    select lot_id, spots * seeds_per_spot from sowing_in_place where withdrawn_on is null) each
+                group by lot_id) taken on taken.lot_id = lot.id
             """;
 
     @Select(LOTS + " where lot.kind = 'SEED' order by lot.code")
@@ -35,6 +40,12 @@ interface SeedLotMapper {
     Optional<Long> insertConsignment(
             @Param("code") String code, @Param("varietyId") long varietyId, @Param("supplier") String supplier,
             @Param("arrives") LocalDate arrives, @Param("plants") int plants, @Param("price") Double price);
+
+    @Select("""
+            select lot.price_each from seed_lot lot join variety on variety.id = lot.variety_id
+            where lot.kind = 'PLANTS' and lot.price_each is not null and variety.crop = #{crop} order by lot.id desc limit 1
+            """)
+    Optional<Double> lastPrice(@Param("crop") String crop);
 
     @Select("select price_each from seed_lot where id = #{id}")
     Optional<Double> price(@Param("id") long id);

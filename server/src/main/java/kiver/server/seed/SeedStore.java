@@ -92,6 +92,11 @@ public class SeedStore {
         return mapper.price(id);
     }
 
+    /** What was last paid for a plant of a crop that was bought in, if that is known. */
+    public Optional<Double> lastPriceOf(String crop) {
+        return mapper.lastPrice(crop);
+    }
+
     /** Adds a lot, or changes the one of its code; its number in {@code lot} is not used. */
     public void put(SeedLot lot) {
         mapper.put(lot);

@@ -7,6 +7,7 @@ import java.time.format.DateTimeFormatter;
 /** Days and quantities as somebody reads them; the web does the same in {@code quantity.ts} and {@code days.ts}. */
 final class Figures {
 
+    private static final double GRAMS_IN_OUNCE = 28.349523125;
     private static final double MILLIMETRES_IN_INCH = 25.4;
     /** Longer than this, an inch is not parted into eighths any more. */
     private static final double FINEST_INCHES = 6;
@@ -51,6 +52,15 @@ final class Figures {
         String part = EIGHTHS[(int) (eighths % 8)];
         long whole = eighths / 8;
         return (whole > 0 || part.isEmpty() ? whole + (part.isEmpty() ? "" : " ") : "") + part + " in";
+    }
+
+    /** "12 g", "0.42 oz". */
+    static String mass(double grams, Speech speech) {
+        boolean ounces = speech.mass() == Speech.MassUnit.OUNCES;
+        double amount = ounces ? grams / GRAMS_IN_OUNCE : grams;
+        NumberFormat format = NumberFormat.getInstance(speech.language().locale());
+        format.setMaximumFractionDigits(amount >= 10 ? 0 : amount >= 1 ? 1 : 2);
+        return format.format(amount) + (ounces ? " oz" : " g");
     }
 
     /** "640 m", "2,100 ft". */

@@ -92,6 +92,9 @@ public class Wording {
         if (value instanceof Millimetres length) {
             return Figures.length(length.length(), speech);
         }
+        if (value instanceof Grams mass) {
+            return Figures.mass(mass.mass(), speech);
+        }
         if (value instanceof Altitude altitude) {
             return Figures.altitude(altitude.metres(), speech);
         }

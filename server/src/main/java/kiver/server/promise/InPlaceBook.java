@@ -1,0 +1,168 @@
+package kiver.server.promise;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import kiver.core.plan.InPlace;
+import kiver.core.plan.PlanRequest;
+import kiver.server.clock.NurseryClock;
+import kiver.server.growth.SeasonService;
+import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
+import kiver.server.order.OutdoorsBook;
+import kiver.server.order.Site;
+import kiver.server.plan.PlanRequests;
+import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lines that are met by seed sown in place: what would come of it, setting the seed aside, and handing it over. */
+@Component
+public class InPlaceBook {
+
+    private final InPlaceMapper mapper;
+    private final PlanRequests plans;
+    private final OrderBook orders;
+    private final OutdoorsBook outdoors;
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+
+    InPlaceBook(
+            InPlaceMapper mapper, PlanRequests plans, OrderBook orders, OutdoorsBook outdoors, SeasonService seasons,
+            NurseryClock clock) {
+        this.mapper = mapper;
+        this.plans = plans;
+        this.orders = orders;
+        this.outdoors = outdoors;
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /**
+     * What would come of a sowing in place.
+     *
+     * @param outcome in days, seed and chances
+     * @param lot that would be sown; empty where there is none
+     */
+    public record Planned(InPlace outcome, Optional<Long> lot) {}
+
+    /** What would come of it, were so many plants of a line sown in place. */
+    @Transactional(readOnly = true)
+    public Planned plan(OrderedLine line, int plants) {
+        PlanRequests.Prepared prepared = plans.prepare(PromiseService.wishFor(line, plants, line.target()));
+        PlanRequest request = prepared.request();
+        return new Planned(
+                outcome(line, request, request.seedsInStock()), prepared.lot().map(lot -> lot.id()));
+    }
+
+    /** What is to be expected by now of seed that was set aside; nothing once its day has passed, or where it has gone. */
+    @Transactional(readOnly = true)
+    public Optional<InPlace> outlookOf(OrderedLine line, SownInPlace sown) {
+        if (sown.isHandedOver() || line.target().isBefore(clock.today())) {
+            return Optional.empty();
+        }
+        PlanRequest request = plans.prepare(PromiseService.wishFor(line, sown.plants(), line.target()).from(sown.lotId())).request();
+        return Optional.of(outcome(line, request, Integer.MAX_VALUE));
+    }
+
+    private InPlace outcome(OrderedLine line, PlanRequest request, int seeds) {
+        Site site = orders.site(line.siteId());
+        InPlace.Ask ask = new InPlace.Ask(
+                request.line(), request.crop(), request.germination(), seeds, outdoors.climate(site),
+                outdoors.frost(site, request.crop().hardiness().harmedAt()), clock.today());
+        return InPlace.of(ask, seasons.scenarios(ask.firstDay(), ask.lastDay()));
+    }
+
+    /** What of these lines is sown in place, by the line's number in the database. */
+    public Map<Long, SownInPlace> of(Collection<Long> lines) {
+        return lines.isEmpty()
+                ? Map.of()
+                : mapper.ofLines(lines.toArray(Long[]::new)).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
+    }
+
+    /** What of a line is sown in place. */
+    public Optional<SownInPlace> of(OrderedLine line) {
+        return Optional.ofNullable(of(List.of(line.id())).get(line.id()));
+    }
+
+    /** The seed that went with a note. */
+    public List<SownInPlace> onNote(int release) {
+        return mapper.onNote(release);
+    }
+
+    /**
+     * Sets seed aside for so many plants of a line.
+     *
+     * @throws Refusal where no day is fit for sowing, or the seed is not there
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void setAside(OrderedLine line, int plants, Long by) {
+        Planned planned = plan(line, plants);
+        InPlace outcome = planned.outcome();
+        long lot = planned.lot().orElseThrow(() -> new Refusal("route", Said.of("There is no seed of {variety} in the store.").with("variety", line.variety())));
+        if (outcome.from().isEmpty()) {
+            throw new Refusal("route", Said.of("The ground at {site} is not warm and safe enough for it on any day that can be looked at.")
+                    .with("site", orders.site(line.siteId()).name()));
+        }
+        if (outcome.seeds() > outcome.seedsLeft()) {
+            throw new Refusal("route", Said.of("Sown in place it takes {seeds} seeds; {left} are free.")
+                    .with("seeds", outcome.seeds()).with("left", outcome.seedsLeft()));
+        }
+        mapper.insert(
+                new SownInPlace(
+                        line.id(), lot, plants, outcome.spots(), outcome.seedsPerSpot(), outcome.from().get(), outcome.until().orElseThrow(), null),
+                clock.today(), by);
+    }
+
+    /** Puts the seed of a line back; nothing where none is set aside, or where it has gone. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void putBack(OrderedLine line) {
+        mapper.withdraw(line.id(), clock.today());
+    }
+
+    /**
+     * Lets the seed of a line go with a note.
+     *
+     * @throws Refusal where none waits to go
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void handOver(OrderedLine line, int release) {
+        if (mapper.handOver(line.id(), release) != 1) {
+            throw new Refusal("seedOf", Said.of("No seed of line {position} waits to go.").with("position", line.position()));
+        }
+    }
+
+    /**
+     * Seed that went turned out not to have gone; its note stays and names it no more.
+     *
+     * @throws Refusal where none went
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeBack(OrderedLine line) {
+        if (mapper.takeBack(line.id()) != 1) {
+            throw new Refusal("line", Said.of("No seed went with line {position}.").with("position", line.position()));
+        }
+    }
+
+    /** Days and seed anew after a line has changed: for so many plants, or none. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void follow(OrderedLine line, int plants, Long by) {
+        if (of(line).filter(sown -> !sown.isHandedOver()).isPresent()) {
+            putBack(line);
+            if (plants > 0) {
+                setAside(line, plants, by);
+            }
+        }
+    }
+
+    /** From when on seed is to go, so that it is there when it is to be sown. */
+    public static boolean isDue(SownInPlace sown, LocalDate today) {
+        return !today.isBefore(sown.sowFrom().minusWeeks(2));
+    }
+}

@@ -1,0 +1,43 @@
+package kiver.server.promise;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** The table of seed that is set aside to be sown in place. */
+@Mapper
+interface InPlaceMapper {
+
+    String SOWINGS = """
+            select line_id, lot_id, plants, spots, seeds_per_spot, sow_from, sow_until, release from sowing_in_place
+            """;
+
+    @Select(SOWINGS + """
+            where withdrawn_on is null and line_id = any(#{lines, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
+            order by line_id
+            """)
+    List<SownInPlace> ofLines(@Param("lines") Long[] lines);
+
+    @Select(SOWINGS + " where release = #{release} order by line_id")
+    List<SownInPlace> onNote(@Param("release") int release);
+
+    @Insert("""
+            insert into sowing_in_place (line_id, lot_id, plants, spots, seeds_per_spot, sow_from, sow_until, decided_on, decided_by)
+            values (#{sown.lineId}, #{sown.lotId}, #{sown.plants}, #{sown.spots}, #{sown.seedsPerSpot}, #{sown.sowFrom},
+                    #{sown.sowUntil}, #{day}, #{by})
+            """)
+    void insert(@Param("sown") SownInPlace sown, @Param("day") LocalDate day, @Param("by") Long by);
+
+    @Update("update sowing_in_place set withdrawn_on = #{day} where line_id = #{lineId} and withdrawn_on is null and release is null")
+    int withdraw(@Param("lineId") long lineId, @Param("day") LocalDate day);
+
+    @Update("update sowing_in_place set release = #{release} where line_id = #{lineId} and withdrawn_on is null and release is null")
+    int handOver(@Param("lineId") long lineId, @Param("release") int release);
+
+    @Update("update sowing_in_place set release = null where line_id = #{lineId} and withdrawn_on is null and release is not null")
+    int takeBack(@Param("lineId") long lineId);
+}

@@ -1,0 +1,255 @@
+package kiver.server.release;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import kiver.core.batch.BatchStage;
+import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
+import kiver.core.growth.DateSpread;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.plan.Allowances;
+import kiver.core.plan.InPlace;
+import kiver.core.plan.Plan;
+import kiver.core.promise.Answer;
+import kiver.core.promise.Proviso;
+import kiver.core.space.Outlay;
+import kiver.core.space.Rates;
+import kiver.core.space.Stay;
+import kiver.server.account.Person;
+import kiver.server.batch.BatchFile;
+import kiver.server.crop.CropBook;
+import kiver.server.grow.BatchAnalysis;
+import kiver.server.grow.BatchAnalyst;
+import kiver.server.order.OrderBook;
+import kiver.server.order.OrderChange;
+import kiver.server.order.OrderedLine;
+import kiver.server.problem.Refusal;
+import kiver.server.problem.Requests;
+import kiver.server.promise.BuyingIn;
+import kiver.server.promise.Consignment;
+import kiver.server.promise.InPlaceBook;
+import kiver.server.promise.PromiseService;
+import kiver.server.promise.SownInPlace;
+import kiver.server.seed.SeedStore;
+import kiver.server.space.RateBook;
+import kiver.server.wording.Said;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The three ways in which a line can be met, side by side, and going over from one to another in one edit. */
+@Service
+class Routes {
+
+    private final OrderBook orders;
+    private final OrderEdits edits;
+    private final PromiseService promises;
+    private final InPlaceBook inPlace;
+    private final BuyingIn buying;
+    private final BatchAnalyst analyst;
+    private final CropBook crops;
+    private final SeedStore seeds;
+    private final RateBook rates;
+    private final Requests requests;
+
+    Routes(
+            OrderBook orders, OrderEdits edits, PromiseService promises, InPlaceBook inPlace, BuyingIn buying,
+            BatchAnalyst analyst, CropBook crops, SeedStore seeds, RateBook rates, Requests requests) {
+        this.orders = orders;
+        this.edits = edits;
+        this.promises = promises;
+        this.inPlace = inPlace;
+        this.buying = buying;
+        this.analyst = analyst;
+        this.crops = crops;
+        this.seeds = seeds;
+        this.rates = rates;
+        this.requests = requests;
+    }
+
+    /** A way to meet a line. */
+    enum Route { RAISED, IN_PLACE, BOUGHT_IN }
+
+    /**
+     * What a way would bring.
+     *
+     * @param route the way
+     * @param current whether the line is on it now
+     * @param possible whether it can be taken
+     * @param begins day on which it is sown here, first day on which it is sown in place, or last day on which it may arrive
+     * @param until last day on which it is sown in place
+     * @param ready when plants are as they were wanted; missing where that is not known
+     * @param chance of enough of them in time, 0 to 1
+     * @param cost at the nursery's rates; missing where it is spent already, or no price is known
+     * @param slots trays of bench room at its widest
+     * @param seeds from the store
+     * @param price of a plant that it is reckoned with, the last that was paid for the crop
+     * @param reasons why plants cannot be raised for it
+     * @param why seed cannot be sown in place
+     * @param how it is to be sown in place, in lines
+     */
+    record RouteView(
+            Route route, boolean current, boolean possible, @Nullable LocalDate begins, @Nullable LocalDate until,
+            @Nullable DateSpread ready, double chance, @Nullable Double cost, double slots, int seeds, @Nullable Double price,
+            List<Proviso> reasons, @Nullable Said why, List<Said> how) {}
+
+    /** What becomes of a batch when its line goes another way. */
+    record Freed(int batch, int plants, boolean withdrawn) {}
+
+    /**
+     * The ways of a line.
+     *
+     * @param plants that have not gone yet
+     * @param routes raised here, sown in place, bought in
+     * @param frees what becomes of its batches when another way is taken
+     */
+    record RoutesView(int plants, List<RouteView> routes, List<Freed> frees) {}
+
+    @Transactional(readOnly = true)
+    public RoutesView of(int number, int position) {
+        OrderedLine line = orders.order(number).line(position);
+        int plants = stillToGo(line);
+        List<BatchAnalysis> growing = analyst.of(List.of(line.id())).stream().filter(batch -> batch.stage() != BatchStage.RELEASED).toList();
+        Optional<SownInPlace> sown = inPlace.of(line);
+        return new RoutesView(
+                plants, List.of(raised(line, plants, growing), inPlace(line, plants, sown), boughtIn(line, plants, growing)),
+                growing.stream().map(batch -> freed(batch.file(), line)).toList());
+    }
+
+    private int stillToGo(OrderedLine line) {
+        int gone = edits.gone(line);
+        if (line.cancelledOn() != null || gone >= line.plants()) {
+            throw new Refusal("line", Said.of("Nothing of line {position} is wanted any more.").with("position", line.position()));
+        }
+        return line.plants() - gone;
+    }
+
+    private static Freed freed(BatchFile file, OrderedLine line) {
+        int gone = file.releasedByLine().getOrDefault(line.id(), 0);
+        int promised = file.promises().stream().filter(promise -> promise.lineId() == line.id()).mapToInt(promise -> promise.plants()).sum();
+        return new Freed(
+                file.batch().number(), promised - gone,
+                gone == 0 && file.promises().size() == 1 && file.state().stage() == BatchStage.PLANNED);
+    }
+
+    private RouteView raised(OrderedLine line, int plants, List<BatchAnalysis> growing) {
+        Optional<BatchAnalysis> own = growing.stream().filter(batch -> !batch.file().batch().isBoughtIn()).findFirst();
+        if (own.isPresent()) {
+            return standing(Route.RAISED, line, own.get());
+        }
+        PromiseService.Checked checked = promises.check(PromiseService.wishFor(line, plants, line.target()), false);
+        Plan plan = checked.promise().plan();
+        Optional<Outlay> outlay = plan.chosen().map(option -> Outlay.of(
+                checked.prepared().request().containers(), option, plan.plantsToAimFor(), checked.promise().stays(), rates.rates()));
+        return new RouteView(
+                Route.RAISED, false, checked.promise().answer() != Answer.NO, plan.sowDay().orElse(null), null, plan.ready().orElse(null),
+                plan.chance(), outlay.map(Outlay::cost).orElse(null), outlay.map(Outlay::mostSlots).orElse(0.0),
+                outlay.map(Outlay::seeds).orElse(0), null, checked.promise().reasons(), null, List.of());
+    }
+
+    private static RouteView standing(Route route, OrderedLine line, BatchAnalysis batch) {
+        return new RouteView(
+                route, true, true, batch.file().state().sownOn().orElse(batch.file().batch().sowDay()), null,
+                batch.forecast().ready().orElse(null), batch.chanceFor(line.id()), null,
+                batch.stays().stream().mapToDouble(Stay::slots).max().orElse(0), 0, null, List.of(), null, List.of());
+    }
+
+    private RouteView inPlace(OrderedLine line, int plants, Optional<SownInPlace> sown) {
+        Crop crop = crops.crop(line.crop());
+        InPlaceBook.Planned planned = inPlace.plan(line, plants);
+        InPlace outcome = sown.flatMap(each -> inPlace.outlookOf(line, each)).orElse(planned.outcome());
+        Said why = planned.lot().isEmpty() && sown.isEmpty() ? Said.of("There is no seed of it in the store.")
+                : outcome.from().isEmpty() ? Said.of("The ground there is not warm and safe enough for it on any day that can be looked at.")
+                : sown.isEmpty() && outcome.seeds() > outcome.seedsLeft()
+                        ? Said.of("It takes {seeds} seeds; {left} are free.").with("seeds", outcome.seeds()).with("left", outcome.seedsLeft())
+                        : null;
+        return new RouteView(
+                Route.IN_PLACE, sown.isPresent(), why == null, sown.map(SownInPlace::sowFrom).or(outcome::from).orElse(null),
+                sown.map(SownInPlace::sowUntil).or(outcome::until).orElse(null), outcome.atStage().orElse(null), outcome.chance(),
+                seedCost(outcome.seeds()), 0, outcome.seeds(), null, List.of(), why,
+                why == null ? SowingLines.of(crop, outcome.spots(), outcome.seedsPerSpot(), outcome.up()) : List.of());
+    }
+
+    private double seedCost(int count) {
+        Rates rate = rates.rates();
+        return Math.ceil(count * (1 + rate.seedWaste())) / 1000 * rate.seedPerThousand();
+    }
+
+    private RouteView boughtIn(OrderedLine line, int plants, List<BatchAnalysis> growing) {
+        Optional<BatchAnalysis> own = growing.stream().filter(batch -> batch.file().batch().isBoughtIn()).findFirst();
+        if (own.isPresent()) {
+            return standing(Route.BOUGHT_IN, line, own.get());
+        }
+        HardeningProgramme programme = BuyingIn.hardeningOf(crops.crop(line.crop()));
+        LocalDate arrives = line.target().minusDays(programme.days());
+        boolean inTime = !arrives.isBefore(analystToday());
+        int bought = BuyingIn.plantsToBuy(plants);
+        Container container = crops.container(line.container());
+        double slots = container.slots() * Math.ceil(bought / (double) container.cells());
+        Optional<Double> price = seeds.lastPriceOf(line.crop());
+        return new RouteView(
+                Route.BOUGHT_IN, false, inTime, arrives, null, new DateSpread(line.target(), line.target(), line.target()),
+                inTime ? Allowances.USUAL.living().chanceOfAtLeast(bought, (int) Math.ceil(plants * (1 - line.under()) - 1e-9)) : 0,
+                price.map(each -> each * bought + slots * programme.days() / 7.0 * rates.rates().slotWeek()).orElse(null),
+                slots, 0, price.orElse(null), List.of(), null, List.of());
+    }
+
+    private LocalDate analystToday() {
+        return edits.today();
+    }
+
+    /**
+     * Meets what has not gone of a line in another way: what was promised of batches is free, a batch that is not sown and for
+     * nobody else is taken out of the plan, seed that was set aside is put back.
+     *
+     * @param consignment what is bought; for {@link Route#BOUGHT_IN} only
+     */
+    @Transactional
+    public void take(UUID requestId, int number, int position, Route route, Consignment consignment, Person person) {
+        requests.once(requestId, Arrays.asList("route", number, position, route, consignment, person.id()), () -> {
+            orders.lockBookings();
+            OrderedLine line = orders.orderHeld(number).line(position);
+            int plants = stillToGo(line);
+            List<String> before = routesOf(line);
+            if (inPlace.of(line).filter(SownInPlace::isHandedOver).isPresent()) {
+                throw new Refusal("route", Said.of("The seed of this line has gone; take it back first."));
+            }
+            inPlace.putBack(line);
+            edits.giveUp(line);
+            switch (route) {
+                case RAISED -> promises.supply(line.id(), new PromiseService.LineWish(
+                        PromiseService.wishFor(line, plants, line.target()), null, null));
+                case IN_PLACE -> inPlace.setAside(line, plants, person.id());
+                case BOUGHT_IN -> {
+                    if (consignment == null) {
+                        throw new Refusal("consignment", Said.of("Say what is bought."));
+                    }
+                    buying.buyFor(line, plants, consignment);
+                }
+            }
+            orders.note(line, OrderChange.Kind.ROUTE_CHANGED, String.join(" ", before), route.name(), edits.today(), person.id());
+            return number;
+        });
+    }
+
+    /** Takes back that the seed of a line went. */
+    @Transactional
+    public void takeSeedBack(UUID requestId, int number, int position, Person person) {
+        requests.once(requestId, Arrays.asList("seed back", number, position, person.id()), () -> {
+            inPlace.takeBack(orders.orderHeld(number).line(position));
+            return number;
+        });
+    }
+
+    private List<String> routesOf(OrderedLine line) {
+        List<String> found = new ArrayList<>();
+        analyst.of(List.of(line.id())).forEach(batch ->
+                found.add((batch.file().batch().isBoughtIn() ? Route.BOUGHT_IN : Route.RAISED).name()));
+        inPlace.of(line).ifPresent(sown -> found.add(Route.IN_PLACE.name()));
+        return found.stream().distinct().toList();
+    }
+}
