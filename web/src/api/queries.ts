@@ -32,17 +32,12 @@ export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => ans
 /** The growing years of which there is anything to be read. */
 export const useGrowingYears = () => useQuery({ queryKey: ['growing-years'], queryFn: () => answered(api.GET('/api/growing-years')) });
 
-/** What was shown of a growing year stands while more of it is asked for; of another year it would not be true. */
-const ofSameYear =
-  (year: number | undefined) =>
-  <Shown>(shown: Shown | undefined, asked: { queryKey: readonly unknown[] } | undefined): Shown | undefined =>
-    asked?.queryKey[2] === year ? shown : undefined;
-
 /** Orders in hand; those that are over only when they are asked for. Or all of another growing year. */
 export const useOrders = (withDone = false, year?: number) =>
   useQuery({
     queryKey: ['orders', withDone, year],
-    placeholderData: ofSameYear(year),
+    // What was shown of another growing year would not be true of this one.
+    placeholderData: (shown, asked) => (asked?.queryKey[2] === year ? shown : undefined),
     queryFn: () => answered(api.GET('/api/orders', { params: { query: { withDone, year } } })),
   });
 
@@ -53,8 +48,16 @@ export const useOrder = (number: number) =>
 export const useBatches = (withGone = false, year?: number) =>
   useQuery({
     queryKey: ['batches', withGone, year],
-    placeholderData: ofSameYear(year),
+    // What was shown of another growing year would not be true of this one.
+    placeholderData: (shown, asked) => (asked?.queryKey[2] === year ? shown : undefined),
     queryFn: () => answered(api.GET('/api/batches', { params: { query: { withGone, year } } })),
+  });
+
+/** The ways in which what has not gone of a line can be met. */
+export const useRoutes = (number: number, line: number) =>
+  useQuery({
+    queryKey: ['orders', number, 'routes', line],
+    queryFn: () => answered(api.GET('/api/routes/{number}/{line}', { params: { path: { number, line } } })),
   });
 
 export const useBatch = (number: number | undefined) =>

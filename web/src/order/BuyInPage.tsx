@@ -15,30 +15,42 @@ import { VarietyChoice } from './VarietyChoice';
 export function BuyInPage({ today }: { today: string }) {
   const [asked] = useSearchParams();
   const number = Number(asked.get('order'));
-  return number > 0 ? <ForLine number={number} position={Number(asked.get('line')) || 1} today={today} /> : <Buying today={today} />;
+  return number > 0 ? (
+    <ForLine number={number} position={Number(asked.get('line')) || 1} over={asked.has('over')} today={today} />
+  ) : (
+    <Buying today={today} over={false} />
+  );
 }
 
-function ForLine({ number, position, today }: { number: number; position: number; today: string }) {
+function ForLine({ number, position, over, today }: { number: number; position: number; over: boolean; today: string }) {
   const order = useOrder(number);
   if (order.isPending) return <Loading what={say('order {number}', { number })} />;
   if (order.isError) return <Trouble error={order.error} retry={() => order.refetch()} />;
   const line = order.data.order.lines.find((each) => each.line === position);
-  return <Buying today={today} order={order.data.order} {...(line ? { line } : {})} />;
+  return <Buying today={today} over={over} order={order.data.order} {...(line ? { line } : {})} />;
 }
 
-function Buying({ today, order, line }: { today: string; order?: OrderView; line?: LineView }) {
+interface What {
+  today: string;
+  /** Whether it takes the place of what the line has now. */
+  over: boolean;
+  order?: OrderView;
+  line?: LineView;
+}
+
+function Buying({ today, over, order, line }: What) {
   const choices = useChoices();
   if (choices.isPending) return <Loading what={say('growers and varieties')} />;
   if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
-  return <BuyingForm choices={choices.data} today={today} {...(order ? { order } : {})} {...(line ? { line } : {})} />;
+  return <BuyingForm choices={choices.data} today={today} over={over} {...(order ? { order } : {})} {...(line ? { line } : {})} />;
 }
 
 /** One plant in ten more than are wanted: some die on the way to a grower. */
 const WITH_LOSSES = 1.1;
 
-function BuyingForm({ choices, today, order, line }: { choices: Choices; today: string; order?: OrderView; line?: LineView }) {
+function BuyingForm({ choices, today, over, order, line }: What & { choices: Choices }) {
   const navigate = useNavigate();
-  const missing = line ? line.plants - line.promised : undefined;
+  const missing = line ? line.plants - (over ? line.released : line.promised) : undefined;
   const [typed, setTyped] = useState({
     varietyId: line ? String(line.varietyId) : '',
     plants: missing ? String(missing) : '',
@@ -56,6 +68,15 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
   });
   const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
   const number = (text: string) => typedNumber(text) as number;
+  const consignmentOf = (entry: typeof typed) => ({
+    supplier: entry.supplier,
+    plants: number(entry.bought),
+    container: entry.comesIn,
+    leaves: number(entry.leaves),
+    arrives: entry.arrives,
+    ...(entry.code.trim() ? { code: entry.code.trim() } : {}),
+    ...(entry.price.trim() ? { price: number(entry.price) } : {}),
+  });
   const buy = useNumberedChange((entry: typeof typed, requestId) =>
     answered(
       api.POST('/api/batches/bought-in', {
@@ -70,24 +91,25 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
             target: entry.target,
             ...(order ? { siteId: order.siteId } : {}),
           },
-          consignment: {
-            supplier: entry.supplier,
-            plants: number(entry.bought),
-            container: entry.comesIn,
-            leaves: number(entry.leaves),
-            arrives: entry.arrives,
-            ...(entry.code.trim() ? { code: entry.code.trim() } : {}),
-            ...(entry.price.trim() ? { price: number(entry.price) } : {}),
-          },
+          consignment: consignmentOf(entry),
           ...(order && line ? { order: order.number, line: line.line } : {}),
         },
       }),
     ),
   );
-  const problem = (field: string) => buy.error?.problemAt(field);
-  const wished = (field: string) => buy.error?.problems.find((each) => each.field === `wish.${field}` || each.field === field)?.message;
-  const ordered = (field: string) => buy.error?.problems.find((each) => each.field === `consignment.${field}`)?.message;
-  const placed = buy.error?.problems.some((each) => each.field !== '' && each.field !== 'line') ?? false;
+  const goOver = useNumberedChange((entry: typeof typed, requestId) =>
+    answered(
+      api.POST('/api/orders/{number}/lines/{line}/route', {
+        params: { path: { number: order?.number ?? 0, line: line?.line ?? 0 } },
+        body: { requestId, route: 'BOUGHT_IN', consignment: consignmentOf(entry) },
+      }),
+    ),
+  );
+  const error = buy.error ?? goOver.error;
+  const problem = (field: string) => error?.problemAt(field);
+  const wished = (field: string) => error?.problems.find((each) => each.field === `wish.${field}` || each.field === field)?.message;
+  const ordered = (field: string) => error?.problems.find((each) => each.field === `consignment.${field}`)?.message;
+  const placed = error?.problems.some((each) => each.field !== '' && each.field !== 'line') ?? false;
   const containers = choices.containers
     .filter((each) => each.kind !== 'OPEN')
     .map((each) => (
@@ -112,22 +134,30 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
     <>
       <h1 className="mb-1">{say('Buy plants in')}</h1>
       <p className="mb-4 text-pencil">
-        {order && line
-          ? say('For order {order}, {grower}: {missing} of {plants} {variety} that nothing grows for.', {
+        {order && line && over
+          ? say('For order {order}, {grower}: {missing} {variety} instead of what is planned for them.', {
               order: order.number,
               grower: order.grower,
               missing,
-              plants: line.plants,
               variety: line.variety,
             })
-          : say('For nobody yet; what comes can be promised at once.')}
+          : order && line
+            ? say('For order {order}, {grower}: {missing} of {plants} {variety} that nothing grows for.', {
+                order: order.number,
+                grower: order.grower,
+                missing,
+                plants: line.plants,
+                variety: line.variety,
+              })
+            : say('For nobody yet; what comes can be promised at once.')}
       </p>
       <form
         className="grid max-w-4xl gap-6 lg:grid-cols-2"
         noValidate
         onSubmit={(event) => {
           event.preventDefault();
-          buy.mutate(typed, { onSuccess: (planned) => void navigate(`/batches/${planned.number}`) });
+          if (over && order) goOver.mutate(typed, { onSuccess: () => void navigate(`/orders/${order.number}`) });
+          else buy.mutate(typed, { onSuccess: (planned) => void navigate(`/batches/${planned.number}`) });
         }}
       >
         <section aria-labelledby="what-comes" className="board flex flex-col gap-3 p-4">
@@ -158,20 +188,24 @@ function BuyingForm({ choices, today, order, line }: { choices: Choices; today: 
         </section>
         <section aria-labelledby="what-goes-out" className="board flex h-fit flex-col gap-3 p-4">
           <h2 id="what-goes-out">{say('What goes out')}</h2>
-          {field('plants', say('Plants wanted'), wished('plants'), 'number')}
-          <div className="grid grid-cols-2 gap-3">
-            {field('leavesFrom', say('True leaves, from'), wished('leavesFrom'), 'number')}
-            {field('leavesTo', say('to'), wished('leavesTo'), 'number')}
-          </div>
-          <Field name={say('Handed over in')} problem={wished('container')}>
-            <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value })}>
-              {containers}
-            </Select>
-          </Field>
-          {field('target', say('Wanted on'), wished('target'), 'date')}
+          {!over && (
+            <>
+              {field('plants', say('Plants wanted'), wished('plants'), 'number')}
+              <div className="grid grid-cols-2 gap-3">
+                {field('leavesFrom', say('True leaves, from'), wished('leavesFrom'), 'number')}
+                {field('leavesTo', say('to'), wished('leavesTo'), 'number')}
+              </div>
+              <Field name={say('Handed over in')} problem={wished('container')}>
+                <Select className="entry" value={typed.container} onChange={(event) => set({ container: event.target.value })}>
+                  {containers}
+                </Select>
+              </Field>
+              {field('target', say('Wanted on'), wished('target'), 'date')}
+            </>
+          )}
           <p className="text-sm text-pencil">{say('They are not hardened when they come: that is planned before they go out.')}</p>
-          <Refusal message={buy.error && !placed ? buy.error.message : undefined} />
-          <button className="act act-main" disabled={buy.isPending}>
+          <Refusal message={error && !placed ? error.message : undefined} />
+          <button className="act act-main" disabled={buy.isPending || goOver.isPending}>
             {say('Plan what is bought in')}
           </button>
         </section>

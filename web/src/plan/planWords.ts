@@ -1,20 +1,23 @@
 import type { Obstacle, OfferView, PlanView, Proviso } from '../api/client';
 import { type About, partsOf, reason } from '../words/reasons';
 
+/** What is asked of a plan to word it. */
+type Worded = Pick<PlanView, 'crop' | 'containers' | 'target' | 'places'>;
+
 /** What the messages about a plan may name. */
-function about(plan: PlanView, today: string): About {
+function about(plan: Worded, today: string): About {
   return { today, crop: plan.crop, container: plan.containers.at(-1)?.name ?? '', target: plan.target };
 }
 
 /** What stands in the way, and what could be done about it. */
-export function obstacleWords(obstacle: Obstacle, plan: PlanView, today: string): string {
+export function obstacleWords(obstacle: Obstacle, plan: Worded, today: string): string {
   const name = (code: string) => plan.containers.find((each) => each.code === code)?.name ?? code;
   const more = obstacle.kind === 'PotTooLarge' ? { containerName: name(obstacle.container), beforeName: name(obstacle.before) } : {};
   return reason(`obstacle.${obstacle.kind}`, partsOf(obstacle, { ...about(plan, today), ...more }));
 }
 
 /** A condition of a yes, or a reason of a no. */
-export function provisoWords(proviso: Proviso, plan: PlanView, today: string): string {
+export function provisoWords(proviso: Proviso, plan: Worded, today: string): string {
   if (proviso.kind === 'InTheWay') return obstacleWords(proviso.obstacle, plan, today);
   const more = proviso.kind === 'NoRoom' ? { placeName: plan.places.find((each) => each.id === proviso.place.number)?.name ?? '' } : {};
   return reason(`proviso.${proviso.kind}`, partsOf(proviso, { ...about(plan, today), ...more }));

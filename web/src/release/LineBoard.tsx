@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
 import { answered, api } from '../api/client';
@@ -8,9 +9,12 @@ import { dayWords, spreadWords } from '../words/days';
 import { chanceWords, trayWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
+import { SownInPlace } from './SownInPlace';
+import { WaysSheet } from './WaysSheet';
 
 /** One line of an order: what was asked, which batches grow it, and how to plant it. */
 export function LineBoard({ line, order, mayGrow }: { line: LineView; order: OrderView; mayGrow: boolean }) {
+  const [comparing, setComparing] = useState(false);
   const missing = line.plants - line.promised;
   if (line.cancelledOn) {
     return (
@@ -92,6 +96,13 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
           </li>
         ))}
       </ul>
+      <SownInPlace line={line} order={order} mayTakeBack={mayGrow} />
+      {mayGrow && line.released < line.plants && (
+        <button className="trail min-h-11 text-sm" onClick={() => setComparing(true)}>
+          {say('Compare the ways: raised, sown in place, bought in')}
+        </button>
+      )}
+      {comparing && <WaysSheet line={line} order={order} close={() => setComparing(false)} />}
       {line.promised < line.accepted && <Missing line={line} order={order} missing={missing} mayGrow={mayGrow} />}
       <details>
         <summary className="trail min-h-8 content-center text-sm">{say('How to plant')}</summary>

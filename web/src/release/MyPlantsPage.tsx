@@ -5,6 +5,7 @@ import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { Notes } from './OrderPage';
+import { HowToSow } from './SownInPlace';
 import { say } from '../words/say';
 
 /** The grower's page: will my plants be ready, how sure is it, what do I do on the day. */
@@ -37,6 +38,11 @@ export function MyPlantsPage() {
                         {line.plants} {line.variety}
                       </strong>{' '}
                       {line.crop.toLowerCase()}
+                      {line.inPlace &&
+                        say(', seed to be sown from {from} to {until}', {
+                          from: dayWords(line.inPlace.sowFrom),
+                          until: dayWords(line.inPlace.sowUntil),
+                        })}
                     </p>
                   ))}
                 <p className="mb-2">{say('wanted {target}', { target: dayWords(order.target) })}</p>
@@ -57,10 +63,19 @@ export function answer(line: LineView): string {
   if (line.released > 0) return say('{released} of {plants} have gone to you; the rest follows.', { released: line.released, plants: line.plants });
   if (line.ready >= line.plants) return say('They are ready and waiting for you.');
   if (line.ready > 0) return say('{ready} of {plants} are ready.', { ready: line.ready, plants: line.plants });
+  if (line.inPlace && line.supplies.length === 0) return inPlaceAnswer(line.inPlace);
   const ready = line.supplies.find((supply) => supply.batch.ready)?.batch.ready;
   if (!ready) return say('They are not likely to be ready this season. Your propagator will call you.');
   if (ready.middle <= line.target) return say('They should be ready in time: {chance}.', { chance: chanceWords(line.chance) });
   return say('They are likely to be late: ready {ready}.', { ready: spreadWords(ready) });
+}
+
+/** What the grower is to do, and when, where seed is sown at their own place. */
+function inPlaceAnswer(sown: NonNullable<LineView['inPlace']>): string {
+  const span = { from: dayWords(sown.sowFrom), until: dayWords(sown.sowUntil) };
+  return sown.due
+    ? say('To be sown at your place from {from} to {until}; the seed is ready for you.', span)
+    : say('To be sown at your place from {from} to {until}; the seed comes before that.', span);
 }
 
 function Coming({ order }: { order: OrderView }) {
@@ -110,6 +125,7 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
             })}
           </p>
         )}
+        {line.inPlace && <HowToSow how={line.inPlace.how} />}
         <details>
           <summary className="trail min-h-11 content-center">{say('What to do on the day')}</summary>
           <ul className="list-disc pl-5">

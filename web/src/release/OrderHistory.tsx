@@ -1,6 +1,7 @@
 import type { OrderChange, OrderView } from '../api/client';
 import { dayWords } from '../words/days';
 import { say } from '../words/say';
+import { wayWords } from './WaysSheet';
 
 /** What became of an order since it was taken: who, when, what it was before. */
 export function OrderHistory({ order }: { order: OrderView }) {
@@ -36,6 +37,12 @@ export function changeWords(change: OrderChange, order: OrderView): string {
         variety,
         after: dayWords(change.after ?? ''),
         before: dayWords(change.before ?? ''),
+      });
+    case 'ROUTE_CHANGED':
+      return say('{variety}: {after} instead of {before}.', {
+        variety,
+        after: wayWords(change.after ?? ''),
+        before: change.before ? change.before.split(' ').map(wayWords).join(', ') : say('nothing'),
       });
     case 'LINE_CANCELLED':
       return say('{variety}: {plants, plural, one {# plant} other {# plants}} cancelled.', { variety, plants: Number(change.before) });

@@ -5,18 +5,21 @@ import { answered, api } from '../api/client';
 import { useNumberedChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Caution, Refusal } from '../look/States';
+import { shortDay } from '../words/days';
 import { say } from '../words/say';
 
 /** Letting plants of one or more lines go together, with one note. */
 export function ReleaseForm({ order }: { order: OrderWithPicks }) {
   const ready = order.order.lines.filter((line) => line.ready > 0);
   const [typed, setTyped] = useState<Record<number, string>>(() => Object.fromEntries(ready.map((line) => [line.line, String(line.ready)])));
+  const seed = order.order.lines.filter((line) => line.inPlace && line.inPlace.note == null);
+  const [seedOf, setSeedOf] = useState(() => seed.filter((line) => line.inPlace?.due).map((line) => line.line));
   const going = ready
     .map((line) => ({ line: line.line, plants: (typed[line.line] ?? '').trim() === '' ? 0 : Number(typed[line.line]) }))
     .filter((parting) => parting.plants !== 0);
   const plants = going.reduce((sum, parting) => sum + parting.plants, 0);
-  const whole = going.length > 0 && going.every((parting) => Number.isInteger(parting.plants));
-  const release = useNumberedChange((entry: { lines: typeof going }, requestId) =>
+  const whole = going.length + seedOf.length > 0 && going.every((parting) => Number.isInteger(parting.plants));
+  const release = useNumberedChange((entry: { lines: typeof going; seedOf: number[] }, requestId) =>
     answered(api.POST('/api/releases', { body: { requestId, order: order.order.number, ...entry } })),
   );
   const wrong = release.error?.problems[0]?.message;
@@ -26,7 +29,7 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        release.mutate({ lines: going });
+        release.mutate({ lines: going, seedOf });
       }}
     >
       <h2>{say('Release')}</h2>
@@ -60,14 +63,31 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
           </ul>
         </div>
       ))}
-      <Caution>{say('Full trays are heavy; stack them with two people.')}</Caution>
+      {seed.map((line) => (
+        <label key={line.line} className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={seedOf.includes(line.line)}
+            onChange={(event) => setSeedOf(event.target.checked ? [...seedOf, line.line] : seedOf.filter((each) => each !== line.line))}
+          />
+          {say('the seed of {variety}, to be sown from {from}', { variety: line.variety, from: shortDay(line.inPlace?.sowFrom ?? line.target) })}
+        </label>
+      ))}
+      {ready.length > 0 && <Caution>{say('Full trays are heavy; stack them with two people.')}</Caution>}
       {release.error && (ready.length > 1 || !wrong) && <Refusal message={wrong ?? release.error.message} />}
       <button className="act act-main" disabled={release.isPending || !whole}>
         {say('Release {what}{more}', {
-          what: whole ? say('{plants, plural, one {# plant} other {# plants}}', { plants }) : say('plants'),
+          what: whole ? whatGoes(plants, seedOf.length) : say('plants'),
           more: whole && going.length > 1 ? say(' of {going} lines', { going: going.length }) : '',
         })}
       </button>
     </form>
   );
+}
+
+function whatGoes(plants: number, lots: number): string {
+  const words = say('{plants, plural, one {# plant} other {# plants}}', { plants });
+  if (lots === 0) return words;
+  return plants === 0 ? say('the seed') : say('{words} and the seed', { words });
 }

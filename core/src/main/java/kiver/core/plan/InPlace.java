@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
+import kiver.core.growth.PaceSpread;
 import kiver.core.growth.ProgressSeries;
 import kiver.core.order.FrostDates;
 import kiver.core.order.OrderLine;
@@ -63,8 +64,9 @@ public record InPlace(
     private static final int MOST_SEEDS_TO_A_SPOT = 5;
 
     /** More seed to a spot is sown before more than so many spots for one plant are. */
-    private static final double SPOTS_FOR_A_PLANT = 1.25;
+    private static final double SPOTS_FOR_A_PLANT = 1.75;
 
+    private static final int FRESH_PACES_A_YEAR = 8;
     private static final int DAYS_TO_SETTLE = 40;
     private static final int DAYS_LOOKED_AHEAD = 240;
 
@@ -100,7 +102,10 @@ public record InPlace(
      * @param scenarios of the station, from {@link Ask#firstDay} to {@link Ask#lastDay}
      */
     public static InPlace of(Ask ask, List<StationRecord> scenarios) {
-        List<Ground> years = scenarios.stream().map(scenario -> new Ground(ask, scenario)).toList();
+        List<Ground> grounds = scenarios.stream().map(scenario -> new Ground(ask, scenario)).toList();
+        // The day is chosen on one pace a year, what comes of it is read from others.
+        List<Life> years = lives(ask, grounds, PaceSpread.scatter(grounds.size(), 1, 0.5));
+        List<Life> fresh = lives(ask, grounds, PaceSpread.scatter(grounds.size(), FRESH_PACES_A_YEAR, 0.29));
         int latest = DAYS_TO_SETTLE + DAYS_LOOKED_AHEAD - MOST_DAYS_IN_THE_GROUND;
         OptionalInt first = IntStream.rangeClosed(DAYS_TO_SETTLE, latest).filter(sown -> isSafe(ask, years, sown)).findFirst();
         Sown sown = quantity(ask);
@@ -109,16 +114,16 @@ public record InPlace(
         }
         int day = first.getAsInt();
         double target = ask.line().target().toEpochDay() - ask.firstDay().toEpochDay();
-        IntPredicate inTime = each -> share(years, ground -> ground.atStage(each) <= target) >= MOST_YEARS;
+        IntPredicate inTime = each -> share(years, life -> life.atStage(each) <= target) >= MOST_YEARS;
         int last = day;
         while (last < day + LONGEST_WINDOW && last < latest && inTime.test(last + 1)) {
             last++;
         }
         return new InPlace(
                 Optional.of(ask.firstDay().plusDays(day)), Optional.of(ask.firstDay().plusDays(last)),
-                spread(ask, years.stream().mapToDouble(ground -> ground.up(day)).toArray()),
-                spread(ask, years.stream().mapToDouble(ground -> ground.atStage(day)).toArray()),
-                share(years, ground -> ground.atStage(day) <= target), sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft());
+                spread(ask, fresh.stream().mapToDouble(life -> life.up(day)).toArray()),
+                spread(ask, fresh.stream().mapToDouble(life -> life.atStage(day)).toArray()),
+                share(fresh, life -> life.atStage(day) <= target), sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft());
     }
 
     /** Seeds to hand over. */
@@ -131,19 +136,20 @@ public record InPlace(
         return seeds() > seedsLeft ? 0 : chanceInTime * chanceEnough;
     }
 
-    private static boolean isSafe(Ask ask, List<Ground> years, int sown) {
-        if (share(years, ground -> ground.up(sown) - sown <= MOST_DAYS_IN_THE_GROUND) < NINE_OF_TEN) {
+    private static boolean isSafe(Ask ask, List<Life> years, int sown) {
+        if (share(years, life -> life.up(sown) - sown <= MOST_DAYS_IN_THE_GROUND) < NINE_OF_TEN) {
             return false;
         }
         double harmed = years.stream()
-                .mapToDouble(ground -> ask.frost().chanceOfFrost(ask.firstDay().plusDays((long) ground.up(sown))))
+                .mapToDouble(life -> life.up(sown))
                 .filter(Double::isFinite)
+                .map(up -> ask.frost().chanceOfFrost(ask.firstDay().plusDays((long) up)))
                 .average()
                 .orElse(1);
         return harmed <= OutdoorSeason.FROST_ACCEPTED;
     }
 
-    private static double share(List<Ground> years, Predicate<Ground> holds) {
+    private static double share(List<Life> years, Predicate<Life> holds) {
         return years.stream().filter(holds).count() / (double) years.size();
     }
 
@@ -188,7 +194,6 @@ public record InPlace(
 
         private final double[] emergence;
         private final double[] leaves;
-        private final double leavesWanted;
 
         Ground(Ask ask, StationRecord year) {
             Crop crop = ask.crop();
@@ -202,7 +207,6 @@ public record InPlace(
             }
             emergence = summed(up);
             leaves = summed(grown);
-            leavesWanted = ask.line().stage().from();
         }
 
         private static double[] summed(List<Double> daily) {
@@ -213,17 +217,6 @@ public record InPlace(
             return sums;
         }
 
-        /** When half of what was sown on a morning is up; never where it does not come up this year. */
-        double up(int sown) {
-            return when(emergence, sown, 1);
-        }
-
-        /** When it has the leaves that were wanted. */
-        double atStage(int sown) {
-            double up = up(sown);
-            return up == ProgressSeries.NEVER ? up : when(leaves, (int) Math.ceil(up), leavesWanted);
-        }
-
         private static double when(double[] sums, int from, double wanted) {
             if (from >= sums.length) {
                 return ProgressSeries.NEVER;
@@ -231,6 +224,30 @@ public record InPlace(
             int found = Arrays.binarySearch(sums, sums[from] + wanted);
             int day = found >= 0 ? found : -found - 1;
             return day >= sums.length ? ProgressSeries.NEVER : day;
+        }
+    }
+
+    private static List<Life> lives(Ask ask, List<Ground> grounds, double[][] paces) {
+        PaceSpread spread = PaceSpread.BEFORE_ANY_COUNT.withFiguresUncertain();
+        return IntStream.range(0, paces.length)
+                .mapToObj(draw -> new Life(
+                        grounds.get(draw % grounds.size()), spread.paceAt(paces[draw][0]), spread.paceAt(paces[draw][1]),
+                        ask.line().stage().from()))
+                .toList();
+    }
+
+    /** A sowing that takes so many times as long as its crop usually does, in one year's ground. */
+    private record Life(Ground ground, double emergencePace, double leafPace, double leavesWanted) {
+
+        /** When half of what was sown on a morning is up; never where it does not come up this year. */
+        double up(int sown) {
+            return Ground.when(ground.emergence, sown, emergencePace);
+        }
+
+        /** When it has the leaves that were wanted. */
+        double atStage(int sown) {
+            double up = up(sown);
+            return up == ProgressSeries.NEVER ? up : Ground.when(ground.leaves, (int) Math.ceil(up), leavesWanted * leafPace);
         }
     }
 }

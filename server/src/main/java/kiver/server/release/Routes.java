@@ -17,10 +17,12 @@ import kiver.core.plan.InPlace;
 import kiver.core.plan.Plan;
 import kiver.core.promise.Answer;
 import kiver.core.promise.Proviso;
+import kiver.core.sow.SowingOption;
 import kiver.core.space.Outlay;
 import kiver.core.space.Rates;
 import kiver.core.space.Stay;
 import kiver.server.account.Person;
+import kiver.server.batch.Batch;
 import kiver.server.batch.BatchFile;
 import kiver.server.crop.CropBook;
 import kiver.server.grow.BatchAnalysis;
@@ -151,11 +153,25 @@ class Routes {
                 outlay.map(Outlay::seeds).orElse(0), null, checked.promise().reasons(), null, List.of());
     }
 
-    private static RouteView standing(Route route, OrderedLine line, BatchAnalysis batch) {
+    private RouteView standing(Route route, OrderedLine line, BatchAnalysis batch) {
+        Batch planned = batch.file().batch();
+        boolean begun = batch.file().state().sownOn().isPresent();
+        Optional<Outlay> outlay = begun || planned.isBoughtIn() ? Optional.empty() : Optional.of(outlay(batch));
+        Optional<Double> price = planned.isBoughtIn() && !begun ? seeds.priceOf(planned.lotId()) : Optional.empty();
         return new RouteView(
-                route, true, true, batch.file().state().sownOn().orElse(batch.file().batch().sowDay()), null,
-                batch.forecast().ready().orElse(null), batch.chanceFor(line.id()), null,
-                batch.stays().stream().mapToDouble(Stay::slots).max().orElse(0), 0, null, List.of(), null, List.of());
+                route, true, true, batch.file().state().sownOn().orElse(planned.sowDay()), null,
+                batch.forecast().ready().orElse(null), batch.chanceFor(line.id()),
+                outlay.map(Outlay::cost).or(() -> price.map(each -> each * planned.cells())).orElse(null),
+                batch.stays().stream().mapToDouble(Stay::slots).max().orElse(0), outlay.map(Outlay::seeds).orElse(0),
+                price.orElse(null), List.of(), null, List.of());
+    }
+
+    private Outlay outlay(BatchAnalysis batch) {
+        Batch planned = batch.file().batch();
+        int trays = (int) Math.ceil(planned.cells() / (double) batch.containers().containers().get(0).cells());
+        SowingOption option = new SowingOption(
+                planned.seedsPerCell(), planned.cells(), trays, planned.cells() * planned.seedsPerCell(), batch.chanceEnough());
+        return Outlay.of(batch.containers(), option, planned.plants(), batch.stays(), rates.rates());
     }
 
     private RouteView inPlace(OrderedLine line, int plants, Optional<SownInPlace> sown) {
@@ -186,7 +202,7 @@ class Routes {
         }
         HardeningProgramme programme = BuyingIn.hardeningOf(crops.crop(line.crop()));
         LocalDate arrives = line.target().minusDays(programme.days());
-        boolean inTime = !arrives.isBefore(analystToday());
+        boolean inTime = !arrives.isBefore(edits.today());
         int bought = BuyingIn.plantsToBuy(plants);
         Container container = crops.container(line.container());
         double slots = container.slots() * Math.ceil(bought / (double) container.cells());
@@ -196,10 +212,6 @@ class Routes {
                 inTime ? Allowances.USUAL.living().chanceOfAtLeast(bought, (int) Math.ceil(plants * (1 - line.under()) - 1e-9)) : 0,
                 price.map(each -> each * bought + slots * programme.days() / 7.0 * rates.rates().slotWeek()).orElse(null),
                 slots, 0, price.orElse(null), List.of(), null, List.of());
-    }
-
-    private LocalDate analystToday() {
-        return edits.today();
     }
 
     /**
