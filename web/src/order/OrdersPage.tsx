@@ -87,10 +87,13 @@ function Wanted({ lines }: { lines: LineView[] }) {
   );
 }
 
+/** Plants that could go now, and those whose seed could. */
+const readyToGo = (line: LineView) => line.ready + (line.inPlace?.due ? line.inPlace.plants : 0);
+
 function Standing({ order }: { order: OrderView }) {
   const wanted = order.lines.filter((line) => !line.cancelledOn);
   const sum = (of: (line: LineView) => number) => wanted.reduce((all, line) => all + of(line), 0);
-  const [plants, ready, released] = [sum((line) => line.plants), sum((line) => line.ready), sum((line) => line.released)];
+  const [plants, ready, released] = [sum((line) => line.plants), sum(readyToGo), sum((line) => line.released)];
   return (
     <>
       {nameWords(order.standing)}

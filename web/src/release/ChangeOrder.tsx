@@ -86,10 +86,10 @@ export function ChangeOrder({ order }: { order: OrderView }) {
       {shown && (
         <div className="mt-3 flex flex-col gap-3" aria-live="polite">
           <ConsequenceWords consequences={shown.consequences} />
-          {shown.edit.kind === 'CANCEL' && shown.consequences.batches.some((batch) => batch.canBeWithdrawn) && (
+          {shown.edit.kind !== 'DAY' && shown.consequences.batches.some((batch) => batch.canBeWithdrawn || batch.canBeSownFor != null) && (
             <label className="flex min-h-11 items-center gap-2">
               <input type="checkbox" className="size-5" checked={withdraw} onChange={(event) => setWithdraw(event.target.checked)} />
-              {say('Do not sow what is for nobody then')}
+              {say('Sow only what is wanted then')}
             </label>
           )}
           <button

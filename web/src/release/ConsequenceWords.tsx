@@ -56,6 +56,7 @@ export function ConsequenceWords({ consequences }: { consequences: Consequences 
                   })
                 : '',
           })}
+          {batch.canBeSownFor != null && say(' It could be sown for {plants} only.', { plants: batch.canBeSownFor })}
         </li>
       ))}
     </ul>

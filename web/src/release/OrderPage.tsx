@@ -70,6 +70,7 @@ const total = (lines: LineView[], of: (line: LineView) => number) => lines.reduc
 function Standing({ order, wanted }: { order: OrderView; wanted: LineView[] }) {
   const plants = total(wanted, (line) => line.plants);
   const released = total(wanted, (line) => line.released);
+  const seed = total(wanted, (line) => (line.inPlace?.due ? line.inPlace.plants : 0));
   return (
     <dl className="board grid grid-cols-2 gap-x-4 gap-y-1 p-4">
       <dt className="text-pencil">{say('Standing')}</dt>
@@ -89,7 +90,10 @@ function Standing({ order, wanted }: { order: OrderView; wanted: LineView[] }) {
         </>
       )}
       <dt className="text-pencil">{say('Ready to go')}</dt>
-      <dd>{total(wanted, (line) => line.ready)}</dd>
+      <dd>
+        {total(wanted, (line) => line.ready)}
+        {seed > 0 && say(' and the seed for {seed}', { seed })}
+      </dd>
       {released < plants && (
         <>
           <dt className="text-pencil">{wanted.length > 1 ? say('Its least sure line') : say('Whole and in time')}</dt>

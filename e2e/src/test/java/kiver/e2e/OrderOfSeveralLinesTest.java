@@ -47,6 +47,39 @@ class OrderOfSeveralLinesTest {
     }
 
     @Test
+    @Order(0)
+    void aLineIsSownInPlaceInsteadAndItsSeedGoesWithANote() throws IOException {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            page.navigate("/orders/new");
+            page.getByLabel("Grower").selectOption(new SelectOption().setLabel(ASKING));
+            line(page, "Thickset", "25");
+            alone(page);
+            take(page, "Take the order");
+            button(page, "Compare the ways").click();
+            button(page, "Have it sown in place").click();
+            assertThat(page.getByText("is not sown and for nobody else; it leaves the plan.")).isVisible();
+            screen.requireAccessible();
+            button(page, "Go over to this").click();
+            assertThat(page.getByText("Thickset: sown in place instead of raised here.")).isVisible();
+            page.getByLabel("the seed of Thickset").check();
+            screen.requireAccessible();
+            button(page, "Release the seed").click();
+            assertThat(page.getByText("The seed went with note")).isVisible();
+            Locator note = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Delivery note"));
+            assertThat(page.getByText("25 of 25", new Page.GetByTextOptions().setExact(true))).isVisible();
+            try (PDDocument document = Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
+                assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                        .contains("Seed for 25 Thickset", "To be sown in place from", "seed lot");
+            }
+        }
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.OTHER_GROWER)) {
+            assertThat(screen.page().getByText("seed to be sown from")).isVisible();
+            screen.requireNoSidewaysScroll();
+        }
+    }
+
+    @Test
     @Order(1)
     void plantsAreSownForNobodyYet() {
         try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {

@@ -142,10 +142,29 @@ class DemandAndSupplyTest {
                 .andExpect(jsonPath("$.summary.promises[*].chance", hasSize(2)))
                 .andExpect(jsonPath("$.summary.promises[1].chance", greaterThan(0.4)));
         // The one who asked first withdraws: the day of the other is the batch's then, and 60 are free.
-        edit(first, "\"kind\":\"CANCEL\"", true).andExpect(status().isOk());
+        edit(first, "\"kind\":\"CANCEL\"", false).andExpect(status().isOk());
         assertThat(shares(batch)).isEqualTo(new PlantShares(40, 0, 60, 0));
         assertThat(batches.file(batch).batch().target()).isEqualTo(TARGET.plusDays(4));
         nursery.get(nursery.propagator, "/api/orders/" + first).andExpect(jsonPath("$.order.standing").value("CANCELLED"));
+    }
+
+    @Test
+    void aBatchThatIsNotSownYetIsSownForFewerWhenFewerAreWanted() throws Exception {
+        int order = take(line(60, TARGET));
+        int batch = nursery.batchOf(order);
+        BatchFile before = batches.file(batch);
+        consequences(order, "\"line\":1,\"kind\":\"PLANTS\",\"plants\":20")
+                .andExpect(jsonPath("$.batches[0].canBeSownFor").value(20)).andExpect(jsonPath("$.batches[0].freeAfter").value(40));
+        edit(order, "\"line\":1,\"kind\":\"PLANTS\",\"plants\":40", false).andExpect(status().isOk());
+        assertThat(batches.file(batch).batch().cells()).isEqualTo(before.batch().cells());
+        edit(order, "\"line\":1,\"kind\":\"PLANTS\",\"plants\":20", true).andExpect(status().isOk());
+        BatchFile after = batches.file(batch);
+        assertThat(after.batch().plants()).isEqualTo(20);
+        assertThat(after.batch().cells()).isLessThan(before.batch().cells() / 2).isGreaterThanOrEqualTo(20);
+        assertThat(after.runs().stream().mapToInt(CellRun::length).sum()).isEqualTo(after.batch().cells());
+        assertThat(after.batch().sowDay()).isEqualTo(before.batch().sowDay());
+        assertThat(shares(batch)).isEqualTo(new PlantShares(20, 0, 0, 0));
+        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].chance", greaterThan(0.4)));
     }
 
     @Test

@@ -2,10 +2,12 @@ package kiver.server.batch;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
@@ -17,6 +19,7 @@ import kiver.core.batch.ChangeFault;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
 import kiver.core.growth.GrowingYear;
+import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordReader.Folded;
@@ -326,11 +329,6 @@ public class BatchBook {
         BatchState before = records.state(id);
         BatchState state = before;
         for (BatchChange change : changes) {
-            if (change instanceof BatchChange.Sown sown) {
-                requireFree(number, sown.run());
-            } else if (change instanceof BatchChange.PottedOn potted) {
-                requireFree(number, potted.into());
-            }
             state = after(state, day, occasion, change);
             RecordedChange entry = state.changes().get(state.changes().size() - 1);
             mapper.insertChange(
@@ -339,6 +337,7 @@ public class BatchBook {
                             entry.time().orElse(null), json.write(change)),
                     recordedBy, request, occasion.device().orElse(null));
         }
+        requireFree(number, before, state);
         BatchProjection.of(state).ifPresent(now -> projections.write(id, BatchProjection.of(before), now));
         return state;
     }
@@ -375,20 +374,24 @@ public class BatchBook {
         BatchProjection.of(state).ifPresent(now -> projections.write(id, Optional.empty(), now));
     }
 
-    /** No two batches in one cell: whatever others have in this tray, sown or potted, must stand elsewhere. */
-    private void requireFree(int number, CellRun run) {
-        mapper.lockTray(run.tray().number());
-        for (BatchFile other : filesIn(run.tray())) {
-            if (other.batch().number() != number) {
-                run.cells().stream()
-                        .filter(other.state().cells()::containsKey)
-                        .findFirst()
-                        .ifPresent(cell -> {
-                            throw new ChangeRefused(
-                                    "run", new ChangeFault.CellOfAnother(cell.number(), other.batch().number()));
-                        });
+    /**
+     * No two batches in one cell: whatever came into cells, sown, potted or brought back by an entry that was undone, must
+     * find nothing of others there.
+     */
+    private void requireFree(int number, BatchState before, BatchState after) {
+        Map<TrayId, List<Cell>> filled = after.cells().keySet().stream()
+                .filter(cell -> !before.cells().containsKey(cell))
+                .collect(Collectors.groupingBy(Cell::tray, () -> new TreeMap<>(Comparator.comparingLong(TrayId::number)), Collectors.toList()));
+        filled.forEach((tray, cells) -> {
+            mapper.lockTray(tray.number());
+            for (BatchFile other : filesIn(tray)) {
+                if (other.batch().number() != number) {
+                    cells.stream().filter(other.state().cells()::containsKey).findFirst().ifPresent(cell -> {
+                        throw new ChangeRefused("run", new ChangeFault.CellOfAnother(cell.number(), other.batch().number()));
+                    });
+                }
             }
-        }
+        });
     }
 
     private static CellRun run(BatchMapper.RunRow row) {

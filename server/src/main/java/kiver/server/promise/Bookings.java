@@ -73,11 +73,15 @@ class Bookings {
     /** Promises plants of a batch for a line; a batch that is to be sown larger for it is. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void promise(long lineId, int batch, int plants, Optional<BatchSize> size) {
-        size.ifPresent(larger -> {
-            String container = batches.file(batch).batch().containerCodes().get(0);
-            batches.resize(batch, larger, layout.runs(container, larger.cells()));
-        });
+        size.ifPresent(larger -> resize(batch, larger));
         batches.promise(lineId, batch, plants);
+    }
+
+    /** Has a batch that is not sown yet sown in another amount; its cells are laid out anew. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void resize(int batch, BatchSize size) {
+        String container = batches.file(batch).batch().containerCodes().get(0);
+        batches.resize(batch, size, layout.runs(container, size.cells()));
     }
 
     /** Takes a batch out of the plan. */

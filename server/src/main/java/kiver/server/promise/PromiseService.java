@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.order.Protection;
@@ -17,6 +18,7 @@ import kiver.core.promise.Promise;
 import kiver.core.promise.PromiseCheck;
 import kiver.core.promise.SiteChoice;
 import kiver.core.space.Rates;
+import kiver.server.batch.BatchFile;
 import kiver.server.crop.CropBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
@@ -28,6 +30,7 @@ import kiver.server.problem.Refusal;
 import kiver.server.space.SpaceBook;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Checks promises against seed, space and weather, and turns an accepted one into an order with a batch. */
@@ -215,6 +218,20 @@ public class PromiseService {
         }
         Checked checked = bookable(line.wish(), line.seen());
         bookings.promise(lineId, bookings.addBatch(line.wish(), checked), line.wish().plants(), Optional.empty());
+    }
+
+    /** Whether a batch that is not sown yet was planned for more plants than are wanted of it by now. */
+    public static boolean isTooLarge(BatchFile file) {
+        return file.state().stage() == BatchStage.PLANNED && !file.batch().isBoughtIn() && !file.promises().isEmpty()
+                && file.wanted() < file.batch().plants();
+    }
+
+    /** Has a batch sown for no more plants than are wanted of it; left as it is where that cannot be worked out. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void sowOnlyWhatIsWanted(BatchFile file) {
+        if (isTooLarge(file)) {
+            sources.sizeFor(file, file.wanted()).ifPresent(size -> bookings.resize(file.batch().number(), size));
+        }
     }
 
     /** What a batch could give for a wish; empty where it cannot give all of it. */

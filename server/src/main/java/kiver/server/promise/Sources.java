@@ -110,6 +110,28 @@ class Sources {
         return sownHere && near ? pooled(batch, wish, free, alone, rates) : Optional.empty();
     }
 
+    /**
+     * How a batch that is planned would be sown on its day for so many plants; empty where its day has passed.
+     *
+     * @param plants 1 or more
+     */
+    Optional<BatchSize> sizeFor(BatchFile planned, int plants) {
+        Batch batch = planned.batch();
+        if (batch.target().isBefore(clock.today())) {
+            return Optional.empty();
+        }
+        Wish wish = new Wish(
+                batch.varietyId(), batch.container(), plants, batch.leavesFrom(), batch.leavesTo(), batch.target(),
+                batch.seedsPerCell(), batch.lotId(), null, batch.containerPath(), batch.under(), batch.countedIn());
+        PlanRequests.Prepared prepared = plans.prepareInsteadOf(wish, planned);
+        return new PromiseCheck(
+                        prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
+                .answer(prepared.request()).plan().chosen()
+                .map(option -> new BatchSize(
+                        plants, batch.target(), option.seedsPerCell(), option.cells(), Bookings.cellsNeeded(prepared, option),
+                        batch.sowDay(), batch.latestSowDay()));
+    }
+
     private Optional<Found> pooled(
             GrowingBatch planned, Wish wish, int free, Optional<SowingOption> alone, Rates rates) {
         Batch batch = planned.file().batch();

@@ -22,8 +22,12 @@ record Consequences(List<LineConsequence> lines, List<BatchConsequence> batches)
             int line, String variety, int plantsBefore, int plantsAfter, LocalDate targetBefore, LocalDate targetAfter,
             double chanceBefore, double chanceAfter, @Nullable Growing growing) {}
 
-    /** A batch before and after; it could be taken out of the plan when it is for nobody then and not sown. */
+    /**
+     * A batch before and after; not sown, it could be taken out of the plan when it is for nobody then, or sown for only so
+     * many plants.
+     */
     record BatchConsequence(
             int batch, BatchStage stage, int promisedBefore, int promisedAfter, int freeBefore, int freeAfter,
-            LocalDate sowDayBefore, LocalDate sowDayAfter, boolean canBeWithdrawn) {}
+            LocalDate sowDayBefore, LocalDate sowDayAfter, boolean canBeWithdrawn,
+            @Nullable Integer canBeSownFor) {}
 }

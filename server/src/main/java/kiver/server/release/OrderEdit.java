@@ -14,7 +14,8 @@ import kiver.core.order.OrderLine;
  * @param kind of change
  * @param plants wanted from now on; for {@link Kind#PLANTS}
  * @param target day on which they are wanted from now on; for {@link Kind#DAY}
- * @param withdraw whether batches that are for nobody afterwards and not sown are taken out of the plan
+ * @param withdraw whether batches that are not sown are taken out of the plan where they are for nobody afterwards, and
+ *     sown for fewer plants where fewer are wanted
  */
 record OrderEdit(
         @Nullable Integer line,

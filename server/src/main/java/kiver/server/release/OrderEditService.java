@@ -140,7 +140,8 @@ class OrderEditService {
                 changed.add(new Consequences.BatchConsequence(
                         number, was.state().stage(), was.shares(today).promised(), is.shares(today).promised(),
                         was.shares(today).free(), is.shares(today).free(), was.batch().sowDay(), is.batch().sowDay(),
-                        OrderEdits.canBeWithdrawn(is)));
+                        OrderEdits.canBeWithdrawn(is),
+                        PromiseService.isTooLarge(is) && is.wanted() < was.wanted() ? is.wanted() : null));
             }
         });
         return new Consequences(lines, changed);

@@ -93,7 +93,8 @@ class OrderEdits {
                 throw new Refusal("line", Said.of("Line {position} is cancelled already; add it as a new one.").with("position", line.position()));
             }
             switch (edit.kind()) {
-                case PLANTS -> plants(line, required(edit.plants(), "plants", Said.of("Say how many plants.")), by).ifPresent(toGrow::add);
+                case PLANTS -> plants(line, required(edit.plants(), "plants", Said.of("Say how many plants.")), edit.withdraw(), by)
+                        .ifPresent(toGrow::add);
                 case DAY -> move(line, required(edit.target(), "target", Said.of("Choose the day.")), by);
                 case CANCEL -> cancel(line, by, edit.withdraw());
             }
@@ -108,7 +109,7 @@ class OrderEdits {
         inPlace.follow(line, line.cancelledOn() == null ? line.plants() - promised : 0, by);
     }
 
-    private Optional<ToGrow> plants(OrderedLine line, int plants, Long by) {
+    private Optional<ToGrow> plants(OrderedLine line, int plants, boolean withdraw, Long by) {
         int released = gone(line);
         if (plants < released) {
             throw new Refusal("plants", Said.of("{released} plants of this line have gone already; ask for at least as many.")
@@ -119,7 +120,11 @@ class OrderEdits {
         int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum()
                 + sown.filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0);
         if (plants <= promised) {
+            Set<Integer> grew = numbersOf(line);
             leave(line, plants - sown.filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0));
+            if (withdraw) {
+                withdraw(grew);
+            }
             return Optional.empty();
         }
         if (sown.filter(each -> !each.isHandedOver()).isPresent()) {
@@ -193,7 +198,7 @@ class OrderEdits {
 
     private void cancel(OrderedLine line, Long by, boolean withdraw) {
         int released = gone(line);
-        Set<Integer> grew = new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
+        Set<Integer> grew = numbersOf(line);
         leave(line, released(line));
         if (released > 0) {
             orders.setPlants(line, released, clock.today(), by);
@@ -205,15 +210,21 @@ class OrderEdits {
         }
     }
 
+    /** Of batches that are not sown yet: none is for nobody, and none larger than is wanted of it. */
     private void withdraw(Set<Integer> numbers) {
-        numbers.stream().map(batches::file).filter(OrderEdits::canBeWithdrawn)
-                .forEach(file -> batches.withdraw(file.batch().number(), clock.today()));
+        for (BatchFile file : numbers.stream().map(batches::file).toList()) {
+            if (canBeWithdrawn(file)) {
+                batches.withdraw(file.batch().number(), clock.today());
+            } else {
+                promises.sowOnlyWhatIsWanted(file);
+            }
+        }
     }
 
     /** Leaves nothing promised to a line but what has gone; a batch that is not sown and for nobody else leaves the plan. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void giveUp(OrderedLine line) {
-        Set<Integer> grew = new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
+        Set<Integer> grew = numbersOf(line);
         leave(line, released(line));
         withdraw(grew);
     }
@@ -242,6 +253,10 @@ class OrderEdits {
 
     private static Promised promiseIn(BatchFile file, OrderedLine line) {
         return file.promises().stream().filter(promise -> promise.lineId() == line.id()).findFirst().orElseThrow();
+    }
+
+    private Set<Integer> numbersOf(OrderedLine line) {
+        return new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
     }
 
     /** The batches that are promised to a line, in the order of their numbers. */
