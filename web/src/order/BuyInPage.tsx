@@ -66,7 +66,7 @@ function BuyingForm({ choices, today, over, order, line }: What & { choices: Cho
     leavesTo: String(line?.leavesTo ?? 5),
     target: line?.target ?? addDays(today, 28),
   });
-  const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
+  const set = (change: Partial<typeof typed>) => setTyped((now) => ({ ...now, ...change }));
   const number = (text: string) => typedNumber(text) as number;
   const consignmentOf = (entry: typeof typed) => ({
     supplier: entry.supplier,

@@ -50,7 +50,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const [often, setOften] = useState(false);
   const [onAnyTerms, setOnAnyTerms] = useState(false);
   const set = (change: Partial<TypedLine>) => {
-    setTyped({ ...typed, ...change });
+    setTyped((now) => ({ ...now, ...change }));
     setChosen(undefined);
     setOnAnyTerms(false);
   };

@@ -24,8 +24,8 @@ class CoreStructureTest {
 
     /** The packages in the order of the job; each may use only those before it. */
     private static final List<String> IN_ORDER = List.of(
-            "sheet", "weather", "place", "growth", "crop", "seed", "tray", "batch", "order", "sow", "plan", "space", "promise",
-            "emerge", "grow", "harden", "release", "today");
+            "sheet", "weather", "place", "growth", "crop", "seed", "media", "stock", "tray", "batch", "order", "sow", "labels",
+            "plan", "space", "promise", "emerge", "care", "grow", "harden", "release", "learning", "today");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
@@ -41,6 +41,8 @@ class CoreStructureTest {
                     if (later.length > 0) {
                         noClasses().that().resideInAPackage("kiver.core." + name + "..")
                                 .should().dependOnClassesThat().resideInAnyPackage(later)
+                                // Rooms that are made for what comes hold nothing yet.
+                                .allowEmptyShould(true)
                                 .check(CORE);
                     }
                 }))

@@ -2,6 +2,7 @@ package kiver.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.matchesPattern;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -241,9 +242,26 @@ class AttackedTest {
         CellRun potted = new CellRun(batches.file(batch).state().trays().stream().reduce((one, two) -> two).orElseThrow(), 1, 1);
         int pots = database.queryForObject("select number from tray where id = ?", Integer.class, potted.tray().number());
         int other = batch(10);
-        nursery.record(nursery.hand, other, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":2,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
-                .formatted(pots, batches.file(other).batch().lotId())).andExpect(status().isUnprocessableContent())
+        String sowing = "\"tray\":%d,\"firstCell\":1,\"lastCell\":2,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                .formatted(pots, batches.file(other).batch().lotId());
+        nursery.record(nursery.hand, other, "sowings", sowing).andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("holds batch " + batch)));
+        // The potting is undone, the other is sown there, and the undoing cannot be undone: its plant has nowhere to go back to.
+        int potting = batches.file(batch).state().changes().size();
+        nursery.record(nursery.hand, batch, "corrections", "\"sequence\":" + potting + ",\"reason\":\"not yet\"").andExpect(status().isOk());
+        nursery.record(nursery.hand, other, "sowings", sowing).andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "corrections", "\"sequence\":" + (potting + 1) + ",\"reason\":\"it was so\"")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("holds batch " + other)));
+        assertThat(batches.file(batch).state().changes()).hasSize(potting + 1);
+    }
+
+    @Test
+    void everyAnswerHasANumberByWhichItIsFoundInTheLog() throws Exception {
+        http.perform(get("/api/session").header("X-Request-Id", "gate-17")).andExpect(header().string("X-Request-Id", "gate-17"));
+        http.perform(get("/api/session").header("X-Request-Id", "<script>")).andExpect(header().string("X-Request-Id", matchesPattern("[0-9a-f]{8}")));
+        nursery.get(nursery.propagator, "/api/batches/99999").andExpect(status().isNotFound())
+                .andExpect(header().exists("X-Request-Id")).andExpect(jsonPath("$.request").value(matchesPattern("[0-9a-f]{8}")));
     }
 
     @Test

@@ -8,8 +8,17 @@ import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
-/** Something that was done to a batch or seen in it. */
+/** Something that was done to a batch or seen in it; of one of four families. */
 public sealed interface BatchChange {
+
+    /** Changes the account of its cells: what was sown, counted, potted, lost or let go. */
+    sealed interface OfPlants extends BatchChange {}
+
+    /** Where it stands. */
+    sealed interface OfPlace extends BatchChange {}
+
+    /** Its hardening off. */
+    sealed interface OfHardening extends BatchChange {}
 
     /**
      * Seed went into cells.
@@ -20,7 +29,7 @@ public sealed interface BatchChange {
      * @param medium what the cells were filled with, in words
      * @param place where the tray was put down
      */
-    record Sown(CellRun run, int seedsPerCell, long lot, String medium, PlaceId place) implements BatchChange {
+    record Sown(CellRun run, int seedsPerCell, long lot, String medium, PlaceId place) implements OfPlants {
         private static final int MOST_SEEDS = 10;
 
         public Sown {
@@ -44,7 +53,7 @@ public sealed interface BatchChange {
      * @param cells of it, rising
      * @param into as many cells of another tray
      */
-    record PottedOn(TrayId from, List<Integer> cells, CellRun into) implements BatchChange {
+    record PottedOn(TrayId from, List<Integer> cells, CellRun into) implements OfPlants {
         public PottedOn {
             cells = List.copyOf(cells);
             if (cells.isEmpty() || cells.size() != into.length()) {
@@ -64,7 +73,7 @@ public sealed interface BatchChange {
      * @param leaves true leaves they had, 0 or more
      * @param place where the tray was put down
      */
-    record BroughtIn(CellRun run, long lot, double leaves, PlaceId place) implements BatchChange {
+    record BroughtIn(CellRun run, long lot, double leaves, PlaceId place) implements OfPlants {
         private static final double MOST_LEAVES = 20;
 
         public BroughtIn {
@@ -80,7 +89,7 @@ public sealed interface BatchChange {
      *
      * @param tray that is not to be sown any more
      */
-    record LeftUnsown(TrayId tray) implements BatchChange {
+    record LeftUnsown(TrayId tray) implements OfPlants {
         public LeftUnsown {
             Objects.requireNonNull(tray);
         }
@@ -96,7 +105,7 @@ public sealed interface BatchChange {
      * @param complete whether this was the last look: cells of the batch in this tray with nothing up are given up
      */
     record Counted(TrayId tray, Map<Integer, Integer> seedlings, List<Integer> somethingUp, boolean complete)
-            implements BatchChange {
+            implements OfPlants {
 
         /** More seedlings than this in one cell is a slip of the finger. */
         public static final int MOST_SEEDLINGS = 60;
@@ -129,7 +138,7 @@ public sealed interface BatchChange {
      * @param cells by number, at least one, none twice
      * @param reason why
      */
-    record Lost(TrayId tray, List<Integer> cells, LossReason reason) implements BatchChange {
+    record Lost(TrayId tray, List<Integer> cells, LossReason reason) implements OfPlants {
         public Lost {
             cells = List.copyOf(cells);
             Objects.requireNonNull(reason);
@@ -143,7 +152,7 @@ public sealed interface BatchChange {
      * @param place where they are now
      * @param trays that went; empty for all of them
      */
-    record Moved(PlaceId place, List<TrayId> trays) implements BatchChange {
+    record Moved(PlaceId place, List<TrayId> trays) implements OfPlace {
 
         /** All trays of the batch went to another place. */
         public Moved(PlaceId place) {
@@ -162,7 +171,7 @@ public sealed interface BatchChange {
      * @param place where they harden
      * @param programmeDays days that the chosen programme takes, 0 or more
      */
-    record HardeningStarted(PlaceId place, int programmeDays) implements BatchChange {
+    record HardeningStarted(PlaceId place, int programmeDays) implements OfHardening {
         private static final int MOST_DAYS = 60;
 
         public HardeningStarted {
@@ -177,7 +186,7 @@ public sealed interface BatchChange {
      *
      * @param hours out of doors, 1 to 24
      */
-    record HardenedForDay(int hours) implements BatchChange {
+    record HardenedForDay(int hours) implements OfHardening {
         public HardenedForDay {
             if (hours < 1 || hours > 24) {
                 throw new ChangeRefused("hours", new ChangeFault.HoursOutside(hours));
@@ -186,7 +195,7 @@ public sealed interface BatchChange {
     }
 
     /** The batch is hardened. */
-    record HardeningEnded() implements BatchChange {}
+    record HardeningEnded() implements OfHardening {}
 
     /**
      * Plants left with a grower.
@@ -196,7 +205,7 @@ public sealed interface BatchChange {
      * @param tray they were in
      * @param cells by number, at least one, none twice
      */
-    record Released(long release, long line, TrayId tray, List<Integer> cells) implements BatchChange {
+    record Released(long release, long line, TrayId tray, List<Integer> cells) implements OfPlants {
 
         /** Stands for the only line that an order had. */
         public static final long BEFORE_LINES = 0;

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -183,5 +185,36 @@ class BatchStateTest {
 
     private static BatchChange.Counted counted(Map<Integer, Integer> seedlings, boolean complete) {
         return new BatchChange.Counted(TRAY, seedlings, complete);
+    }
+
+    /** Java 17 does not see whether a family is handled whole, so this goes through all of them. */
+    @Test
+    void noKindOfChangeIsPassedOver() {
+        TrayId tray = new TrayId(41);
+        TrayId pots = new TrayId(42);
+        PlaceId place = new PlaceId(1);
+        List<BatchChange> all = List.of(
+                new BatchChange.Sown(new CellRun(tray, 1, 6), 1, 1, "Mix", place),
+                new BatchChange.BroughtIn(new CellRun(new TrayId(44), 1, 3), 2, 2, place),
+                new BatchChange.LeftUnsown(new TrayId(43)),
+                new BatchChange.Counted(tray, Map.of(1, 1, 2, 1, 3, 1), false),
+                new BatchChange.Lost(tray, List.of(1), LossReason.SLUGS),
+                new BatchChange.PottedOn(tray, List.of(2), new CellRun(pots, 1, 1)),
+                new BatchChange.Moved(place),
+                new BatchChange.HardeningStarted(place, 3),
+                new BatchChange.HardenedForDay(4),
+                new BatchChange.HardeningEnded(),
+                new BatchChange.Released(501, 1, pots, List.of(1)),
+                new BatchChange.Corrected(4, "slip"));
+        BatchState state = BatchState.after(List.of());
+        for (BatchChange change : all.subList(0, all.size() - 1)) {
+            state = state.after(LocalDate.of(2027, 3, 1), change);
+        }
+        assertThat(state.balance()).isEqualTo(new Balance(9, 3, 0, 4, 1, 1));
+        assertThat(all).extracting(each -> (Object) each.getClass()).containsExactlyInAnyOrderElementsOf(kindsOf(BatchChange.class).toList());
+    }
+
+    private static Stream<Object> kindsOf(Class<?> family) {
+        return family.isSealed() ? Arrays.stream(family.getPermittedSubclasses()).flatMap(BatchStateTest::kindsOf) : Stream.of(family);
     }
 }

@@ -156,17 +156,21 @@ public class BatchBook {
     private Map<Long, Folded> states(Long[] batches) {
         Map<Long, Integer> reaches = mapper.reaches(batches).stream()
                 .collect(Collectors.toMap(BatchMapper.Reach::batchId, BatchMapper.Reach::sequence));
-        Long[] grown = reaches.entrySet().stream()
-                .filter(reach -> kept.get(reach.getKey()) == null
-                        || kept.get(reach.getKey()).changes() != reach.getValue())
-                .map(Map.Entry::getKey)
-                .toArray(Long[]::new);
+        // What is kept is looked at once: others may drop of it what they no longer need.
+        Map<Long, Folded> still = new HashMap<>();
+        reaches.forEach((batch, sequence) -> {
+            Folded present = kept.get(batch);
+            if (present != null && present.changes() == sequence) {
+                still.put(batch, present);
+            }
+        });
+        Long[] grown = reaches.keySet().stream().filter(batch -> !still.containsKey(batch)).toArray(Long[]::new);
         Map<Long, Folded> states = grown.length > 0 ? statesReadAnew(grown) : new HashMap<>();
         if (!Kept.writing()) {
             kept.putAll(states);
             kept.keySet().retainAll(reaches.keySet());
         }
-        reaches.keySet().forEach(batch -> states.computeIfAbsent(batch, kept::get));
+        states.putAll(still);
         return states;
     }
 
@@ -279,23 +283,9 @@ public class BatchBook {
         mapper.lock(Math.max(number, other));
         BatchFile one = file(number);
         BatchFile two = file(other);
-        requireAlike(number == other, other, Said.of("a batch cannot be swapped with itself"));
-        requireAlike(!one.batch().variety().equals(two.batch().variety()), other, Said.of("it is of another variety"));
-        requireAlike(!one.batch().container().equals(two.batch().container()), other, Said.of("it is in another container"));
-        requireAlike(!one.batch().stage().equals(two.batch().stage()), other, Said.of("it is grown to another stage"));
-        requireAlike(!one.batch().countedIn().equals(two.batch().countedIn()), other, Said.of("it is counted otherwise"));
-        requireAlike(one.plantsReleased() + two.plantsReleased() > 0, other, Said.of("plants of one of them have gone already"));
-        requireAlike(
-                one.promises().stream().anyMatch(mine -> two.promises().stream().anyMatch(theirs -> theirs.lineId() == mine.lineId())),
-                other, Said.of("both are for the same line"));
+        Alike.require(one, two);
         if (mapper.swapPromises(number, other) == 0) {
             throw new NotFound(Said.of("There is no promise of batches {number} and {other}.").with("number", number).with("other", other));
-        }
-    }
-
-    private static void requireAlike(boolean different, int other, Said why) {
-        if (different) {
-            throw new Refusal("otherBatch", Said.of("Batch {other} cannot be swapped: {why}.").with("other", other).with("why", why));
         }
     }
 
@@ -325,7 +315,8 @@ public class BatchBook {
         if (id == null) {
             throw new NotFound(Said.of("There is no batch {number}.").with("number", number));
         }
-        Occasion occasion = Occasion.ofThisRequest();
+        // The simulated hands have no device, whoever lets the days pass.
+        Occasion occasion = recordedBy == null ? Occasion.UNKNOWN : Occasion.ofThisRequest();
         BatchState before = records.state(id);
         BatchState state = before;
         for (BatchChange change : changes) {

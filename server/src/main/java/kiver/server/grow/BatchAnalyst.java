@@ -188,9 +188,10 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
     public BatchAnalysis trial(BatchFile otherwise) {
         LocalDate today = clock.today();
         int number = otherwise.batch().number();
-        Germination germination = kept.get(number) == null
+        KeptOne present = kept.get(number);
+        Germination germination = present == null
                 ? lots.germination(seeds.lot(lotOf(otherwise)), today, batches.files(), number)
-                : kept.get(number).germination();
+                : present.germination();
         return analyse(
                 otherwise, germination, kindOf(otherwise.batch()), seasons.season(today), today, containersByTray());
     }

@@ -9,6 +9,7 @@ import kiver.server.wording.Said;
 import kiver.server.wording.Wording;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.slf4j.MDC;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
@@ -102,7 +103,7 @@ class ProblemHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> tooSoon(TooSoon early) {
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, wording.say(early.said()));
+        ProblemDetail detail = numbered(HttpStatus.TOO_MANY_REQUESTS, wording.say(early.said()));
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header("Retry-After", String.valueOf(early.toWait().toSeconds() + 1))
                 .body(detail);
@@ -110,7 +111,7 @@ class ProblemHandler {
 
     @ExceptionHandler
     ProblemDetail notFound(NotFound missing) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, wording.say(missing.said()));
+        return numbered(HttpStatus.NOT_FOUND, wording.say(missing.said()));
     }
 
     /** An answer like that for missing things: what was typed does not exist among the choices. */
@@ -133,14 +134,14 @@ class ProblemHandler {
     @ExceptionHandler({PessimisticLockingFailureException.class, QueryTimeoutException.class})
     ProblemDetail crossed(Exception crossed) {
         LOG.info("Two changes crossed each other: {}", crossed.getMessage());
-        return ProblemDetail.forStatusAndDetail(
+        return numbered(
                 HttpStatus.SERVICE_UNAVAILABLE, wording.say(Said.of("Somebody else was changing the same thing. Nothing was saved; try again.")));
     }
 
     @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
     ProblemDetail databaseAway(Exception failure) {
         LOG.error("The database does not answer: {}", failure.getMessage());
-        return ProblemDetail.forStatusAndDetail(
+        return numbered(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 wording.say(Said.of("Kiver cannot reach its records just now. Nothing was saved; try again in a moment.")));
     }
@@ -150,8 +151,15 @@ class ProblemHandler {
         return message.contains("{") ? Said.plain(message) : new Said(message, Map.of());
     }
 
+    /** A problem with the number of its request. */
+    private static ProblemDetail numbered(HttpStatus status, String words) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, words);
+        detail.setProperty(RequestNumber.KEY, MDC.get(RequestNumber.KEY));
+        return detail;
+    }
+
     private ProblemDetail problem(HttpStatus status, List<FieldProblem> errors) {
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(
+        ProblemDetail detail = numbered(
                 status, wording.say(errors.isEmpty() ? Said.of("Something in this request is wrong.") : errors.get(0).message()));
         detail.setProperty("errors", errors);
         return detail;

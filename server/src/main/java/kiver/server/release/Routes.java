@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
@@ -91,7 +92,7 @@ class Routes {
      * @param seeds from the store
      * @param price of a plant that it is reckoned with, the last that was paid for the crop
      * @param reasons why plants cannot be raised for it
-     * @param why seed cannot be sown in place
+     * @param why it cannot be gone otherwise
      * @param how it is to be sown in place, in lines
      */
     record RouteView(
@@ -118,8 +119,22 @@ class Routes {
         List<BatchAnalysis> growing = analyst.of(List.of(line.id())).stream().filter(batch -> batch.stage() != BatchStage.RELEASED).toList();
         Optional<SownInPlace> sown = inPlace.of(line);
         return new RoutesView(
-                plants, List.of(raised(line, plants, growing), inPlace(line, plants, sown), boughtIn(line, plants, growing)),
+                plants,
+                List.of(
+                        orWhyNot(Route.RAISED, () -> raised(line, plants, growing)),
+                        orWhyNot(Route.IN_PLACE, () -> inPlace(line, plants, sown)),
+                        orWhyNot(Route.BOUGHT_IN, () -> boughtIn(line, plants, growing))),
                 growing.stream().map(batch -> freed(batch.file(), line)).toList());
+    }
+
+    /** One way that cannot be worked out stands beside the others with its reason. */
+    private static RouteView orWhyNot(Route route, Supplier<RouteView> way) {
+        try {
+            return way.get();
+        } catch (Refusal refused) {
+            return new RouteView(
+                    route, false, false, null, null, null, 0, null, 0, 0, null, List.of(), refused.said(), List.of());
+        }
     }
 
     private int stillToGo(OrderedLine line) {
