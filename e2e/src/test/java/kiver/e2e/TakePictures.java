@@ -22,6 +22,8 @@ public final class TakePictures {
             new View("new-order", "/orders/new", Nursery.PROPAGATOR, false),
             new View("new-order-phone", "/orders/new", Nursery.PROPAGATOR, true),
             new View("order", "/orders/252", Nursery.PROPAGATOR, false),
+            new View("ways", "/orders/236", Nursery.PROPAGATOR, false),
+            new View("ways-phone", "/orders/236", Nursery.PROPAGATOR, true),
             new View("batches", "/batches", Nursery.PROPAGATOR, false),
             new View("batch", "/batches/242", Nursery.PROPAGATOR, false),
             new View("batch-phone", "/batches/242", Nursery.HAND, true),
@@ -93,6 +95,10 @@ public final class TakePictures {
                 page.getByRole(AriaRole.CHECKBOX).first().check();
                 page.getByText("What can be done for 1 batch").click();
                 page.getByText("Take this").first().waitFor();
+            }
+            if (view.name().startsWith("ways")) {
+                page.getByText("Compare the ways").click();
+                page.getByText("as it is now").waitFor();
             }
             if (view.name().equals("month-sheet")) {
                 page.getByText("Month", new Page.GetByTextOptions().setExact(true)).click();
