@@ -3,6 +3,7 @@ import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import type { BatchSummary, StopView } from '../api/client';
 import { ForecastStrip } from './ForecastStrip';
+import { SeedToGo } from './SeedToGo';
 import { Stop } from './Stop';
 
 const batch: BatchSummary = {
@@ -103,5 +104,28 @@ describe('the forecast', () => {
   it('leaves no empty frame when there is none', () => {
     const { container } = render(<ForecastStrip days={[]} />);
     expect(container.innerHTML).toBe('');
+  });
+});
+
+describe('seed that is to go out', () => {
+  it('is named with its order, its grower and its days', () => {
+    render(
+      <MemoryRouter>
+        <SeedToGo
+          seed={[{ order: 236, variety: 'Curled Ruffle', grower: 'Field one', seeds: 1198, sowFrom: '2027-06-05', sowUntil: '2027-06-23' }]}
+        />
+      </MemoryRouter>,
+    );
+    expect(screen.getByRole('link', { name: '1,198 seeds of Curled Ruffle to Field one' }).getAttribute('href')).toBe('/orders/236');
+    expect(screen.getByText('to be sown 5 Jun to Wed 23 Jun')).toBeTruthy();
+  });
+
+  it('is not spoken of where there is none', () => {
+    render(
+      <MemoryRouter>
+        <SeedToGo seed={[]} />
+      </MemoryRouter>,
+    );
+    expect(screen.queryByText('Seed to go out')).toBeNull();
   });
 });

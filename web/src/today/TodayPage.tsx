@@ -5,6 +5,7 @@ import { dayWords } from '../words/days';
 import { MovedGroups } from '../weather/MovedGroups';
 import { Evening } from './Evening';
 import { ForecastStrip } from './ForecastStrip';
+import { SeedToGo } from './SeedToGo';
 import { Stop } from './Stop';
 import { say } from '../words/say';
 
@@ -43,6 +44,7 @@ export function TodayPage() {
         </p>
       )}
       <Evening tasks={round.data.evening} />
+      <SeedToGo seed={round.data.seedToGo} />
       {round.data.cautions.length > 0 && (
         <div className="mb-4 text-sm text-ochre">
           {round.data.cautions.map((caution) => (

@@ -88,7 +88,11 @@ class RoutesTest {
         int set = JsonPath.read(view, "$.order.lines[0].inPlace.seeds");
         assertThat(seedsLeft()).isEqualTo(seedsBefore - set);
 
+        LocalDate from = LocalDate.parse(JsonPath.read(view, "$.order.lines[0].inPlace.sowFrom"));
+        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.seedToGo[?(@.order == " + order + ")]",
+                hasSize(from.isAfter(SmallNursery.TODAY.plusWeeks(2)) ? 0 : 1)));
         handOver(order).andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.seedToGo[?(@.order == " + order + ")]", hasSize(0)));
         int note = database.queryForObject("select max(number) from release", Integer.class);
         nursery.get(nursery.propagator, "/api/orders/" + order)
                 .andExpect(jsonPath("$.order.standing").value("RELEASED"))

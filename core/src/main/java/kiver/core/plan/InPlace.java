@@ -29,8 +29,8 @@ import kiver.core.weather.StationRecord;
  *
  * @param from first day on which it may be sown: up within four weeks in nine years of ten, and no frost to harm what is
  *     up in as many; empty where no day of the season is such
- * @param until last day on which it still makes the stage wanted by the target in most years, at most four weeks after the
- *     first; the first day itself where none does
+ * @param until last day on which it still makes the stage wanted by the target in most years, from one to four weeks after
+ *     the first: nobody can be held to a day of dry ground
  * @param up when half of it is up, sown on the first day
  * @param atStage when plants have the leaves that were wanted, sown on the first day
  * @param chanceInTime that they have them by the target, sown on the first day; 0 to 1
@@ -51,6 +51,8 @@ public record InPlace(
 
     /** What is sown within so many days is one sowing. */
     private static final int LONGEST_WINDOW = 28;
+
+    private static final int SHORTEST_WINDOW = 7;
 
     /**
      * Share of the seed that would come up under cover which comes up in a seedbed. Reference: Bleasdale (1973), "Plant
@@ -119,6 +121,7 @@ public record InPlace(
         while (last < day + LONGEST_WINDOW && last < latest && inTime.test(last + 1)) {
             last++;
         }
+        last = Math.max(last, day + SHORTEST_WINDOW);
         return new InPlace(
                 Optional.of(ask.firstDay().plusDays(day)), Optional.of(ask.firstDay().plusDays(last)),
                 spread(ask, fresh.stream().mapToDouble(life -> life.up(day)).toArray()),

@@ -64,7 +64,9 @@ class InPlaceTest {
 
     @Test
     void aTargetTooSoonHasHardlyAChance() {
-        assertThat(of(ask(100, TODAY.plusDays(20), VALLEY, Samples.LOT, 1000)).chance()).isZero();
+        InPlace tooSoon = of(ask(100, TODAY.plusDays(20), VALLEY, Samples.LOT, 1000));
+        assertThat(tooSoon.chance()).isZero();
+        assertThat(tooSoon.until()).contains(tooSoon.from().orElseThrow().plusDays(7));
     }
 
     /** The chance of enough against sowings drawn spot by spot. */

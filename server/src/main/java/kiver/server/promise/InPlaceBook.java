@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.plan.InPlace;
 import kiver.core.plan.PlanRequest;
+import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.order.OrderBook;
@@ -16,6 +17,7 @@ import kiver.server.order.OrderedLine;
 import kiver.server.order.OutdoorsBook;
 import kiver.server.order.Site;
 import kiver.server.plan.PlanRequests;
+import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
@@ -25,6 +27,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Lines that are met by seed sown in place: what would come of it, setting the seed aside, and handing it over. */
 @Component
 public class InPlaceBook {
+
+    /** Seed goes so long before it is to be sown, in weeks. */
+    private static final int WEEKS_BEFORE = 2;
 
     private final InPlaceMapper mapper;
     private final PlanRequests plans;
@@ -52,10 +57,15 @@ public class InPlaceBook {
      */
     public record Planned(InPlace outcome, Optional<Long> lot) {}
 
-    /** What would come of it, were so many plants of a line sown in place. */
+    /**
+     * What would come of it, were so many plants of a line sown in place.
+     *
+     * @param instead a batch that is planned for it and would leave the plan, so that its seed is free
+     */
     @Transactional(readOnly = true)
-    public Planned plan(OrderedLine line, int plants) {
-        PlanRequests.Prepared prepared = plans.prepare(PromiseService.wishFor(line, plants, line.target()));
+    public Planned plan(OrderedLine line, int plants, Optional<BatchFile> instead) {
+        Wish wish = PromiseService.wishFor(line, plants, line.target());
+        PlanRequests.Prepared prepared = instead.map(planned -> plans.prepareInsteadOf(wish, planned)).orElseGet(() -> plans.prepare(wish));
         PlanRequest request = prepared.request();
         return new Planned(
                 outcome(line, request, request.seedsInStock()), prepared.lot().map(lot -> lot.id()));
@@ -77,6 +87,23 @@ public class InPlaceBook {
                 request.line(), request.crop(), request.germination(), seeds, outdoors.climate(site),
                 outdoors.frost(site, request.crop().hardiness().harmedAt()), clock.today());
         return InPlace.of(ask, seasons.scenarios(ask.firstDay(), ask.lastDay()));
+    }
+
+    /**
+     * Seed that is to go by now, so that it is there when it is to be sown.
+     *
+     * @param order number
+     * @param variety name
+     * @param grower name
+     * @param seeds that go
+     * @param sowFrom first day on which it is to be sown
+     * @param sowUntil last day
+     */
+    public record SeedToGo(int order, String variety, String grower, int seeds, LocalDate sowFrom, LocalDate sowUntil) {}
+
+    /** The seed that is to go by now, what is sown first coming first. */
+    public List<SeedToGo> toGo() {
+        return mapper.toGo(clock.today().plusWeeks(WEEKS_BEFORE));
     }
 
     /** What of these lines is sown in place, by the line's number in the database. */
@@ -103,7 +130,7 @@ public class InPlaceBook {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void setAside(OrderedLine line, int plants, Long by) {
-        Planned planned = plan(line, plants);
+        Planned planned = plan(line, plants, Optional.empty());
         InPlace outcome = planned.outcome();
         long lot = planned.lot().orElseThrow(() -> new Refusal("route", Said.of("There is no seed of {variety} in the store.").with("variety", line.variety())));
         if (outcome.from().isEmpty()) {
@@ -111,7 +138,7 @@ public class InPlaceBook {
                     .with("site", orders.site(line.siteId()).name()));
         }
         if (outcome.seeds() > outcome.seedsLeft()) {
-            throw new Refusal("route", Said.of("Sown in place it takes {seeds} seeds; {left} are free.")
+            throw new Refusal("route", Said.of("Sown in place it takes {seeds, number} seeds; {left, number} are free.")
                     .with("seeds", outcome.seeds()).with("left", outcome.seedsLeft()));
         }
         mapper.insert(
@@ -163,6 +190,6 @@ public class InPlaceBook {
 
     /** From when on seed is to go, so that it is there when it is to be sown. */
     public static boolean isDue(SownInPlace sown, LocalDate today) {
-        return !today.isBefore(sown.sowFrom().minusWeeks(2));
+        return !today.isBefore(sown.sowFrom().minusWeeks(WEEKS_BEFORE));
     }
 }

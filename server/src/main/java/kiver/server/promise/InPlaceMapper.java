@@ -25,6 +25,19 @@ interface InPlaceMapper {
     @Select(SOWINGS + " where release = #{release} order by line_id")
     List<SownInPlace> onNote(@Param("release") int release);
 
+    @Select("""
+            select ordered.number as "order", variety.name as variety, grower.name as grower,
+                   sown.spots * sown.seeds_per_spot as seeds, sown.sow_from, sown.sow_until
+            from sowing_in_place sown
+            join order_line line on line.id = sown.line_id
+            join grower_order ordered on ordered.id = line.order_id
+            join grower on grower.id = ordered.grower_id
+            join variety on variety.id = line.variety_id
+            where sown.withdrawn_on is null and sown.release is null and sown.sow_from <= #{latest}
+            order by sown.sow_from, ordered.number
+            """)
+    List<InPlaceBook.SeedToGo> toGo(@Param("latest") LocalDate latest);
+
     @Insert("""
             insert into sowing_in_place (line_id, lot_id, plants, spots, seeds_per_spot, sow_from, sow_until, decided_on, decided_by)
             values (#{sown.lineId}, #{sown.lotId}, #{sown.plants}, #{sown.spots}, #{sown.seedsPerSpot}, #{sown.sowFrom},

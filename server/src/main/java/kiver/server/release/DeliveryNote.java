@@ -155,7 +155,7 @@ class DeliveryNote {
         paper.rule(LEFT, next, WIDTH);
         paper.fitted(LEFT, next + 4, WIDTH, 16, say(Said.of("Seed for {plants} {variety} ({crop})")
                 .with("plants", sown.plants()).with("variety", line.variety()).with("crop", crop.name())));
-        paper.text(LEFT, next + 12, 11, say(Said.of("{seeds} seeds, about {mass}; seed lot {lot} ({supplier})")
+        paper.text(LEFT, next + 12, 11, say(Said.of("{seeds, number} seeds, about {mass}; seed lot {lot} ({supplier})")
                 .with("seeds", sown.seeds()).with("mass", new Grams(sown.seeds() * crop.seed().thousandSeedWeight() / 1000))
                 .with("lot", lot.code()).with("supplier", lot.supplier())));
         paper.text(LEFT, next + 20, 12, say(Said.of("To be sown in place from {from} to {until}")

@@ -122,7 +122,7 @@ class Routes {
                 plants,
                 List.of(
                         orWhyNot(Route.RAISED, () -> raised(line, plants, growing)),
-                        orWhyNot(Route.IN_PLACE, () -> inPlace(line, plants, sown)),
+                        orWhyNot(Route.IN_PLACE, () -> inPlace(line, plants, sown, growing)),
                         orWhyNot(Route.BOUGHT_IN, () -> boughtIn(line, plants, growing))),
                 growing.stream().map(batch -> freed(batch.file(), line)).toList());
     }
@@ -189,14 +189,15 @@ class Routes {
         return Outlay.of(batch.containers(), option, planned.plants(), batch.stays(), rates.rates());
     }
 
-    private RouteView inPlace(OrderedLine line, int plants, Optional<SownInPlace> sown) {
+    private RouteView inPlace(OrderedLine line, int plants, Optional<SownInPlace> sown, List<BatchAnalysis> growing) {
         Crop crop = crops.crop(line.crop());
-        InPlaceBook.Planned planned = inPlace.plan(line, plants);
+        Optional<BatchFile> instead = growing.stream().map(BatchAnalysis::file).filter(file -> freed(file, line).withdrawn()).findFirst();
+        InPlaceBook.Planned planned = inPlace.plan(line, plants, instead);
         InPlace outcome = sown.flatMap(each -> inPlace.outlookOf(line, each)).orElse(planned.outcome());
         Said why = planned.lot().isEmpty() && sown.isEmpty() ? Said.of("There is no seed of it in the store.")
                 : outcome.from().isEmpty() ? Said.of("The ground there is not warm and safe enough for it on any day that can be looked at.")
                 : sown.isEmpty() && outcome.seeds() > outcome.seedsLeft()
-                        ? Said.of("It takes {seeds} seeds; {left} are free.").with("seeds", outcome.seeds()).with("left", outcome.seedsLeft())
+                        ? Said.of("It takes {seeds, number} seeds; {left, number} are free.").with("seeds", outcome.seeds()).with("left", outcome.seedsLeft())
                         : null;
         return new RouteView(
                 Route.IN_PLACE, sown.isPresent(), why == null, sown.map(SownInPlace::sowFrom).or(outcome::from).orElse(null),

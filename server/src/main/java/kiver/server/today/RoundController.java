@@ -23,6 +23,7 @@ import kiver.server.grow.BatchViews;
 import kiver.server.grow.EveningBook;
 import kiver.server.place.NamedPlace;
 import kiver.server.place.PlaceBook;
+import kiver.server.promise.InPlaceBook;
 import kiver.server.season.SeasonBoard;
 import kiver.server.weather.WeatherBook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -43,6 +44,7 @@ class RoundController {
     private final NurseryClock clock;
     private final SeasonBoard board;
     private final EveningBook evenings;
+    private final InPlaceBook inPlace;
 
     RoundController(
             RoundService round,
@@ -51,7 +53,9 @@ class RoundController {
             WeatherBook weather,
             NurseryClock clock,
             SeasonBoard board,
-            EveningBook evenings) {
+            EveningBook evenings,
+            InPlaceBook inPlace) {
+        this.inPlace = inPlace;
         this.round = round;
         this.places = places;
         this.views = views;
@@ -87,11 +91,12 @@ class RoundController {
      * @param assumed whether the weather is worked out and not measured
      * @param cautions of today's stops, each once
      * @param evening what must come in or be covered before night
+     * @param seedToGo seed that is to be with growers soon, to be sown in place
      * @param stops in walking order
      */
     record RoundView(
             LocalDate today, List<DayRange> forecast, boolean assumed, List<String> cautions, List<EveningView> evening,
-            List<StopView> stops) {}
+            List<InPlaceBook.SeedToGo> seedToGo, List<StopView> stops) {}
 
     /** What was done about a night. */
     record EveningEntry(
@@ -140,7 +145,7 @@ class RoundController {
         }
         return new RoundView(
                 today, forecast, weather.isAssumed(), List.copyOf(cautions),
-                round.evening().stream().map(task -> view(task, summary)).toList(), stops);
+                round.evening().stream().map(task -> view(task, summary)).toList(), inPlace.toGo(), stops);
     }
 
     private EveningView view(RoundService.EveningTask task, Function<BatchAnalysis, BatchSummary> summary) {
