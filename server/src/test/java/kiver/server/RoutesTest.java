@@ -16,6 +16,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -34,6 +35,7 @@ class RoutesTest {
     @Autowired SmallNursery nursery;
     @Autowired BatchBook batches;
     @Autowired SeedStore seeds;
+    @Autowired TrayBook trays;
     @Autowired JdbcTemplate database;
 
     private SeedLot lot;
@@ -123,6 +125,23 @@ class RoutesTest {
                 .andExpect(jsonPath("$.order.lines[0].inPlace").doesNotExist())
                 .andExpect(jsonPath("$.order.lines[0].supplies[0].batch.boughtIn").value(true));
         nursery.get(nursery.propagator, "/api/routes/" + order(20) + "/1").andExpect(jsonPath("$.routes[2].price").value(0.3));
+    }
+
+    @Test
+    void whereASowingFailedAnotherStandsBesideTheOtherWays() throws Exception {
+        int order = order(15);
+        int batch = nursery.batchOf(order);
+        int cells = batches.file(batch).batch().cells();
+        int tray = trays.tray(batches.file(batch).runs().get(0).tray()).number();
+        nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                .formatted(tray, cells, lot.id())).andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"cells\":[],\"complete\":true").andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/routes/" + order + "/1").andExpect(jsonPath("$.routes[0].current").value(false))
+                .andExpect(jsonPath("$.routes[0].possible").value(true)).andExpect(jsonPath("$.frees", hasSize(0)));
+        take(UUID.randomUUID(), order, "RAISED", "").andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].promised").value(15))
+                .andExpect(jsonPath("$.order.lines[0].supplies", hasSize(1)))
+                .andExpect(jsonPath("$.order.lines[0].supplies[0].batch.stage").value("PLANNED"));
     }
 
     @Test

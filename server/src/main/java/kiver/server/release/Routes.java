@@ -116,7 +116,9 @@ class Routes {
     public RoutesView of(int number, int position) {
         OrderedLine line = orders.order(number).line(position);
         int plants = stillToGo(line);
-        List<BatchAnalysis> growing = analyst.of(List.of(line.id())).stream().filter(batch -> batch.stage() != BatchStage.RELEASED).toList();
+        List<BatchAnalysis> growing = analyst.of(List.of(line.id())).stream()
+                .filter(batch -> batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
+                .toList();
         Optional<SownInPlace> sown = inPlace.of(line);
         return new RoutesView(
                 plants,
