@@ -13,6 +13,8 @@ import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -45,7 +47,7 @@ class RoutesTest {
     void found() {
         nursery.found();
         String code = "R-" + UUID.randomUUID();
-        seeds.add(new SeedLot(0, code, nursery.varietyId, "Seed house", 0.95 + 0.008 * TESTS.incrementAndGet(), 400, SmallNursery.TODAY.minusDays(30), 2500, 2500));
+        seeds.add(new SeedLot(0, code, nursery.varietyId, "Seed house", 0.95 + 0.004 * TESTS.incrementAndGet(), 400, SmallNursery.TODAY.minusDays(30), 2500, 2500));
         lot = seeds.lots().stream().filter(each -> each.code().equals(code)).findFirst().orElseThrow();
     }
 
@@ -101,6 +103,8 @@ class RoutesTest {
                 .andExpect(jsonPath("$.order.releases[0].plants").value(40));
         assertThat(nursery.note(nursery.grower, note)).contains("Seed for 40 Test kale").contains(set + " seeds")
                 .contains("seed lot " + lot.code()).contains("To be sown in place from").doesNotContain("taken back");
+        nursery.get(nursery.propagator, "/api/orders").andExpect(jsonPath("$[?(@.number == " + order + ")]", hasSize(0)));
+        nursery.get(nursery.propagator, "/api/orders?withDone=true").andExpect(jsonPath("$[?(@.number == " + order + ")]", hasSize(1)));
         refused(handOver(order), "seedOf", "No seed of line 1 waits");
         refused(take(UUID.randomUUID(), order, "RAISED", ""), "line", "Nothing of line 1 is wanted any more");
 
@@ -156,6 +160,32 @@ class RoutesTest {
         edit(order, "\"kind\":\"CANCEL\",\"line\":1,\"withdraw\":true").andExpect(status().isOk());
         nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace").doesNotExist())
                 .andExpect(jsonPath("$.order.standing").value("CANCELLED"));
+    }
+
+    /** Part went as plants, the rest goes as seed with one more note; then more is wanted, and no more than that may go. */
+    @Test
+    void plantsAndSeedOfOneLineAreCountedTogether() throws Exception {
+        int order = order(20);
+        int batch = nursery.batchOf(order);
+        int cells = batches.file(batch).batch().cells();
+        int tray = trays.tray(batches.file(batch).runs().get(0).tray()).number();
+        nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                .formatted(tray, cells, lot.id())).andExpect(status().isOk());
+        String up = IntStream.rangeClosed(1, cells).mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","));
+        nursery.record(nursery.hand, batch, "counts", "\"tray\":%d,\"cells\":[%s],\"complete\":true".formatted(tray, up)).andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"BY_DAY\"").andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":\"%s\"".formatted(SmallNursery.TODAY)).andExpect(status().isOk());
+        nursery.release(UUID.randomUUID(), order, 8).andExpect(status().isOk());
+        take(UUID.randomUUID(), order, "IN_PLACE", "").andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(12))
+                .andExpect(jsonPath("$.order.lines[0].supplies[0].plants").value(8))
+                .andExpect(jsonPath("$.order.lines[0].promised").value(20));
+        handOver(order).andExpect(status().isOk());
+        edit(order, "\"kind\":\"PLANTS\",\"line\":1,\"plants\":23").andExpect(status().isOk());
+        refused(nursery.release(UUID.randomUUID(), order, 4), "plants", "3");
+        nursery.release(UUID.randomUUID(), order, 3).andExpect(status().isOk());
+        nursery.get(nursery.grower, "/api/orders/" + order).andExpect(jsonPath("$.order.standing").value("RELEASED"))
+                .andExpect(jsonPath("$.order.releases[*].plants", contains(8, 12, 3)));
     }
 
     @Test

@@ -84,13 +84,13 @@ class OrderViews {
                     .sorted(Comparator.comparing(Order::target).thenComparing(Order::number))
                     .toList());
         }
-        Map<Long, Integer> released = ReleaseService.releasedByLine(analyst.of(linesOf(open)));
-        return views(open.stream().filter(order -> !isDone(order, released)).toList());
+        Map<Long, Integer> gone = releases.goneByLine(linesOf(open), analyst.of(linesOf(open)));
+        return views(open.stream().filter(order -> !isDone(order, gone)).toList());
     }
 
     /** Nothing of it is wanted any more, or all has gone. */
-    private static boolean isDone(Order order, Map<Long, Integer> released) {
-        return order.wanted().stream().allMatch(line -> released.getOrDefault(line.id(), 0) >= line.plants());
+    private static boolean isDone(Order order, Map<Long, Integer> gone) {
+        return order.wanted().stream().allMatch(line -> gone.getOrDefault(line.id(), 0) >= line.plants());
     }
 
     private static Set<Long> linesOf(List<Order> shown) {

@@ -3,6 +3,7 @@ package kiver.server.release;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -102,6 +103,20 @@ public class ReleaseService {
         return released;
     }
 
+    /**
+     * The same with the plants for which seed has gone, to be sown in place.
+     *
+     * @param lines that are asked about
+     * @param all batches promised to them
+     */
+    Map<Long, Integer> goneByLine(Collection<Long> lines, List<BatchAnalysis> all) {
+        Map<Long, Integer> gone = releasedByLine(all);
+        inPlace.of(lines).values().stream()
+                .filter(SownInPlace::isHandedOver)
+                .forEach(sown -> gone.merge(sown.lineId(), sown.plants(), Integer::sum));
+        return gone;
+    }
+
     /** What would go with a line: plants of batches promised to it that are ready. */
     public List<Pick> propose(OrderedLine line, List<BatchAnalysis> all, int missing) {
         if (missing < 1) {
@@ -129,8 +144,9 @@ public class ReleaseService {
             Order order = orders.orderHeld(orderNumber);
             requireEachLineOnce(partings, seedOf);
             lockBatchesOf(order);
-            List<BatchAnalysis> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
-            Map<Long, Integer> released = releasedByLine(all);
+            List<Long> lines = order.lines().stream().map(OrderedLine::id).toList();
+            List<BatchAnalysis> all = analyst.of(lines);
+            Map<Long, Integer> gone = goneByLine(lines, all);
             Set<Cell> taken = new HashSet<>();
             Map<Integer, List<BatchChange>> changes = new TreeMap<>();
             LocalDate today = clock.today();
@@ -138,7 +154,7 @@ public class ReleaseService {
             for (Parting parting : partings) {
                 OrderedLine line = order.line(parting.line());
                 List<ReadyTray> ready = ReadyPlants.forLine(line.id(), all, taken, trays.containers());
-                requireToBeHad(line, parting.plants(), released.getOrDefault(line.id(), 0), ready);
+                requireToBeHad(line, parting.plants(), gone.getOrDefault(line.id(), 0), ready);
                 for (Pick pick : Allocation.propose(parting.plants(), ready)) {
                     pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
                     changes.computeIfAbsent((int) pick.batch(), batch -> new ArrayList<>())
