@@ -115,10 +115,10 @@ export function Notes({ order }: { order: OrderView }) {
             <p className="text-pencil">{say('Delivery note {number}, {day}: taken back', { number: release.number, day: dayWords(release.day) })}</p>
           ) : (
             <a className="act w-full" href={`/api/releases/${release.number}/note.pdf`} target="_blank" rel="noreferrer">
-              {say('Delivery note {number}, {day}, {plants, plural, one {# plant} other {# plants}} (PDF)', {
+              {say('Delivery note {number}, {day}, {what} (PDF)', {
                 number: release.number,
                 day: dayWords(release.day),
-                plants: release.plants,
+                what: whatWent(order, release.number, release.plants),
               })}
             </a>
           )}
@@ -126,4 +126,12 @@ export function Notes({ order }: { order: OrderView }) {
       ))}
     </ul>
   );
+}
+
+/** Plants that went, and those for which seed did. */
+function whatWent(order: OrderView, note: number, plants: number): string {
+  const seed = total(order.lines, (line) => (line.inPlace?.note === note ? line.inPlace.plants : 0));
+  const words = say('{plants, plural, one {# plant} other {# plants}}', { plants: plants - seed });
+  if (seed === 0) return words;
+  return plants === seed ? say('seed for {seed}', { seed }) : say('{words} and seed for {seed}', { words, seed });
 }

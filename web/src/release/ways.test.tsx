@@ -4,6 +4,7 @@ import type { LineView, OrderView, OrderWithPicks, RoutesView, RouteView } from 
 import { fakeServer, show, Status } from '../api/faked';
 import { answer } from './MyPlantsPage';
 import { changeWords } from './OrderHistory';
+import { Notes } from './OrderPage';
 import { ReleaseForm } from './ReleaseForm';
 import { SownInPlace } from './SownInPlace';
 import { WaysSheet } from './WaysSheet';
@@ -119,6 +120,18 @@ describe('seed that is sown in place', () => {
     expect(calls).toHaveLength(0);
     fireEvent.click(screen.getByRole('button', { name: 'Yes, it did not go' }));
     await waitFor(() => expect(calls).toHaveLength(1));
+  });
+
+  it('is not called plants on its note', () => {
+    const releases = [
+      { number: 509, day: '2027-04-10', plants: 30 },
+      { number: 510, day: '2027-04-15', plants: 40 },
+      { number: 511, day: '2027-04-16', plants: 0 },
+    ];
+    show(<Notes order={{ ...order, lines: [{ ...line, inPlace: { ...inPlace, note: 510 } }], releases }} />);
+    expect(screen.getByRole('link', { name: 'Delivery note 509, Sat 10 Apr, 30 plants (PDF)' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Delivery note 510, Thu 15 Apr, seed for 40 (PDF)' })).toBeTruthy();
+    expect(screen.getByText('Delivery note 511, Fri 16 Apr: taken back')).toBeTruthy();
   });
 
   it('is told to the grower with its days', () => {
