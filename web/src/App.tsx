@@ -17,9 +17,9 @@ import { NewOrderPage } from './order/NewOrderPage';
 import { OrdersPage } from './order/OrdersPage';
 import { OrderPage } from './release/OrderPage';
 import { MyPlantsPage } from './release/MyPlantsPage';
-import { ReschedulePage } from './season/ReschedulePage';
-import { SeasonPage } from './season/SeasonPage';
-import { WallPage } from './season/WallPage';
+import { ReschedulePage } from './board/ReschedulePage';
+import { BoardPage } from './board/BoardPage';
+import { WallPage } from './board/WallPage';
 import { SeedPage } from './seed/SeedPage';
 import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
@@ -62,7 +62,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<TodayPage />} />
         <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
-        <Route path="/season" element={<SeasonPage mayChange={propagator} />} />
+        <Route path="/season" element={<BoardPage mayChange={propagator} />} />
         <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
         {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
         <Route path="/space" element={<SpacePage mayChange={propagator} />} />

@@ -76,17 +76,16 @@ export const useSeason = (draft: number | undefined) =>
   useQuery({
     queryKey: ['season', draft ?? 0],
     placeholderData: keepPreviousData,
-    queryFn: () => answered(api.GET('/api/season', { params: { query: draft ? { draft } : {} } })),
+    queryFn: () => answered(api.GET('/api/board', { params: { query: draft ? { draft } : {} } })),
   });
 
 export const useSpace = () => useQuery({ queryKey: ['space'], queryFn: () => answered(api.GET('/api/space')) });
 
-export const useSeedNeeds = () => useQuery({ queryKey: ['seed-needs'], queryFn: () => answered(api.GET('/api/season/seed-needs')) });
+export const useSeedNeeds = () => useQuery({ queryKey: ['seed-needs'], queryFn: () => answered(api.GET('/api/seed-needs')) });
 
 export const useWeather = () => useQuery({ queryKey: ['weather'], queryFn: () => answered(api.GET('/api/weather')) });
 
-export const useForecastChanges = () =>
-  useQuery({ queryKey: ['forecast-changes'], queryFn: () => answered(api.GET('/api/season/forecast-changes')) });
+export const useForecastChanges = () => useQuery({ queryKey: ['forecast-changes'], queryFn: () => answered(api.GET('/api/forecast-changes')) });
 
 export const useSheet = (name: string) =>
   useQuery({ queryKey: ['sheets', name], queryFn: () => answered(api.GET('/api/sheets/{name}', { params: { path: { name } } })) });

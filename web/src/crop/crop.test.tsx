@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { CropView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
-import { sampleChoices } from '../season/samples';
+import { sampleChoices } from '../board/samples';
 import { CropPage } from './CropPage';
 
 const crop = (more: Partial<CropView> = {}): CropView => ({

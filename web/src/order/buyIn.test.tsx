@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { fakeServer, show, Status } from '../api/faked';
-import { sampleChoices } from '../season/samples';
+import { sampleChoices } from '../board/samples';
 import { BuyInPage } from './BuyInPage';
 
 const line = {

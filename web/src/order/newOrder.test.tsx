@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Refused, type PlanView, type Source } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { savingWords } from '../promise/SourceChoice';
-import { sampleChoices } from '../season/samples';
+import { sampleChoices } from '../board/samples';
 import { NewOrderPage, worseLines } from './NewOrderPage';
 import { sourceFor } from '../promise/chosenSource';
 

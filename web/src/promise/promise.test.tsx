@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { OfferView, PlanView, Understood, Wish } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
-import { sampleChoices } from '../season/samples';
+import { sampleChoices } from '../board/samples';
 import { PromiseAnswer } from './PromiseAnswer';
 import { PromiseSheet, changedBy } from './PromiseSheet';
 

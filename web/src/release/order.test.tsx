@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { BatchSummary, Consequences, LineView, OrderView, OrderWithPicks } from '../api/client';
 import { fakeServer, show } from '../api/faked';
 import { forWhom } from '../look/forWhom';
-import { samplePromise } from '../season/samples';
+import { samplePromise } from '../board/samples';
 import { ChangeOrder } from './ChangeOrder';
 import { LineBoard } from './LineBoard';
 import { changeWords } from './OrderHistory';

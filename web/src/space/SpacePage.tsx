@@ -8,6 +8,7 @@ import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { daysBetween, addDays, shortDay, toDate } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { AssignAll } from './AssignAll';
+import { spaceHelpWords } from '../words/reasons';
 import { say } from '../words/say';
 import { degrees, figures, temperature } from '../words/quantity';
 
@@ -52,7 +53,7 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
           />
         ))}
       </ol>
-      {chosen && <Help overflow={chosen} mayChange={mayChange} />}
+      {chosen && <Help overflow={chosen} space={space.data} mayChange={mayChange} />}
       {!chosen && overflows.length > 0 && (
         <p className="mt-3 text-sm text-pencil">{say('Press a time that lacks room to see what could be done.')}</p>
       )}
@@ -176,14 +177,15 @@ function Axis({ firstDay }: { firstDay: string }) {
 }
 
 /** What could be done about days that lack room, the least costly first. */
-function Help({ overflow, mayChange }: { overflow: Overflow; mayChange: boolean }) {
+function Help({ overflow, space, mayChange }: { overflow: Overflow; space: SpaceView; mayChange: boolean }) {
+  const placeName = (place: number) => space.places.find((each) => each.id === place)?.name ?? '';
   const query = { place: overflow.placeId, from: overflow.from, to: overflow.to };
   const suggestions = useQuery({
     queryKey: ['suggestions', query],
     queryFn: () => answered(api.GET('/api/space/suggestions', { params: { query } })),
   });
   const change = useChange((edit: NonNullable<NonNullable<typeof suggestions.data>[number]['edit']>) =>
-    answered(api.POST('/api/season/changes', { body: { edit } })),
+    answered(api.POST('/api/board/changes', { body: { edit } })),
   );
   return (
     <section aria-label={say('What could be done')} className="board mt-3 p-4">
@@ -210,8 +212,8 @@ function Help({ overflow, mayChange }: { overflow: Overflow; mayChange: boolean 
       {suggestions.data?.length === 0 && <Nothing>{say('No single change would help here. Place all anew, or talk to a grower.')}</Nothing>}
       <ul>
         {suggestions.data?.map((each) => (
-          <li key={each.words} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1.5 text-sm">
-            <span className="grow font-semibold">{each.words}</span>
+          <li key={JSON.stringify(each.help)} className="flex flex-wrap items-center gap-x-4 border-t border-rule py-1.5 text-sm">
+            <span className="grow font-semibold">{spaceHelpWords(each.help, space.firstDay, placeName)}</span>
             <span className="text-pencil">
               {say('frees {places, plural, one {# place} other {# places}}; in time {chance}{more}', {
                 places: Math.round(each.relief),

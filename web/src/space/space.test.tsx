@@ -51,17 +51,15 @@ describe('space through time', () => {
       'GET /api/space/assignment': { started: false, running: false, progress: 0 },
       'GET /api/space/suggestions': [
         {
-          kind: 'OTHER_PLACE',
-          batch: 214,
-          words: 'Put batch 214 in the warm room instead.',
+          help: { kind: 'OtherPlace', batch: 214, place: { number: 2 } },
           chanceBefore: 0.9,
           chance: 0.7,
           relief: 2,
           edit: { batch: 214, emergencePlaceId: 2 },
         },
-        { kind: 'REFUSE', batch: 216, words: 'Tell Field one that order 116 cannot be met.', chanceBefore: 0.9, chance: 0, relief: 3 },
+        { help: { kind: 'TellGrower', batch: 216, grower: 'Field one', plants: 60, order: 116 }, chanceBefore: 0.9, chance: 0, relief: 3 },
       ],
-      'POST /api/season/changes': {},
+      'POST /api/board/changes': {},
     });
     show(<SpacePage mayChange />);
     expect(await screen.findByRole('img', { name: 'Heat mat: holds 8 trays, at most 10 used' })).toBeTruthy();
@@ -72,7 +70,7 @@ describe('space through time', () => {
     expect(screen.getAllByRole('button', { name: 'Do it' })).toHaveLength(1);
     fireEvent.click(screen.getByRole('button', { name: 'Do it' }));
     await waitFor(() =>
-      expect(calls.find((call) => call.path === '/api/season/changes')?.body).toEqual({ edit: { batch: 214, emergencePlaceId: 2 } }),
+      expect(calls.find((call) => call.path === '/api/board/changes')?.body).toEqual({ edit: { batch: 214, emergencePlaceId: 2 } }),
     );
   });
 

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { FileReport, SiteView, WeatherView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
-import { sampleChoices } from '../season/samples';
+import { sampleChoices } from '../board/samples';
 import { SitePage } from './SitePage';
 import { WeatherPage } from './WeatherPage';
 
@@ -26,13 +26,19 @@ const moved = [
   {
     day: '2027-04-15',
     cause: 'WARM_DAYS',
-    words: 'Warm days in the north house: 2 batches 2 to 4 days earlier.',
-    batches: [{ batch: 214, variety: 'Blue Lantern', before: '2027-06-06', after: '2027-06-02' }],
+    place: 'North house',
+    earlier: true,
+    leastDays: 2,
+    mostDays: 4,
+    batches: [
+      { batch: 214, variety: 'Blue Lantern', before: '2027-06-06', after: '2027-06-02' },
+      { batch: 215, variety: 'Grey Anvil', before: '2027-06-06', after: '2027-06-04' },
+    ],
   },
 ];
 
 const page = (more: Record<string, unknown> = {}) =>
-  fakeServer({ 'GET /api/weather': weather, 'GET /api/season/forecast-changes': moved, 'GET /api/choices': sampleChoices, ...more });
+  fakeServer({ 'GET /api/weather': weather, 'GET /api/forecast-changes': moved, 'GET /api/choices': sampleChoices, ...more });
 
 const file = (name = 'station.csv') => new File(['day,minimum,maximum\n'], name, { type: 'text/csv' });
 

@@ -37,8 +37,8 @@ export function degrees(celsius: number, digits = 1): string {
 }
 
 /** How much warmer or colder: a difference has no zero to shift. */
-export function degreesBetween(kelvins: number): string {
-  return fahrenheit() ? `${figures(kelvins * 1.8, 1)} °F` : `${figures(kelvins, 1)} K`;
+export function degreesBetween(kelvins: number, digits = 1): string {
+  return fahrenheit() ? `${figures(kelvins * 1.8, digits)} °F` : `${figures(kelvins, digits)} K`;
 }
 
 /** A small length: "6 mm", "30 cm", "¼ in". */

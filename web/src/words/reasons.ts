@@ -1,14 +1,18 @@
 import british from '../../../server/src/main/resources/words/en-GB.json';
-import type { DateSpread, Named, Obstacle, OfferView, Proviso, TaskKind, WhyNow } from '../api/client';
+import type { Cause, DateSpread, Named, Obstacle, OfferView, Proviso, Remedy, SpaceHelp, TaskKind, WhyNow } from '../api/client';
 import { message } from './catalogue';
 import { dayWords, toDate } from './days';
-import { degrees, figures, length } from './quantity';
+import { listWords } from './phrases';
+import { degrees, degreesBetween, figures, length } from './quantity';
 
 /** Every message that must be there; a kind without words does not compile. */
 type Key =
   | `obstacle.${Obstacle['kind']}`
   | `proviso.${Exclude<Proviso['kind'], 'InTheWay'>}`
   | `whyNow.${WhyNow['kind']}`
+  | `remedy.${Remedy['kind']}`
+  | `spaceHelp.${SpaceHelp['kind']}`
+  | `cause.${Cause}`
   | `offer.${OfferView['change']}`
   | `task.${TaskKind}`
   | `name.${Named}`;
@@ -62,6 +66,9 @@ function put(parts: Record<string, unknown>, name: string, value: unknown, today
   } else if (typeof value === 'number') {
     parts[name] = figure(name, value);
     parts[`${name}Percent`] = Math.round(100 * value);
+  } else if (Array.isArray(value)) {
+    parts[`${name}Together`] = listWords(value.map(String));
+    parts[`${name}Is`] = value.length === 0 ? 'none' : 'some';
   } else if (typeof value === 'boolean') {
     parts[name] = String(value);
   } else if (typeof value === 'string') {
@@ -82,6 +89,7 @@ function isSpread(value: unknown): value is DateSpread {
 
 function figure(name: string, value: number): number | string {
   if (name.endsWith('Celsius')) return degrees(value, 0);
+  if (name.endsWith('Kelvin')) return degreesBetween(value, 0);
   if (name.endsWith('Millimetres')) return length(value);
   return Number.isInteger(value) ? value : figures(value, 1);
 }
@@ -89,4 +97,23 @@ function figure(name: string, value: number): number | string {
 /** The name of what has a code: "Damping off". */
 export function nameWords(code: Named): string {
   return reason(`name.${code}`, {});
+}
+
+/** What can be done for a batch whose day moves. */
+export function remedyWords(remedy: Remedy, target: string, placeName: (place: number) => string): string {
+  return reason(`remedy.${remedy.kind}`, partsOf(remedy, { today: target, target, ...named(remedy, placeName) }));
+}
+
+/** What could be done about a place that is over-full. */
+export function spaceHelpWords(help: SpaceHelp, today: string, placeName: (place: number) => string): string {
+  return reason(`spaceHelp.${help.kind}`, partsOf(help, { today, ...named(help, placeName) }));
+}
+
+/** Why forecasts moved that belong together. */
+export function causeWords(cause: Cause, place: string): string {
+  return reason(`cause.${cause}`, { place: place.toLowerCase() });
+}
+
+function named(what: Remedy | SpaceHelp, placeName: (place: number) => string): { placeName?: string } {
+  return 'place' in what ? { placeName: placeName(what.place.number).toLowerCase() } : {};
 }

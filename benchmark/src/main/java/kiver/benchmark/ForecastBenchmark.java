@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
-import kiver.core.grow.BatchForecast;
+import kiver.core.outlook.BatchForecast;
 import kiver.core.growth.CardinalTemperatures;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;

@@ -27,10 +27,10 @@ final class MeasureAnswers {
         caller.post("/api/session", "{\"email\":\"" + Nursery.PROPAGATOR + "\",\"password\":\"" + Nursery.PASSWORD + "\"}");
         tell("promise", caller, "/api/promises",
                 call -> "{\"text\":\"" + QUESTIONS.get(call % QUESTIONS.size()) + "\"}");
-        String board = caller.get("/api/season").body();
+        String board = caller.get("/api/board").body();
         List<String> planned = all(board, "\"number\":(\\d+)[^{}]*?\"sown\":false");
         if (!planned.isEmpty()) {
-            tell("trial of a sow day", caller, "/api/season/trials", call ->
+            tell("trial of a sow day", caller, "/api/board/trials", call ->
                     "{\"edit\":{\"batch\":" + planned.get(0) + ",\"sowDay\":\"2027-06-" + (10 + call % 18) + "\"}}");
         }
         String batches = caller.get("/api/batches").body();
@@ -38,7 +38,7 @@ final class MeasureAnswers {
         List<String> trays = all(batches, "\"trays\":\\[(\\d+)");
         List<String> orders = all(caller.get("/api/orders").body(), "\"number\":(\\d+),\"growerId\"");
         look("round", caller, call -> "/api/round");
-        look("board", caller, call -> "/api/season");
+        look("board", caller, call -> "/api/board");
         look("list of batches", caller, call -> "/api/batches");
         look("list of orders", caller, call -> "/api/orders");
         look("a batch", caller, call -> "/api/batches/" + numbers.get(call % numbers.size()));

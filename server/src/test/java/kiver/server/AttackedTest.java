@@ -20,9 +20,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import kiver.core.outlook.BatchFile;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.wording.Wording;
@@ -70,8 +70,8 @@ class AttackedTest {
     @ValueSource(strings = {"+999999999-12-31", "-999999999-01-01", "9999-12-31", "2027-13-01", "tomorrow"})
     void aDayThatCannotBeMeantIsRefusedEverywhere(String day) throws Exception {
         int batch = batch(10);
-        refused(nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day + "\"}}"));
-        refused(nursery.post(nursery.propagator, "/api/reschedule", "{\"requestId\":\"%s\",\"batch\":%d,\"kind\":\"KEEP\",\"target\":\"%s\"}"
+        refused(nursery.post(nursery.propagator, "/api/board/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day + "\"}}"));
+        refused(nursery.post(nursery.propagator, "/api/reschedule", "{\"requestId\":\"%s\",\"batch\":%d,\"remedy\":{\"kind\":\"Keep\"},\"target\":\"%s\"}"
                 .formatted(UUID.randomUUID(), batch, day)));
         refused(nursery.record(nursery.hand, batch, "moves", "\"placeId\":2,\"day\":\"" + day + "\""));
         nursery.get(nursery.propagator, "/api/space/suggestions?place=1&from=" + day + "&to=2027-04-01").andExpect(status().is4xxClientError());
@@ -80,7 +80,7 @@ class AttackedTest {
     @Test
     void aFarDayOfASeasonIsRefusedWithTheLimit() throws Exception {
         int batch = batch(10);
-        nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"2190-01-01\"}}")
+        nursery.post(nursery.propagator, "/api/board/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"2190-01-01\"}}")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("240 days ahead")));
     }
@@ -92,8 +92,8 @@ class AttackedTest {
         int whole = batch(11);
         database.update("update batch set sow_day = '5874897-01-01' where number = ?", spoilt);
         database.update(SPOIL.formatted("'5874897-12-31'"), spoilt);
-        for (String page : List.of("/api/round", "/api/season", "/api/space", "/api/orders", "/api/batches", "/api/season/seed-needs",
-                "/api/season/work?from=2027-03-01&to=2027-03-07")) {
+        for (String page : List.of("/api/round", "/api/board", "/api/space", "/api/orders", "/api/batches", "/api/seed-needs",
+                "/api/work?from=2027-03-01&to=2027-03-07")) {
             nursery.get(nursery.propagator, page).andExpect(status().isOk());
         }
         String all = nursery.get(nursery.propagator, "/api/batches").andReturn().getResponse().getContentAsString();
@@ -138,9 +138,14 @@ class AttackedTest {
     void aBatchIsHeldOnlyWhereItCanGrowOn() throws Exception {
         int batch = batch(10);
         nursery.post(nursery.propagator, "/api/reschedule", """
-                {"requestId":"%s","batch":%d,"kind":"HOLD","target":"%s","placeId":3}""".formatted(UUID.randomUUID(), batch, TARGET))
+                {"requestId":"%s","batch":%d,"target":"%s","remedy":{"kind":"Hold","place":{"number":3},"byKelvin":2}}""".formatted(UUID.randomUUID(), batch, TARGET))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors[0].field").value("placeId"));
+                .andExpect(jsonPath("$.errors[0].field").value("remedy"));
+        for (String nonsense : List.of("{}", "{\"kind\":\"Burn\"}", "{\"kind\":\"Hold\"}", "{\"kind\":\"Swap\",\"batch\":%d}".formatted(batch), "7", "null")) {
+            nursery.post(nursery.propagator, "/api/reschedule", """
+                    {"requestId":"%s","batch":%d,"target":"%s","remedy":%s}""".formatted(UUID.randomUUID(), batch, TARGET, nonsense))
+                    .andExpect(status().is4xxClientError());
+        }
     }
 
     @Test
@@ -148,12 +153,12 @@ class AttackedTest {
         int batch = batch(10);
         LocalDate day = SmallNursery.TODAY.plusDays(4);
         List<Integer> answers = atOnce(List.of(
-                () -> code(nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day + "\"}}")),
-                () -> code(nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"pottedLate\":true}}"))));
+                () -> code(nursery.post(nursery.propagator, "/api/board/changes", "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day + "\"}}")),
+                () -> code(nursery.post(nursery.propagator, "/api/board/changes", "{\"edit\":{\"batch\":" + batch + ",\"pottedLate\":true}}"))));
         assertThat(answers).containsOnly(200);
         assertThat(batches.file(batch).batch().sowDay()).isEqualTo(day);
-        assertThat(batches.file(batch).batch().pottedLate()).isTrue();
-        nursery.post(nursery.propagator, "/api/season/changes",
+        assertThat(batches.file(batch).batch().plan().pottedLate()).isTrue();
+        nursery.post(nursery.propagator, "/api/board/changes",
                         "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + day.plusDays(2) + "\"},\"planVersion\":0}")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("to be sown on " + Wording.day(day))))
@@ -165,24 +170,24 @@ class AttackedTest {
         int batch = batch(10);
         long draft = JsonPath.<Integer>read(nursery.post(nursery.propagator, "/api/drafts", "{\"name\":\"" + UUID.randomUUID() + "\"}")
                 .andReturn().getResponse().getContentAsString(), "$.id");
-        nursery.post(nursery.propagator, "/api/season/changes",
+        nursery.post(nursery.propagator, "/api/board/changes",
                 "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + SmallNursery.TODAY.plusDays(6) + "\"},\"draft\":" + draft + "}").andExpect(status().isOk());
-        nursery.post(nursery.propagator, "/api/season/changes",
+        nursery.post(nursery.propagator, "/api/board/changes",
                 "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + SmallNursery.TODAY.plusDays(2) + "\"}}").andExpect(status().isOk());
         nursery.post(nursery.propagator, "/api/drafts/" + draft + "/taking", "{}").andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("was changed since")));
         assertThat(batches.file(batch).batch().sowDay()).isEqualTo(SmallNursery.TODAY.plusDays(2));
         nursery.get(nursery.propagator, "/api/drafts/987654").andExpect(status().isNotFound());
-        nursery.get(nursery.propagator, "/api/season?draft=987654").andExpect(status().isNotFound());
+        nursery.get(nursery.propagator, "/api/board?draft=987654").andExpect(status().isNotFound());
     }
 
     @Test
     void afterSowingAPlanGoesBackNeitherToAnotherDayNorToOtherContainers() throws Exception {
         int batch = batch(10);
-        nursery.post(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"container\":\"module-40\"}}").andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/board/changes", "{\"edit\":{\"batch\":" + batch + ",\"container\":\"module-40\"}}").andExpect(status().isOk());
         sow(batch);
-        nursery.post(nursery.propagator, "/api/season/undo", "{}").andExpect(status().isUnprocessableContent());
-        assertThat(batches.file(batch).batch().containers()).isEqualTo("module-40");
+        nursery.post(nursery.propagator, "/api/board/undo", "{}").andExpect(status().isUnprocessableContent());
+        assertThat(batches.file(batch).batch().plan().containers()).isEqualTo("module-40");
     }
 
     /** Thirty orders at once for one lot: what they are promised is there. */
@@ -284,7 +289,7 @@ class AttackedTest {
     void aLotOfWhichNothingComesUpLeavesItsPageAlive() throws Exception {
         long variety = nursery.crops.add("curly-kale", "Dead kale " + UUID.randomUUID());
         seeds.add(new SeedLot(0, "D" + UUID.randomUUID(), variety, "S", 0, 100_000, SmallNursery.TODAY, 500, 500));
-        nursery.get(nursery.propagator, "/api/season/seed-needs").andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/seed-needs").andExpect(status().isOk());
     }
 
     @Test
@@ -315,7 +320,7 @@ class AttackedTest {
 
     private ResultActions swap(int batch, int other) throws Exception {
         return nursery.post(nursery.propagator, "/api/reschedule", """
-                {"requestId":"%s","batch":%d,"kind":"SWAP","target":"%s","otherBatch":%d}"""
+                {"requestId":"%s","batch":%d,"target":"%s","remedy":{"kind":"Swap","batch":%d,"growers":[],"day":"2027-05-01"}}"""
                 .formatted(UUID.randomUUID(), batch, TARGET, other));
     }
 

@@ -63,7 +63,7 @@ class BoughtInTest {
                 .andExpect(jsonPath("$.supplier").value("Marl Plants"))
                 .andExpect(jsonPath("$.summary.chance").value(greaterThan(0.3)))
                 .andExpect(jsonPath("$.summary.shares.free").value(20));
-        nursery.get(nursery.propagator, "/api/season/seed-needs").andExpect(jsonPath("$.sowings[?(@.batch == " + batch + ")]").value(empty()));
+        nursery.get(nursery.propagator, "/api/seed-needs").andExpect(jsonPath("$.sowings[?(@.batch == " + batch + ")]").value(empty()));
         assertThat(tasks(batch)).isEmpty();
         String more = body.substring(body.indexOf("{\"varietyId\""), body.indexOf("},") + 1).replace("\"plants\":20", "\"plants\":90");
         nursery.post(nursery.propagator, "/api/plans", more).andExpect(status().isOk())

@@ -19,10 +19,10 @@ import java.util.concurrent.Future;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.order.PlantShares;
+import kiver.core.outlook.BatchFile;
 import kiver.core.tray.CellRun;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.order.OrderBook;
 import kiver.server.seed.SeedLot;
 import org.junit.jupiter.api.BeforeEach;
@@ -171,7 +171,7 @@ class DemandAndSupplyTest {
     void whatAGrowerWantsStaysAsItWasAsked() throws Exception {
         int order = take(line(20, TARGET));
         int batch = nursery.batchOf(order);
-        ok(nursery.propagator, "/api/season/changes", "{\"edit\":{\"batch\":" + batch + ",\"container\":\"module-40\"}}");
+        ok(nursery.propagator, "/api/board/changes", "{\"edit\":{\"batch\":" + batch + ",\"container\":\"module-40\"}}");
         assertThat(batches.file(batch).batch().container()).isEqualTo("module-40");
         assertThat(orders.order(order).line(1).container()).isEqualTo("module-60");
         assertThat(orders.order(order).line(1).placedOn()).isEqualTo(TODAY);

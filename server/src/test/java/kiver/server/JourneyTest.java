@@ -15,9 +15,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.CellCondition;
+import kiver.core.outlook.BatchFile;
 import kiver.core.weather.DailyRange;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.seed.SeedLot;
@@ -93,7 +93,7 @@ class JourneyTest {
         nursery.get(nursery.hand, "/api/trays/" + tray).andExpect(jsonPath("$.cells[0].onlySeen").value(true));
         // Two seeds a cell at nine in ten: 11 of 12 cells up is about 7 in 10, nothing like one seedling of two seeds.
         double known = JsonPath.<List<Double>>read(
-                nursery.get(nursery.hand, "/api/season/seed-needs").andReturn().getResponse().getContentAsString(),
+                nursery.get(nursery.hand, "/api/seed-needs").andReturn().getResponse().getContentAsString(),
                 "$.lots[?(@.code == 'T1')].germination").get(0);
         assertThat(known).isGreaterThan(0.75);
 
@@ -192,7 +192,7 @@ class JourneyTest {
     }
 
     private void plan(int batch, LocalDate sowDay) throws Exception {
-        nursery.post(nursery.propagator, "/api/season/changes",
+        nursery.post(nursery.propagator, "/api/board/changes",
                 "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + sowDay + "\"}}").andExpect(status().isOk());
     }
 

@@ -16,10 +16,10 @@ import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.batch.Balance;
+import kiver.core.outlook.BatchFile;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.batch.ProjectionBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
@@ -86,7 +86,7 @@ class MigratedTest {
     })
     void everyRecordGivesTheAccountItGave(int batch, int sown, int waiting, int empty, int alive, int lost, int released) {
         BatchFile file = batches.file(batch);
-        assertThat(file.problem()).isEmpty();
+        assertThat(file.trouble()).isEmpty();
         assertThat(file.state().balance()).isEqualTo(new Balance(sown, waiting, empty, alive, lost, released));
         assertThat(database.queryForObject(
                 "select count(*) from batch_change change join batch on batch.id = change.batch_id where batch.number = ?",

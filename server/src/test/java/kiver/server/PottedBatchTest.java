@@ -13,8 +13,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.Balance;
+import kiver.core.outlook.BatchFile;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -65,7 +65,7 @@ class PottedBatchTest {
         onBoard(batch)
                 .andExpect(jsonPath(path(batch, "pottings[0].middle")).isNotEmpty())
                 .andExpect(jsonPath(path(batch, "pottedLate")).value(false));
-        nursery.get(nursery.hand, "/api/season/work?from=" + TARGET.minusDays(55) + "&to=" + TARGET)
+        nursery.get(nursery.hand, "/api/work?from=" + TARGET.minusDays(55) + "&to=" + TARGET)
                 .andExpect(jsonPath("$[?(@.batch == " + batch + ")].kind", hasItem("POT_ON")));
     }
 
@@ -74,19 +74,19 @@ class PottedBatchTest {
     void itCanBePottedAsLateAsItsRootsAllowAndThatCanBeUndone() throws Exception {
         int batch = take(60);
         LocalDate usual = potting(batch);
-        nursery.post(nursery.propagator, "/api/season/trials", edit(batch, "\"pottedLate\":true"))
+        nursery.post(nursery.propagator, "/api/board/trials", edit(batch, "\"pottedLate\":true"))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.batch.pottedLate").value(true));
-        assertThat(batches.file(batch).batch().pottedLate()).as("a trial changes nothing").isFalse();
-        nursery.post(nursery.propagator, "/api/season/changes", edit(batch, "\"pottedLate\":true")).andExpect(status().isOk());
-        assertThat(batches.file(batch).batch().pottedLate()).isTrue();
+        assertThat(batches.file(batch).batch().plan().pottedLate()).as("a trial changes nothing").isFalse();
+        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"pottedLate\":true")).andExpect(status().isOk());
+        assertThat(batches.file(batch).batch().plan().pottedLate()).isTrue();
         assertThat(potting(batch)).isAfter(usual);
-        nursery.post(nursery.propagator, "/api/season/changes", edit(batch, "\"sowDay\":\"" + clock.today().plusDays(3) + "\""))
+        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today().plusDays(3) + "\""))
                 .andExpect(status().isOk());
-        assertThat(batches.file(batch).batch().pottedLate()).as("another change leaves it").isTrue();
-        nursery.post(nursery.propagator, "/api/season/undo", "").andExpect(status().isOk());
-        nursery.post(nursery.propagator, "/api/season/undo", "").andExpect(status().isOk());
-        assertThat(batches.file(batch).batch().pottedLate()).isFalse();
+        assertThat(batches.file(batch).batch().plan().pottedLate()).as("another change leaves it").isTrue();
+        nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
+        assertThat(batches.file(batch).batch().plan().pottedLate()).isFalse();
         assertThat(potting(batch)).isEqualTo(usual);
     }
 
@@ -98,15 +98,15 @@ class PottedBatchTest {
         List<String> kinds = JsonPath.<List<Object>>read(space, "$.overflows").stream()
                 .flatMap(overflow -> suggestions(overflow).stream())
                 .toList();
-        assertThat(kinds).contains("POT_LATER", "SOW_LATER", "REFUSE");
-        assertThat(batches.file(crowd).batch().pottedLate()).isFalse();
+        assertThat(kinds).contains("PotLater", "SowLater", "TellGrower");
+        assertThat(batches.file(crowd).batch().plan().pottedLate()).isFalse();
     }
 
     @Test
     @Order(4)
     void theRoundCallsForItOnItsDay() throws Exception {
         int batch = take(20);
-        nursery.post(nursery.propagator, "/api/season/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\""))
+        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\""))
                 .andExpect(status().isOk());
         BatchFile file = batches.file(batch);
         int tray = database.queryForObject("select number from tray where id = ?", Integer.class, file.runs().get(0).tray().number());
@@ -138,7 +138,7 @@ class PottedBatchTest {
                 .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
         int order = JsonPath.<Integer>read(answer, "$.number");
         int batch = nursery.batchOf(order);
-        nursery.post(nursery.propagator, "/api/season/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\"")).andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\"")).andExpect(status().isOk());
         BatchFile file = batches.file(batch);
         int tray = database.queryForObject("select number from tray where id = ?", Integer.class, file.runs().get(0).tray().number());
         int cells = file.batch().cells();
@@ -165,7 +165,7 @@ class PottedBatchTest {
         try {
             return JsonPath.read(nursery.get(nursery.propagator, "/api/space/suggestions?place=" + JsonPath.read(overflow, "$.placeId")
                     + "&from=" + JsonPath.read(overflow, "$.from") + "&to=" + JsonPath.read(overflow, "$.to"))
-                    .andReturn().getResponse().getContentAsString(), "$[*].kind");
+                    .andReturn().getResponse().getContentAsString(), "$[*].help.kind");
         } catch (Exception failed) {
             throw new IllegalStateException(failed);
         }
@@ -202,7 +202,7 @@ class PottedBatchTest {
     }
 
     private ResultActions onBoard(int batch) throws Exception {
-        return nursery.get(nursery.propagator, "/api/season").andExpect(jsonPath(path(batch, "number")).value(batch));
+        return nursery.get(nursery.propagator, "/api/board").andExpect(jsonPath(path(batch, "number")).value(batch));
     }
 
     private static String path(int batch, String field) {

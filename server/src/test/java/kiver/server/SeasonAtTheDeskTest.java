@@ -17,9 +17,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.Balance;
+import kiver.core.outlook.BatchFile;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import net.fortuna.ical4j.data.CalendarBuilder;
@@ -139,9 +139,9 @@ class SeasonAtTheDeskTest {
         assertThat(sowDay(batch)).isEqualTo(before.plusDays(3));
         assertThat(batches.file(batch).batch().container()).isEqualTo("module-104");
         assertThat(batches.file(batch).runs()).hasSize(1);
-        nursery.post(nursery.propagator, "/api/season/undo", "").andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
         assertThat(batches.file(batch).batch().container()).isEqualTo("module-60");
-        nursery.post(nursery.propagator, "/api/season/undo", "").andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
         assertThat(sowDay(batch)).isEqualTo(before);
     }
 
@@ -155,14 +155,14 @@ class SeasonAtTheDeskTest {
         nursery.get(nursery.propagator, "/api/drafts/" + draft)
                 .andExpect(jsonPath("$.lines[0].sowDay").value(before.plusDays(2).toString()))
                 .andExpect(jsonPath("$.lines[0].sowDayBefore").value(before.toString()));
-        nursery.get(nursery.propagator, "/api/season?draft=" + draft)
+        nursery.get(nursery.propagator, "/api/board?draft=" + draft)
                 .andExpect(jsonPath("$.batches[?(@.number == " + batch + ")].sowDay").value(before.plusDays(2).toString()));
         nursery.post(nursery.propagator, "/api/drafts/" + draft + "/taking", "").andExpect(status().isOk());
         assertThat(sowDay(batch)).isEqualTo(before.plusDays(2));
         long other = draft("Other");
         http.perform(MockMvcRequestBuilders.delete("/api/drafts/" + other).with(user(nursery.propagator)).with(csrf()))
                 .andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/season").andExpect(jsonPath("$.drafts[?(@.name == 'Other')]").isEmpty());
+        nursery.get(nursery.propagator, "/api/board").andExpect(jsonPath("$.drafts[?(@.name == 'Other')]").isEmpty());
     }
 
     @Test
@@ -194,7 +194,7 @@ class SeasonAtTheDeskTest {
         int place = JsonPath.<Integer>read(space, "$.overflows[0].placeId");
         nursery.get(nursery.propagator, "/api/space/suggestions?place=" + place + "&from=" + from + "&to=" + to)
                 .andExpect(status().isOk())
-                .andExpect(jsonPath("$[*].kind", hasItem("REFUSE")));
+                .andExpect(jsonPath("$[*].help.kind", hasItem("TellGrower")));
     }
 
     @Test
@@ -202,7 +202,7 @@ class SeasonAtTheDeskTest {
         batch(400);
         batch(420);
         batch(430);
-        nursery.get(nursery.hand, "/api/season/seed-needs")
+        nursery.get(nursery.hand, "/api/seed-needs")
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.lots", hasSize(3)))
                 .andExpect(jsonPath("$.lots[?(@.code == 'L2')].old").value(true))
@@ -213,23 +213,23 @@ class SeasonAtTheDeskTest {
     @Test
     void aMovedDayHasOptionsAndOneIsTaken() throws Exception {
         int batch = batch(20);
-        String options = nursery.post(nursery.propagator, "/api/reschedule/options", """
+        String choices = nursery.post(nursery.propagator, "/api/reschedule/choices", """
                 {"batches":[%d],"days":14}""".formatted(batch))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$[0].target").value(TARGET.plusDays(14).toString()))
                 .andReturn().getResponse().getContentAsString();
-        List<String> kinds = JsonPath.read(options, "$[0].options[*].kind");
-        assertThat(kinds).contains("KEEP", "SOW_AGAIN_TIMED");
+        List<String> kinds = JsonPath.read(choices, "$[0].choices[*].remedy.kind");
+        assertThat(kinds).contains("Keep", "SowOn");
         LocalDate before = sowDay(batch);
         UUID request = UUID.randomUUID();
         for (int sent = 0; sent < 2; sent++) {
             nursery.post(nursery.propagator, "/api/reschedule", """
-                    {"requestId":"%s","batch":%d,"kind":"SOW_AGAIN_TIMED","target":"%s"}"""
+                    {"requestId":"%s","batch":%d,"remedy":{"kind":"SowOn","day":"2027-05-01","before":"2027-04-30"},"target":"%s"}"""
                     .formatted(request, batch, TARGET.plusDays(14))).andExpect(status().isOk());
         }
         assertThat(batches.file(batch).batch().target()).isEqualTo(TARGET.plusDays(14));
         assertThat(sowDay(batch)).isAfter(before);
-        nursery.post(nursery.propagator, "/api/reschedule/options", """
+        nursery.post(nursery.propagator, "/api/reschedule/choices", """
                 {"batches":[%d],"days":-400}""".formatted(batch))
                 .andExpect(status().isUnprocessableContent()).andExpect(jsonPath("$.errors[0].field").value("days"));
     }
@@ -240,7 +240,7 @@ class SeasonAtTheDeskTest {
         int other = batch(20);
         int orderOfOne = nursery.orderOf(one);
         nursery.post(nursery.propagator, "/api/reschedule", """
-                {"requestId":"%s","batch":%d,"kind":"SWAP","target":"%s","otherBatch":%d}"""
+                {"requestId":"%s","batch":%d,"target":"%s","remedy":{"kind":"Swap","batch":%d,"growers":[],"day":"2027-05-01"}}"""
                 .formatted(UUID.randomUUID(), one, TARGET, other)).andExpect(status().isOk());
         assertThat(nursery.orderOf(other)).isEqualTo(orderOfOne);
     }
@@ -294,9 +294,9 @@ class SeasonAtTheDeskTest {
         nursery.get(nursery.hand, "/api/crops/tomato?place=1")
                 .andExpect(jsonPath("$.observed", hasSize(greaterThan(3))))
                 .andExpect(jsonPath("$.stages", hasSize(7)));
-        nursery.get(nursery.hand, "/api/season/forecast-changes").andExpect(status().isOk());
-        nursery.get(nursery.hand, "/api/season/work?from=2027-03-01&to=2027-03-07").andExpect(status().isOk());
-        nursery.get(nursery.hand, "/api/season/work?from=2027-03-07&to=2027-03-01").andExpect(status().isUnprocessableContent());
+        nursery.get(nursery.hand, "/api/forecast-changes").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/work?from=2027-03-01&to=2027-03-07").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/work?from=2027-03-07&to=2027-03-01").andExpect(status().isUnprocessableContent());
     }
 
     @Test
@@ -304,15 +304,15 @@ class SeasonAtTheDeskTest {
         int batch = batch(20);
         for (Person person : List.of(nursery.hand, nursery.grower)) {
             nursery.post(person, "/api/promises", "{\"text\":\"400 kale 12 may\"}").andExpect(status().isForbidden());
-            nursery.post(person, "/api/season/changes", edit(batch, "\"sowDay\":\"2027-04-01\"", null)).andExpect(status().isForbidden());
-            nursery.post(person, "/api/season/undo", "").andExpect(status().isForbidden());
+            nursery.post(person, "/api/board/changes", edit(batch, "\"sowDay\":\"2027-04-01\"", null)).andExpect(status().isForbidden());
+            nursery.post(person, "/api/board/undo", "").andExpect(status().isForbidden());
             nursery.post(person, "/api/drafts", "{\"name\":\"x\"}").andExpect(status().isForbidden());
             nursery.post(person, "/api/space/assignment", "").andExpect(status().isForbidden());
-            nursery.post(person, "/api/reschedule/options", "{}").andExpect(status().isForbidden());
+            nursery.post(person, "/api/reschedule/choices", "{}").andExpect(status().isForbidden());
             nursery.post(person, "/api/successions", "{}").andExpect(status().isForbidden());
         }
-        nursery.get(nursery.grower, "/api/season").andExpect(status().isForbidden());
-        nursery.get(nursery.grower, "/api/season/seed-needs").andExpect(status().isForbidden());
+        nursery.get(nursery.grower, "/api/board").andExpect(status().isForbidden());
+        nursery.get(nursery.grower, "/api/seed-needs").andExpect(status().isForbidden());
     }
 
     private int batch(int plants) throws Exception {
@@ -338,11 +338,11 @@ class SeasonAtTheDeskTest {
     }
 
     private ResultActions trial(int batch, String change) throws Exception {
-        return nursery.post(nursery.propagator, "/api/season/trials", edit(batch, change, null));
+        return nursery.post(nursery.propagator, "/api/board/trials", edit(batch, change, null));
     }
 
     private ResultActions change(int batch, String change, Long draft) throws Exception {
-        return nursery.post(nursery.propagator, "/api/season/changes", edit(batch, change, draft));
+        return nursery.post(nursery.propagator, "/api/board/changes", edit(batch, change, draft));
     }
 
     private long draft(String name) throws Exception {

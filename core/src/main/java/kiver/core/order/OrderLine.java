@@ -10,9 +10,9 @@ import java.util.Objects;
  * @param stage wanted at release
  * @param target the day on which they are wanted
  * @param under share of them that the grower takes as whole when it is missing, 0 to 0.5
- * @param clumps whether the number counts clumps that are never parted, instead of plants
+ * @param countedIn what the number counts
  */
-public record OrderLine(int plants, LeafStage stage, LocalDate target, double under, boolean clumps) {
+public record OrderLine(int plants, LeafStage stage, LocalDate target, double under, CountedIn countedIn) {
 
     /** What growers take as whole unless they say otherwise: 97 of 100. */
     public static final double USUAL_UNDER = 0.03;
@@ -33,17 +33,27 @@ public record OrderLine(int plants, LeafStage stage, LocalDate target, double un
 
     /** A wish with the usual tolerance. */
     public OrderLine(int plants, LeafStage stage, LocalDate target) {
-        this(plants, stage, target, USUAL_UNDER, false);
+        this(plants, stage, target, USUAL_UNDER, CountedIn.PLANTS);
     }
 
     /** The same for another day. */
     public OrderLine on(LocalDate otherTarget) {
-        return new OrderLine(plants, stage, otherTarget, under, clumps);
+        return new OrderLine(plants, stage, otherTarget, under, countedIn);
     }
 
     /** The same for another number. */
     public OrderLine of(int otherPlants) {
-        return new OrderLine(otherPlants, stage, target, under, clumps);
+        return new OrderLine(otherPlants, stage, target, under, countedIn);
+    }
+
+    /** The same number of something else. */
+    public OrderLine counting(CountedIn other) {
+        return new OrderLine(plants, stage, target, under, other);
+    }
+
+    /** Whether clumps are counted that are never parted, instead of plants. */
+    public boolean inClumps() {
+        return countedIn == CountedIn.CLUMPS;
     }
 
     /** The fewest plants that the grower takes as the whole. */

@@ -73,7 +73,7 @@ public final class Planner {
         }
         GerminationNodes nodes = GerminationNodes.of(request.germination());
         return switch (request.containers().kind()) {
-            case CLUMPS -> List.of(request.line().clumps()
+            case CLUMPS -> List.of(request.line().inClumps()
                     ? single(request, nodes, request.crop().cells().clumpSeeds(), aim)
                     : clumps(request, nodes, aim));
             case PRICKED_OUT -> List.of(single(request, nodes, 1, aim));

@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.util.Optional;
 import kiver.core.batch.BatchState;
 import kiver.core.emerge.EmergenceVerdict;
-import kiver.core.grow.BatchForecast;
 import kiver.core.harden.DayOutside;
+import kiver.core.outlook.BatchForecast;
 
 /**
  * All about a batch that decides what is to be done with it today.

@@ -8,8 +8,8 @@ import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
-import kiver.core.order.PlantShares;
 import kiver.core.harden.DayOutside;
+import kiver.core.order.PlantShares;
 
 /** Works out what is to be done with a batch on a day. */
 public final class Round {

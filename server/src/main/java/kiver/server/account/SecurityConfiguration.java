@@ -42,9 +42,9 @@ class SecurityConfiguration {
                         .requestMatchers("/actuator/**").denyAll()
                         .requestMatchers("/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**").hasRole(PROPAGATOR)
                         .requestMatchers("/calendar/*").permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/season/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
+                        .requestMatchers(HttpMethod.GET, "/api/board/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
                                 "/api/weather/**").hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .requestMatchers("/api/season/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
+                        .requestMatchers("/api/board/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
                                 "/api/weather/**", "/api/reschedule/**").hasRole(PROPAGATOR)
                         .requestMatchers(
                                 HttpMethod.POST, "/api/orders/**", "/api/releases", "/api/batches", "/api/batches/bought-in", "/api/batches/*/withdrawals", "/api/people", "/api/places",

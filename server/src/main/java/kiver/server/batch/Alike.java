@@ -1,5 +1,6 @@
 package kiver.server.batch;
 
+import kiver.core.outlook.BatchFile;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 
@@ -19,7 +20,7 @@ final class Alike {
         refuse(!one.batch().variety().equals(two.batch().variety()), other, Said.of("it is of another variety"));
         refuse(!one.batch().container().equals(two.batch().container()), other, Said.of("it is in another container"));
         refuse(!one.batch().stage().equals(two.batch().stage()), other, Said.of("it is grown to another stage"));
-        refuse(!one.batch().countedIn().equals(two.batch().countedIn()), other, Said.of("it is counted otherwise"));
+        refuse(one.batch().aim().countedIn() != two.batch().aim().countedIn(), other, Said.of("it is counted otherwise"));
         refuse(one.plantsReleased() + two.plantsReleased() > 0, other, Said.of("plants of one of them have gone already"));
         refuse(
                 one.promises().stream().anyMatch(mine -> two.promises().stream().anyMatch(theirs -> theirs.lineId() == mine.lineId())),

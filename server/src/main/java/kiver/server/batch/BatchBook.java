@@ -19,11 +19,15 @@ import kiver.core.batch.ChangeFault;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
 import kiver.core.growth.GrowingYear;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchSize;
+import kiver.core.outlook.Promised;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
-import kiver.server.batch.RecordReader.Folded;
 import kiver.server.account.Occasion;
+import kiver.server.batch.RecordReader.Folded;
 import kiver.server.clock.NurseryClock;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
@@ -71,7 +75,7 @@ public class BatchBook {
         Folded folded = records.folded(mapper.changes(batch.id()));
         return new BatchFile(
                         batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id()),
-                        folded.state(), folded.problem())
+                        folded.state(), folded.trouble())
                 .forItsLines();
     }
 
@@ -142,7 +146,7 @@ public class BatchBook {
                     Folded folded = states.getOrDefault(batch.id(), RecordReader.NOTHING_RECORDED);
                     return new BatchFile(
                                     batch, runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
-                                    promises.getOrDefault(batch.id(), List.of()), folded.state(), folded.problem())
+                                    promises.getOrDefault(batch.id(), List.of()), folded.state(), folded.trouble())
                             .forItsLines();
                 })
                 .toList();

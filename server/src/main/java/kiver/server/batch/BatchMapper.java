@@ -5,10 +5,14 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchSize;
+import kiver.core.outlook.Promised;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -39,12 +43,14 @@ interface BatchMapper {
     @Select(BATCHES + """
             left join batch_standing standing on standing.batch_id = batch.id
             where batch.withdrawn_on is null and not coalesce(""" + PutAway.CONDITION + ", false) order by batch.number")
+    @ResultMap("batch")
     List<Batch> inHand(@Param("away") PutAway away);
 
     /** Those that are put away and were grown for a day from the first to the last. */
     @Select(BATCHES + """
             left join batch_standing standing on standing.batch_id = batch.id
             where batch.withdrawn_on is null and batch.target between #{first} and #{last} and """ + PutAway.CONDITION + " order by batch.number")
+    @ResultMap("batch")
     List<Batch> putAway(@Param("away") PutAway away, @Param("first") LocalDate first, @Param("last") LocalDate last);
 
     /** The day for which the first batch was grown; null while there is none. */
@@ -57,15 +63,18 @@ interface BatchMapper {
                 select batch_id from promise where line_id = any(#{lines, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}))
             order by batch.number
             """)
+    @ResultMap("batch")
     List<Batch> promisedTo(@Param("lines") Long[] lines);
 
     /** Batches of which plants left with a note. */
     @Select(BATCHES + """
             where batch.id in (select batch_id from batch_departure where release = #{release}) order by batch.number
             """)
+    @ResultMap("batch")
     List<Batch> onNote(@Param("release") long release);
 
     @Select(BATCHES + " where batch.withdrawn_on is null and batch.number = #{number}")
+    @ResultMap("batch")
     Optional<Batch> byNumber(@Param("number") int number);
 
     /** Waits for others who record for this batch or change its plan. */
@@ -77,10 +86,11 @@ interface BatchMapper {
             insert into batch (number, variety_id, lot_id, seeds_per_cell, cells, cells_needed, sow_day, latest_sow_day,
                                emergence_place_id, growing_place_id, hardening_place_id, hardening_programme,
                                container_path, containers, plants, leaves_from, leaves_to, target, under, counted_in, leaves_on_arrival)
-            values (1 + coalesce((select max(number) from batch), 200), #{varietyId}, #{lotId}, #{seedsPerCell}, #{cells}, #{cellsNeeded}, #{sowDay}, #{latestSowDay},
-                    #{way.emergence.number}, #{way.growingOn.number}, #{way.hardening.number}, #{programme},
-                    #{containerPath}, #{containers}, #{aim.plants}, #{aim.stage.from}, #{aim.stage.to}, #{aim.target},
-                    #{aim.under}, #{countedIn}, #{leavesOnArrival})
+            values (1 + coalesce((select max(number) from batch), 200), #{varietyId}, #{sowing.lotId}, #{sowing.seedsPerCell},
+                    #{sowing.cells}, #{sowing.cellsNeeded}, #{plan.sowDay}, #{plan.latestSowDay},
+                    #{plan.emergencePlaceId}, #{plan.growingPlaceId}, #{plan.hardeningPlaceId}, #{programme},
+                    #{plan.containerPath}, #{plan.containers}, #{aim.plants}, #{aim.stage.from}, #{aim.stage.to}, #{aim.target},
+                    #{aim.under}, #{aim.countedIn}, #{leavesOnArrival})
             returning number
             """, affectData = true)
     int insert(NewBatch batch);

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
+import kiver.core.outlook.BatchFile;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.problem.Refusal;

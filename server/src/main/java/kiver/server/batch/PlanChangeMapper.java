@@ -3,6 +3,7 @@ package kiver.server.batch;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import kiver.core.outlook.BatchPlan;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;

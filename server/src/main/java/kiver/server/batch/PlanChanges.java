@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchPlan;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -46,7 +49,7 @@ public class PlanChanges {
         new TreeMap<>(plans).forEach((number, plan) -> {
             batches.lock(number);
             Batch batch = batches.file(number).batch();
-            mapper.insertPart(change, number, json.writeValueAsString(BatchPlan.of(batch)), json.writeValueAsString(plan));
+            mapper.insertPart(change, number, json.writeValueAsString(batch.plan()), json.writeValueAsString(plan));
             set(batch, plan);
         });
     }
@@ -54,7 +57,7 @@ public class PlanChanges {
     /** Sets a plan; in other containers its cells are laid out anew. */
     private void set(Batch batch, BatchPlan plan) {
         mapper.setPlan(batch.number(), plan);
-        if (!plan.containers().equals(batch.containers())) {
+        if (!plan.containers().equals(batch.plan().containers())) {
             batches.layOutAnew(batch.number(), layout.runs(plan.containers().split(" ")[0], batch.cells()));
         }
     }
@@ -73,7 +76,7 @@ public class PlanChanges {
         for (PlanChangeMapper.PartRow part : mapper.parts(last.id())) {
             batches.lock(part.number());
             BatchFile file = batches.file(part.number());
-            if (file.state().sownOn().isPresent() && !read(part.before()).sowsLike(BatchPlan.of(file.batch()))) {
+            if (file.state().sownOn().isPresent() && !read(part.before()).sowsLike(file.batch().plan())) {
                 throw new Refusal("change", Said.of("Batch {batch} has been sown since; its sow day and its containers cannot be put back.")
                         .with("batch", part.number()));
             }

@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.RecordedChange;
-import kiver.server.wording.Said;
+import kiver.core.outlook.BatchTrouble;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -30,7 +30,7 @@ class RecordReader {
     }
 
     /** A record as far as it can be folded, how many changes it holds, and what is wrong with the rest. */
-    record Folded(BatchState state, int changes, Optional<Said> problem) {}
+    record Folded(BatchState state, int changes, Optional<BatchTrouble> trouble) {}
 
     /**
      * The state of a batch.
@@ -54,8 +54,7 @@ class RecordReader {
                     state = BatchState.after(whole);
                 } catch (RuntimeException here) {
                     LOG.error("Entry {} of the record of batch id {} cannot be read", row.sequence(), row.batchId(), here);
-                    return new Folded(state, rows.size(), Optional.of(
-                            Said.of("Entry {entry} of its record cannot be read; what came after is not shown.").with("entry", row.sequence())));
+                    return new Folded(state, rows.size(), Optional.of(new BatchTrouble.EntryUnreadable(row.sequence())));
                 }
             }
             throw damaged;

@@ -6,6 +6,7 @@ import java.util.List;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.crop.Container;
+import kiver.core.outlook.BatchFile;
 import kiver.core.tray.Cell;
 import kiver.server.crop.CropBook;
 import kiver.server.tray.Tray;

@@ -13,17 +13,17 @@ import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.batch.LossReason;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.Promised;
 import kiver.core.place.PlaceId;
 import kiver.core.today.RoundTask;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
-import kiver.server.batch.Batch;
-import kiver.server.batch.Promised;
 import kiver.server.batch.RecordingService;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.PottingService;
+import kiver.server.pot.PottingService;
 import kiver.server.release.ReleaseService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -71,7 +71,7 @@ class DemoHands {
     void work() {
         LocalDate today = clock.today();
         for (RoundService.Stop stop : round.stops()) {
-            BatchAnalysis batch = stop.batch();
+            BatchOutlook batch = stop.batch();
             int number = batch.file().batch().number();
             boolean busy = false;
             for (RoundTask task : stop.tasks()) {
@@ -93,7 +93,7 @@ class DemoHands {
     }
 
     private void perform(RoundTask task, RoundService.Stop stop, LocalDate today) {
-        BatchAnalysis analysis = stop.batch();
+        BatchOutlook analysis = stop.batch();
         Batch batch = analysis.file().batch();
         BatchState state = analysis.file().state();
         String purpose = task.kind().name();
@@ -105,12 +105,12 @@ class DemoHands {
                 }
             }
             case MOVE_TO_GROW_ON -> record(batch.number(), today, purpose,
-                    List.of(new BatchChange.Moved(new PlaceId(batch.growingPlaceId()))));
+                    List.of(new BatchChange.Moved(new PlaceId(batch.plan().growingPlaceId()))));
             case POT_ON -> potOn(analysis, today);
             case START_HARDENING -> {
                 HardeningProgramme programme = batch.hardeningProgramme();
                 List<BatchChange> changes = new ArrayList<>();
-                changes.add(new BatchChange.HardeningStarted(new PlaceId(batch.hardeningPlaceId()), programme.days()));
+                changes.add(new BatchChange.HardeningStarted(new PlaceId(batch.plan().hardeningPlaceId()), programme.days()));
                 if (programme.days() == 0) {
                     changes.add(new BatchChange.HardeningEnded());
                 }
@@ -141,7 +141,7 @@ class DemoHands {
         }
     }
 
-    private List<BatchChange> sowing(BatchAnalysis analysis) {
+    private List<BatchChange> sowing(BatchOutlook analysis) {
         Batch batch = analysis.file().batch();
         SeedLot lot = seeds.lot(batch.lotId());
         List<BatchChange> changes = new ArrayList<>();
@@ -150,7 +150,7 @@ class DemoHands {
             int needed = run.length() * batch.seedsPerCell();
             if (needed <= left) {
                 changes.add(new BatchChange.Sown(run, batch.seedsPerCell(), batch.lotId(),
-                        MEDIA[batch.number() % MEDIA.length], new PlaceId(batch.emergencePlaceId())));
+                        MEDIA[batch.number() % MEDIA.length], new PlaceId(batch.plan().emergencePlaceId())));
                 left -= needed;
             } else {
                 changes.add(new BatchChange.LeftUnsown(run.tray()));
@@ -160,7 +160,7 @@ class DemoHands {
     }
 
     /** All that live go on into the next container of their path. */
-    private void potOn(BatchAnalysis analysis, LocalDate today) {
+    private void potOn(BatchOutlook analysis, LocalDate today) {
         LocalDate opening = DemoNursery.OPENING_DAY;
         if (today.isBefore(opening) && !today.isBefore(opening.minusDays(DAYS_WITHOUT_POTTING))) {
             return;
@@ -174,11 +174,11 @@ class DemoHands {
         }
     }
 
-    private List<BatchChange> counts(BatchAnalysis analysis, LocalDate today) {
+    private List<BatchChange> counts(BatchOutlook analysis, LocalDate today) {
         BatchState state = analysis.file().state();
         SeedLot lot = seeds.lot(state.sowings().values().iterator().next().sown().lot());
         double germination = DemoTruth.germination(lot.id(), lot.germinationLabel());
-        double progress = analysis.course().orElseThrow().emergenceProgressUntil(today);
+        double progress = analysis.emerging().course().orElseThrow().emergenceProgressUntil(today);
         boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;
         Map<TrayId, Map<Integer, Integer>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
         for (Map.Entry<Cell, CellState> entry : state.cells().entrySet()) {
@@ -199,7 +199,7 @@ class DemoHands {
         return changes;
     }
 
-    private static List<BatchChange> losses(BatchAnalysis analysis, LocalDate today) {
+    private static List<BatchChange> losses(BatchOutlook analysis, LocalDate today) {
         BatchState state = analysis.file().state();
         int number = analysis.file().batch().number();
         List<BatchChange> changes = new ArrayList<>();

@@ -12,14 +12,15 @@ import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchPlan;
+import kiver.core.outlook.Sowing;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
 import kiver.core.plan.WayFinder;
-import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;
 import kiver.server.clock.NurseryClock;
@@ -193,12 +194,13 @@ class LargeSeason implements ApplicationRunner {
         int cells = CELLS / 2 + random.nextInt(CELLS);
         OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
         int order = stock.orders().add(site.growerId(), site.id(), target, placedOn, null);
-        long line = stock.orders().addLine(order, variety.id(), container.code(), wish, Batch.CountedIn.PLANTS);
+        long line = stock.orders().addLine(order, variety.id(), container.code(), wish);
         int batch = stock.batches().add(
                 new NewBatch(
-                        variety.id(), lot.id(), 2, cells, cells * 4 / 5, sowDay, sowDay.plusDays(4), way,
-                        HardeningProgramme.usualFor(crops.cropOf(variety).hardiness(), 14), ContainerPath.Kind.STRAIGHT,
-                        container.code(), wish, Batch.CountedIn.PLANTS, null),
+                        variety.id(), new Sowing(lot.id(), 2, cells, cells * 4 / 5),
+                        BatchPlan.of(
+                                sowDay, sowDay.plusDays(4), way, ContainerPath.Kind.STRAIGHT, List.of(container.code())),
+                        HardeningProgramme.usualFor(crops.cropOf(variety).hardiness(), 14), wish, null),
                 stock.layout().runs(container.code(), cells));
         stock.batches().promise(line, batch, wish.plants());
         return new Written(order, line, batch);

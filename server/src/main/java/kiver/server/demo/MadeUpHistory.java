@@ -10,9 +10,9 @@ import java.util.stream.IntStream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.RecordedChange;
+import kiver.core.outlook.Batch;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
-import kiver.server.batch.Batch;
 
 /** What might have been recorded of a batch from its sowing up to a day: about sixty entries until its plants are gone. */
 final class MadeUpHistory {
@@ -55,7 +55,7 @@ final class MadeUpHistory {
 
     private void sow() {
         runs.forEach(run -> add(batch.sowDay(), new BatchChange.Sown(
-                run, batch.seedsPerCell(), batch.lotId(), "Fine mix", new PlaceId(batch.emergencePlaceId()))));
+                run, batch.seedsPerCell(), batch.lotId(), "Fine mix", new PlaceId(batch.plan().emergencePlaceId()))));
     }
 
     /** Visit by visit some more cells are up; nine in ten in the end. */
@@ -78,7 +78,7 @@ final class MadeUpHistory {
 
     private void growOn() {
         LocalDate day = batch.sowDay().plusDays(FIRST_VISIT + VISITS * DAYS_BETWEEN_VISITS + 1L);
-        add(day, new BatchChange.Moved(new PlaceId(batch.growingPlaceId())));
+        add(day, new BatchChange.Moved(new PlaceId(batch.plan().growingPlaceId())));
         for (CellRun run : runs) {
             for (int loss = 1; loss <= 4; loss++) {
                 List<Integer> living = alive.get(run);
@@ -92,7 +92,7 @@ final class MadeUpHistory {
 
     private void harden() {
         LocalDate day = batch.target().minusDays(DAYS_OF_HARDENING + 1L);
-        add(day, new BatchChange.HardeningStarted(new PlaceId(batch.hardeningPlaceId()), DAYS_OF_HARDENING));
+        add(day, new BatchChange.HardeningStarted(new PlaceId(batch.plan().hardeningPlaceId()), DAYS_OF_HARDENING));
         IntStream.rangeClosed(1, DAYS_OF_HARDENING).forEach(each -> add(day.plusDays(each), new BatchChange.HardenedForDay(4)));
         add(batch.target(), new BatchChange.HardeningEnded());
     }

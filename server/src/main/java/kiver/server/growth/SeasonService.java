@@ -2,8 +2,11 @@ package kiver.server.growth;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import kiver.core.growth.Season;
 import kiver.core.place.Place;
+import kiver.core.place.PlaceId;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import kiver.server.clock.NurseryClock;
@@ -72,6 +75,11 @@ public class SeasonService {
         season();
         Kept present = kept;
         return present == null ? record() : present.record();
+    }
+
+    /** The names of places, by place. */
+    public Map<PlaceId, String> placeNames() {
+        return season().places().stream().collect(Collectors.toMap(Place::id, Place::name));
     }
 
     /** The station as it may go on from a day in its record to one ahead: as it was, as it is forecast, then as in each past year. */

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.order.OrderLine;
-import kiver.server.batch.Batch;
 import kiver.server.batch.PutAway;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
@@ -138,15 +137,11 @@ public class OrderBook {
         return mapper.insert(growerId, siteId, target, placedOn, succession);
     }
 
-    /**
-     * Adds a line to an order and answers its number in the database.
-     *
-     * @param countedIn what the number ordered counts
-     */
-    public long addLine(int number, long varietyId, String container, OrderLine line, Batch.CountedIn countedIn) {
+    /** Adds a line to an order and answers its number in the database. */
+    public long addLine(int number, long varietyId, String container, OrderLine line) {
         return mapper.insertLine(new OrderMapper.LineRow(
                 number, varietyId, container, line.plants(), line.stage().from(), line.stage().to(), line.target(),
-                line.under(), countedIn));
+                line.under(), line.countedIn()));
     }
 
     /** Notes something else that became of a line. */

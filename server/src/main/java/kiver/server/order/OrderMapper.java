@@ -3,7 +3,7 @@ package kiver.server.order;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import kiver.server.batch.Batch;
+import kiver.core.order.CountedIn;
 import kiver.server.batch.PutAway;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -46,7 +46,7 @@ interface OrderMapper {
     /** A line to be stored. */
     record LineRow(
             int orderNumber, long varietyId, String container, int plants, int leavesFrom, int leavesTo, LocalDate target,
-            double under, Batch.CountedIn countedIn) {}
+            double under, CountedIn countedIn) {}
 
     /** Those of which anything was wanted from the first day to the last. */
     @Select(ORDERS + """

@@ -2,9 +2,9 @@ package kiver.server.order;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
+import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
-import kiver.server.batch.Batch;
 
 /**
  * One line of an order: so many plants of one variety at one stage in one container.
@@ -31,11 +31,11 @@ import kiver.server.batch.Batch;
 public record OrderedLine(
         long id, long orderId, int orderNumber, int position, long growerId, long siteId, long varietyId, String variety,
         String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target, LocalDate placedOn,
-        double under, Batch.CountedIn countedIn, @Nullable LocalDate cancelledOn) {
+        double under, CountedIn countedIn, @Nullable LocalDate cancelledOn) {
 
     /** As the core knows it. */
     public OrderLine wish() {
-        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, under, countedIn == Batch.CountedIn.CLUMPS);
+        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, under, countedIn);
     }
 
     /** The fewest plants that the grower takes as the whole line. */

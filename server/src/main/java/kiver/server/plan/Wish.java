@@ -8,10 +8,10 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
 import kiver.core.plan.ContainerPath;
-import kiver.server.batch.Batch;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 
@@ -43,7 +43,7 @@ public record Wish(
         @Nullable Long siteId,
         @Nullable ContainerPath.Kind containerPath,
         @Nullable @DecimalMin(value = "0", message = "The tolerance cannot be negative.") @DecimalMax(value = "0.5", message = "A grower takes at most half under.") Double under,
-        @Nullable Batch.CountedIn countedIn) {
+        @Nullable CountedIn countedIn) {
 
     /** So many days ahead plants can be promised. */
     public static final int DAYS_AHEAD = 240;
@@ -87,8 +87,8 @@ public record Wish(
     }
 
     /** What the number counts. */
-    public Batch.CountedIn counted() {
-        return countedIn == null ? Batch.CountedIn.PLANTS : countedIn;
+    public CountedIn counted() {
+        return countedIn == null ? CountedIn.PLANTS : countedIn;
     }
 
     /** Share that may be missing. */
@@ -109,7 +109,6 @@ public record Wish(
             throw new Refusal("target", Said.of("Kiver looks {daysAhead} days ahead; choose a day before {today}.")
                     .with("daysAhead", DAYS_AHEAD).with("today", today.plusDays(DAYS_AHEAD + 1L)));
         }
-        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, tolerance(),
-                counted() == Batch.CountedIn.CLUMPS);
+        return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, tolerance(), counted());
     }
 }

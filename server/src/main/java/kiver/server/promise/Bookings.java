@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntSupplier;
-import java.util.stream.Collectors;
 import kiver.core.crop.CellHabits;
 import kiver.core.crop.Container;
+import kiver.core.outlook.BatchPlan;
+import kiver.core.outlook.BatchSize;
+import kiver.core.outlook.Sowing;
 import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Plan;
@@ -16,7 +18,6 @@ import kiver.core.seed.GerminationNodes;
 import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowingOption;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchSize;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;
 import kiver.server.clock.NurseryClock;
@@ -67,7 +68,7 @@ class Bookings {
     /** Writes a line as it was asked and answers its number in the database. */
     @Transactional(propagation = Propagation.MANDATORY)
     public long addLine(int order, Wish wish) {
-        return orders.addLine(order, wish.varietyId(), wish.container(), wish.line(clock.today()), wish.counted());
+        return orders.addLine(order, wish.varietyId(), wish.container(), wish.line(clock.today()));
     }
 
     /** Promises plants of a batch for a line; a batch that is to be sown larger for it is. */
@@ -100,7 +101,7 @@ class Bookings {
     /** One plant, or where the order counts the seedlings of clumps, as many as stand in a clump that is up. */
     private static double plantsToACellThatIsUp(PlanRequests.Prepared prepared) {
         var request = prepared.request();
-        if (request.containers().kind() != ContainerPath.Kind.CLUMPS || request.line().clumps()) {
+        if (request.containers().kind() != ContainerPath.Kind.CLUMPS || request.line().inClumps()) {
             return 1;
         }
         CellHabits habits = request.crop().cells();
@@ -119,18 +120,14 @@ class Bookings {
         return batches.add(
                 new NewBatch(
                         wish.varietyId(),
-                        prepared.lot().orElseThrow().id(),
-                        option.seedsPerCell(),
-                        option.cells(),
-                        cellsNeeded(prepared, option),
-                        plan.sowDay().orElseThrow(),
-                        plan.window().map(SowWindow::latest).orElse(null),
-                        checked.promise().way(),
-                        prepared.programme(),
-                        path.kind(),
-                        path.containers().stream().map(Container::code).collect(Collectors.joining(" ")),
-                        prepared.request().line(),
-                        wish.counted(), null),
+                        new Sowing(
+                                prepared.lot().orElseThrow().id(), option.seedsPerCell(), option.cells(),
+                                cellsNeeded(prepared, option)),
+                        BatchPlan.of(
+                                plan.sowDay().orElseThrow(), plan.window().map(SowWindow::latest).orElse(null),
+                                checked.promise().way(), path.kind(),
+                                path.containers().stream().map(Container::code).toList()),
+                        prepared.programme(), prepared.request().line(), null),
                 layout.runs(path.first().code(), option.cells()));
     }
 }

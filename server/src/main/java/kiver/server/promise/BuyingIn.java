@@ -8,9 +8,11 @@ import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.order.CountedIn;
+import kiver.core.outlook.BatchPlan;
+import kiver.core.outlook.Sowing;
 import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
-import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;
@@ -139,11 +141,13 @@ public class BuyingIn {
                 consignment.arrives(), consignment.plants(), consignment.price());
         return batches.add(
                 new NewBatch(
-                        wish.varietyId(), lot, 1, consignment.plants(), wish.plants(), consignment.arrives(), null,
-                        new Way(way.growingOn(), way.growingOn(), way.hardening()), hardeningOf(checked.prepared().request().crop()),
-                        potted ? ContainerPath.Kind.POTTED_ONCE : ContainerPath.Kind.STRAIGHT,
-                        potted ? first.code() + " " + last.code() : last.code(), wish.line(clock.today()), Batch.CountedIn.PLANTS,
-                        consignment.leaves()),
+                        wish.varietyId(), new Sowing(lot, 1, consignment.plants(), wish.plants()),
+                        BatchPlan.of(
+                                consignment.arrives(), null, new Way(way.growingOn(), way.growingOn(), way.hardening()),
+                                potted ? ContainerPath.Kind.POTTED_ONCE : ContainerPath.Kind.STRAIGHT,
+                                potted ? List.of(first.code(), last.code()) : List.of(last.code())),
+                        hardeningOf(checked.prepared().request().crop()),
+                        wish.line(clock.today()).counting(CountedIn.PLANTS), consignment.leaves()),
                 layout.runs(first.code(), consignment.plants()));
     }
 

@@ -4,8 +4,8 @@ import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.DateSpread;
+import kiver.core.outlook.BatchFile;
 import kiver.core.place.PlaceId;
-import kiver.server.batch.BatchFile;
 
 /**
  * A batch as far as it matters to whoever wants plants of it.

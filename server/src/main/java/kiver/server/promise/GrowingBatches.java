@@ -1,7 +1,7 @@
 package kiver.server.promise;
 
 import java.util.List;
-import kiver.server.batch.BatchFile;
+import kiver.core.outlook.BatchFile;
 
 /** Tells how batches stand and would stand; filled by whoever forecasts them. */
 public interface GrowingBatches {

@@ -9,6 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.Season;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchSize;
+import kiver.core.outlook.Promised;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Plan;
 import kiver.core.plan.SowWindow;
@@ -16,10 +20,6 @@ import kiver.core.promise.Promise;
 import kiver.core.promise.PromiseCheck;
 import kiver.core.sow.SowingOption;
 import kiver.core.space.Rates;
-import kiver.server.batch.Batch;
-import kiver.server.batch.BatchFile;
-import kiver.server.batch.BatchSize;
-import kiver.server.batch.Promised;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.plan.PlanRequests;
@@ -93,8 +93,8 @@ class Sources {
         boolean clumps = batch.containerPath() == ContainerPath.Kind.CLUMPS;
         return batch.container().equals(wish.container())
                 && clumps == (wish.containerPath() == ContainerPath.Kind.CLUMPS)
-                && batch.countedIn() == wish.counted()
-                && Math.max(batch.leavesFrom(), wish.leavesFrom()) <= Math.min(batch.leavesTo(), wish.leavesTo());
+                && batch.aim().countedIn() == wish.counted()
+                && Math.max(batch.stage().from(), wish.leavesFrom()) <= Math.min(batch.stage().to(), wish.leavesTo());
     }
 
     private Optional<Found> find(GrowingBatch batch, Wish wish, Optional<SowingOption> alone, Rates rates) {
@@ -121,15 +121,15 @@ class Sources {
             return Optional.empty();
         }
         Wish wish = new Wish(
-                batch.varietyId(), batch.container(), plants, batch.leavesFrom(), batch.leavesTo(), batch.target(),
-                batch.seedsPerCell(), batch.lotId(), null, batch.containerPath(), batch.under(), batch.countedIn());
+                batch.varietyId(), batch.container(), plants, batch.stage().from(), batch.stage().to(), batch.target(),
+                batch.seedsPerCell(), batch.lotId(), null, batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(wish, planned);
         return new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
                 .answer(prepared.request()).plan().chosen()
                 .map(option -> new BatchSize(
                         plants, batch.target(), option.seedsPerCell(), option.cells(), Bookings.cellsNeeded(prepared, option),
-                        batch.sowDay(), batch.latestSowDay()));
+                        batch.sowDay(), batch.plan().latestSowDay()));
     }
 
     private Optional<Found> pooled(
@@ -140,8 +140,8 @@ class Sources {
             return Optional.empty();
         }
         Wish together = new Wish(
-                wish.varietyId(), wish.container(), batch.plants() + wish.plants() - free, batch.leavesFrom(), batch.leavesTo(),
-                first, batch.seedsPerCell(), batch.lotId(), wish.siteId(), batch.containerPath(), batch.under(), batch.countedIn());
+                wish.varietyId(), wish.container(), batch.plants() + wish.plants() - free, batch.stage().from(), batch.stage().to(),
+                first, batch.seedsPerCell(), batch.lotId(), wish.siteId(), batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(together, planned.file());
         Promise promise = new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)

@@ -10,19 +10,19 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.Promised;
 import kiver.core.release.ReadyTray;
 import kiver.core.tray.TrayId;
-import kiver.server.batch.Promised;
 import kiver.server.crop.CropBook;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchSummary;
 import kiver.server.order.OrderedLine;
+import kiver.server.outlook.BatchSummary;
 import kiver.server.release.OrderView.Standing;
 
 /** Works out how lines of orders stand; what all of them need is looked up once. */
 final class LineViews {
 
-    private final Function<BatchAnalysis, BatchSummary> summarising;
+    private final Function<BatchOutlook, BatchSummary> summarising;
     private final CropBook crops;
     private final Function<TrayId, String> containerOf;
     private final Map<Long, List<Supply>> supplies;
@@ -30,7 +30,7 @@ final class LineViews {
     private final Map<Long, OrderView.InPlaceView> inPlace;
 
     /** What a line was promised of a batch. */
-    private record Supply(Promised promise, BatchAnalysis batch) {
+    private record Supply(Promised promise, BatchOutlook batch) {
 
         /** Plants that the line can count on from it. */
         int plants() {
@@ -43,7 +43,7 @@ final class LineViews {
     }
 
     LineViews(
-            List<BatchAnalysis> all, Map<Long, OrderView.InPlaceView> inPlace, Function<BatchAnalysis, BatchSummary> summarising,
+            List<BatchOutlook> all, Map<Long, OrderView.InPlaceView> inPlace, Function<BatchOutlook, BatchSummary> summarising,
             CropBook crops, Function<TrayId, String> containerOf) {
         this.inPlace = inPlace;
         this.containerOf = containerOf;

@@ -8,12 +8,12 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import kiver.core.outlook.BatchOutlook;
 import kiver.server.account.Person;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
 import kiver.server.limit.Limits;
 import kiver.server.order.Order;
 import kiver.server.order.OrderedLine;
+import kiver.server.outlook.BatchAnalyst;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
@@ -85,7 +85,7 @@ class OrderController {
     OrderWithPicks order(@PathVariable int number, @AuthenticationPrincipal Person person) {
         OrderView view = views.one(number, person);
         Order order = views.visibleOrder(number, person);
-        List<BatchAnalysis> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
+        List<BatchOutlook> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
         List<LinePicks> picks = view.lines().stream()
                 .filter(line -> line.ready() > 0)
                 .map(line -> new LinePicks(

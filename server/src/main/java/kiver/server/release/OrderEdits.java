@@ -9,19 +9,18 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import kiver.core.batch.BatchStage;
-import kiver.server.batch.Batch;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.Promised;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
-import kiver.server.batch.BatchPlan;
 import kiver.server.batch.PlanChanges;
-import kiver.server.batch.Promised;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
-import kiver.server.grow.LastSowDays;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.outlook.LastSowDays;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
 import kiver.server.promise.InPlaceBook;
@@ -188,10 +187,10 @@ class OrderEdits {
         for (BatchFile file : filesOf(line)) {
             if (file.promises().size() == 1 && file.state().sownOn().isEmpty()) {
                 Batch batch = file.batch();
-                BatchAnalysis moved = analyst.trial(file);
+                BatchOutlook moved = analyst.trial(file);
                 lastSowDays.windowFor(moved, target).ifPresent(window -> plans.change(
                         by, Said.of("Sow batch {batch} for another day").with("batch", batch.number()),
-                        Map.of(batch.number(), BatchPlan.of(batch).sownOn(window.best()))));
+                        Map.of(batch.number(), batch.plan().sownOn(window.best()))));
             }
         }
     }

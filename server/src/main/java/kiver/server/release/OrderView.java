@@ -4,9 +4,9 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.growth.DateSpread;
-import kiver.server.batch.Batch;
-import kiver.server.grow.BatchSummary;
+import kiver.core.order.CountedIn;
 import kiver.server.order.OrderChange;
+import kiver.server.outlook.BatchSummary;
 import kiver.server.wording.Said;
 
 /**
@@ -95,7 +95,7 @@ record OrderView(
      */
     record LineView(
             int line, long varietyId, String variety, String crop, String containerCode, String container, int plants,
-            int leavesFrom, int leavesTo, LocalDate target, double under, int accepted, Batch.CountedIn countedIn,
+            int leavesFrom, int leavesTo, LocalDate target, double under, int accepted, CountedIn countedIn,
             @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing, double chance,
             List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
 }

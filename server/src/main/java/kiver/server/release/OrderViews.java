@@ -10,20 +10,20 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.growth.GrowingYear;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.plan.InPlace;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.batch.PutAway;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
-import kiver.server.grow.BatchViews;
 import kiver.server.limit.Limits;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderChange;
 import kiver.server.order.OrderedLine;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.outlook.BatchViews;
 import kiver.server.problem.NotFound;
 import kiver.server.promise.InPlaceBook;
 import kiver.server.promise.SownInPlace;
@@ -111,8 +111,8 @@ class OrderViews {
     }
 
     private List<OrderView> views(List<Order> shown) {
-        List<BatchAnalysis> all = analyst.of(linesOf(shown));
-        List<Release> made = releases.releases(shown, all.stream().map(BatchAnalysis::file).toList());
+        List<BatchOutlook> all = analyst.of(linesOf(shown));
+        List<Release> made = releases.releases(shown, all.stream().map(BatchOutlook::file).toList());
         LineViews lines = new LineViews(all, inPlace(shown), batches.summarising(), crops, trays.containers());
         Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
         Map<Long, List<OrderChange>> changes = orders.changes(shown);

@@ -12,12 +12,12 @@ import java.util.function.ToIntFunction;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
 import kiver.core.growth.DateSpread;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.Promised;
 import kiver.core.release.ReadyTray;
 import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
-import kiver.server.batch.BatchFile;
-import kiver.server.batch.Promised;
-import kiver.server.grow.BatchAnalysis;
 
 /** The plants that are ready to go with a line. */
 final class ReadyPlants {
@@ -34,7 +34,7 @@ final class ReadyPlants {
      * @param containerOf the code of a tray's container
      */
     static List<ReadyTray> forLine(
-            long lineId, List<BatchAnalysis> all, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            long lineId, List<BatchOutlook> all, Set<Cell> taken, Function<TrayId, String> containerOf) {
         List<ReadyTray> ready = new ArrayList<>();
         all.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
@@ -44,7 +44,7 @@ final class ReadyPlants {
     }
 
     private static List<ReadyTray> ofBatch(
-            long lineId, BatchAnalysis batch, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            long lineId, BatchOutlook batch, Set<Cell> taken, Function<TrayId, String> containerOf) {
         BatchFile file = batch.file();
         List<ReadyTray> trays = new ArrayList<>();
         farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, taken)));
@@ -102,7 +102,7 @@ final class ReadyPlants {
     }
 
     /** What is ready in a tray, lot by lot. */
-    private static List<ReadyTray> ofTray(BatchAnalysis batch, TrayId tray, Set<Cell> taken) {
+    private static List<ReadyTray> ofTray(BatchOutlook batch, TrayId tray, Set<Cell> taken) {
         BatchFile file = batch.file();
         Map<Long, List<Integer>> byLot = new TreeMap<>();
         for (int number : file.state().cellsIn(tray, CellCondition.ALIVE)) {

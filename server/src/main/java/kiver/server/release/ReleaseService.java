@@ -13,19 +13,19 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.release.Allocation;
 import kiver.core.release.Pick;
 import kiver.core.release.ReadyTray;
 import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
 import kiver.server.order.Order;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
+import kiver.server.outlook.BatchAnalyst;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.promise.InPlaceBook;
@@ -96,7 +96,7 @@ public class ReleaseService {
     }
 
     /** Plants that have gone with each line, by its number in the database; one of which nothing has gone is missing. */
-    public static Map<Long, Integer> releasedByLine(List<BatchAnalysis> all) {
+    public static Map<Long, Integer> releasedByLine(List<BatchOutlook> all) {
         Map<Long, Integer> released = new HashMap<>();
         all.forEach(batch -> batch.file().releasedByLine()
                 .forEach((line, plants) -> released.merge(line, plants, Integer::sum)));
@@ -109,7 +109,7 @@ public class ReleaseService {
      * @param lines that are asked about
      * @param all batches promised to them
      */
-    Map<Long, Integer> goneByLine(Collection<Long> lines, List<BatchAnalysis> all) {
+    Map<Long, Integer> goneByLine(Collection<Long> lines, List<BatchOutlook> all) {
         Map<Long, Integer> gone = releasedByLine(all);
         inPlace.of(lines).values().stream()
                 .filter(SownInPlace::isHandedOver)
@@ -118,7 +118,7 @@ public class ReleaseService {
     }
 
     /** What would go with a line: plants of batches promised to it that are ready. */
-    public List<Pick> propose(OrderedLine line, List<BatchAnalysis> all, int missing) {
+    public List<Pick> propose(OrderedLine line, List<BatchOutlook> all, int missing) {
         if (missing < 1) {
             return List.of();
         }
@@ -145,7 +145,7 @@ public class ReleaseService {
             requireEachLineOnce(partings, seedOf);
             lockBatchesOf(order);
             List<Long> lines = order.lines().stream().map(OrderedLine::id).toList();
-            List<BatchAnalysis> all = analyst.of(lines);
+            List<BatchOutlook> all = analyst.of(lines);
             Map<Long, Integer> gone = goneByLine(lines, all);
             Set<Cell> taken = new HashSet<>();
             Map<Integer, List<BatchChange>> changes = new TreeMap<>();

@@ -13,6 +13,9 @@ import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.plan.Allowances;
 import kiver.core.plan.InPlace;
 import kiver.core.plan.Plan;
@@ -23,14 +26,11 @@ import kiver.core.space.Outlay;
 import kiver.core.space.Rates;
 import kiver.core.space.Stay;
 import kiver.server.account.Person;
-import kiver.server.batch.Batch;
-import kiver.server.batch.BatchFile;
 import kiver.server.crop.CropBook;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderChange;
 import kiver.server.order.OrderedLine;
+import kiver.server.outlook.BatchAnalyst;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.promise.BuyingIn;
@@ -116,7 +116,7 @@ class Routes {
     public RoutesView of(int number, int position) {
         OrderedLine line = orders.order(number).line(position);
         int plants = stillToGo(line);
-        List<BatchAnalysis> growing = analyst.of(List.of(line.id())).stream()
+        List<BatchOutlook> growing = analyst.of(List.of(line.id())).stream()
                 .filter(batch -> batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
                 .toList();
         Optional<SownInPlace> sown = inPlace.of(line);
@@ -155,8 +155,8 @@ class Routes {
                 gone == 0 && file.promises().size() == 1 && file.state().stage() == BatchStage.PLANNED);
     }
 
-    private RouteView raised(OrderedLine line, int plants, List<BatchAnalysis> growing) {
-        Optional<BatchAnalysis> own = growing.stream().filter(batch -> !batch.file().batch().isBoughtIn()).findFirst();
+    private RouteView raised(OrderedLine line, int plants, List<BatchOutlook> growing) {
+        Optional<BatchOutlook> own = growing.stream().filter(batch -> !batch.file().batch().isBoughtIn()).findFirst();
         if (own.isPresent()) {
             return standing(Route.RAISED, line, own.get());
         }
@@ -170,7 +170,7 @@ class Routes {
                 outlay.map(Outlay::seeds).orElse(0), null, checked.promise().reasons(), null, List.of());
     }
 
-    private RouteView standing(Route route, OrderedLine line, BatchAnalysis batch) {
+    private RouteView standing(Route route, OrderedLine line, BatchOutlook batch) {
         Batch planned = batch.file().batch();
         boolean begun = batch.file().state().sownOn().isPresent();
         Optional<Outlay> outlay = begun || planned.isBoughtIn() ? Optional.empty() : Optional.of(outlay(batch));
@@ -183,17 +183,17 @@ class Routes {
                 price.orElse(null), List.of(), null, List.of());
     }
 
-    private Outlay outlay(BatchAnalysis batch) {
+    private Outlay outlay(BatchOutlook batch) {
         Batch planned = batch.file().batch();
         int trays = (int) Math.ceil(planned.cells() / (double) batch.containers().containers().get(0).cells());
         SowingOption option = new SowingOption(
-                planned.seedsPerCell(), planned.cells(), trays, planned.cells() * planned.seedsPerCell(), batch.chanceEnough());
+                planned.seedsPerCell(), planned.cells(), trays, planned.cells() * planned.seedsPerCell(), batch.chances().enough());
         return Outlay.of(batch.containers(), option, planned.plants(), batch.stays(), rates.rates());
     }
 
-    private RouteView inPlace(OrderedLine line, int plants, Optional<SownInPlace> sown, List<BatchAnalysis> growing) {
+    private RouteView inPlace(OrderedLine line, int plants, Optional<SownInPlace> sown, List<BatchOutlook> growing) {
         Crop crop = crops.crop(line.crop());
-        Optional<BatchFile> instead = growing.stream().map(BatchAnalysis::file).filter(file -> freed(file, line).withdrawn()).findFirst();
+        Optional<BatchFile> instead = growing.stream().map(BatchOutlook::file).filter(file -> freed(file, line).withdrawn()).findFirst();
         InPlaceBook.Planned planned = inPlace.plan(line, plants, instead);
         InPlace outcome = sown.flatMap(each -> inPlace.outlookOf(line, each)).orElse(planned.outcome());
         Said why = planned.lot().isEmpty() && sown.isEmpty() ? Said.of("There is no seed of it in the store.")
@@ -213,8 +213,8 @@ class Routes {
         return Math.ceil(count * (1 + rate.seedWaste())) / 1000 * rate.seedPerThousand();
     }
 
-    private RouteView boughtIn(OrderedLine line, int plants, List<BatchAnalysis> growing) {
-        Optional<BatchAnalysis> own = growing.stream().filter(batch -> batch.file().batch().isBoughtIn()).findFirst();
+    private RouteView boughtIn(OrderedLine line, int plants, List<BatchOutlook> growing) {
+        Optional<BatchOutlook> own = growing.stream().filter(batch -> batch.file().batch().isBoughtIn()).findFirst();
         if (own.isPresent()) {
             return standing(Route.BOUGHT_IN, line, own.get());
         }

@@ -1,7 +1,6 @@
 package kiver.server.seed;
 
 import java.time.LocalDate;
-
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;

@@ -13,13 +13,13 @@ import java.util.concurrent.atomic.AtomicInteger;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
+import kiver.core.outlook.BatchPlan;
 import kiver.core.space.Assigner;
 import kiver.core.space.Assignment;
 import kiver.core.space.Candidate;
 import kiver.core.space.Suitability;
 import kiver.core.space.ToPlace;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchPlan;
 import kiver.server.batch.PlanChanges;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
@@ -116,9 +116,9 @@ public class AssignmentService {
         Map<Integer, BatchPlan> changed = new TreeMap<>();
         for (Placings.Placing placing : outcome.placings()) {
             var file = book.file(placing.batch());
-            if (placing.changes() && file.state().sownOn().isEmpty() && !file.batch().pinned()) {
+            if (placing.changes() && file.state().sownOn().isEmpty() && !file.batch().plan().pinned()) {
                 changed.put(placing.batch(),
-                        BatchPlan.of(file.batch()).along(placing.to(), false).sownOn(placing.sowDay()));
+                        file.batch().plan().along(placing.to(), false).sownOn(placing.sowDay()));
             }
         }
         plans.change(by, Said.of("Place the whole season"), changed);

@@ -9,22 +9,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.function.Function;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceClimate;
 import kiver.core.space.Occupancy;
 import kiver.core.today.TaskKind;
-import kiver.core.today.WhyNow;
 import kiver.core.today.Urgency;
+import kiver.core.today.WhyNow;
 import kiver.core.weather.DailyRange;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchSummary;
-import kiver.server.grow.BatchViews;
-import kiver.server.grow.EveningBook;
+import kiver.server.outlook.BatchSummary;
+import kiver.server.outlook.BatchViews;
+import kiver.server.outlook.EveningBook;
 import kiver.server.place.NamedPlace;
 import kiver.server.place.PlaceBook;
 import kiver.server.promise.InPlaceBook;
-import kiver.server.season.SeasonBoard;
+import kiver.server.space.SpaceBook;
 import kiver.server.weather.WeatherBook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,7 +42,7 @@ class RoundController {
     private final BatchViews views;
     private final WeatherBook weather;
     private final NurseryClock clock;
-    private final SeasonBoard board;
+    private final SpaceBook space;
     private final EveningBook evenings;
     private final InPlaceBook inPlace;
 
@@ -52,7 +52,7 @@ class RoundController {
             BatchViews views,
             WeatherBook weather,
             NurseryClock clock,
-            SeasonBoard board,
+            SpaceBook space,
             EveningBook evenings,
             InPlaceBook inPlace) {
         this.inPlace = inPlace;
@@ -61,7 +61,7 @@ class RoundController {
         this.views = views;
         this.weather = weather;
         this.clock = clock;
-        this.board = board;
+        this.space = space;
         this.evenings = evenings;
     }
 
@@ -113,8 +113,8 @@ class RoundController {
         LocalDate today = clock.today();
         List<RoundService.Stop> all = round.stops();
         var readings = places.readings(today.minusDays(1));
-        Function<BatchAnalysis, BatchSummary> summary = views.summarising();
-        Occupancy occupancy = board.occupancy(board.under(Map.of()));
+        Function<BatchOutlook, BatchSummary> summary = views.summarising();
+        Occupancy occupancy = space.occupancy();
         TreeSet<String> cautions = new TreeSet<>();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
@@ -148,7 +148,7 @@ class RoundController {
                 round.evening().stream().map(task -> view(task, summary)).toList(), inPlace.toGo(), stops);
     }
 
-    private EveningView view(RoundService.EveningTask task, Function<BatchAnalysis, BatchSummary> summary) {
+    private EveningView view(RoundService.EveningTask task, Function<BatchOutlook, BatchSummary> summary) {
         BatchSummary batch = summary.apply(task.batch());
         return new EveningView(
                 batch.number(), batch.variety(), batch.place(), batch.trays(), batch.plantsAlive(),

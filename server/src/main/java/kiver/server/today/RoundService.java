@@ -16,20 +16,19 @@ import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
 import kiver.core.harden.DayOutside;
 import kiver.core.harden.NightOut;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
 import kiver.core.today.BatchSituation;
 import kiver.core.today.Round;
 import kiver.core.today.RoundTask;
 import kiver.core.weather.DailyRange;
-import kiver.server.batch.Batch;
-import kiver.server.batch.BatchFile;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
-import kiver.server.grow.EveningBook;
-import kiver.server.grow.LastSowDays;
 import kiver.server.growth.SeasonService;
-import kiver.server.release.Release;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.outlook.EveningBook;
+import kiver.server.outlook.LastSowDays;
 import kiver.server.weather.WeatherBook;
 import org.springframework.stereotype.Service;
 
@@ -60,23 +59,23 @@ public class RoundService {
     }
 
     /** A batch at a stop, with what is to be done with it. */
-    public record Stop(PlaceId place, BatchAnalysis batch, List<RoundTask> tasks, int plantsStillWanted) {}
+    public record Stop(PlaceId place, BatchOutlook batch, List<RoundTask> tasks, int plantsStillWanted) {}
 
     /** Every batch that stands somewhere or is due to, in the order of batches. */
     public List<Stop> stops() {
         LocalDate today = clock.today();
         Season season = seasons.season(today);
         Optional<DailyRange> outside = weather.forecast(today).stream().findFirst();
-        List<BatchAnalysis> all = analyst.all();
+        List<BatchOutlook> all = analyst.all();
         Set<Integer> seenTo = new HashSet<>(evenings.safeOn(today.minusDays(1)));
         seenTo.addAll(evenings.foundWholeOn(today));
         List<Stop> stops = new ArrayList<>();
-        for (BatchAnalysis batch : all) {
-            if (batch.stage() == BatchStage.RELEASED && batch.problem().isEmpty()) {
+        for (BatchOutlook batch : all) {
+            if (batch.stage() == BatchStage.RELEASED && batch.trouble().isEmpty()) {
                 continue;
             }
             int wanted = stillToRelease(batch.file());
-            if (batch.problem().isPresent()) {
+            if (batch.trouble().isPresent()) {
                 stops.add(new Stop(placeOf(batch), batch, List.of(), wanted));
                 continue;
             }
@@ -103,18 +102,18 @@ public class RoundService {
                 .reduce((earlier, later) -> later);
     }
 
-    private static Optional<String> nextContainer(BatchAnalysis analysis) {
+    private static Optional<String> nextContainer(BatchOutlook analysis) {
         int next = analysis.standing().pottingsDone() + 1;
         List<Container> containers = analysis.containers().containers();
         return next < containers.size() ? Optional.of(containers.get(next).name()) : Optional.empty();
     }
 
-    private static PlaceId placeOf(BatchAnalysis batch) {
+    private static PlaceId placeOf(BatchOutlook batch) {
         return batch.file().state().place().orElse(batch.way().emergence());
     }
 
     /** The last night's minimum where the batch stood, when it was too cold and no loss has been noted since. */
-    private static Optional<Double> frostToLookFor(BatchAnalysis batch, Season season, LocalDate today) {
+    private static Optional<Double> frostToLookFor(BatchOutlook batch, Season season, LocalDate today) {
         boolean stoodThere = batch.file().state().placements().stream()
                 .reduce((earlier, later) -> later)
                 .filter(last -> last.from().isBefore(today))
@@ -127,7 +126,7 @@ public class RoundService {
     }
 
     /** A batch that will not stand the coming night where it stands. */
-    public record EveningTask(BatchAnalysis batch, PlaceId place, NightOut night) {
+    public record EveningTask(BatchOutlook batch, PlaceId place, NightOut night) {
 
         /** Plants likely lost when nothing is done. */
         public double likelyLoss() {
@@ -150,7 +149,7 @@ public class RoundService {
     }
 
     private BatchSituation situation(
-            BatchAnalysis analysis, Season season, Optional<DailyRange> outside, int plantsStillWanted,
+            BatchOutlook analysis, Season season, Optional<DailyRange> outside, int plantsStillWanted,
             Optional<Double> frostToLookFor) {
         BatchFile file = analysis.file();
         Batch batch = file.batch();
@@ -164,16 +163,16 @@ public class RoundService {
                 .isPresent();
         return new BatchSituation(
                 file.state(), batch.sowDay(), lastSowDay(analysis), batch.target(),
-                plantsStillWanted, lastReleasedOn(file), analysis.expectedUp(), analysis.verdict(), batch.cellsNeeded(), atEmergencePlace,
+                plantsStillWanted, lastReleasedOn(file), analysis.emerging().expectedUp(), analysis.emerging().verdict(), batch.cellsNeeded(), atEmergencePlace,
                 nextContainer(analysis),
                 analysis.forecast(), advice, batch.hardeningProgramme().days(), file.toSow().size(), file.plantsAlive(),
-                file.accepted(), analysis.chanceEnough(), batch.isBoughtIn(), frostToLookFor);
+                file.accepted(), analysis.chances().enough(), batch.isBoughtIn(), frostToLookFor);
     }
 
     /** Looked up only where the round says it: for what is due to be sown, or short. */
-    private Optional<LocalDate> lastSowDay(BatchAnalysis analysis) {
+    private Optional<LocalDate> lastSowDay(BatchOutlook analysis) {
         boolean said = !analysis.file().batch().sowDay().isAfter(clock.today())
-                && (analysis.file().state().sownOn().isEmpty() || analysis.verdict() == EmergenceVerdict.FAILING
+                && (analysis.file().state().sownOn().isEmpty() || analysis.emerging().verdict() == EmergenceVerdict.FAILING
                         || analysis.stage() == BatchStage.FAILED);
         return said ? lastSowDays.last(analysis) : Optional.empty();
     }

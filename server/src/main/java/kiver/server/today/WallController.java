@@ -36,7 +36,7 @@ class WallController {
     /** The part of an address under which a calendar program finds the feed. */
     record FeedAddress(String path) {}
 
-    @GetMapping("/api/season/work")
+    @GetMapping("/api/work")
     List<WorkAhead.Work> work(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS))) {
             throw new Refusal("to", Said.of("Choose from 1 to {mostDays} days.").with("mostDays", MOST_DAYS));

@@ -12,12 +12,12 @@ import java.util.Set;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
 import kiver.core.today.TaskKind;
-import kiver.server.batch.Batch;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.season.SeasonBoard;
+import kiver.server.growth.SeasonService;
 import kiver.server.wording.Said;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
@@ -26,14 +26,14 @@ import org.springframework.stereotype.Component;
 @Component
 class WorkAhead {
 
-    private final SeasonBoard board;
+    private final SeasonService seasons;
     private final RoundService round;
     private final NurseryClock clock;
     private final Wording wording;
 
-    WorkAhead(SeasonBoard board, RoundService round, NurseryClock clock, Wording wording) {
+    WorkAhead(SeasonService seasons, RoundService round, NurseryClock clock, Wording wording) {
         this.wording = wording;
-        this.board = board;
+        this.seasons = seasons;
         this.round = round;
         this.clock = clock;
     }
@@ -88,15 +88,15 @@ class WorkAhead {
     List<Work> between(LocalDate from, LocalDate to) {
         LocalDate today = clock.today();
         List<Work> works = new ArrayList<>();
-        Map<Long, String> names = board.placeNames();
+        Map<PlaceId, String> names = seasons.placeNames();
         for (RoundService.Stop stop : round.stops()) {
-            BatchAnalysis batch = stop.batch();
+            BatchOutlook batch = stop.batch();
             stop.tasks().forEach(task -> works.add(work(
                     today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
                     Said.of("{task}. {why}").with("task", Said.of("task." + task.kind()).with("plants", plants(batch)))
                             .with("why", wording.say((Record) task.why(), today, Map.of())))));
             boolean met = batch.file().stillWanted() == 0;
-            if (!met && batch.problem().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
+            if (!met && batch.trouble().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();
                 add(batch, names, ahead);
                 ahead.stream().filter(work -> work.day().isAfter(today)).forEach(works::add);
@@ -107,11 +107,11 @@ class WorkAhead {
         return works;
     }
 
-    private static String plants(BatchAnalysis batch) {
+    private static String plants(BatchOutlook batch) {
         return batch.file().batch().variety() + " (" + batch.crop().name().toLowerCase(Locale.ROOT) + ")";
     }
 
-    private void add(BatchAnalysis batch, Map<Long, String> names, List<Work> works) {
+    private void add(BatchOutlook batch, Map<PlaceId, String> names, List<Work> works) {
         Batch planned = batch.file().batch();
         String plants = plants(batch);
         var way = batch.way();
@@ -163,11 +163,11 @@ class WorkAhead {
     }
 
     private Work work(
-            LocalDate day, WorkKind kind, BatchAnalysis batch, PlaceId place, Map<Long, String> names,
+            LocalDate day, WorkKind kind, BatchOutlook batch, PlaceId place, Map<PlaceId, String> names,
             Optional<DateSpread> spread, Said words) {
         return new Work(
                 day, kind, batch.file().batch().number(), batch.file().batch().variety(), words,
-                names.getOrDefault(place.number(), ""), place.number(), null,
+                names.get(place), place.number(), null,
                 spread.filter(each -> !each.isCertain()).orElse(null));
     }
 

@@ -1,7 +1,6 @@
 package kiver.server.tray;
 
 import java.util.HashMap;
-
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -1,9 +1,11 @@
 package kiver.server.wording;
 
+import com.ibm.icu.text.ListFormatter;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +18,8 @@ import kiver.core.growth.DateSpread;
  * <ul>
  *   <li>a day {@code x} is "Thu 29 Apr", and {@code xIs} tells whether it is past, today, ahead, or none
  *   <li>a spread of days {@code x} is {@code xEarly}, {@code xMiddle} and {@code xLate}
- *   <li>{@code …Celsius} and {@code …Millimetres} carry their unit
+ *   <li>names {@code x} are {@code xTogether} in a sentence, and {@code xIs} is none where there are none
+ *   <li>{@code …Celsius}, {@code …Kelvin} (a difference) and {@code …Millimetres} carry their unit
  *   <li>{@code chance} is {@code chancePercent} in a hundred; other broken numbers have one decimal
  *   <li>{@code container} is {@code containerLower}, too
  * </ul>
@@ -61,6 +64,10 @@ final class Parts {
             parts.put(name + "Early", Figures.day(spread.early(), speech));
             parts.put(name + "Middle", Figures.day(spread.middle(), speech));
             parts.put(name + "Late", Figures.day(spread.late(), speech));
+        } else if (value instanceof List<?> names) {
+            parts.put(name + "Is", names.isEmpty() ? "none" : "some");
+            parts.put(name, names);
+            parts.put(name + "Together", ListFormatter.getInstance(speech.language().locale()).format(names));
         } else if (value instanceof Double figure) {
             parts.put(name, figure(name, figure));
             parts.put(name + "Percent", Math.round(100 * figure));
@@ -75,6 +82,9 @@ final class Parts {
     private String figure(String name, double figure) {
         if (name.endsWith("Celsius")) {
             return Figures.temperature(figure, speech);
+        }
+        if (name.endsWith("Kelvin")) {
+            return Figures.difference(figure, speech);
         }
         if (name.endsWith("Millimetres")) {
             return Figures.length(figure, speech);

@@ -5,18 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import kiver.core.grow.ForecastChange;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.ForecastChange;
 import kiver.core.plan.ContainerPath;
 import kiver.server.ServerTest;
-import kiver.server.batch.Batch;
 import kiver.server.batch.BatchBook;
-import kiver.server.batch.BatchPlan;
 import kiver.server.batch.PlanChanges;
+import kiver.server.board.Board;
 import kiver.server.clock.NurseryClock;
-import kiver.server.grow.BatchAnalysis;
-import kiver.server.grow.BatchAnalyst;
-import kiver.server.season.ForecastLedger;
-import kiver.server.season.SeasonBoard;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.outlook.ForecastLedger;
 import kiver.server.space.AssignmentService;
 import kiver.server.space.Placings;
 import kiver.server.wording.Said;
@@ -35,7 +34,7 @@ class LargeSeasonTest {
 
     @Autowired BatchBook batches;
     @Autowired BatchAnalyst analyst;
-    @Autowired SeasonBoard board;
+    @Autowired Board board;
     @Autowired AssignmentService assignment;
     @Autowired ForecastLedger ledger;
     @Autowired PlanChanges plans;
@@ -58,11 +57,11 @@ class LargeSeasonTest {
     @Test
     @Order(2)
     void whatIsWorkedOutIsKeptUntilSomethingChanges() {
-        List<BatchAnalysis> before = analyst.all();
+        List<BatchOutlook> before = analyst.all();
         assertThat(analyst.all()).isSameAs(before);
         Batch batch = before.get(0).file().batch();
         transaction.executeWithoutResult(status -> {
-            plans.change(null, Said.of("Sow later"), Map.of(batch.number(), BatchPlan.of(batch).sownOn(batch.sowDay().plusDays(5))));
+            plans.change(null, Said.of("Sow later"), Map.of(batch.number(), batch.plan().sownOn(batch.sowDay().plusDays(5))));
             assertThat(analyst.all().get(0).file().batch().sowDay()).isEqualTo(batch.sowDay().plusDays(5));
             status.setRollbackOnly();
         });
@@ -73,9 +72,9 @@ class LargeSeasonTest {
     @Test
     @Order(3)
     void aTrialLeavesTheKeptAlone() {
-        BatchAnalysis batch = analyst.all().get(3);
+        BatchOutlook batch = analyst.all().get(3);
         LocalDate later = batch.file().batch().sowDay().plusDays(9);
-        BatchAnalysis tried = board.tried(batch, BatchPlan.of(batch.file().batch()).sownOn(later));
+        BatchOutlook tried = board.tried(batch, batch.file().batch().plan().sownOn(later));
         assertThat(tried.file().batch().sowDay()).isEqualTo(later);
         assertThat(tried.forecast().ready().orElseThrow().middle())
                 .isAfter(batch.forecast().ready().orElseThrow().middle());
@@ -89,7 +88,7 @@ class LargeSeasonTest {
         assertThat(ledger.lately()).isEmpty();
         Batch batch = analyst.all().get(7).file().batch();
         transaction.executeWithoutResult(status -> plans.change(
-                null, Said.of("Sow later"), Map.of(batch.number(), BatchPlan.of(batch).sownOn(batch.sowDay().plusDays(20)))));
+                null, Said.of("Sow later"), Map.of(batch.number(), batch.plan().sownOn(batch.sowDay().plusDays(20)))));
         ledger.compare();
         ledger.compare();
         assertThat(ledger.lately()).singleElement().satisfies(noted -> {

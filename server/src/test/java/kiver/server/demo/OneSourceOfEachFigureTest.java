@@ -53,7 +53,7 @@ class OneSourceOfEachFigureTest {
         List<Integer> onTheRound = JsonPath.<List<Map<String, Object>>>read(round, "$.stops[*].work[*]").stream()
                 .flatMap(work -> ((List<?>) work.get("tasks")).stream().map(task -> (Integer) ((Map<?, ?>) work.get("batch")).get("number")))
                 .sorted().toList();
-        List<Integer> onTheSheet = JsonPath.<List<Integer>>read(get("/api/season/work?from=" + today + "&to=" + today), "$[*].batch")
+        List<Integer> onTheSheet = JsonPath.<List<Integer>>read(get("/api/work?from=" + today + "&to=" + today), "$[*].batch")
                 .stream().sorted().toList();
         assertThat(onTheRound).isNotEmpty().isEqualTo(onTheSheet);
     }
@@ -61,7 +61,7 @@ class OneSourceOfEachFigureTest {
     @Test
     void aBatchHasOneChanceOnEveryPage() throws Exception {
         Map<Integer, Double> listed = byId(get("/api/batches"), "$[*]", "number", "chance");
-        Map<Integer, Double> onBoard = byId(get("/api/season"), "$.batches[*]", "number", "chance");
+        Map<Integer, Double> onBoard = byId(get("/api/board"), "$.batches[*]", "number", "chance");
         assertThat(onBoard).hasSizeGreaterThan(50);
         onBoard.forEach((batch, chance) -> assertThat(chance).as("batch " + batch).isEqualTo(listed.get(batch)));
     }

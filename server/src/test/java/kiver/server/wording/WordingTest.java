@@ -17,6 +17,10 @@ import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
 import kiver.core.harden.DayOutside;
 import kiver.core.order.Protection;
+import kiver.core.outlook.BatchTrouble;
+import kiver.core.outlook.ForecastChange;
+import kiver.core.outlook.Remedy;
+import kiver.core.outlook.SpaceHelp;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.SowWindow;
@@ -123,8 +127,33 @@ class WordingTest {
                 Arguments.of(new Proviso.ChanceToLiveWith(0.78), "The grower can live with a chance of 78 in 100."));
     }
 
+    static Stream<Arguments> remedies() {
+        PlaceId shelf = new PlaceId(3);
+        return Stream.of(
+                Arguments.of(new Remedy.Keep(), "Leave it as it is for Sun 18 Apr."),
+                Arguments.of(new Remedy.Hold(shelf, 4.2, SUNDAY), "Hold it in the Lit shelf, 4 K cooler; ready about Sun 18 Apr."),
+                Arguments.of(new Remedy.BringOn(shelf, 4.2, Optional.empty()), "Bring it on in the Lit shelf, 4 K warmer."),
+                Arguments.of(new Remedy.SowOn(TODAY, TODAY.plusDays(3)), "Sow it on Thu 15 Apr instead of Sun 18 Apr."),
+                Arguments.of(new Remedy.Swap(214, List.of("Alder Field", "Low Farm"), TODAY),
+                        "Swap with batch 214 for Alder Field and Low Farm, wanted on Thu 15 Apr."),
+                Arguments.of(new Remedy.Split(80, 20), "Hand over 80 on the day and sow 20 anew for later."),
+                Arguments.of(new Remedy.OtherDay(List.of("Alder Field"), TODAY), "Agree with Alder Field on Thu 15 Apr."),
+                Arguments.of(new Remedy.OtherDay(List.of(), TODAY), "Grow it for Thu 15 Apr instead."));
+    }
+
+    static Stream<Arguments> spaceHelp() {
+        PlaceId shelf = new PlaceId(3);
+        return Stream.of(
+                Arguments.of(new SpaceHelp.OtherPlace(214, shelf), "Put batch 214 in the Lit shelf instead."),
+                Arguments.of(new SpaceHelp.CoolerPlace(214, shelf), "Hold batch 214 cooler, in the Lit shelf instead."),
+                Arguments.of(new SpaceHelp.SowLater(214, 4, TODAY), "Sow batch 214 4 days later, on Thu 15 Apr."),
+                Arguments.of(new SpaceHelp.PotLater(214), "Pot batch 214 on as late as its roots allow; look at them every other day."),
+                Arguments.of(new SpaceHelp.TellGrower(214, "Low Farm", 90, 107),
+                        "Tell Low Farm that 90 plants of order 107 cannot be met, or move their day."));
+    }
+
     @ParameterizedTest
-    @MethodSource({"reasons", "obstacles", "provisos"})
+    @MethodSource({"reasons", "obstacles", "provisos", "remedies", "spaceHelp"})
     void saysWhy(Record why, String words) {
         assertThat(WORDING.say(why, TODAY, ABOUT)).isEqualTo(words);
     }
@@ -145,7 +174,7 @@ class WordingTest {
     /** Only what stands in the way is said as what it is and not as a proviso. */
     @Test
     void everyReasonHasItsWordsAndIsTriedHere() {
-        Set<Class<?>> tried = Stream.of(reasons(), obstacles(), provisos())
+        Set<Class<?>> tried = Stream.of(reasons(), obstacles(), provisos(), remedies(), spaceHelp())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
@@ -158,7 +187,8 @@ class WordingTest {
         Set<String> used = Families.ALL.stream().flatMap(Families::kinds).map(Wording::key).collect(Collectors.toSet());
         Arrays.stream(TaskKind.values()).forEach(kind -> used.add("task." + kind));
         Arrays.stream(Offer.Change.values()).forEach(change -> used.add("offer." + change));
-        Stream.of(ChangeFault.class, EntryFault.class).flatMap(Families::kinds).map(Wording::key).forEach(used::add);
+        Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class).flatMap(Families::kinds).map(Wording::key).forEach(used::add);
+        Arrays.stream(ForecastChange.Cause.values()).forEach(cause -> used.add("cause." + cause));
         Arrays.stream(LossReason.values()).forEach(reason -> used.add("loss." + reason));
         Arrays.stream(Protection.values()).forEach(protection -> used.add("protection." + protection));
         Arrays.stream(Hardiness.values()).forEach(hardiness -> used.add("hardiness." + hardiness));

@@ -1,0 +1,168 @@
+package kiver.core.outlook;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
+import kiver.core.batch.CellState;
+import kiver.core.order.PlantShares;
+import kiver.core.plan.Allowances;
+import kiver.core.plan.ContainerPath;
+import kiver.core.tray.Cell;
+import kiver.core.tray.CellRun;
+
+/**
+ * A batch with everything recorded of it.
+ *
+ * @param batch as planned
+ * @param runs of cells set aside for it
+ * @param promises of its plants, whoever was promised first coming first; none for a batch for nobody yet
+ * @param state after all that was recorded
+ * @param trouble why its record cannot be read to its end; empty for a whole one
+ */
+public record BatchFile(
+        Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state, Optional<BatchTrouble> trouble) {
+
+    /** A batch whose record is whole. */
+    public BatchFile(Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state) {
+        this(batch, runs, promises, state, Optional.empty());
+    }
+
+    public BatchFile {
+        runs = List.copyOf(runs);
+        promises = List.copyOf(promises);
+    }
+
+    /** The same grown for the day of the first line that still waits for its plants. */
+    public BatchFile forItsLines() {
+        Map<Long, Integer> released = releasedByLine();
+        return promises.stream()
+                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .map(Promised::target)
+                .min(LocalDate::compareTo)
+                .or(() -> promises.stream().map(Promised::target).max(LocalDate::compareTo))
+                .filter(target -> !target.equals(batch.target()))
+                .map(target -> with(batch.wantedOn(target)))
+                .orElse(this);
+    }
+
+    /** The same planned otherwise. */
+    public BatchFile with(Batch otherwise) {
+        return new BatchFile(otherwise, runs, promises, state, trouble);
+    }
+
+    /** The same with one promise more. */
+    public BatchFile promising(Promised another) {
+        List<Promised> more = new ArrayList<>(promises);
+        more.add(another);
+        return new BatchFile(batch, runs, more, state, trouble);
+    }
+
+    /** Plants that have gone with each line, counted as orders count them; a line of which nothing has gone is missing. */
+    public Map<Long, Integer> releasedByLine() {
+        Map<Long, Integer> released = new HashMap<>();
+        releases().forEach(part -> released.merge(part.line(), plantsOf(part), Integer::sum));
+        return released;
+    }
+
+    /** What of it left with growers and was not taken back. */
+    public List<BatchChange.Released> releases() {
+        return state.releases().stream().map(BatchState.DatedRelease::plants).toList();
+    }
+
+    /**
+     * Plants that each line can count on: what has gone with it, and its part of what lives or is planned, whoever was
+     * promised first coming first.
+     */
+    public Map<Long, Integer> plantsByLine() {
+        Map<Long, Integer> released = releasedByLine();
+        int left = isCounted() ? plantsAlive() : state.stage() == BatchStage.FAILED ? 0 : batch.plants() - plantsReleased();
+        Map<Long, Integer> plants = new HashMap<>();
+        for (Promised promise : promises) {
+            int gone = released.getOrDefault(promise.lineId(), 0);
+            int part = Math.max(0, Math.min(left, promise.plants() - gone));
+            left -= part;
+            plants.put(promise.lineId(), gone + part);
+        }
+        return plants;
+    }
+
+    private boolean isCounted() {
+        return state.sownOn().isPresent() && toSow().isEmpty() && state.isCompletelyCounted();
+    }
+
+    /** How its plants are shared out on a day. */
+    public PlantShares shares(LocalDate today) {
+        boolean counted = isCounted();
+        Map<Long, Integer> released = releasedByLine();
+        Map<Long, LocalDate> last = new HashMap<>();
+        state.releases().forEach(gone ->
+                last.merge(gone.plants().line(), gone.day(), (one, other) -> one.isAfter(other) ? one : other));
+        return PlantShares.of(
+                counted ? plantsAlive() : batch.plants() - plantsReleased(), counted,
+                promises.stream()
+                        .map(promise -> new PlantShares.Part(
+                                promise.plants(), promise.accepted(), released.getOrDefault(promise.lineId(), 0),
+                                Optional.ofNullable(last.get(promise.lineId()))))
+                        .toList(),
+                Allowances.USUAL.spareShare(), today);
+    }
+
+    /** Whether its number counts the seedlings of its clumps, not its cells. */
+    public boolean countsSeedlings() {
+        return batch.containerPath() == ContainerPath.Kind.CLUMPS && !batch.aim().inClumps();
+    }
+
+    /** Plants on hand, counted as orders count them. */
+    public int plantsAlive() {
+        return state.plants(Set.of(CellCondition.ALIVE), countsSeedlings());
+    }
+
+    /** Plants that have gone, counted as orders count them. */
+    public int plantsReleased() {
+        return state.plants(Set.of(CellCondition.RELEASED), countsSeedlings());
+    }
+
+    /** Plants of one release, counted as orders count them. */
+    public int plantsOf(BatchChange.Released part) {
+        List<CellState> cells =
+                part.cells().stream().map(number -> state.cells().get(new Cell(part.tray(), number))).toList();
+        return state.plants(cells, countsSeedlings());
+    }
+
+    /** What of the cells set aside still waits to be sown; nothing once the batch is over. */
+    public List<CellRun> toSow() {
+        boolean over = state.balance().released() > 0 && state.balance().alive() + state.balance().waiting() == 0;
+        return over ? List.of() : state.toSow(runs);
+    }
+
+    /** The fewest plants that are enough: for all that was promised of it, or for what it was planned to give. */
+    public int accepted() {
+        return promises.isEmpty()
+                ? batch.aim().accepted()
+                : promises.stream().mapToInt(Promised::accepted).sum();
+    }
+
+    /** The fewest plants that must still go for all of them to be enough; 0 when enough have gone. */
+    public int stillWanted() {
+        if (promises.isEmpty()) {
+            return Math.max(0, accepted() - plantsReleased());
+        }
+        Map<Long, Integer> released = releasedByLine();
+        return promises.stream()
+                .mapToInt(promise -> Math.max(0, promise.accepted() - released.getOrDefault(promise.lineId(), 0)))
+                .sum();
+    }
+
+    /** Plants promised of it; what it was planned to give while it is for nobody. */
+    public int wanted() {
+        return promises.isEmpty() ? batch.plants() : promises.stream().mapToInt(Promised::plants).sum();
+    }
+}

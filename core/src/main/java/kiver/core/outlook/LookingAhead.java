@@ -1,0 +1,173 @@
+package kiver.core.outlook;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
+import kiver.core.crop.Crop;
+import kiver.core.emerge.CountSoFar;
+import kiver.core.emerge.EmergenceVerdict;
+import kiver.core.emerge.EmergenceWatch;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
+import kiver.core.growth.Potting;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Season;
+import kiver.core.growth.Standing;
+import kiver.core.growth.Way;
+import kiver.core.place.ClimateSeries;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
+import kiver.core.plan.ContainerPath;
+import kiver.core.seed.Germination;
+import kiver.core.tray.TrayId;
+
+/**
+ * What lies ahead of batches on a day, from their records, the temperatures they had and the season.
+ *
+ * @param season ahead
+ * @param today the day
+ * @param containerByTray code of the container that each tray is
+ */
+public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> containerByTray) {
+
+    /** Light is judged over this many days gone by. */
+    private static final int DAYS_OF_LIGHT = 7;
+
+    private static final double EVEN = 0.5;
+
+    /**
+     * How a batch stands and what lies ahead of it.
+     *
+     * @param file as recorded
+     * @param germination what is known of its lot, its own counts left out
+     * @param crop it is of
+     * @param containers it passes
+     */
+    public BatchOutlook of(BatchFile file, Germination germination, Crop crop, ContainerPath containers) {
+        Batch batch = file.batch();
+        BatchState state = file.state();
+        Optional<BatchCourse> course = course(state, crop);
+        Optional<EmergenceWatch> watch = batch.isBoughtIn() ? Optional.empty()
+                : course.map(made -> watch(state, crop, germination, made));
+        PaceSpread pace = watch.filter(made -> !state.cellsUp().isEmpty())
+                .map(EmergenceWatch::pace)
+                .orElse(PaceSpread.BEFORE_ANY_COUNT);
+        List<Potting> pottings = containers.pottings(crop, batch.stage().from(), batch.plan().pottedLate());
+        Standing standing = course
+                .map(made -> made.standing(
+                        state, today, Math.exp(pace.logMean()), pottings, pottingsDone(state, batch.containerCodes())))
+                .orElseGet(() -> beforeItBegins(batch));
+        Journey journey = new Journey(path(file, crop, containers, pottings), standing, wayFromHere(file), pace);
+        List<Scenario> scenarios = season.scenarios(journey.way(), crop.emergence(), crop.leaves(), pace);
+        List<Scenario> fresh = season.freshDraws(journey.way(), crop.emergence(), crop.leaves(), pace);
+        BatchForecast forecast = BatchForecast.of(journey.path(), standing, scenarios, fresh, batch.target());
+        double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
+        EnoughPlants plants = new EnoughPlants(file, crop, germination, watch, today);
+        double enough = plants.chanceOf(file.stillWanted());
+        Map<Long, Double> byLine = plants.chanceByLine(target -> target.equals(batch.target())
+                ? forecast
+                : BatchForecast.of(journey.path(), standing, scenarios, fresh, target));
+        Emerging emerging = new Emerging(
+                course, watch, watch.map(made -> made.expectedAt(progress).middle()).orElse(0.0),
+                verdict(file, watch, progress, enough));
+        return new BatchOutlook(
+                file, crop, containers, journey, emerging, new Chances(enough, byLine), forecast,
+                standing.hasEmerged() && isLeggy(state, crop),
+                new RoomAhead(file, containers, journey, today).stays(scenarios), 0, file.trouble());
+    }
+
+    private Optional<BatchCourse> course(BatchState state, Crop crop) {
+        return state.sownOn()
+                .filter(sown -> !sown.isBefore(season.firstDay()))
+                .map(sown -> new BatchCourse(
+                        state.placements(),
+                        place -> season.emergence(place, crop.emergence()).get(0),
+                        place -> season.leaves(place, crop.leaves()).get(0)));
+    }
+
+    private Standing beforeItBegins(Batch batch) {
+        double time = timeOf(Days.later(batch.sowDay(), today));
+        return batch.isBoughtIn() ? Standing.arrivingAt(time, batch.leavesOnArrival()) : Standing.sownAt(time);
+    }
+
+    private static Path path(BatchFile file, Crop crop, ContainerPath containers, List<Potting> pottings) {
+        Batch batch = file.batch();
+        BatchState state = file.state();
+        double limit = Math.min(batch.stage().to() + 1.0, crop.leafLimitIn(containers.last()));
+        int hardeningDays = state.hardenedOn().isPresent() ? state.hardeningDays()
+                : state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days();
+        return new Path(
+                pottings, batch.stage().from(), Math.max(limit, batch.stage().from()), crop.dayLimitIn(containers.last()),
+                hardeningDays);
+    }
+
+    /** How far along its containers most of its plants are. */
+    private int pottingsDone(BatchState state, List<String> containers) {
+        int[] plants = new int[containers.size()];
+        for (TrayId tray : state.trays()) {
+            int at = containers.indexOf(containerByTray.getOrDefault(tray, ""));
+            plants[Math.max(at, 0)] += state.cellsIn(tray, CellCondition.ALIVE).size();
+        }
+        int most = 0;
+        for (int index = 1; index < plants.length; index++) {
+            most = plants[index] >= plants[most] && plants[index] > 0 ? index : most;
+        }
+        return most;
+    }
+
+    private static EmergenceWatch watch(BatchState state, Crop crop, Germination germination, BatchCourse course) {
+        List<CountSoFar> counts = new ArrayList<>();
+        int most = 0;
+        for (Map.Entry<LocalDate, Integer> count : state.cellsUp().entrySet()) {
+            most = Math.max(most, count.getValue());
+            counts.add(new CountSoFar(course.emergenceProgressUntil(count.getKey()), most));
+        }
+        int seedsPerCell = state.sowings().values().iterator().next().sown().seedsPerCell();
+        return new EmergenceWatch(
+                crop.emergence(), germination, PaceSpread.BEFORE_ANY_COUNT, state.balance().sown(), seedsPerCell, counts);
+    }
+
+    private static EmergenceVerdict verdict(
+            BatchFile file, Optional<EmergenceWatch> watch, double progress, double chanceEnough) {
+        if (file.state().isCompletelyCounted() && file.toSow().isEmpty()) {
+            return chanceEnough >= EVEN ? EmergenceVerdict.ON_COURSE : EmergenceVerdict.FAILING;
+        }
+        return watch.map(made -> made.verdict(progress, chanceEnough)).orElse(EmergenceVerdict.TOO_SOON_TO_TELL);
+    }
+
+    /** The planned way, bent by the moves that were made. */
+    private Way wayFromHere(BatchFile file) {
+        Way planned = file.batch().way();
+        Optional<PlaceId> here = file.state().place();
+        if (here.isEmpty()) {
+            return planned;
+        }
+        boolean hardening = file.state().hardeningStartedOn().isPresent();
+        boolean movedOn = !here.get().equals(planned.emergence()) && season.place(here.get()).suits(PlaceUse.GROWING_ON);
+        return new Way(
+                here.get(),
+                hardening || movedOn ? here.get() : planned.growingOn(),
+                hardening ? here.get() : planned.hardening());
+    }
+
+    private boolean isLeggy(BatchState state, Crop crop) {
+        if (state.place().isEmpty()) {
+            return false;
+        }
+        ClimateSeries climate = season.climate(state.place().get()).get(0);
+        int now = (int) timeOf(today);
+        double light = 0;
+        for (int day = now - DAYS_OF_LIGHT; day < now; day++) {
+            light += climate.light(day) / DAYS_OF_LIGHT;
+        }
+        return crop.leaves().isLeggyIn(light);
+    }
+
+    private double timeOf(LocalDate day) {
+        return day.toEpochDay() - season.firstDay().toEpochDay();
+    }
+}

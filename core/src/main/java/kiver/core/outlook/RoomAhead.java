@@ -1,0 +1,78 @@
+package kiver.core.outlook;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
+import kiver.core.growth.Scenario;
+import kiver.core.plan.ContainerPath;
+import kiver.core.space.Footprint;
+import kiver.core.space.Stay;
+import kiver.core.tray.TrayId;
+
+/**
+ * The room that a batch takes from a day on.
+ *
+ * @param file of the batch
+ * @param containers it passes
+ * @param journey it is on
+ * @param today the day
+ */
+record RoomAhead(BatchFile file, ContainerPath containers, Journey journey, LocalDate today) {
+
+    /** Its stays as most likely; none once all its plants are gone. */
+    List<Stay> stays(List<Scenario> scenarios) {
+        BatchState state = file.state();
+        int living = state.balance().alive() + state.balance().waiting();
+        boolean sown = state.sownOn().isPresent();
+        if (sown && living == 0) {
+            return List.of();
+        }
+        int plants = sown ? Math.max(1, living) : file.batch().cellsNeeded();
+        int pottingsDone = journey.standing().pottingsDone();
+        List<Double> planned = containers.slots(file.batch().cells(), plants);
+        List<Double> slots = new ArrayList<>(planned.subList(pottingsDone, planned.size()));
+        double slotsOfOne = containers.containers().get(pottingsDone).slots();
+        long trays = state.trays().stream().filter(this::isInUse).count();
+        if (trays > 0) {
+            slots.set(0, trays * slotsOfOne);
+        }
+        List<TrayId> elsewhere = state.trays().stream().filter(this::isInUse).filter(this::standsElsewhere).toList();
+        slots.set(0, Math.max(0, slots.get(0) - elsewhere.size() * slotsOfOne));
+        LocalDate leaves = Days.later(file.batch().target(), today);
+        List<Stay> stays = new ArrayList<>(beginningWhereItStands(
+                new Footprint(journey.path(), journey.way(), slots).from(journey.standing(), scenarios, leaves)));
+        elsewhere.forEach(tray ->
+                stays.add(new Stay(state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne)));
+        return List.copyOf(stays);
+    }
+
+    /** What should have been moved and still stands where it was takes its room there today. */
+    private List<Stay> beginningWhereItStands(List<Stay> stays) {
+        BatchState state = file.state();
+        if (stays.isEmpty() || state.place().isEmpty() || stays.get(0).place().equals(state.place().get())) {
+            return stays;
+        }
+        List<Stay> moved = new ArrayList<>();
+        moved.add(new Stay(state.place().get(), today, today.plusDays(1), stays.get(0).slots()));
+        for (Stay stay : stays) {
+            LocalDate from = Days.later(stay.from(), today.plusDays(1));
+            if (from.isBefore(stay.until())) {
+                moved.add(new Stay(stay.place(), from, stay.until(), stay.slots()));
+            }
+        }
+        return moved;
+    }
+
+    /** Whether it stands elsewhere than most of the batch. */
+    private boolean standsElsewhere(TrayId tray) {
+        return !file.state().placeOf(tray).equals(file.state().place());
+    }
+
+    /** Whether something in it is alive or may yet come up. */
+    private boolean isInUse(TrayId tray) {
+        return !file.state().cellsIn(tray, CellCondition.ALIVE).isEmpty()
+                || !file.state().cellsIn(tray, CellCondition.WAITING).isEmpty();
+    }
+}

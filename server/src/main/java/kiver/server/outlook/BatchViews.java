@@ -1,0 +1,235 @@
+package kiver.server.outlook;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
+import kiver.core.batch.RecordedChange;
+import kiver.core.emerge.ExpectedShare;
+import kiver.core.growth.DateSpread;
+import kiver.core.growth.Season;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
+import kiver.server.batch.BatchBook;
+import kiver.server.growth.SeasonService;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import kiver.server.tray.Tray;
+import kiver.server.tray.TrayBook;
+import kiver.server.wording.Said;
+import org.springframework.stereotype.Component;
+
+/** Puts what is known of batches into the form the screens show. */
+@Component
+public class BatchViews {
+
+    private static final int MOST_CURVE_DAYS = 60;
+
+    private final SeasonService seasons;
+    private final TrayBook trays;
+    private final SeedStore seeds;
+    private final BatchBook batches;
+    private final LastSowDays lastSowDays;
+
+    BatchViews(
+            SeasonService seasons, TrayBook trays, SeedStore seeds, BatchBook batches, LastSowDays lastSowDays) {
+        this.seasons = seasons;
+        this.trays = trays;
+        this.seeds = seeds;
+        this.batches = batches;
+        this.lastSowDays = lastSowDays;
+    }
+
+    /** A run of cells of one tray. */
+    public record RunView(int tray, int firstCell, int lastCell) {}
+
+    /** Living plants in a tray, and the code of what that tray is. */
+    public record TrayPlants(int tray, int plants, String container, @Nullable String place) {}
+
+    /** One point of the emergence expected, in cells. */
+    public record CurvePoint(LocalDate day, double low, double middle, double high) {}
+
+    /** What a day's count found. */
+    public record CountPoint(LocalDate day, int cells) {}
+
+    /**
+     * Something that was recorded.
+     *
+     * @param time of day at which it happened, hours and minutes, where it is known
+     * @param device on which it was entered, where that is known
+     */
+    public record ChangeView(
+            int sequence, LocalDate day, @Nullable String time, Said words, String by, @Nullable String device,
+            boolean corrected, boolean isCorrection) {}
+
+    /** A stay at a place. */
+    public record StayView(String place, LocalDate from) {}
+
+    /**
+     * How the plants of a batch came that were raised elsewhere.
+     *
+     * @param leaves true leaves on arrival
+     * @param price of one plant, in the nursery's own money
+     */
+    public record BoughtIn(double leaves, @Nullable Double price) {}
+
+    /** A batch with everything the screens show of it. */
+    public record BatchView(
+            BatchSummary summary, List<RunView> runs, List<RunView> toSow, int leavesFrom, int leavesTo, String container, List<String> containers,
+            List<TrayPlants> living, String lot, long lotId,
+            String supplier, int seedsPerCell, int cells, int cellsNeeded, double seedDepth, boolean needsLight,
+            String caution, LocalDate plannedSowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId,
+            long growingPlaceId, long hardeningPlaceId, @Nullable Long placeId, String emergencePlace, String growingPlace,
+            String hardeningPlace, String hardeningProgramme, int programmeDays, int hardeningDays,
+            @Nullable LocalDate hardeningStartedOn, @Nullable DateSpread emerged, @Nullable DateSpread stageReached, double chanceEnough,
+            double chanceInTime, double leavesNow, boolean leggy, double expectedUp, double expectedAtCount,
+            int plantsAlive, @Nullable LocalDate hardenFrom, boolean countsSeedlings, int accepted, int pottingsDone, int planVersion, int emergedCells,
+            boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
+            List<ChangeView> changes, String emergenceSource, @Nullable BoughtIn boughtIn) {}
+
+    /** Puts batches in one line each; what all of them need is looked up once. */
+    public Function<BatchOutlook, BatchSummary> summarising() {
+        Season season = seasons.season();
+        LocalDate today = seasons.today();
+        Map<TrayId, Integer> numbers = trays.all().stream().collect(Collectors.toMap(Tray::trayId, Tray::number));
+        return batch -> BatchSummary.of(batch, season, trayNumbers(batch, numbers), today);
+    }
+
+    /** A batch with everything the screens show of it. */
+    public BatchView view(BatchOutlook analysis) {
+        Season season = seasons.season();
+        Batch batch = analysis.file().batch();
+        BatchState state = analysis.file().state();
+        SeedLot lot = seeds.lot(state.sowings().values().stream().findFirst().map(s -> s.sown().lot()).orElse(batch.lotId()));
+        return new BatchView(
+                summarising().apply(analysis), runs(analysis), runViews(analysis.file().toSow()), batch.stage().from(), batch.stage().to(), analysis.container().name(),
+                batch.containerCodes(), living(state), lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
+                analysis.crop().seed().depth(), analysis.crop().seed().needsLight(),
+                analysis.crop().planting().caution(), batch.sowDay(), lastSowDays.last(analysis).orElse(null), batch.plan().emergencePlaceId(),
+                batch.plan().growingPlaceId(), batch.plan().hardeningPlaceId(), state.place().map(PlaceId::number).orElse(null),
+                season.place(batch.way().emergence()).name(), season.place(batch.way().growingOn()).name(),
+                season.place(batch.way().hardening()).name(), batch.hardeningProgramme().name(),
+                state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days(),
+                state.hardeningDays(), state.hardeningStartedOn().orElse(null),
+                analysis.forecast().emerged().orElse(null), analysis.forecast().stageReached().orElse(null),
+                analysis.chances().enough(), analysis.forecast().chanceOnTarget(), analysis.leavesNow(), analysis.leggy(),
+                analysis.emerging().expectedUp(), analysis.emerging().expectedAtCount(), analysis.file().plantsAlive(),
+                heldUntil(analysis).orElse(null),
+                analysis.file().countsSeedlings(), analysis.file().accepted(), analysis.standing().pottingsDone(),
+                batch.planVersion(), state.emerged(), state.isCompletelyCounted(), curve(analysis),
+                state.cellsUp().entrySet().stream()
+                        .map(count -> new CountPoint(count.getKey(), count.getValue()))
+                        .toList(),
+                state.placements().stream()
+                        .map(stay -> new StayView(season.place(stay.place()).name(), stay.from()))
+                        .toList(),
+                changes(analysis, season), analysis.crop().sources().emergence(), boughtIn(batch));
+    }
+
+    private @Nullable BoughtIn boughtIn(Batch batch) {
+        return batch.isBoughtIn()
+                ? new BoughtIn(batch.leavesOnArrival(), seeds.priceOf(batch.lotId()).orElse(null))
+                : null;
+    }
+
+    /** When hardening begins, for plants that have their leaves and wait for it inside. */
+    private Optional<LocalDate> heldUntil(BatchOutlook analysis) {
+        LocalDate today = seasons.today();
+        LocalDate start = analysis.file().batch().target().minusDays(analysis.file().batch().hardeningProgramme().days());
+        boolean grown = analysis.stage() == BatchStage.GROWING_ON
+                && analysis.forecast().stageReached().map(spread -> !spread.middle().isAfter(today)).orElse(false);
+        return grown && start.isAfter(today) ? Optional.of(start) : Optional.empty();
+    }
+
+    private static List<Integer> trayNumbers(BatchOutlook batch, Map<TrayId, Integer> numbers) {
+        TreeSet<Integer> own = new TreeSet<>();
+        batch.file().state().trays().forEach(tray -> own.add(numbers.get(tray)));
+        batch.file().toSow().forEach(run -> own.add(numbers.get(run.tray())));
+        return List.copyOf(own);
+    }
+
+    /** The cells it was sown in, then those it was potted on into. */
+    private List<RunView> runs(BatchOutlook batch) {
+        BatchState state = batch.file().state();
+        List<CellRun> runs = new ArrayList<>(state.sowings().values().stream().map(each -> each.sown().run()).toList());
+        state.arrivals().values().forEach(arrival -> runs.add(arrival.plants().run()));
+        state.changes().stream()
+                .filter(change -> !state.isCorrected(change.sequence()))
+                .map(RecordedChange::change)
+                .filter(BatchChange.PottedOn.class::isInstance)
+                .forEach(change -> runs.add(((BatchChange.PottedOn) change).into()));
+        runs.removeIf(run -> !state.trays().contains(run.tray()));
+        return runViews(state.sownOn().isEmpty() ? batch.file().runs() : runs);
+    }
+
+    private List<RunView> runViews(List<CellRun> runs) {
+        return runs.stream()
+                .map(run -> new RunView(number(run.tray()), run.first(), run.last()))
+                .toList();
+    }
+
+    private List<TrayPlants> living(BatchState state) {
+        return state.trays().stream()
+                .map(tray -> {
+                    Tray numbered = trays.tray(tray);
+                    return new TrayPlants(
+                            numbered.number(), state.cellsIn(tray, CellCondition.ALIVE).size(), numbered.container(),
+                            state.placeOf(tray).map(place -> seasons.season().place(place).name()).orElse(null));
+                })
+                .filter(tray -> tray.plants() > 0)
+                .toList();
+    }
+
+    private int number(TrayId tray) {
+        return trays.tray(tray).number();
+    }
+
+    /** From sowing until nearly all should be up, a little past today at least. */
+    private List<CurvePoint> curve(BatchOutlook batch) {
+        List<CurvePoint> curve = new ArrayList<>();
+        if (batch.emerging().course().isEmpty() || batch.emerging().watch().isEmpty()) {
+            return curve;
+        }
+        double enough = batch.crop().emergence().progressWhen(0.99) * 1.2;
+        LocalDate day = batch.file().state().sownOn().orElseThrow();
+        for (int count = 0; count < MOST_CURVE_DAYS; count++) {
+            double progress = batch.emerging().course().get().emergenceProgressUntil(day);
+            ExpectedShare expected = batch.emerging().watch().get().expectedAt(progress);
+            curve.add(new CurvePoint(day, expected.low(), expected.middle(), expected.high()));
+            if (progress > enough) {
+                break;
+            }
+            day = day.plusDays(1);
+        }
+        return curve;
+    }
+
+    private List<ChangeView> changes(BatchOutlook batch, Season season) {
+        Map<Integer, BatchBook.Author> authors = batches.authors(batch.file().batch());
+        ChangeWords words = new ChangeWords(
+                place -> season.place(place).name(),
+                tray -> trays.tray(tray).code(),
+                lot -> seeds.lot(lot).code());
+        return batch.file().state().changes().stream()
+                .map(change -> new ChangeView(
+                        change.sequence(), change.day(), change.time().map(LocalTime::toString).orElse(null),
+                        words.of(change.change()), authors.get(change.sequence()).name(),
+                        authors.get(change.sequence()).device().orElse(null),
+                        batch.file().state().isCorrected(change.sequence()),
+                        change.change() instanceof BatchChange.Corrected))
+                .toList();
+    }
+}

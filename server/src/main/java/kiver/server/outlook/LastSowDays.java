@@ -1,0 +1,68 @@
+package kiver.server.outlook;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Season;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.plan.CountBack;
+import kiver.core.plan.SeedlingLight;
+import kiver.core.plan.SowWindow;
+import kiver.server.clock.NurseryClock;
+import kiver.server.growth.SeasonService;
+import org.springframework.stereotype.Component;
+
+/** When a batch, or one sown in its stead, can be sown for the day on which it is wanted now. */
+@Component
+public class LastSowDays {
+
+    private final SeasonService seasons;
+    private final NurseryClock clock;
+    private final Map<Integer, KeptWindow> kept = new ConcurrentHashMap<>();
+
+    private record KeptWindow(BatchOutlook analysis, Optional<SowWindow> window) {}
+
+    LastSowDays(SeasonService seasons, NurseryClock clock) {
+        this.seasons = seasons;
+        this.clock = clock;
+    }
+
+    /** The window of sow days for a batch's present target and places; empty where there is no such day. */
+    public Optional<SowWindow> window(BatchOutlook batch) {
+        if (batch.file().batch().target().isBefore(clock.today())) {
+            return Optional.empty();
+        }
+        int number = batch.file().batch().number();
+        KeptWindow present = kept.get(number);
+        if (present != null && present.analysis() == batch) {
+            return present.window();
+        }
+        Optional<SowWindow> window = windowFor(batch, batch.file().batch().target());
+        kept.put(number, new KeptWindow(batch, window));
+        return window;
+    }
+
+    /** The same for another day. */
+    public Optional<SowWindow> windowFor(BatchOutlook batch, LocalDate target) {
+        // Nothing is sown of plants that are bought in.
+        return batch.file().batch().isBoughtIn() ? Optional.empty() : countBack(batch).windowFor(target, clock.today());
+    }
+
+    /** The last day on which a sowing is ready in time nine times in ten; empty where that is over. */
+    public Optional<LocalDate> last(BatchOutlook batch) {
+        return window(batch).map(SowWindow::latest).filter(day -> !day.isBefore(clock.today()));
+    }
+
+    private CountBack countBack(BatchOutlook batch) {
+        Season season = seasons.season();
+        var crop = batch.crop();
+        var planned = batch.file().batch().way();
+        return new CountBack(
+                batch.path(),
+                season.scenarios(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.freshDraws(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.firstDay(), SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
+    }
+}

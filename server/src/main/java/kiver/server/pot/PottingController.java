@@ -1,0 +1,50 @@
+package kiver.server.pot;
+
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import kiver.server.account.Person;
+import kiver.server.tray.TrayBook;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Takes down what was potted on. */
+@RestController
+class PottingController {
+
+    private final PottingService pottings;
+    private final TrayBook trays;
+
+    PottingController(PottingService pottings, TrayBook trays) {
+        this.pottings = pottings;
+        this.trays = trays;
+    }
+
+    /**
+     * Plants that went on.
+     *
+     * @param tray they stood in; missing for all trays of the batch that stand in something smaller
+     */
+    record PottingEntry(
+            @NotNull UUID requestId, @Nullable Integer tray,
+            @NotBlank(message = "Choose the container.") String container,
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.") Integer plants,
+            @Nullable LocalDate day) {}
+
+    @PostMapping("/api/batches/{number}/pottings")
+    public void pot(@PathVariable int number, @Valid @RequestBody PottingEntry entry, @AuthenticationPrincipal Person person) {
+        pottings.pot(
+                entry.requestId(), number, entry.day(),
+                new PottingService.Potted(
+                        entry.tray() == null ? List.of() : List.of(trays.numbered(entry.tray()).trayId()),
+                        entry.container(), entry.plants()), person.id());
+    }
+}

@@ -1,0 +1,2 @@
+/** Potting on, where in part or whole. */
+package kiver.server.pot;
