@@ -41,7 +41,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
         </div>
         {path && (
           <p className="ml-auto text-right">
-            <span className="text-pencil">{say('Whole and in time for {target}', { target: dayWords(summary.target) })}</span>
+            <span className="text-pencil">{say('Whole and in time for {target}', { target: dayWords(summary.dates.target) })}</span>
             <br />
             <strong className={summary.chance < 0.5 ? 'text-brick' : ''}>{chanceWords(summary.chance)}</strong>
           </p>
@@ -52,20 +52,20 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           {path && (
             <section aria-label={say('Path')} className="board p-4">
               <h2 className="mb-2">{say('Its path')}</h2>
-              <PathChart rows={rows(view)} target={summary.target} today={today} />
+              <PathChart rows={rows(view)} target={summary.dates.target} today={today} />
               <p className="mt-3 text-sm text-pencil">
-                {view.stays.length > 0
-                  ? view.stays.map((stay) => say('{place} from {from}', { place: stay.place, from: shortDay(stay.from) })).join(', ')
+                {view.places.stays.length > 0
+                  ? view.places.stays.map((stay) => say('{place} from {from}', { place: stay.place, from: shortDay(stay.from) })).join(', ')
                   : say('Planned: {emergencePlace}, then {growingPlace}, then {hardeningPlace}', {
-                      emergencePlace: view.emergencePlace,
-                      growingPlace: view.growingPlace,
-                      hardeningPlace: view.hardeningPlace,
+                      emergencePlace: view.places.emergence.name,
+                      growingPlace: view.places.growingOn.name,
+                      hardeningPlace: view.places.hardening.name,
                     })}
-                {view.leavesNow > 0 &&
+                {view.growth.leavesNow > 0 &&
                   say('. About {leavesNow} true leaves now; wanted with {leavesFrom} to {leavesTo}', {
-                    leavesNow: figures(view.leavesNow, 1),
-                    leavesFrom: view.leavesFrom,
-                    leavesTo: view.leavesTo,
+                    leavesNow: figures(view.growth.leavesNow, 1),
+                    leavesFrom: view.plan.leavesFrom,
+                    leavesTo: view.plan.leavesTo,
                   })}
                 .
               </p>
@@ -75,10 +75,10 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             <section aria-label={say('Account')} className="board p-4">
               <h2 className="mb-2">{say('Its account, in cells')}</h2>
               <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} boughtIn={summary.boughtIn} />
-              {view.countsSeedlings && (
+              {view.plan.countsSeedlings && (
                 <p className="text-sm text-pencil">
                   {say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', {
-                    plantsAlive: view.plantsAlive,
+                    plantsAlive: view.summary.plantsAlive,
                     cells: summary.balance.alive,
                   })}
                 </p>
@@ -91,7 +91,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           </section>
         </div>
         <div className="flex flex-col gap-4">
-          {view.leggy && path && summary.stage !== 'HARDENING_OFF' && (
+          {view.growth.leggy && path && summary.stage !== 'HARDENING_OFF' && (
             <p className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
               {say('Too little light where it stands: stems stretch. Move it to the lit shelf or a brighter house.')}
             </p>
@@ -103,31 +103,35 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             </dd>
             <dt className="text-pencil">{say('Trays')}</dt>
             <dd className="flex flex-wrap gap-x-3">
-              {[...new Set([...view.runs, ...view.toSow].map((run) => run.tray))].map((tray) => (
+              {[...new Set([...view.layout.runs, ...view.layout.toSow].map((run) => run.tray))].map((tray) => (
                 <Link key={tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${tray}`}>
                   T{tray}
                 </Link>
               ))}
             </dd>
             <dt className="text-pencil">{say('Containers')}</dt>
-            <dd>{view.containers.length > 1 ? containersAhead(view) : view.container}</dd>
-            <dt className="text-pencil">{view.boughtIn ? say('Raised by') : say('Seed')}</dt>
+            <dd>{view.layout.containers.length > 1 ? containersAhead(view) : view.layout.container}</dd>
+            <dt className="text-pencil">{view.from.boughtIn ? say('Raised by') : say('Seed')}</dt>
             <dd>
-              {view.boughtIn
+              {view.from.boughtIn
                 ? say('{supplier}, {lot}, {leaves} true leaves on arrival{more}', {
-                    supplier: view.supplier,
-                    lot: view.lot,
-                    leaves: figures(view.boughtIn.leaves, Number.isInteger(view.boughtIn.leaves) ? 0 : 1),
-                    more: view.boughtIn.price == null ? '' : say(', {price} each', { price: figures(view.boughtIn.price, 2) }),
+                    supplier: view.from.supplier,
+                    lot: view.from.lot,
+                    leaves: figures(view.from.boughtIn.leaves, Number.isInteger(view.from.boughtIn.leaves) ? 0 : 1),
+                    more: view.from.boughtIn.price == null ? '' : say(', {price} each', { price: figures(view.from.boughtIn.price, 2) }),
                   })
-                : say('lot {lot}, {supplier}, {seedsPerCell} a cell', { lot: view.lot, supplier: view.supplier, seedsPerCell: view.seedsPerCell })}
+                : say('lot {lot}, {supplier}, {seedsPerCell} a cell', {
+                    lot: view.from.lot,
+                    supplier: view.from.supplier,
+                    seedsPerCell: view.plan.seedsPerCell,
+                  })}
             </dd>
             <dt className="text-pencil">{say('Stands in')}</dt>
             <dd>
               {summary.stage === 'PLANNED'
-                ? view.boughtIn
-                  ? say('{emergencePlace}, once they come', { emergencePlace: view.emergencePlace })
-                  : say('{emergencePlace}, once sown', { emergencePlace: view.emergencePlace })
+                ? view.from.boughtIn
+                  ? say('{emergencePlace}, once they come', { emergencePlace: view.places.emergence.name })
+                  : say('{emergencePlace}, once sown', { emergencePlace: view.places.emergence.name })
                 : summary.place}
             </dd>
           </dl>
@@ -140,34 +144,34 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             <>
               <p className="border-l-4 border-ochre bg-ochre-wash p-3">
                 <strong>
-                  {view.boughtIn
+                  {view.from.boughtIn
                     ? say('Part has come, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })
                     : say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: summary.traysToSow })}
                 </strong>
               </p>
-              <Link className="act act-main" to={`/trays/${view.toSow[0]?.tray}`}>
-                {view.boughtIn
-                  ? say('Take in tray T{tray} next', { tray: view.toSow[0]?.tray })
-                  : say('Sow tray T{tray} next', { tray: view.toSow[0]?.tray })}
+              <Link className="act act-main" to={`/trays/${view.layout.toSow[0]?.tray}`}>
+                {view.from.boughtIn
+                  ? say('Take in tray T{tray} next', { tray: view.layout.toSow[0]?.tray })
+                  : say('Sow tray T{tray} next', { tray: view.layout.toSow[0]?.tray })}
               </Link>
             </>
           )}
-          {view.hardenFrom && (
+          {view.hardening.heldUntil && (
             <p className="border-l-4 border-dusk p-3">
               {say('Has its leaves. Held inside until {hardenFrom}: hardening ends with the release on {target}.', {
-                hardenFrom: dayWords(view.hardenFrom),
-                target: dayWords(summary.target),
+                hardenFrom: dayWords(view.hardening.heldUntil),
+                target: dayWords(summary.dates.target),
               })}
             </p>
           )}
           {summary.stage === 'PLANNED' && (
-            <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>
-              {view.boughtIn ? say('Take in {cells} plants', { cells: view.cells }) : say('Sow {cells} cells', { cells: view.cells })}
+            <Link className="act act-main" to={`/trays/${view.layout.runs[0]?.tray}`}>
+              {view.from.boughtIn ? say('Take in {cells} plants', { cells: view.plan.cells }) : say('Sow {cells} cells', { cells: view.plan.cells })}
             </Link>
           )}
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING') && (
-            <Link className="act act-main" to={`/trays/${view.runs[0]?.tray}`}>
-              {say('Count tray T{tray}', { tray: view.runs[0]?.tray })}
+            <Link className="act act-main" to={`/trays/${view.layout.runs[0]?.tray}`}>
+              {say('Count tray T{tray}', { tray: view.layout.runs[0]?.tray })}
             </Link>
           )}
           {summary.stage === 'READY' &&
@@ -179,15 +183,17 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           {summary.stage === 'PLANNED' && summary.promises.length === 0 && mayPlan && <Withdraw batch={summary.number} />}
           <HardeningWork batch={view} today={today} />
           <MoveWork batch={view} />
-          {(summary.stage === 'EMERGING' || summary.stage === 'GROWING_ON') && view.living.length > 0 && <PotWork batch={view} alive={view.living} />}
+          {(summary.stage === 'EMERGING' || summary.stage === 'GROWING_ON') && view.layout.living.length > 0 && (
+            <PotWork batch={view} alive={view.layout.living} />
+          )}
           <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">
             {say('Labels (PDF)')}
           </a>
           {view.caution && <Caution>{view.caution}</Caution>}
-          {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.completelyCounted) && !view.boughtIn && path && (
+          {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.emergence.completelyCounted) && !view.from.boughtIn && path && (
             <>
               <VerdictWords batch={view} today={today} />
-              {view.curve.length > 0 && (
+              {view.emergence.curve.length > 0 && (
                 <div className="board p-3">
                   <EmergenceChart batch={view} today={today} />
                 </div>
@@ -202,21 +208,21 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
 
 /** The container its plants stand in and those still to come; those already passed are over. */
 function containersAhead(view: BatchView): string {
-  const ahead = view.containers.slice(view.pottingsDone);
+  const ahead = view.layout.containers.slice(view.growth.pottingsDone);
   const path = ahead.reduce((before, next) => say('{before}, then {next}', { before, next }));
-  return view.pottingsDone > 0 ? say('now {path}', { path }) : path;
+  return view.growth.pottingsDone > 0 ? say('now {path}', { path }) : path;
 }
 
 function StageWords({ view }: { view: BatchView }) {
   const { summary } = view;
   switch (summary.stage) {
     case 'PLANNED':
-      if (summary.boughtIn) return <>{say('to arrive on {plannedSowDay}', { plannedSowDay: dayWords(view.plannedSowDay) })}</>;
+      if (summary.boughtIn) return <>{say('to arrive on {plannedSowDay}', { plannedSowDay: dayWords(view.plan.sowDay) })}</>;
       return (
         <>
           {say('to be sown on {plannedSowDay}{more}', {
-            plannedSowDay: dayWords(view.plannedSowDay),
-            more: view.latestSowDay ? say(', at the latest {latestSowDay}', { latestSowDay: dayWords(view.latestSowDay) }) : '',
+            plannedSowDay: dayWords(view.plan.sowDay),
+            more: view.plan.latestSowDay ? say(', at the latest {latestSowDay}', { latestSowDay: dayWords(view.plan.latestSowDay) }) : '',
           })}
         </>
       );
@@ -224,17 +230,19 @@ function StageWords({ view }: { view: BatchView }) {
       return (
         <>
           {say('hardening off, day {hardeningDays} of {programmeDays} done', {
-            hardeningDays: view.hardeningDays,
-            programmeDays: view.programmeDays,
+            hardeningDays: view.hardening.days,
+            programmeDays: view.hardening.programmeDays,
           })}
         </>
       );
     case 'READY':
-      return <>{say('ready since {middle}', { middle: dayWords(summary.ready?.middle ?? view.plannedSowDay) })}</>;
+      return <>{say('ready since {middle}', { middle: dayWords(summary.dates.ready?.middle ?? view.plan.sowDay) })}</>;
     default:
       return (
         <>
-          {summary.boughtIn ? say('came {sowDay}', { sowDay: dayWords(summary.sowDay) }) : say('sown {sowDay}', { sowDay: dayWords(summary.sowDay) })}
+          {summary.boughtIn
+            ? say('came {sowDay}', { sowDay: dayWords(summary.dates.sowDay) })
+            : say('sown {sowDay}', { sowDay: dayWords(summary.dates.sowDay) })}
         </>
       );
   }
@@ -250,19 +258,19 @@ function rows(view: BatchView): PathRow[] {
   const { summary } = view;
   const day = (date: string) => ({ early: date, middle: date, late: date, certain: true });
   return [
-    { name: beginning(summary), stage: summary.stage === 'PLANNED' ? 'PLANNED' : 'SOWN', spread: day(summary.sowDay) },
-    ...(summary.boughtIn ? [] : [{ name: say('Up'), stage: 'EMERGING' as const, spread: view.emerged }]),
+    { name: beginning(summary), stage: summary.stage === 'PLANNED' ? 'PLANNED' : 'SOWN', spread: day(summary.dates.sowDay) },
+    ...(summary.boughtIn ? [] : [{ name: say('Up'), stage: 'EMERGING' as const, spread: view.summary.dates.emerged }]),
     ...(summary.stage === 'HARDENING_OFF' || summary.stage === 'READY'
       ? [
           {
             name: say('Hardening'),
             stage: 'HARDENING_OFF' as const,
-            spread: day(view.hardeningStartedOn ?? summary.sowDay),
-            words: say('begun {hardeningStartedOn}', { hardeningStartedOn: shortDay(view.hardeningStartedOn ?? summary.sowDay) }),
+            spread: day(view.hardening.startedOn ?? summary.dates.sowDay),
+            words: say('begun {hardeningStartedOn}', { hardeningStartedOn: shortDay(view.hardening.startedOn ?? summary.dates.sowDay) }),
           },
         ]
-      : [{ name: say('Leaves enough'), stage: 'GROWING_ON' as const, spread: view.stageReached }]),
-    { name: say('Ready'), stage: 'READY', spread: summary.ready },
-    { name: say('Past its best'), stage: 'PAST_BEST', spread: summary.pastLimit },
+      : [{ name: say('Leaves enough'), stage: 'GROWING_ON' as const, spread: view.summary.dates.stageReached }]),
+    { name: say('Ready'), stage: 'READY', spread: summary.dates.ready },
+    { name: say('Past its best'), stage: 'PAST_BEST', spread: summary.dates.pastLimit },
   ];
 }

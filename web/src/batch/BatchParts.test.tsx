@@ -23,28 +23,28 @@ const batch = {
     number: 242,
     stage: 'EMERGING',
     verdict: 'LATE',
-    target: '2027-05-04',
+    dates: { target: '2027-05-04' },
     promises: [{ grower: 'Upper Tarrow Farm' }],
     balance: { sown: 100, waiting: 80, empty: 0, alive: 20, lost: 0, released: 0 },
   },
   changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),
-  emergedCells: 20,
-  expectedUp: 61.4,
-  expectedAtCount: 31.2,
-  accepted: 78,
-  cellsNeeded: 80,
-  chanceEnough: 0.4,
-  completelyCounted: false,
-  latestSowDay: '2027-04-20',
-  curve: [
-    { day: '2027-04-06', low: 0, middle: 0, high: 0 },
-    { day: '2027-04-07', low: 0, middle: 30, high: 60 },
-    { day: '2027-04-08', low: 40, middle: 70, high: 90 },
-  ],
-  counts: [
-    { day: '2027-04-07', cells: 12 },
-    { day: '2027-04-08', cells: 20 },
-  ],
+  plan: { accepted: 78, cellsNeeded: 80, latestSowDay: '2027-04-20' },
+  chances: { enough: 0.4 },
+  emergence: {
+    up: 20,
+    expectedUp: 61.4,
+    expectedAtCount: 31.2,
+    completelyCounted: false,
+    curve: [
+      { day: '2027-04-06', low: 0, middle: 0, high: 0 },
+      { day: '2027-04-07', low: 0, middle: 30, high: 60 },
+      { day: '2027-04-08', low: 40, middle: 70, high: 90 },
+    ],
+    counts: [
+      { day: '2027-04-07', cells: 12 },
+      { day: '2027-04-08', cells: 20 },
+    ],
+  },
 } as unknown as BatchView;
 
 const inClient = (child: ReactNode) => render(<QueryClientProvider client={new QueryClient()}>{child}</QueryClientProvider>);

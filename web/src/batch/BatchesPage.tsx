@@ -90,22 +90,22 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
         <span className="text-pencil">
           {batch.stage === 'PLANNED'
             ? batch.boughtIn
-              ? say('to arrive {sowDay}', { sowDay: dayWords(batch.sowDay) })
-              : say('sow {sowDay}', { sowDay: dayWords(batch.sowDay) })
+              ? say('to arrive {sowDay}', { sowDay: dayWords(batch.dates.sowDay) })
+              : say('sow {sowDay}', { sowDay: dayWords(batch.dates.sowDay) })
             : cellsWords(batch)}
           {watched && (batch.verdict === 'LATE' || batch.verdict === 'FAILING') && (
             <strong className="ml-2 text-brick">{VERDICT_WORDS[batch.verdict].toLowerCase()}</strong>
           )}
         </span>
         <span className="text-sm">
-          {batch.ready &&
+          {batch.dates.ready &&
             say('ready {early}{what}, ', {
-              early: shortDay(batch.ready.early),
-              what: batch.ready.early === batch.ready.late ? '' : ` – ${shortDay(batch.ready.late)}`,
+              early: shortDay(batch.dates.ready.early),
+              what: batch.dates.ready.early === batch.dates.ready.late ? '' : ` – ${shortDay(batch.dates.ready.late)}`,
             })}
           {batch.promises.length > 0
-            ? say('wanted {target}', { target: shortDay(batch.target) })
-            : say('grown for {target}', { target: shortDay(batch.target) })}
+            ? say('wanted {target}', { target: shortDay(batch.dates.target) })
+            : say('grown for {target}', { target: shortDay(batch.dates.target) })}
           {batch.shares.free > 0 && batch.stage !== 'RELEASED' && batch.stage !== 'FAILED' && (
             <strong className="ml-2">{say('{free} free', { free: batch.shares.free })}</strong>
           )}

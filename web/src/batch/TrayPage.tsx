@@ -64,12 +64,12 @@ export function TrayPage({ today }: { today: string }) {
 type Mode = 'count' | 'lose';
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
-  const [mode, setMode] = useState<Mode>(batch.boughtIn ? 'lose' : 'count');
+  const [mode, setMode] = useState<Mode>(batch.from.boughtIn ? 'lose' : 'count');
   const { summary } = batch;
   const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
-  const restHere = isStillToSow(tray, batch.toSow);
-  const next = batch.toSow.find((run) => run.tray !== tray.number);
-  const trays = [...new Set([...batch.runs, ...batch.toSow].map((run) => run.tray))];
+  const restHere = isStillToSow(tray, batch.layout.toSow);
+  const next = batch.layout.toSow.find((run) => run.tray !== tray.number);
+  const trays = [...new Set([...batch.layout.runs, ...batch.layout.toSow].map((run) => run.tray))];
   return (
     <div className="grid gap-6 xl:grid-cols-[1fr_25rem]">
       <section aria-label={say('Cells')} className="min-w-0">
@@ -85,15 +85,15 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
                 {
                   crop: summary.crop,
                   place: summary.place.toLowerCase(),
-                  how: batch.boughtIn ? (summary.stage === 'PLANNED' ? 'toArrive' : 'came') : summary.stage === 'PLANNED' ? 'toSow' : 'sown',
+                  how: batch.from.boughtIn ? (summary.stage === 'PLANNED' ? 'toArrive' : 'came') : summary.stage === 'PLANNED' ? 'toSow' : 'sown',
                   boughtIn: String(summary.boughtIn),
-                  sowDay: dayWords(summary.sowDay),
-                  lot: batch.lot,
+                  sowDay: dayWords(summary.dates.sowDay),
+                  lot: batch.from.lot,
                 },
               )}
             </p>
           </div>
-          {sownHere && !batch.boughtIn && (
+          {sownHere && !batch.from.boughtIn && (
             <div role="group" aria-label={say('Work')} className="ml-auto flex">
               <button
                 className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`}
@@ -129,14 +129,16 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
           </nav>
         )}
         {sownHere && !restHere && next && <NextToSow batch={batch} tray={next.tray} />}
-        {(!sownHere || restHere) && !batch.boughtIn && <SowWork key={`${tray.number}-${batch.toSow.length}`} tray={tray} batch={batch} />}
-        {(!sownHere || restHere) && batch.boughtIn && <TakeInWork key={`${tray.number}-${batch.toSow.length}`} tray={tray} batch={batch} />}
+        {(!sownHere || restHere) && !batch.from.boughtIn && <SowWork key={`${tray.number}-${batch.layout.toSow.length}`} tray={tray} batch={batch} />}
+        {(!sownHere || restHere) && batch.from.boughtIn && (
+          <TakeInWork key={`${tray.number}-${batch.layout.toSow.length}`} tray={tray} batch={batch} />
+        )}
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
       </section>
       <section aria-label={say('Emergence')} className="flex flex-col gap-4">
-        {!batch.boughtIn && <VerdictWords batch={batch} today={today} />}
-        {batch.curve.length > 0 && (
+        {!batch.from.boughtIn && <VerdictWords batch={batch} today={today} />}
+        {batch.emergence.curve.length > 0 && (
           <div className="board p-3">
             <h2 className="mb-2">{say('Emergence of batch {number}', { number: summary.number })}</h2>
             <EmergenceChart batch={batch} today={today} />
@@ -152,12 +154,12 @@ function NextToSow({ batch, tray }: { batch: BatchView; tray: number }) {
   return (
     <p className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-wash p-3">
       <strong>
-        {batch.boughtIn
-          ? say('Part has come, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })
-          : say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.toSow.length })}
+        {batch.from.boughtIn
+          ? say('Part has come, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.layout.toSow.length })
+          : say('Part sown, {trays, plural, one {# tray} other {# trays}} to go.', { trays: batch.layout.toSow.length })}
       </strong>
       <Link className="act" to={`/trays/${tray}`}>
-        {batch.boughtIn ? say('Take in tray T{tray} next', { tray }) : say('Sow tray T{tray} next', { tray })}
+        {batch.from.boughtIn ? say('Take in tray T{tray} next', { tray }) : say('Sow tray T{tray} next', { tray })}
       </Link>
     </p>
   );

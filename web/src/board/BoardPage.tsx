@@ -263,6 +263,6 @@ function Filters({
 
 /** Which plan of a batch is on the screen: one that somebody else has changed since is not overwritten. */
 function seenVersion(season: BoardView, number: number): { planVersion?: number } {
-  const planVersion = season.batches.find((batch) => batch.number === number)?.planVersion;
+  const planVersion = season.batches.find((batch) => batch.number === number)?.plan.version;
   return planVersion === undefined ? {} : { planVersion };
 }

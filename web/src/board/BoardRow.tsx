@@ -51,7 +51,7 @@ export const BoardRow = memo(function BoardRow({
         <span className="min-w-0 grow">
           <span className="block truncate font-semibold">
             {batch.number} {batch.variety}
-            {batch.pinned && <span className="font-normal text-pencil"> {say('· by hand')}</span>}
+            {batch.plan.pinned && <span className="font-normal text-pencil"> {say('· by hand')}</span>}
           </span>
           <span className="block truncate text-xs text-pencil" title={`${batch.plants} ${batch.crop.toLowerCase()}, ${forWhom(batch.promises)}`}>
             {batch.plants} {batch.crop.toLowerCase()}, {forWhom(batch.promises)}
@@ -62,17 +62,17 @@ export const BoardRow = memo(function BoardRow({
       <div
         className="relative"
         title={say('ready {ready}; wanted {target}; {chance}', {
-          ready: spreadWords(shown.ready),
-          target: dayWords(batch.target),
+          ready: spreadWords(shown.dates.ready),
+          target: dayWords(batch.dates.target),
           chance: chanceWords(shown.chance),
         })}
       >
-        {!batch.sown && batch.window && <Window batch={batch} scale={scale} />}
+        {!batch.sown && batch.plan.window && <Window batch={batch} scale={scale} />}
         {tried && <Path batch={batch} scale={scale} faint />}
         <Path batch={shown} scale={scale} faint={false} />
-        <span aria-hidden className="absolute inset-y-0.5 w-[3px] bg-brick" style={{ left: `${scale.at(batch.target)}%` }} />
+        <span aria-hidden className="absolute inset-y-0.5 w-[3px] bg-brick" style={{ left: `${scale.at(batch.dates.target)}%` }} />
         {!batch.sown && mayChange && <SowHandle batch={batch} shown={shown} scale={scale} acts={acts} />}
-        {(batch.sown || !mayChange) && <At day={shown.sowDay} stage="SOWN" scale={scale} />}
+        {(batch.sown || !mayChange) && <At day={shown.dates.sowDay} stage="SOWN" scale={scale} />}
       </div>
     </div>
   );
@@ -80,7 +80,7 @@ export const BoardRow = memo(function BoardRow({
 
 /** The days on which it may be sown, drawn open. */
 function Window({ batch, scale }: { batch: BoardBatch; scale: BoardScale }) {
-  const window = batch.window!;
+  const window = batch.plan.window!;
   if (!window.open) return null;
   const left = scale.at(window.earliest);
   return (
@@ -94,9 +94,9 @@ function Window({ batch, scale }: { batch: BoardBatch; scale: BoardScale }) {
 
 /** From sowing to ready: under the surface, growing leaves, hardening; then the spread of the ready day. */
 function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; faint: boolean }) {
-  const up = batch.emerged?.middle ?? batch.target;
-  const reached = batch.stageReached?.middle ?? batch.target;
-  const ready = batch.ready?.middle ?? reached;
+  const up = batch.dates.emerged?.middle ?? batch.dates.target;
+  const reached = batch.dates.stageReached?.middle ?? batch.dates.target;
+  const ready = batch.dates.ready?.middle ?? reached;
   const stage = reached < ready ? reached : ready;
   const part = (from: string, to: string, look: string) => {
     const left = scale.at(from);
@@ -107,19 +107,19 @@ function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; f
   };
   return (
     <span className={faint ? 'opacity-30' : ''}>
-      {part(batch.sowDay, up, 'h-0 border-t-2 border-dashed border-dusk')}
+      {part(batch.dates.sowDay, up, 'h-0 border-t-2 border-dashed border-dusk')}
       {part(up, stage, 'h-1 bg-dusk')}
       {part(stage, ready, 'h-2 border-y-2 border-dusk')}
-      {batch.ready && part(batch.ready.early, addDays(batch.ready.late, 1), 'h-4 bg-dusk/30')}
+      {batch.dates.ready && part(batch.dates.ready.early, addDays(batch.dates.ready.late, 1), 'h-4 bg-dusk/30')}
       {!faint && (
         <>
-          {batch.emerged && up > batch.sowDay && <At day={up} stage="EMERGING" scale={scale} />}
-          {batch.pottings.map((potting, index) => (
+          {batch.dates.emerged && up > batch.dates.sowDay && <At day={up} stage="EMERGING" scale={scale} />}
+          {batch.dates.pottings.map((potting, index) => (
             <At key={index} day={potting.middle} stage="POTTED_ON" scale={scale} />
           ))}
-          {batch.stageReached && stage < ready && <At day={stage} stage="HARDENING_OFF" scale={scale} />}
-          {batch.ready && <At day={ready} stage="READY" scale={scale} />}
-          {batch.pastLimit && <At day={batch.pastLimit.middle} stage="PAST_BEST" scale={scale} />}
+          {batch.dates.stageReached && stage < ready && <At day={stage} stage="HARDENING_OFF" scale={scale} />}
+          {batch.dates.ready && <At day={ready} stage="READY" scale={scale} />}
+          {batch.dates.pastLimit && <At day={batch.dates.pastLimit.middle} stage="PAST_BEST" scale={scale} />}
         </>
       )}
     </span>
@@ -141,8 +141,8 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
   const held = useRef<{ x: number; width: number; day: string }>(undefined);
   const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { x: event.clientX, width: event.currentTarget.parentElement!.clientWidth, day: shown.sowDay };
-    acts.trySowDay(batch, shown.sowDay);
+    held.current = { x: event.clientX, width: event.currentTarget.parentElement!.clientWidth, day: shown.dates.sowDay };
+    acts.trySowDay(batch, shown.dates.sowDay);
   };
   const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
     if (!held.current) return;
@@ -156,7 +156,7 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
     const days = { ArrowLeft: -1, ArrowRight: 1, PageDown: -7, PageUp: 7 }[event.key];
     if (days) {
       event.preventDefault();
-      acts.trySowDay(batch, addDays(shown.sowDay, days));
+      acts.trySowDay(batch, addDays(shown.dates.sowDay, days));
     } else if (event.key === 'Enter') {
       event.preventDefault();
       acts.settle();
@@ -173,16 +173,16 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
           ? say('Day on which batch {number} arrives', { number: batch.number })
           : say('Sow day of batch {number}', { number: batch.number })
       }
-      aria-valuenow={Math.round(scale.at(shown.sowDay))}
+      aria-valuenow={Math.round(scale.at(shown.dates.sowDay))}
       aria-valuemin={0}
       aria-valuemax={100}
-      aria-valuetext={dayWords(shown.sowDay)}
+      aria-valuetext={dayWords(shown.dates.sowDay)}
       className="absolute top-1/2 z-10 flex h-8 min-w-8 -translate-x-1/2 -translate-y-1/2 cursor-ew-resize touch-none items-center justify-center border-2 border-dusk bg-board"
-      style={{ left: `${scale.at(shown.sowDay)}%` }}
+      style={{ left: `${scale.at(shown.dates.sowDay)}%` }}
       title={
         batch.boughtIn
-          ? say('To arrive {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })
-          : say('Sow {sowDay}: drag', { sowDay: shortDay(shown.sowDay) })
+          ? say('To arrive {sowDay}: drag', { sowDay: shortDay(shown.dates.sowDay) })
+          : say('Sow {sowDay}: drag', { sowDay: shortDay(shown.dates.sowDay) })
       }
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

@@ -78,7 +78,7 @@ export function ReschedulePage() {
                   <StageMark stage={batch.stage} size={20} />
                   <span>
                     {batch.number} {batch.variety}, {forWhom(batch.promises)},{' '}
-                    <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.target)}</span>
+                    <span className={batch.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>{shortDay(batch.dates.target)}</span>
                   </span>
                 </label>
               </li>

@@ -53,16 +53,16 @@ export function TrialPanel({
           {trial && <span className="font-normal text-pencil"> {say('if so:')}</span>}
         </h2>
         <dl className="grid grid-cols-[5.500rem_1fr] gap-x-2">
-          <Then name={beginning(batch)} before={dayWords(batch.sowDay)} then={then && dayWords(then.sowDay)} />
-          {batch.pottings.length > 0 && (
-            <Then name={say('Pot on')} before={spreadWords(batch.pottings[0])} then={then && spreadWords(then.pottings[0])} />
+          <Then name={beginning(batch)} before={dayWords(batch.dates.sowDay)} then={then && dayWords(then.dates.sowDay)} />
+          {batch.dates.pottings.length > 0 && (
+            <Then name={say('Pot on')} before={spreadWords(batch.dates.pottings[0])} then={then && spreadWords(then.dates.pottings[0])} />
           )}
-          <Then name={say('Ready')} before={spreadWords(batch.ready)} then={then && spreadWords(then.ready)} />
+          <Then name={say('Ready')} before={spreadWords(batch.dates.ready)} then={then && spreadWords(then.dates.ready)} />
           <Then name={say('In time')} before={chanceWords(batch.chance)} then={then && chanceWords(then.chance)} />
           <Then name={say('In')} before={batch.container} then={then?.container} />
           <dt className="text-pencil">{say('Wanted')}</dt>
           <dd>
-            {dayWords(batch.target)},{' '}
+            {dayWords(batch.dates.target)},{' '}
             {batch.promises.length === 0
               ? say('for nobody yet')
               : batch.promises.map((promise) => (
@@ -72,14 +72,14 @@ export function TrialPanel({
                 ))}
           </dd>
         </dl>
-        {!batch.sown && batch.window?.open && (
+        {!batch.sown && batch.plan.window?.open && (
           <p className="mt-1 text-pencil">
             {say('May be sown {earliest} to {latest}{more}{more2}{more3}; later it would be late more than one year in ten.', {
-              earliest: shortDay(batch.window.earliest),
-              latest: shortDay(batch.window.latest),
-              more: batch.window.earliestBecause === 'LEAVES' ? say('; earlier it would have too many leaves') : '',
-              more2: batch.window.earliestBecause === 'DAYS_IN_CELL' ? say('; earlier its roots would circle') : '',
-              more3: batch.window.earliestBecause === 'LIGHT' ? say('; earlier it would stretch for want of light') : '',
+              earliest: shortDay(batch.plan.window.earliest),
+              latest: shortDay(batch.plan.window.latest),
+              more: batch.plan.window.earliestBecause === 'LEAVES' ? say('; earlier it would have too many leaves') : '',
+              more2: batch.plan.window.earliestBecause === 'DAYS_IN_CELL' ? say('; earlier its roots would circle') : '',
+              more3: batch.plan.window.earliestBecause === 'LIGHT' ? say('; earlier it would stretch for want of light') : '',
             })}
           </p>
         )}
@@ -176,27 +176,27 @@ function Elsewhere({
         <Row name={say('Comes up in')}>
           {season.places
             .filter((place) => place.forEmergence)
-            .map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.emergencePlaceId))}
+            .map((place) => target({ emergencePlaceId: place.id }, place.name, place.id === batch.plan.emergencePlaceId))}
         </Row>
       )}
       {growing && (
         <Row name={say('Grows on in')}>
           {season.places
             .filter((place) => place.forGrowingOn)
-            .map((place) => target({ growingPlaceId: place.id }, place.name, place.id === batch.growingPlaceId))}
+            .map((place) => target({ growingPlaceId: place.id }, place.name, place.id === batch.plan.growingPlaceId))}
         </Row>
       )}
       {growing && (
         <Row name={say('Hardens in')}>
           {season.places
             .filter((place) => place.forHardeningOff)
-            .map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.hardeningPlaceId))}
+            .map((place) => target({ hardeningPlaceId: place.id }, place.name, place.id === batch.plan.hardeningPlaceId))}
         </Row>
       )}
-      {batch.pottings.length > 0 && (
+      {batch.dates.pottings.length > 0 && (
         <Row name={say('Potted on')}>
-          {target({ pottedLate: false }, 'At the usual time', !batch.pottedLate)}
-          {target({ pottedLate: true }, 'As late as roots allow', batch.pottedLate)}
+          {target({ pottedLate: false }, 'At the usual time', !batch.plan.pottedLate)}
+          {target({ pottedLate: true }, 'As late as roots allow', batch.plan.pottedLate)}
         </Row>
       )}
       {!batch.sown && (

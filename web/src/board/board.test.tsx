@@ -79,7 +79,7 @@ describe('a row', () => {
   });
 
   it('says its chance and its name', () => {
-    const told = row({ chance: 0.31, pinned: true });
+    const told = row({ chance: 0.31, plan: { pinned: true } });
     expect(screen.getByText('31 %')).toBeTruthy();
     expect(screen.getByText('· by hand')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: /214 Blue Lantern/ }));
@@ -127,7 +127,7 @@ describe('trying while dragging', () => {
 
 describe('the season page', () => {
   const trial = {
-    batch: sampleBatch({ growingPlaceId: 4, chance: 0.6 }),
+    batch: sampleBatch({ plan: { growingPlaceId: 4 }, chance: 0.6 }),
     chanceBefore: 0.9,
     neighbours: [216],
     overflows: [{ placeId: 4, place: 'Cool house', from: '2027-05-10', to: '2027-05-12', over: 3, batches: [214, 216] }],

@@ -15,7 +15,7 @@ const DAYS_AFTER = 8;
 /** A scale that holds today and everything the batches still have before them. */
 export function boardScale(batches: BoardBatch[], today: string): BoardScale {
   const first = addDays(today, -DAYS_BEFORE);
-  const last = addDays([today, ...batches.map((batch) => batch.target)].sort().at(-1)!, DAYS_AFTER);
+  const last = addDays([today, ...batches.map((batch) => batch.dates.target)].sort().at(-1)!, DAYS_AFTER);
   const days = Math.max(30, daysBetween(first, last) + 1);
   const at = (day: string) => Math.min(100, Math.max(0, (daysBetween(first, day) / days) * 100));
   const mondays: string[] = [];

@@ -96,7 +96,7 @@ describe('the batch in hand', () => {
   };
 
   it('may be potted as late as its roots allow, where it is potted at all', () => {
-    const asked = panel(sampleBatch({ pottings: [spread('2027-05-20')] }));
+    const asked = panel(sampleBatch({ dates: { pottings: [spread('2027-05-20')] } }));
     expect(screen.getByText('Pot on').nextElementSibling!.textContent).toBe('Thu 20 May');
     fireEvent.click(screen.getByRole('button', { name: 'As late as roots allow' }));
     expect(asked).toEqual([{ batch: 214, pottedLate: true }]);
@@ -111,7 +111,7 @@ describe('the batch in hand', () => {
       ['DAYS_IN_CELL', 'its roots would circle'],
       ['LIGHT', 'stretch for want of light'],
     ] as const) {
-      panel(sampleBatch({ window: { ...sampleBatch().window!, earliestBecause: reason } }));
+      panel(sampleBatch({ plan: { window: { ...sampleBatch().plan.window!, earliestBecause: reason } } }));
       expect(screen.getByText(new RegExp(words))).toBeTruthy();
       cleanup();
     }
@@ -127,9 +127,8 @@ describe('the batch in hand', () => {
     const batch = sampleBatch();
     const view = {
       batch: sampleBatch({
-        sowDay: '2027-05-08',
         chance: 0.4,
-        ready: { early: '2027-06-08', middle: '2027-06-12', late: '2027-06-16', certain: false },
+        dates: { sowDay: '2027-05-08', ready: { early: '2027-06-08', middle: '2027-06-12', late: '2027-06-16', certain: false } },
       }),
       overflows: sampleSeason().overflows,
       neighbours: [216],

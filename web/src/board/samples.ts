@@ -13,8 +13,11 @@ export const samplePromise = (grower: string, order: number): PromiseView => ({
   chance: 0.9,
 });
 
+/** What of a batch on the board a test has otherwise. */
+type Otherwise = Partial<Omit<BoardBatch, 'dates' | 'plan'>> & { dates?: Partial<BoardBatch['dates']>; plan?: Partial<BoardBatch['plan']> };
+
 /** For tests: a planned batch of kale. */
-export function sampleBatch(more: Partial<BoardBatch> = {}): BoardBatch {
+export function sampleBatch({ dates, plan, ...more }: Otherwise = {}): BoardBatch {
   return {
     number: 214,
     variety: 'Blue Lantern',
@@ -25,29 +28,35 @@ export function sampleBatch(more: Partial<BoardBatch> = {}): BoardBatch {
     stage: 'PLANNED',
     boughtIn: false,
     sown: false,
-    pinned: false,
-    sowDay: '2027-05-03',
     chance: 0.9,
-    target: '2027-06-10',
-    emergencePlaceId: 1,
-    growingPlaceId: 2,
-    hardeningPlaceId: 3,
-    planVersion: 0,
-    window: {
-      earliest: '2027-04-30',
-      earliestBecause: 'LEAVES',
-      best: '2027-05-03',
-      latest: '2027-05-06',
-      evenOdds: '2027-05-09',
-      chance: 0.9,
-      open: true,
+    dates: {
+      sowDay: '2027-05-03',
+      target: '2027-06-10',
+      pottings: [],
+      emerged: spread('2027-05-07', '2027-05-08', '2027-05-09'),
+      stageReached: spread('2027-05-28', '2027-06-01', '2027-06-05'),
+      ready: spread('2027-06-02', '2027-06-06', '2027-06-10'),
+      pastLimit: spread('2027-06-14', '2027-06-18', '2027-06-24'),
+      ...dates,
     },
-    pottings: [],
-    pottedLate: false,
-    emerged: spread('2027-05-07', '2027-05-08', '2027-05-09'),
-    stageReached: spread('2027-05-28', '2027-06-01', '2027-06-05'),
-    ready: spread('2027-06-02', '2027-06-06', '2027-06-10'),
-    pastLimit: spread('2027-06-14', '2027-06-18', '2027-06-24'),
+    plan: {
+      version: 0,
+      pinned: false,
+      pottedLate: false,
+      emergencePlaceId: 1,
+      growingPlaceId: 2,
+      hardeningPlaceId: 3,
+      window: {
+        earliest: '2027-04-30',
+        earliestBecause: 'LEAVES',
+        best: '2027-05-03',
+        latest: '2027-05-06',
+        evenOdds: '2027-05-09',
+        chance: 0.9,
+        open: true,
+      },
+      ...plan,
+    },
     stays: [{ placeId: 1, from: '2027-05-03', to: '2027-05-09', slots: 3 }],
     ...more,
   };
@@ -66,7 +75,7 @@ export function sampleSeason(more: Partial<BoardView> = {}): BoardView {
         promises: [samplePromise('Field two', 115)],
         stage: 'GROWING_ON',
         sown: true,
-        sowDay: '2027-03-20',
+        dates: { sowDay: '2027-03-20' },
         chance: 0.3,
       }),
       sampleBatch({ number: 216, variety: 'Copper Bell', crop: 'Tomato', stays: [{ placeId: 2, from: '2027-05-03', to: '2027-05-09', slots: 3 }] }),

@@ -10,22 +10,22 @@ const MARGIN = { left: 44, right: 12, top: 14, bottom: 44 };
 
 /** Cells expected to show something, with the band of four batches in five, and what was counted. */
 export function EmergenceChart({ batch, today }: { batch: BatchView; today: string }) {
-  const first = batch.curve[0]?.day;
+  const first = batch.emergence.curve[0]?.day;
   if (!first) return null;
-  const days = batch.curve.length - 1;
+  const days = batch.emergence.curve.length - 1;
   const last = Math.max(days, Math.min(daysBetween(first, today), days + 3), 1);
   const sown = batch.summary.balance.sown;
   const x = scaleLinear([0, last], [MARGIN.left, WIDTH - MARGIN.right]);
   const y = scaleLinear([0, sown], [HEIGHT - MARGIN.bottom, MARGIN.top]);
-  type Point = BatchView['curve'][number];
+  type Point = BatchView['emergence']['curve'][number];
   const at = (point: { day: string }) => x(daysBetween(first, point.day));
   const band = area<Point>(
     at,
     (point) => y(point.low),
     (point) => y(point.high),
-  ).curve(curveMonotoneX)(batch.curve);
-  const middle = line<Point>(at, (point) => y(point.middle)).curve(curveMonotoneX)(batch.curve);
-  const counts = batch.counts.filter((count) => daysBetween(first, count.day) <= last);
+  ).curve(curveMonotoneX)(batch.emergence.curve);
+  const middle = line<Point>(at, (point) => y(point.middle)).curve(curveMonotoneX)(batch.emergence.curve);
+  const counts = batch.emergence.counts.filter((count) => daysBetween(first, count.day) <= last);
   const now = daysBetween(first, today);
   return (
     <figure>
@@ -34,9 +34,9 @@ export function EmergenceChart({ batch, today }: { batch: BatchView; today: stri
         className="w-full"
         role="img"
         aria-label={say('Emergence: {emergedCells} of {sown} cells up; about {expectedUp} expected by today', {
-          emergedCells: batch.emergedCells,
+          emergedCells: batch.emergence.up,
           sown,
-          expectedUp: Math.round(batch.expectedUp),
+          expectedUp: Math.round(batch.emergence.expectedUp),
         })}
       >
         {y.ticks(4).map((tick) => (
@@ -63,18 +63,18 @@ export function EmergenceChart({ batch, today }: { batch: BatchView; today: stri
         </text>
         {band && <path d={band} fill="var(--wash)" stroke="var(--dusk)" strokeOpacity="0.35" />}
         {middle && <path d={middle} fill="none" stroke="var(--dusk)" strokeWidth="2" strokeDasharray="6 4" />}
-        {batch.cellsNeeded <= sown && (
+        {batch.plan.cellsNeeded <= sown && (
           <g>
             <line
               x1={MARGIN.left}
               x2={WIDTH - MARGIN.right}
-              y1={y(batch.cellsNeeded)}
-              y2={y(batch.cellsNeeded)}
+              y1={y(batch.plan.cellsNeeded)}
+              y2={y(batch.plan.cellsNeeded)}
               stroke="var(--brick)"
               strokeWidth="1.5"
             />
-            <text x={MARGIN.left + 4} y={y(batch.cellsNeeded) - 4} fontSize="12" fill="var(--brick)">
-              {say('{cellsNeeded} needed', { cellsNeeded: batch.cellsNeeded })}
+            <text x={MARGIN.left + 4} y={y(batch.plan.cellsNeeded) - 4} fontSize="12" fill="var(--brick)">
+              {say('{cellsNeeded} needed', { cellsNeeded: batch.plan.cellsNeeded })}
             </text>
           </g>
         )}

@@ -16,29 +16,37 @@ const LOOK: Record<Verdict, string> = {
 export function VerdictWords({ batch, today }: { batch: BatchView; today: string }) {
   const { verdict, stage } = batch.summary;
   if (stage === 'PLANNED') return null;
-  const resowBy = batch.latestSowDay;
-  const last = batch.counts.at(-1);
+  const resowBy = batch.plan.latestSowDay;
+  const last = batch.emergence.counts.at(-1);
   const age = last ? daysBetween(last.day, today) : 0;
   const trouble = verdict === 'LATE' || verdict === 'FAILING';
   return (
     <div className={`border-l-4 p-3 ${LOOK[verdict]}`} role="status">
-      <p className="font-semibold">{batch.completelyCounted && verdict === 'FAILING' ? say('Short of the order') : VERDICT_WORDS[verdict]}</p>
+      <p className="font-semibold">
+        {batch.emergence.completelyCounted && verdict === 'FAILING' ? say('Short of the order') : VERDICT_WORDS[verdict]}
+      </p>
       <p>
         {say('{emergedCells} of {sown} cells up{more}{more2}{more3}. Enough for the order{more4}: {chanceEnough}.', {
-          emergedCells: batch.emergedCells,
+          emergedCells: batch.emergence.up,
           sown: batch.summary.balance.sown,
           more:
-            last && !batch.completelyCounted
+            last && !batch.emergence.completelyCounted
               ? say(' on {day}{what}; about {expectedAtCount} were expected then', {
                   day: dayWords(last.day),
                   what: age === 0 ? '' : say(', {days, plural, one {# day} other {# days}} ago', { days: age }),
-                  expectedAtCount: Math.round(batch.expectedAtCount),
+                  expectedAtCount: Math.round(batch.emergence.expectedAtCount),
                 })
               : '',
-          more2: !last && !batch.completelyCounted ? say(', about {expectedUp} expected by today', { expectedUp: Math.round(batch.expectedUp) }) : '',
-          more3: last && !batch.completelyCounted && age > 0 ? say(', {expectedUp} by today', { expectedUp: Math.round(batch.expectedUp) }) : '',
-          more4: batch.accepted < batch.summary.plants ? say(' ({accepted} count as whole)', { accepted: batch.accepted }) : '',
-          chanceEnough: chanceWords(batch.chanceEnough),
+          more2:
+            !last && !batch.emergence.completelyCounted
+              ? say(', about {expectedUp} expected by today', { expectedUp: Math.round(batch.emergence.expectedUp) })
+              : '',
+          more3:
+            last && !batch.emergence.completelyCounted && age > 0
+              ? say(', {expectedUp} by today', { expectedUp: Math.round(batch.emergence.expectedUp) })
+              : '',
+          more4: batch.plan.accepted < batch.summary.plants ? say(' ({accepted} count as whole)', { accepted: batch.plan.accepted }) : '',
+          chanceEnough: chanceWords(batch.chances.enough),
         })}
       </p>
       {trouble && resowBy && resowBy >= today && (
@@ -47,7 +55,7 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
       {trouble && (!resowBy || resowBy < today) && (
         <p>
           {say('A resowing would now be late for {target}: tell {promises} and offer fewer plants or a later day.', {
-            target: dayWords(batch.summary.target),
+            target: dayWords(batch.summary.dates.target),
             promises: forWhom(batch.summary.promises),
           })}
         </p>

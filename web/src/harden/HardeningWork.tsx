@@ -24,8 +24,8 @@ function Begin({ batch }: { batch: BatchView }) {
   const { number } = batch.summary;
   const choices = useChoices().data;
   const [open, setOpen] = useState(false);
-  const [programme, setProgramme] = useState(batch.hardeningProgramme as Programme);
-  const [placeId, setPlaceId] = useState(String(batch.hardeningPlaceId));
+  const [programme, setProgramme] = useState(batch.hardening.programme as Programme);
+  const [placeId, setPlaceId] = useState(String(batch.places.hardening.id));
   const start = useBenchChange<{ placeId: number; programme: Programme }>(`/api/batches/${number}/hardening-starts`, () =>
     say('beginning of hardening of batch {number}', { number }),
   );
@@ -37,7 +37,7 @@ function Begin({ batch }: { batch: BatchView }) {
       <Sheet title={say('Harden off batch {number}', { number })} open={open} close={() => setOpen(false)}>
         <div className="flex flex-col gap-3">
           <p className="text-pencil">
-            {say('A dull mild day is the best first day. About {leavesNow} true leaves now.', { leavesNow: figures(batch.leavesNow, 1) })}
+            {say('A dull mild day is the best first day. About {leavesNow} true leaves now.', { leavesNow: figures(batch.growth.leavesNow, 1) })}
           </p>
           <Field name={say('Programme')} problem={start.error?.problemAt('programme')}>
             <Select className="entry" value={programme} onChange={(event) => setProgramme(event.target.value as Programme)}>
@@ -76,8 +76,8 @@ function Begin({ batch }: { batch: BatchView }) {
 
 function Days({ batch }: { batch: BatchView }) {
   const { number } = batch.summary;
-  const done = batch.hardeningDays >= batch.programmeDays;
-  const [hours, setHours] = useState(String(Math.min(24, 2 + 2 * batch.hardeningDays)));
+  const done = batch.hardening.days >= batch.hardening.programmeDays;
+  const [hours, setHours] = useState(String(Math.min(24, 2 + 2 * batch.hardening.days)));
   const day = useBenchChange<{ hours: number }>(`/api/batches/${number}/hardening-days`, (entry) =>
     say('{hours, plural, one {# hour} other {# hours}} outside for batch {number}', { hours: entry.hours, number }),
   );
@@ -88,8 +88,8 @@ function Days({ batch }: { batch: BatchView }) {
     <div className="board flex flex-col gap-3 p-4">
       <h2>
         {say('Hardening: {hardeningDays} of {days, plural, one {# day} other {# days}}', {
-          hardeningDays: batch.hardeningDays,
-          days: batch.programmeDays,
+          hardeningDays: batch.hardening.days,
+          days: batch.hardening.programmeDays,
         })}
       </h2>
       <div className="flex items-end gap-3">

@@ -50,21 +50,21 @@ const WITH_LOSSES = 1.1;
 
 function BuyingForm({ choices, today, over, order, line }: What & { choices: Choices }) {
   const navigate = useNavigate();
-  const missing = line ? line.plants - (over ? line.released : line.promised) : undefined;
+  const missing = line ? line.asked.plants - (over ? line.released : line.promised) : undefined;
   const [typed, setTyped] = useState({
-    varietyId: line ? String(line.varietyId) : '',
+    varietyId: line ? String(line.asked.varietyId) : '',
     plants: missing ? String(missing) : '',
     bought: missing ? String(Math.ceil(missing * WITH_LOSSES)) : '',
     supplier: '',
     code: '',
     price: '',
-    comesIn: line?.container ?? choices.containers.find((each) => each.kind === 'CELLS')?.code ?? '',
+    comesIn: line?.asked.containerCode ?? choices.containers.find((each) => each.kind === 'CELLS')?.code ?? '',
     leaves: '2',
     arrives: addDays(today, 7),
-    container: line?.container ?? choices.containers.find((each) => each.kind === 'CELLS')?.code ?? '',
-    leavesFrom: String(line?.leavesFrom ?? 4),
-    leavesTo: String(line?.leavesTo ?? 5),
-    target: line?.target ?? addDays(today, 28),
+    container: line?.asked.containerCode ?? choices.containers.find((each) => each.kind === 'CELLS')?.code ?? '',
+    leavesFrom: String(line?.asked.leavesFrom ?? 4),
+    leavesTo: String(line?.asked.leavesTo ?? 5),
+    target: line?.asked.target ?? addDays(today, 28),
   });
   const set = (change: Partial<typeof typed>) => setTyped((now) => ({ ...now, ...change }));
   const number = (text: string) => typedNumber(text) as number;
@@ -139,15 +139,15 @@ function BuyingForm({ choices, today, over, order, line }: What & { choices: Cho
               order: order.number,
               grower: order.grower,
               missing,
-              variety: line.variety,
+              variety: line.asked.variety,
             })
           : order && line
             ? say('For order {order}, {grower}: {missing} of {plants} {variety} that nothing grows for.', {
                 order: order.number,
                 grower: order.grower,
                 missing,
-                plants: line.plants,
-                variety: line.variety,
+                plants: line.asked.plants,
+                variety: line.asked.variety,
               })
             : say('For nobody yet; what comes can be promised at once.')}
       </p>

@@ -58,7 +58,8 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const plan = usePlan(wish);
   const nobody = growerId === NOBODY;
   const source = plan.data && !nobody ? sourceFor(plan.data, chosen) : undefined;
-  const takeable = wish !== undefined && plan.data !== undefined && plan.isOfThis && !plan.isError && (source !== undefined || plan.data.possible);
+  const takeable =
+    wish !== undefined && plan.data !== undefined && plan.isOfThis && !plan.isError && (source !== undefined || plan.data.promise.possible);
   const take = useNumberedChange((entry: { growerId: number; siteId: number; lines: ReturnType<typeof entryOf>[] }, requestId) =>
     answered(api.POST('/api/orders', { body: { requestId, ...entry } })),
   );
@@ -83,9 +84,9 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
           typed,
           wish,
           source,
-          seen: onAnyTerms ? 'NO' : plan.data.answer,
-          chance: source?.chance ?? plan.data.chance,
-          sowDay: plan.data.window?.best,
+          seen: onAnyTerms ? 'NO' : plan.data.promise.answer,
+          chance: source?.chance ?? plan.data.promise.chance,
+          sowDay: plan.data.dates.window?.best,
         }
       : undefined;
   const put = () => {
@@ -183,13 +184,16 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             <div className="flex flex-col gap-4">
               {!nobody && (
                 <SourceChoice
-                  sources={plan.data.sources}
+                  sources={plan.data.promise.sources}
                   chosen={source}
                   choose={setChosen}
                   waiting={!plan.isOfThis}
                   alone={
-                    plan.data.possible && plan.data.chosen && plan.data.window
-                      ? say('{cells} cells on {best}, as below', { cells: plan.data.chosen.cells, best: dayWords(plan.data.window.best) })
+                    plan.data.promise.possible && plan.data.sowing.chosen && plan.data.dates.window
+                      ? say('{cells} cells on {best}, as below', {
+                          cells: plan.data.sowing.chosen.cells,
+                          best: dayWords(plan.data.dates.window.best),
+                        })
                       : undefined
                   }
                 />

@@ -74,12 +74,12 @@ function OrderList({ orders }: { orders: OrderView[] }) {
 /** What is wanted: all of a short order, the first lines of a long one. */
 function Wanted({ lines }: { lines: LineView[] }) {
   const wanted = lines.filter((line) => !line.cancelledOn);
-  if (wanted.length === 0) return <span className="text-pencil line-through">{lines.map((line) => line.variety).join(', ')}</span>;
+  if (wanted.length === 0) return <span className="text-pencil line-through">{lines.map((line) => line.asked.variety).join(', ')}</span>;
   return (
     <>
       {wanted.slice(0, 2).map((line) => (
         <span key={line.line} className="block">
-          <strong>{line.plants}</strong> {line.variety} <span className="text-pencil">{line.crop.toLowerCase()}</span>
+          <strong>{line.asked.plants}</strong> {line.asked.variety} <span className="text-pencil">{line.asked.crop.toLowerCase()}</span>
         </span>
       ))}
       {wanted.length > 2 && <span className="text-sm text-pencil">{say('and {wanted} more', { wanted: wanted.length - 2 })}</span>}
@@ -93,7 +93,7 @@ const readyToGo = (line: LineView) => line.ready + (line.inPlace?.due ? line.inP
 function Standing({ order }: { order: OrderView }) {
   const wanted = order.lines.filter((line) => !line.cancelledOn);
   const sum = (of: (line: LineView) => number) => wanted.reduce((all, line) => all + of(line), 0);
-  const [plants, ready, released] = [sum((line) => line.plants), sum(readyToGo), sum((line) => line.released)];
+  const [plants, ready, released] = [sum((line) => line.asked.plants), sum(readyToGo), sum((line) => line.released)];
   return (
     <>
       {nameWords(order.standing)}

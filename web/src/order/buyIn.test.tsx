@@ -6,14 +6,17 @@ import { BuyInPage } from './BuyInPage';
 
 const line = {
   line: 2,
-  varietyId: 1,
-  variety: 'Blue Lantern',
-  plants: 120,
+  asked: {
+    varietyId: 1,
+    variety: 'Blue Lantern',
+    plants: 120,
+    containerCode: 'module-60',
+    container: 'Module tray of 60',
+    leavesFrom: 4,
+    leavesTo: 6,
+    target: '2027-06-10',
+  },
   promised: 80,
-  container: 'module-60',
-  leavesFrom: 4,
-  leavesTo: 6,
-  target: '2027-06-10',
 };
 
 describe('plants that are bought in', () => {

@@ -1,9 +1,10 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { Refused, type PlanView, type Source } from '../api/client';
+import { Refused, type Source } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { savingWords } from '../promise/SourceChoice';
 import { sampleChoices } from '../board/samples';
+import { samplePlan } from '../plan/samples';
 import { NewOrderPage, worseLines } from './NewOrderPage';
 import { sourceFor } from '../promise/chosenSource';
 
@@ -28,41 +29,7 @@ const pooled: Source = {
   saving: { trays: 1, seeds: -12, minutes: 6 },
 };
 
-const plan = (sources: Source[]): PlanView => ({
-  answer: 'YES',
-  conditions: [],
-  reasons: [],
-  offers: [],
-  sources,
-  possible: true,
-  plantsToAimFor: 42,
-  options: [],
-  windowOpen: true,
-  pottings: [],
-  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 },
-  chance: 0.9,
-  obstacles: [],
-  emergencePlace: 'Warm room',
-  window: {
-    earliest: '2027-05-01',
-    earliestBecause: 'LIGHT',
-    best: '2027-05-05',
-    latest: '2027-05-08',
-    evenOdds: '2027-05-10',
-    chance: 0.95,
-    open: true,
-  },
-  growingPlace: 'Lit shelf',
-  hardeningPlace: 'Frames',
-  hardeningDays: 5,
-  slots: 2,
-  stays: [],
-  path: 'STRAIGHT',
-  containers: [],
-  places: [],
-  crop: 'Curly kale',
-  target: '2027-06-19',
-});
+const plan = (sources: Source[]) => samplePlan({ promise: { sources } });
 
 describe('what gives a line its plants', () => {
   it('is what is free and sure enough, unless another was chosen', () => {

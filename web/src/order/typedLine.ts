@@ -40,7 +40,7 @@ export interface LineToTake {
   typed: TypedLine;
   wish: Wish;
   source: Source | undefined;
-  seen: PlanView['answer'];
+  seen: PlanView['promise']['answer'];
   /** How sure it was when it was added. */
   chance: number;
   /** The sow day of a sowing of its own. */

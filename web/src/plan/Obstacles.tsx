@@ -20,5 +20,5 @@ export function Obstacles({ plan, today }: { plan: PlanView; today: string }) {
 
 /** What prevents is among the reasons of the no. */
 function prevents(obstacle: PlanView['obstacles'][number], plan: PlanView): boolean {
-  return !plan.possible && plan.reasons.some((reason) => reason.kind === 'InTheWay' && reason.obstacle.kind === obstacle.kind);
+  return !plan.promise.possible && plan.promise.reasons.some((reason) => reason.kind === 'InTheWay' && reason.obstacle.kind === obstacle.kind);
 }

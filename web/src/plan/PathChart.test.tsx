@@ -4,52 +4,36 @@ import type { LineView, PlanView } from '../api/client';
 import { answer } from '../release/MyPlantsPage';
 import { PathChart } from './PathChart';
 import { PlanBeside } from './PlanBeside';
+import { samplePlan } from './samples';
 
 const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
 const ready = spread('2027-05-30', '2027-06-03', '2027-06-08');
 
-const plan: PlanView = {
-  answer: 'YES',
-  conditions: [],
-  reasons: [],
-  offers: [],
-  sources: [],
-  stays: [],
-  path: 'STRAIGHT',
-  containers: [{ code: 'module-60', name: 'Module tray of 60' }],
-  places: [],
-  crop: 'Curly kale',
-  possible: true,
-  plantsToAimFor: 155,
-  chance: 0.93,
-  obstacles: [],
-  windowOpen: true,
-  emergencePlace: 'Warm room',
-  growingPlace: 'Cool house',
-  hardeningPlace: 'Hardening ground',
-  hardeningDays: 5,
-  slots: 3,
-  target: '2027-06-10',
-  options: [
-    { seedsPerCell: 1, cells: 213, trays: 4, seeds: 213, chance: 0.97 },
-    { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
-  ],
-  chosen: { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
-  window: {
-    earliest: '2027-05-02',
-    earliestBecause: 'LEAVES',
-    best: '2027-05-05',
-    latest: '2027-05-06',
-    evenOdds: '2027-05-09',
-    chance: 0.95,
-    open: true,
+const plan = samplePlan({
+  promise: { chance: 0.93 },
+  sowing: {
+    options: [
+      { seedsPerCell: 1, cells: 213, trays: 4, seeds: 213, chance: 0.97 },
+      { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
+    ],
+    chosen: { seedsPerCell: 2, cells: 175, trays: 3, seeds: 350, chance: 0.98 },
   },
-  pottings: [],
-  emerged: spread('2027-05-08', '2027-05-09', '2027-05-10'),
-  stageReached: ready,
-  ready,
-  pastLimit: spread('2027-06-13', '2027-06-18', '2027-06-26'),
-};
+  dates: {
+    target: '2027-06-10',
+    window: {
+      earliest: '2027-05-02',
+      earliestBecause: 'LEAVES',
+      best: '2027-05-05',
+      latest: '2027-05-06',
+      evenOdds: '2027-05-09',
+      chance: 0.95,
+      open: true,
+    },
+    stageReached: ready,
+    ready,
+    pastLimit: spread('2027-06-13', '2027-06-18', '2027-06-26'),
+  },
+});
 
 describe('the path', () => {
   it('says every date in words beside its bar', () => {
@@ -88,9 +72,8 @@ describe('the plan beside an order', () => {
   it('says why when it cannot be, and draws no path then', () => {
     const refused: PlanView = {
       ...plan,
-      possible: false,
+      promise: { ...plan.promise, possible: false, reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }] },
       obstacles: [{ kind: 'TooLateForSeason' }],
-      reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }],
     };
     render(<PlanBeside plan={refused} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Not for this date' })).toBeTruthy();
@@ -102,18 +85,20 @@ describe('the plan beside an order', () => {
 describe("the grower's answer", () => {
   const order = (more: Partial<LineView>): LineView => ({
     line: 1,
-    varietyId: 1,
-    variety: 'V',
-    crop: 'C',
-    containerCode: 't',
-    container: 'T',
-    plants: 100,
-    leavesFrom: 4,
-    leavesTo: 6,
-    target: '2027-06-10',
-    under: 0.03,
-    accepted: 97,
-    countedIn: 'PLANTS',
+    asked: {
+      varietyId: 1,
+      variety: 'V',
+      crop: 'C',
+      containerCode: 't',
+      container: 'T',
+      plants: 100,
+      leavesFrom: 4,
+      leavesTo: 6,
+      target: '2027-06-10',
+      under: 0.03,
+      accepted: 97,
+      countedIn: 'PLANTS',
+    },
     released: 0,
     ready: 0,
     promised: 100,
@@ -123,7 +108,8 @@ describe("the grower's answer", () => {
     supplies: [],
     ...more,
   });
-  const batch = (spreadOfReady: typeof ready) => ({ plants: 100, chance: 0.95, batch: { ready: spreadOfReady } }) as LineView['supplies'][number];
+  const batch = (spreadOfReady: typeof ready) =>
+    ({ plants: 100, chance: 0.95, batch: { dates: { ready: spreadOfReady } } }) as LineView['supplies'][number];
 
   it('is plain at every stage', () => {
     expect(answer(order({ supplies: [batch(ready)] }))).toBe('They should be ready in time: 19 times in 20.');

@@ -71,10 +71,10 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
               </thead>
               <tbody>
                 {row(say('In time'), (path) => (
-                  <strong>{path.plan.possible ? chanceWords(path.plan.chance) : say('no')}</strong>
+                  <strong>{path.plan.promise.possible ? chanceWords(path.plan.promise.chance) : say('no')}</strong>
                 ))}
-                {row(say('Sow'), (path) => (path.plan.window ? shortDay(path.plan.window.best) : '–'))}
-                {row(say('Ready'), (path) => spreadWords(path.plan.ready))}
+                {row(say('Sow'), (path) => (path.plan.dates.window ? shortDay(path.plan.dates.window.best) : '–'))}
+                {row(say('Ready'), (path) => spreadWords(path.plan.dates.ready))}
                 {row(say('Room, trays × days'), (path) =>
                   path.plan.outlay
                     ? say('{slotDays}, at most {mostSlots}', {
@@ -93,7 +93,7 @@ export function Paths({ wish, today, choose }: { wish: Wish; today: string; choo
                   path.kind === (wish.containerPath ?? 'STRAIGHT') ? (
                     <span className="py-2">{say('chosen')}</span>
                   ) : (
-                    <button type="button" className="trail min-h-11" disabled={!path.plan.possible} onClick={() => choose(path.kind)}>
+                    <button type="button" className="trail min-h-11" disabled={!path.plan.promise.possible} onClick={() => choose(path.kind)}>
                       {say('Take this path')}
                     </button>
                   ),
@@ -112,7 +112,7 @@ const fetchPaths = (wish: Wish) => answered(api.POST('/api/paths', { body: wish 
 /** What stands in the way of a path, and what is to be minded beside. */
 function mind(plan: PlanView, today: string): string {
   return [
-    ...[...plan.reasons, ...plan.conditions].map((proviso) => provisoWords(proviso, plan, today)),
+    ...[...plan.promise.reasons, ...plan.promise.conditions].map((proviso) => provisoWords(proviso, plan, today)),
     ...plan.obstacles.filter((each) => each.kind === 'PotTooLarge').map((each) => obstacleWords(each, plan, today)),
   ].join(' ');
 }

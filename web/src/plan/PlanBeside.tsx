@@ -26,18 +26,18 @@ export function PlanBeside({
     <div className="flex flex-col gap-4">
       <Answer plan={plan} container={container} />
       <Obstacles plan={plan} today={today} />
-      {plan.conditions
+      {plan.promise.conditions
         .filter((condition) => condition.kind !== 'InTheWay')
         .map((condition) => (
           <p key={JSON.stringify(condition)} role="status" className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
             {provisoWords(condition, plan, today)}
           </p>
         ))}
-      {takeOffer && plan.offers.length > 0 && (
+      {takeOffer && plan.promise.offers.length > 0 && (
         <section aria-label={say('What would be a yes')}>
           <h3 className="mb-1">{say('What would be a yes')}</h3>
           <ul className="flex flex-wrap gap-2">
-            {plan.offers.map((offer) => (
+            {plan.promise.offers.map((offer) => (
               <li key={offerWords(offer)}>
                 {offer.change === 'PROTECTION' ? (
                   <span className="act border-dashed">{offerWords(offer)}</span>
@@ -51,30 +51,30 @@ export function PlanBeside({
           </ul>
         </section>
       )}
-      {plan.possible && <PathChart rows={rows(plan)} target={plan.target} today={today} />}
+      {plan.promise.possible && <PathChart rows={rows(plan)} target={plan.dates.target} today={today} />}
       <Outdoors plan={plan} />
-      {plan.options.length > 0 && <Options plan={plan} choose={choose} />}
-      {plan.possible && (
+      {plan.sowing.options.length > 0 && <Options plan={plan} choose={choose} />}
+      {plan.promise.possible && (
         <p className="text-sm text-pencil">
           {say(
             'Seed lies in the {emergencePlace}, grows on in the {growingPlace}, {what}; it takes {places, plural, one {# tray place} other {# tray places}}.{more}',
             {
-              emergencePlace: plan.emergencePlace.toLowerCase(),
-              growingPlace: plan.growingPlace.toLowerCase(),
+              emergencePlace: plan.places.emergence.toLowerCase(),
+              growingPlace: plan.places.growingOn.toLowerCase(),
               what:
-                plan.hardeningDays > 0
+                plan.places.hardeningDays > 0
                   ? say('hardens {hardeningDays} days on the {hardeningPlace}', {
-                      hardeningDays: plan.hardeningDays,
-                      hardeningPlace: plan.hardeningPlace.toLowerCase(),
+                      hardeningDays: plan.places.hardeningDays,
+                      hardeningPlace: plan.places.hardening.toLowerCase(),
                     })
-                  : say('goes straight out to the {hardeningPlace}', { hardeningPlace: plan.hardeningPlace.toLowerCase() }),
-              places: plan.slots,
-              more: plan.lot
+                  : say('goes straight out to the {hardeningPlace}', { hardeningPlace: plan.places.hardening.toLowerCase() }),
+              places: plan.sowing.slots,
+              more: plan.sowing.lot
                 ? say(' Lot {code} of {supplier}: {germination} % expected up, {seedsLeft} seeds left.', {
-                    code: plan.lot.code,
-                    supplier: plan.lot.supplier,
-                    germination: Math.round(plan.lot.germination * 100),
-                    seedsLeft: figures(plan.lot.seedsLeft),
+                    code: plan.sowing.lot.code,
+                    supplier: plan.sowing.lot.supplier,
+                    germination: Math.round(plan.sowing.lot.germination * 100),
+                    seedsLeft: figures(plan.sowing.lot.seedsLeft),
                   })
                 : '',
             },
@@ -86,25 +86,34 @@ export function PlanBeside({
 }
 
 function Answer({ plan, container }: { plan: PlanView; container: string }) {
-  if (!plan.possible || !plan.window || !plan.chosen) {
+  if (!plan.promise.possible || !plan.dates.window || !plan.sowing.chosen) {
     return <h2 className="text-brick">{say('Not for this date')}</h2>;
   }
   return (
     <div>
-      <h2>{say('Sow {cells} cells on {best}', { cells: plan.chosen.cells, best: dayWords(plan.window.best) })}</h2>
+      <h2>{say('Sow {cells} cells on {best}', { cells: plan.sowing.chosen.cells, best: dayWords(plan.dates.window.best) })}</h2>
       <p>
         {say(
           '{trays, plural, one {# tray} other {# trays}} ({container}), {seedsPerCell} a cell, {seeds, plural, one {# seed} other {# seeds}}. Met whole and in time',
-          { trays: plan.chosen.trays, container: container.toLowerCase(), seedsPerCell: plan.chosen.seedsPerCell, seeds: plan.chosen.seeds },
+          {
+            trays: plan.sowing.chosen.trays,
+            container: container.toLowerCase(),
+            seedsPerCell: plan.sowing.chosen.seedsPerCell,
+            seeds: plan.sowing.chosen.seeds,
+          },
         )}{' '}
-        <strong>{chanceWords(plan.chance)}</strong>.
+        <strong>{chanceWords(plan.promise.chance)}</strong>.
       </p>
       <details className="mt-1 text-sm text-pencil">
         <summary className="min-h-6">{say('How this came about')}</summary>
         <p>
           {say(
             "{plantsToAimFor} plants to aim for with 3 % spare; one emerged cell in twenty is expected to be lost. The cells are the fewest that give so many plants 19 times in 20, averaged over what is known of the lot. The dates follow each past year of the station's record as one possible season. In time and not past its best: {chance} %; enough plants: {chance2} %.",
-            { plantsToAimFor: plan.plantsToAimFor, chance: Math.round(plan.window.chance * 100), chance2: Math.round(plan.chosen.chance * 100) },
+            {
+              plantsToAimFor: plan.sowing.plantsToAimFor,
+              chance: Math.round(plan.dates.window.chance * 100),
+              chance2: Math.round(plan.sowing.chosen.chance * 100),
+            },
           )}
         </p>
       </details>
@@ -113,7 +122,7 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
 }
 
 /** What would be wrong with sowing earlier. */
-const LIMITS: Record<NonNullable<PlanView['window']>['earliestBecause'], string> = {
+const LIMITS: Record<NonNullable<PlanView['dates']['window']>['earliestBecause'], string> = {
   TODAY: say('from today'),
   LEAVES: say('earlier too many leaves'),
   DAYS_IN_CELL: say('earlier too long in the cell'),
@@ -121,8 +130,8 @@ const LIMITS: Record<NonNullable<PlanView['window']>['earliestBecause'], string>
 };
 
 function rows(plan: PlanView): PathRow[] {
-  const window = plan.window!;
-  const open = plan.windowOpen;
+  const window = plan.dates.window!;
+  const open = plan.dates.windowOpen;
   return [
     {
       name: say('Sow'),
@@ -141,14 +150,15 @@ function rows(plan: PlanView): PathRow[] {
           })
         : say('{best}; no day is safe on both sides', { best: shortDay(window.best) }),
     },
-    { name: say('Up'), stage: 'EMERGING', spread: plan.emerged },
-    ...plan.pottings.map((potting, index) => ({
-      name: plan.pottings.length > 1 ? say('Pot on, {either, select, true {first} other {again}}', { either: String(index === 0) }) : say('Pot on'),
+    { name: say('Up'), stage: 'EMERGING', spread: plan.dates.emerged },
+    ...plan.dates.pottings.map((potting, index) => ({
+      name:
+        plan.dates.pottings.length > 1 ? say('Pot on, {either, select, true {first} other {again}}', { either: String(index === 0) }) : say('Pot on'),
       stage: 'POTTED_ON' as const,
       spread: potting,
     })),
-    { name: say('Leaves enough'), stage: 'GROWING_ON', spread: plan.stageReached },
-    { name: say('Ready'), stage: 'READY', spread: plan.ready },
+    { name: say('Leaves enough'), stage: 'GROWING_ON', spread: plan.dates.stageReached },
+    { name: say('Ready'), stage: 'READY', spread: plan.dates.ready },
     ...(plan.outdoors
       ? [
           {
@@ -163,7 +173,12 @@ function rows(plan: PlanView): PathRow[] {
           },
         ]
       : []),
-    { name: say('Past its best'), stage: 'PAST_BEST', spread: plan.pastLimit, ...(plan.pastLimit ? {} : { words: say('not this season') }) },
+    {
+      name: say('Past its best'),
+      stage: 'PAST_BEST',
+      spread: plan.dates.pastLimit,
+      ...(plan.dates.pastLimit ? {} : { words: say('not this season') }),
+    },
   ];
 }
 
@@ -183,8 +198,8 @@ function Options({ plan, choose }: { plan: PlanView; choose: (seedsPerCell: numb
         </tr>
       </thead>
       <tbody>
-        {plan.options.map((option) => {
-          const chosen = option.seedsPerCell === plan.chosen?.seedsPerCell;
+        {plan.sowing.options.map((option) => {
+          const chosen = option.seedsPerCell === plan.sowing.chosen?.seedsPerCell;
           return (
             <tr key={option.seedsPerCell} className={`border-t border-rule ${chosen ? 'bg-wash font-semibold' : ''}`}>
               <td className="py-1 pl-2">{option.seedsPerCell}</td>

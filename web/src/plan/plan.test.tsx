@@ -5,6 +5,7 @@ import { fakeServer, show, Status } from '../api/faked';
 import { Outdoors } from './Outdoors';
 import { Paths } from './Paths';
 import { PlanBeside } from './PlanBeside';
+import { type OtherPlan, samplePlan } from './samples';
 
 const spread = (early: string, middle: string, late: string) => ({ early, middle, late, certain: early === late });
 
@@ -25,50 +26,9 @@ const outdoors: NonNullable<PlanView['outdoors']> = {
   sowUntil: '2027-07-02',
 };
 
-const plan = (more: Partial<PlanView> = {}): PlanView => ({
-  answer: 'YES',
-  conditions: [],
-  reasons: [],
-  offers: [],
-  sources: [],
-  possible: true,
-  plantsToAimFor: 42,
-  options: [],
-  windowOpen: true,
-  pottings: [],
-  chosen: { seedsPerCell: 2, cells: 50, trays: 1, seeds: 100, chance: 0.97 },
-  chance: 0.9,
-  obstacles: [],
-  emergencePlace: 'Warm room',
-  window: {
-    earliest: '2027-05-01',
-    earliestBecause: 'LIGHT',
-    best: '2027-05-05',
-    latest: '2027-05-08',
-    evenOdds: '2027-05-10',
-    chance: 0.95,
-    open: true,
-  },
-  growingPlace: 'Lit shelf',
-  hardeningPlace: 'Frames',
-  hardeningDays: 5,
-  slots: 2,
-  stays: [],
-  path: 'STRAIGHT',
-  containers: [{ code: 'pot-7', name: 'Carrier of 28 pots' }],
-  places: [{ id: 2, name: 'Lit shelf' }],
-  crop: 'Curly kale',
-  target: '2027-06-19',
-  emerged: spread('2027-05-11', '2027-05-12', '2027-05-13'),
-  stageReached: spread('2027-06-10', '2027-06-12', '2027-06-15'),
-  ready: spread('2027-06-15', '2027-06-17', '2027-06-20'),
-  outlay: { slotDays: 84.4, mostSlots: 2, seeds: 100, mix: 9.2, labels: 2, hours: 0.62, cost: 18.4 },
-  ...more,
-});
-
 describe('at the site', () => {
   it('holds the dates counted back beside the rules of thumb', () => {
-    render(<Outdoors plan={plan({ outdoors })} />);
+    render(<Outdoors plan={samplePlan({ outdoors })} />);
     expect(screen.getByText(/1 °C, which harms it, comes after that in one year of ten/)).toBeTruthy();
     const counted = screen.getByText('Counted back').nextElementSibling!;
     expect(counted.textContent).toContain('sow from Sat 24 Apr; earlier, they would wait past their best to go out');
@@ -81,18 +41,20 @@ describe('at the site', () => {
   it('says what sets the day, and leaves out what is not so', () => {
     const without = { ...outdoors, sowFrom: null };
     render(
-      <Outdoors plan={plan({ outdoors: { ...without, because: 'SOIL', soilWait: 18, soil: spread('2027-05-20', '2027-05-29', '2027-06-08') } })} />,
+      <Outdoors
+        plan={samplePlan({ outdoors: { ...without, because: 'SOIL', soilWait: 18, soil: spread('2027-05-20', '2027-05-29', '2027-06-08') } })}
+      />,
     );
     expect(screen.getByText(/the soil has 18 °C by then in every other year/)).toBeTruthy();
     expect(screen.getByText('Counted back').nextElementSibling!.textContent).toMatch(/^sow until Fri 2 Jul/);
     cleanup();
     const bare = { ...without, sowUntil: null, ruleForSowing: null };
-    render(<Outdoors plan={plan({ outdoors: { ...bare, because: 'NOTHING' } })} />);
+    render(<Outdoors plan={samplePlan({ outdoors: { ...bare, because: 'NOTHING' } })} />);
     expect(screen.getByText(/no frost here harms it/)).toBeTruthy();
     expect(screen.queryByText('Counted back')).toBeNull();
     expect(screen.queryByText('Rule of thumb')).toBeNull();
     cleanup();
-    render(<Outdoors plan={plan()} />);
+    render(<Outdoors plan={samplePlan()} />);
     expect(screen.getByText(/Choose the site/)).toBeTruthy();
   });
 });
@@ -100,7 +62,7 @@ describe('at the site', () => {
 describe('the path drawn', () => {
   it('shows every potting and says when light sets the first day', () => {
     const pottings = [spread('2027-05-20', '2027-05-22', '2027-05-24'), spread('2027-06-01', '2027-06-03', '2027-06-06')];
-    render(<PlanBeside plan={plan({ pottings })} today="2027-04-15" container="Carrier of 28 pots" choose={() => undefined} />);
+    render(<PlanBeside plan={samplePlan({ dates: { pottings } })} today="2027-04-15" container="Carrier of 28 pots" choose={() => undefined} />);
     expect(screen.getByText('Pot on, first')).toBeTruthy();
     expect(screen.getByText('1 Jun – 6 Jun, most likely 3 Jun')).toBeTruthy();
     expect(screen.getByText(/earlier too little light/)).toBeTruthy();
@@ -108,13 +70,13 @@ describe('the path drawn', () => {
 });
 
 describe('paths through containers', () => {
-  const path = (kind: PathView['kind'], more: Partial<PlanView> = {}): PathView => ({ kind, plan: plan({ path: kind, ...more }) });
+  const path = (kind: PathView['kind'], more: OtherPlan = {}): PathView => ({ kind, plan: samplePlan({ path: kind, ...more }) });
   const wish = { varietyId: 1, container: 'pot-9', plants: 40, leavesFrom: 5, leavesTo: 7, target: '2027-06-19' } as Wish;
   const four = [
     path('STRAIGHT'),
-    path('POTTED_ONCE', { chance: 0.6 }),
-    path('BLOCKS', { possible: false }),
-    path('PRICKED_OUT', { conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 3, from: '2027-05-01', to: '2027-05-03' }] }),
+    path('POTTED_ONCE', { promise: { chance: 0.6 } }),
+    path('BLOCKS', { promise: { possible: false } }),
+    path('PRICKED_OUT', { promise: { conditions: [{ kind: 'NoRoom', place: { number: 2 }, trayPlaces: 3, from: '2027-05-01', to: '2027-05-03' }] } }),
   ];
 
   async function opened(choose: (kind: PathView['kind']) => void = () => undefined) {

@@ -12,14 +12,14 @@ import { say } from '../words/say';
 export function MoveWork({ batch }: { batch: BatchView }) {
   const { number, stage } = batch.summary;
   const [open, setOpen] = useState(false);
-  const [placeId, setPlaceId] = useState(String(batch.growingPlaceId));
+  const [placeId, setPlaceId] = useState(String(batch.places.growingOn.id));
   const [staying, setStaying] = useState<number[]>([]);
   const places = useChoices().data?.places ?? [];
   const rooms = useRooms().data ?? [];
   const move = useBenchChange<{ placeId: number; trays: number[] }>(`/api/batches/${number}/moves`, () => say('move of batch {number}', { number }));
   if (stage === 'PLANNED' || stage === 'RELEASED' || stage === 'FAILED') return null;
   const name = places.find((place) => String(place.id) === placeId)?.name;
-  const trays = [...new Set(batch.runs.map((run) => run.tray))];
+  const trays = [...new Set(batch.layout.runs.map((run) => run.tray))];
   const going = trays.filter((tray) => !staying.includes(tray));
   const all = going.length === trays.length;
   const free = rooms.find((room) => String(room.placeId) === placeId)?.free;
@@ -34,7 +34,7 @@ export function MoveWork({ batch }: { batch: BatchView }) {
         <Field name={say('To')} problem={move.error?.problemAt('placeId')}>
           <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
             {places
-              .filter((place) => !all || place.id !== batch.placeId)
+              .filter((place) => !all || place.id !== batch.places.now)
               .map((place) => {
                 const room = rooms.find((each) => each.placeId === place.id)?.free;
                 return (
@@ -75,7 +75,7 @@ export function MoveWork({ batch }: { batch: BatchView }) {
         {move.error && move.error.problems.length === 0 && <Refusal message={move.error.message} />}
         <button
           className="act act-main mt-4 w-full"
-          disabled={move.isPending || going.length === 0 || (all && Number(placeId) === batch.placeId)}
+          disabled={move.isPending || going.length === 0 || (all && Number(placeId) === batch.places.now)}
           onClick={() => move.mutate({ placeId: Number(placeId), trays: all ? [] : going }, { onSuccess: () => setOpen(false) })}
         >
           {say('Move {what}to {name}', {

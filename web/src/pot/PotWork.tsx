@@ -9,7 +9,7 @@ import { Caution, Refusal } from '../look/States';
 import { say } from '../words/say';
 
 /** Potting on: so many plants of a tray into larger containers, whose trays are numbered as they are filled. */
-export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['living'] }) {
+export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['layout']['living'] }) {
   const [open, setOpen] = useState(false);
   const choices = useChoices();
   const [tray, setTray] = useState('');
@@ -25,8 +25,8 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
   const larger = known
     .filter((each) => each.kind !== 'OPEN' && each.cellVolume > (present?.cellVolume ?? 0))
     .sort((one, other) => one.cellVolume - other.cellVolume);
-  const at = batch.containers.indexOf(from?.container ?? '');
-  const next = at < 0 ? undefined : batch.containers[at + 1];
+  const at = batch.layout.containers.indexOf(from?.container ?? '');
+  const next = at < 0 ? undefined : batch.layout.containers[at + 1];
   const code = container || (next ?? larger[0]?.code ?? '');
   const pot = useBenchChange<{ tray?: number; container: string; plants: number }>(`/api/batches/${batch.summary.number}/pottings`, (entry) =>
     say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),

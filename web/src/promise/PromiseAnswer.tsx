@@ -5,7 +5,7 @@ import { chanceWords } from '../words/phrases';
 import { say } from '../words/say';
 import { figures, volumeUp } from '../words/quantity';
 
-const ANSWERS: Record<PlanView['answer'], { words: string; look: string }> = {
+const ANSWERS: Record<PlanView['promise']['answer'], { words: string; look: string }> = {
   YES: { words: say('Yes'), look: 'border-dusk bg-wash' },
   YES_IF: { words: say('Yes, if'), look: 'border-ochre bg-ochre-wash' },
   NO: { words: say('No'), look: 'border-brick bg-brick-wash' },
@@ -13,41 +13,44 @@ const ANSWERS: Record<PlanView['answer'], { words: string; look: string }> = {
 
 /** Yes, yes if, or no: the chance, what it takes and when, what stands in the way, and what would be a yes. */
 export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: string; choose: (offer: OfferView) => void }) {
-  const answer = ANSWERS[plan.answer];
+  const answer = ANSWERS[plan.promise.answer];
   return (
     <div className="flex flex-col gap-3">
       <section aria-label={say('Answer')} className={`border-l-4 p-3 ${answer.look}`}>
         <h3 className="text-2xl">{answer.words}</h3>
-        {plan.answer === 'YES' && plan.window && (
+        {plan.promise.answer === 'YES' && plan.dates.window && (
           <p>
-            {say('Whole and in time')} <strong>{chanceWords(plan.chance)}</strong>.{' '}
-            {plan.window.latest <= plan.window.best ? (
+            {say('Whole and in time')} <strong>{chanceWords(plan.promise.chance)}</strong>.{' '}
+            {plan.dates.window.latest <= plan.dates.window.best ? (
               <>
-                {say('Sow on')} <strong>{dayWords(plan.window.best)}</strong>
+                {say('Sow on')} <strong>{dayWords(plan.dates.window.best)}</strong>
                 {say('; later would be late.')}
               </>
             ) : (
               <>
-                {say('Sow by')} <strong>{dayWords(plan.window.latest)}</strong>
-                {say(', best {best}.', { best: dayWords(plan.window.best) })}
+                {say('Sow by')} <strong>{dayWords(plan.dates.window.latest)}</strong>
+                {say(', best {best}.', { best: dayWords(plan.dates.window.best) })}
               </>
             )}
           </p>
         )}
-        {[...plan.reasons, ...plan.conditions].map((reason) => (
+        {[...plan.promise.reasons, ...plan.promise.conditions].map((reason) => (
           <p key={JSON.stringify(reason)}>{provisoWords(reason, plan, today)}</p>
         ))}
-        {plan.answer === 'YES_IF' && plan.window && (
+        {plan.promise.answer === 'YES_IF' && plan.dates.window && (
           <p className="mt-1">
-            {say('Then whole and in time {chance}; best sown {best}.', { chance: chanceWords(plan.chance), best: dayWords(plan.window.best) })}
+            {say('Then whole and in time {chance}; best sown {best}.', {
+              chance: chanceWords(plan.promise.chance),
+              best: dayWords(plan.dates.window.best),
+            })}
           </p>
         )}
       </section>
-      {plan.offers.length > 0 && (
+      {plan.promise.offers.length > 0 && (
         <section aria-label={say('What would be a yes')}>
           <h3 className="mb-1">{say('What would be a yes')}</h3>
           <ul className="flex flex-wrap gap-2">
-            {plan.offers.map((offer) => (
+            {plan.promise.offers.map((offer) => (
               <li key={offerWords(offer)}>
                 {offer.change === 'PROTECTION' ? (
                   <span className="act border-dashed">
@@ -63,7 +66,7 @@ export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: 
           </ul>
         </section>
       )}
-      {plan.answer !== 'NO' && plan.outlay && plan.chosen && <Takes plan={plan} />}
+      {plan.promise.answer !== 'NO' && plan.outlay && plan.sowing.chosen && <Takes plan={plan} />}
     </div>
   );
 }
@@ -73,7 +76,7 @@ function Takes({ plan }: { plan: PlanView }) {
     <section aria-label={say('What it takes')} className="text-sm">
       <h3 className="mb-1">{say('What it takes')}</h3>
       <ul>
-        {plan.stays.map((stay) => (
+        {plan.places.stays.map((stay) => (
           <li key={stay.place + stay.from} className="grid grid-cols-[8rem_1fr] gap-2 border-t border-rule py-1 sm:grid-cols-[11rem_10rem_1fr]">
             <span className="font-semibold">{stay.place}</span>
             <span>
@@ -86,8 +89,8 @@ function Takes({ plan }: { plan: PlanView }) {
           {say(
             '{seeds, plural, one {# seed} other {# seeds}}{what}, {mix} of mix, {labels, plural, one {# label} other {# labels}}, {hours} hours of work',
             {
-              seeds: plan.chosen!.seeds,
-              what: plan.lot ? say(' of lot {code}', { code: plan.lot.code }) : '',
+              seeds: plan.sowing.chosen!.seeds,
+              what: plan.sowing.lot ? say(' of lot {code}', { code: plan.sowing.lot.code }) : '',
               mix: volumeUp(plan.outlay!.mix),
               labels: plan.outlay!.labels,
               hours: figures(plan.outlay!.hours, 1),

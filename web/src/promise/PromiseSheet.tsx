@@ -157,23 +157,23 @@ function Taking({ understood, current, done }: { understood: Understood; current
   const from = plan ? sourceFor(plan, source) : undefined;
   const line = {
     wish: understood.wish!,
-    ...(from ? { fromBatch: from.batch } : { seen: onAnyTerms ? ('NO' as const) : (plan?.answer ?? ('NO' as const)) }),
+    ...(from ? { fromBatch: from.batch } : { seen: onAnyTerms ? ('NO' as const) : (plan?.promise.answer ?? ('NO' as const)) }),
   };
   const order = { growerId: site?.growerId ?? 0, siteId: site?.id ?? 0, lines: [line] };
   const take = useNumberedChange((entry: typeof order, requestId) => answered(api.POST('/api/orders', { body: { requestId, ...entry } })));
-  const sowable = plan?.answer !== 'NO' && plan?.possible === true;
-  if (!plan || (!sowable && plan.sources.length === 0)) return null;
+  const sowable = plan?.promise.answer !== 'NO' && plan?.promise.possible === true;
+  if (!plan || (!sowable && plan.promise.sources.length === 0)) return null;
   return (
     <div className="flex flex-wrap items-end gap-3">
       <div className="w-full">
         <SourceChoice
-          sources={plan.sources}
+          sources={plan.promise.sources}
           chosen={from}
           choose={setSource}
           waiting={!current}
           alone={
-            sowable && plan.window
-              ? say('best sown {best}, {chance}', { best: dayWords(plan.window.best), chance: chanceWords(plan.chance) })
+            sowable && plan.dates.window
+              ? say('best sown {best}, {chance}', { best: dayWords(plan.dates.window.best), chance: chanceWords(plan.promise.chance) })
               : undefined
           }
         />
@@ -204,14 +204,14 @@ function Taking({ understood, current, done }: { understood: Understood; current
           })
         }
       >
-        {takingWords(from, plan.answer)}
+        {takingWords(from, plan.promise.answer)}
       </button>
       <Refusal message={take.error?.message} />
     </div>
   );
 }
 
-function takingWords(from: Source | undefined, answer: PlanView['answer']): string {
+function takingWords(from: Source | undefined, answer: PlanView['promise']['answer']): string {
   if (from?.kind === 'FREE') return say('Promise it from batch {batch}', { batch: from.batch });
   if (from) return say('Promise it: sow it with batch {batch}', { batch: from.batch });
   return answer === 'YES' ? say('Promise it: take the order') : say('Take the order on these terms');

@@ -1,48 +1,24 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { OfferView, PlanView, Understood, Wish } from '../api/client';
+import type { OfferView, Understood, Wish } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../board/samples';
+import { samplePlan } from '../plan/samples';
 import { PromiseAnswer } from './PromiseAnswer';
 import { PromiseSheet, changedBy } from './PromiseSheet';
 
-const plan: PlanView = {
-  answer: 'YES',
-  conditions: [],
-  reasons: [],
-  offers: [],
-  sources: [],
-  possible: true,
-  plantsToAimFor: 412,
-  options: [],
-  windowOpen: true,
-  pottings: [],
-  chosen: { seedsPerCell: 2, cells: 449, trays: 8, seeds: 898, chance: 0.95 },
-  window: {
-    earliest: '2027-05-01',
-    earliestBecause: 'LEAVES',
-    best: '2027-05-05',
-    latest: '2027-05-08',
-    evenOdds: '2027-05-10',
-    chance: 0.95,
-    open: true,
+const plan = samplePlan({
+  sowing: {
+    plantsToAimFor: 412,
+    chosen: { seedsPerCell: 2, cells: 449, trays: 8, seeds: 898, chance: 0.95 },
+    lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 },
+    slots: 8,
   },
-  chance: 0.9,
-  obstacles: [],
-  emergencePlace: 'Warm room',
-  growingPlace: 'Cool house',
-  hardeningPlace: 'Frames',
-  hardeningDays: 5,
-  slots: 8,
-  stays: [{ place: 'Warm room', from: '2027-05-05', to: '2027-05-10', slots: 8 }],
+  dates: { target: '2027-06-12' },
+  places: { growingOn: 'Cool house', stays: [{ place: 'Warm room', from: '2027-05-05', to: '2027-05-10', slots: 8 }] },
   outlay: { slotDays: 300, mostSlots: 8, mix: 23.5, seeds: 898, labels: 8, hours: 0.5, cost: 60 },
-  lot: { id: 1, code: 'M26-1', supplier: 'S', germination: 0.9, seedsLeft: 2000 },
-  path: 'STRAIGHT',
   containers: [{ code: 'module-60', name: 'Module tray of 60' }],
-  places: [{ id: 2, name: 'Lit shelf' }],
-  crop: 'Curly kale',
-  target: '2027-06-12',
-};
+});
 const offer: OfferView = {
   change: 'DAY',
   target: '2027-06-12',
@@ -85,7 +61,10 @@ describe('the answer', () => {
     const chosen = vi.fn();
     show(
       <PromiseAnswer
-        plan={{ ...plan, answer: 'NO', reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }], offers: [offer] }}
+        plan={{
+          ...plan,
+          promise: { ...plan.promise, answer: 'NO', reasons: [{ kind: 'InTheWay', obstacle: { kind: 'TooLateForSeason' } }], offers: [offer] },
+        }}
         today="2027-04-15"
         choose={chosen}
       />,
@@ -102,11 +81,14 @@ describe('the answer', () => {
       <PromiseAnswer
         plan={{
           ...plan,
-          answer: 'YES_IF',
-          conditions: [
-            { kind: 'NoRoom', place: { number: 2 }, trayPlaces: 1, from: '2027-05-01', to: '2027-05-03' },
-            { kind: 'InTheWay', obstacle: { kind: 'SeedToBuy', needed: 1200, left: 1, by: '2027-05-05' } },
-          ],
+          promise: {
+            ...plan.promise,
+            answer: 'YES_IF',
+            conditions: [
+              { kind: 'NoRoom', place: { number: 2 }, trayPlaces: 1, from: '2027-05-01', to: '2027-05-03' },
+              { kind: 'InTheWay', obstacle: { kind: 'SeedToBuy', needed: 1200, left: 1, by: '2027-05-05' } },
+            ],
+          },
         }}
         today="2027-04-15"
         choose={() => undefined}

@@ -10,7 +10,7 @@ import { say } from '../words/say';
 
 /** Another quantity, another day, or not wanted any more: what follows is shown before it is done. */
 export function ChangeOrder({ order }: { order: OrderView }) {
-  const wanted = order.lines.filter((line) => !line.cancelledOn && line.released < line.plants);
+  const wanted = order.lines.filter((line) => !line.cancelledOn && line.released < line.asked.plants);
   const [kind, setKind] = useState<OrderEdit['kind']>('PLANTS');
   const [line, setLine] = useState(wanted.length === 1 ? String(wanted[0]!.line) : '');
   const [plants, setPlants] = useState('');
@@ -62,7 +62,7 @@ export function ChangeOrder({ order }: { order: OrderView }) {
               <option value="">{kind === 'PLANTS' ? say('Choose…') : say('All lines')}</option>
               {wanted.map((each) => (
                 <option key={each.line} value={each.line}>
-                  {each.plants} {each.variety}
+                  {each.asked.plants} {each.asked.variety}
                 </option>
               ))}
             </Select>

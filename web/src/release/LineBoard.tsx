@@ -15,12 +15,12 @@ import { WaysSheet } from './WaysSheet';
 /** One line of an order: what was asked, which batches grow it, and how to plant it. */
 export function LineBoard({ line, order, mayGrow }: { line: LineView; order: OrderView; mayGrow: boolean }) {
   const [comparing, setComparing] = useState(false);
-  const missing = line.plants - line.promised;
+  const missing = line.asked.plants - line.promised;
   if (line.cancelledOn) {
     return (
       <article className="board p-3 text-pencil" aria-label={say('Line {line}', { line: line.line })}>
         <span className="line-through">
-          {line.plants} {line.variety}
+          {line.asked.plants} {line.asked.variety}
         </span>{' '}
         {say('cancelled {cancelledOn}', { cancelledOn: dayWords(line.cancelledOn) })}
       </article>
@@ -30,12 +30,13 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
     <article className="board p-3" aria-label={say('Line {line}', { line: line.line })}>
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 className="grow">
-          {line.plants}
-          {line.countedIn === 'CLUMPS' && say(' clumps of')} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span>
+          {line.asked.plants}
+          {line.asked.countedIn === 'CLUMPS' && say(' clumps of')} {line.asked.variety}{' '}
+          <span className="font-normal text-pencil">{line.asked.crop.toLowerCase()}</span>
         </h2>
         <span>
           {nameWords(line.standing)}
-          {line.released < line.plants && (
+          {line.released < line.asked.plants && (
             <span className={line.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>
               {say(', in time {chance}', { chance: chanceWords(line.chance) })}
             </span>
@@ -44,19 +45,19 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
       </div>
       <p className="text-pencil">
         {say('{leavesFrom} to {leavesTo} true leaves in {container}', {
-          leavesFrom: line.leavesFrom,
-          leavesTo: line.leavesTo,
-          container: line.container.toLowerCase(),
+          leavesFrom: line.asked.leavesFrom,
+          leavesTo: line.asked.leavesTo,
+          container: line.asked.container.toLowerCase(),
         })}
-        {line.target !== order.target && (
+        {line.asked.target !== order.target && (
           <>
-            {say(', wanted on')} <strong>{dayWords(line.target)}</strong>
+            {say(', wanted on')} <strong>{dayWords(line.asked.target)}</strong>
           </>
         )}
-        {say('; {accepted} count as whole', { accepted: line.accepted })}
+        {say('; {accepted} count as whole', { accepted: line.asked.accepted })}
       </p>
       {(line.released > 0 || line.ready > 0) && (
-        <p>{say('{released} of {plants} gone, {ready} ready to go.', { released: line.released, plants: line.plants, ready: line.ready })}</p>
+        <p>{say('{released} of {plants} gone, {ready} ready to go.', { released: line.released, plants: line.asked.plants, ready: line.ready })}</p>
       )}
       <ul className="mt-1 divide-y divide-rule border-t border-rule">
         {line.supplies.map(({ batch, plants }) => (
@@ -67,7 +68,7 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
               </span>
               <span>
                 {say('{what}batch {number}, {trays},', {
-                  what: plants === line.plants ? '' : say('{plants} from ', { plants }),
+                  what: plants === line.asked.plants ? '' : say('{plants} from ', { plants }),
                   number: batch.number,
                   trays: trayWords(batch.trays),
                 })}{' '}
@@ -77,14 +78,14 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
                       batch.stage !== 'PLANNED'
                         ? ''
                         : batch.boughtIn
-                          ? say('to arrive on {sowDay}; ', { sowDay: dayWords(batch.sowDay) })
-                          : say('sow on {sowDay}; ', { sowDay: dayWords(batch.sowDay) }),
+                          ? say('to arrive on {sowDay}; ', { sowDay: dayWords(batch.dates.sowDay) })
+                          : say('sow on {sowDay}; ', { sowDay: dayWords(batch.dates.sowDay) }),
                     more:
                       batch.traysToSow > 0
                         ? say('part sown, {trays, plural, one {# tray} other {# trays}} to go; ', { trays: batch.traysToSow })
                         : '',
                     what2: batch.problem ? `${batch.problem} ` : '',
-                    ready: spreadWords(batch.ready),
+                    ready: spreadWords(batch.dates.ready),
                     more2:
                       batch.promises.length > 1
                         ? say('; shared with {lines, plural, one {# other line} other {# other lines}}', { lines: batch.promises.length - 1 })
@@ -97,13 +98,13 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
         ))}
       </ul>
       <SownInPlace line={line} order={order} mayTakeBack={mayGrow} />
-      {mayGrow && line.released < line.plants && (
+      {mayGrow && line.released < line.asked.plants && (
         <button className="trail min-h-11 text-sm" onClick={() => setComparing(true)}>
           {say('Compare the ways: raised, sown in place, bought in')}
         </button>
       )}
       {comparing && <WaysSheet line={line} order={order} close={() => setComparing(false)} />}
-      {line.promised < line.accepted && <Missing line={line} order={order} missing={missing} mayGrow={mayGrow} />}
+      {line.promised < line.asked.accepted && <Missing line={line} order={order} missing={missing} mayGrow={mayGrow} />}
       <details>
         <summary className="trail min-h-8 content-center text-sm">{say('How to plant')}</summary>
         <ul className="list-disc pl-5">

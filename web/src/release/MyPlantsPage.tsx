@@ -35,9 +35,9 @@ export function MyPlantsPage() {
                   .map((line) => (
                     <p key={line.line}>
                       <strong>
-                        {line.plants} {line.variety}
+                        {line.asked.plants} {line.asked.variety}
                       </strong>{' '}
-                      {line.crop.toLowerCase()}
+                      {line.asked.crop.toLowerCase()}
                       {line.inPlace &&
                         say(', seed to be sown from {from} to {until}', {
                           from: dayWords(line.inPlace.sowFrom),
@@ -59,14 +59,15 @@ export function MyPlantsPage() {
 /** The answer in plain words. */
 export function answer(line: LineView): string {
   if (line.standing === 'FAILED' || line.standing === 'OPEN') return say('This sowing failed. Your propagator will call you about it.');
-  if (line.released >= line.plants) return say('All have gone to you.');
-  if (line.released > 0) return say('{released} of {plants} have gone to you; the rest follows.', { released: line.released, plants: line.plants });
-  if (line.ready >= line.plants) return say('They are ready and waiting for you.');
-  if (line.ready > 0) return say('{ready} of {plants} are ready.', { ready: line.ready, plants: line.plants });
+  if (line.released >= line.asked.plants) return say('All have gone to you.');
+  if (line.released > 0)
+    return say('{released} of {plants} have gone to you; the rest follows.', { released: line.released, plants: line.asked.plants });
+  if (line.ready >= line.asked.plants) return say('They are ready and waiting for you.');
+  if (line.ready > 0) return say('{ready} of {plants} are ready.', { ready: line.ready, plants: line.asked.plants });
   if (line.inPlace && line.supplies.length === 0) return inPlaceAnswer(line.inPlace);
-  const ready = line.supplies.find((supply) => supply.batch.ready)?.batch.ready;
+  const ready = line.supplies.find((supply) => supply.batch.dates.ready)?.batch.dates.ready;
   if (!ready) return say('They are not likely to be ready this season. Your propagator will call you.');
-  if (ready.middle <= line.target) return say('They should be ready in time: {chance}.', { chance: chanceWords(line.chance) });
+  if (ready.middle <= line.asked.target) return say('They should be ready in time: {chance}.', { chance: chanceWords(line.chance) });
   return say('They are likely to be late: ready {ready}.', { ready: spreadWords(ready) });
 }
 
@@ -105,23 +106,23 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
       {batch && <StageMark stage={batch.stage} size={44} />}
       <div className="grow">
         <h2>
-          {line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span>
+          {line.asked.plants} {line.asked.variety} <span className="font-normal text-pencil">{line.asked.crop.toLowerCase()}</span>
         </h2>
-        {line.target !== order.target && (
+        {line.asked.target !== order.target && (
           <p>
-            {say('for')} <strong>{dayWords(line.target)}</strong>
+            {say('for')} <strong>{dayWords(line.asked.target)}</strong>
           </p>
         )}
         <p className="text-lg">{answer(line)}</p>
-        {batch?.ready && line.ready === 0 && line.released < line.plants && (
+        {batch?.dates.ready && line.ready === 0 && line.released < line.asked.plants && (
           <p className="text-pencil">
             {say('Ready {ready}. {what}', {
-              ready: spreadWords(batch.ready),
+              ready: spreadWords(batch.dates.ready),
               what: batch.boughtIn
-                ? say('They stand here from {sowDay} on.', { sowDay: dayWords(batch.sowDay) })
+                ? say('They stand here from {sowDay} on.', { sowDay: dayWords(batch.dates.sowDay) })
                 : batch.stage === 'PLANNED'
-                  ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) })
-                  : say('Sown on {sowDay}.', { sowDay: dayWords(batch.sowDay) }),
+                  ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.dates.sowDay) })
+                  : say('Sown on {sowDay}.', { sowDay: dayWords(batch.dates.sowDay) }),
             })}
           </p>
         )}

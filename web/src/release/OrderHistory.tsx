@@ -26,7 +26,7 @@ export function OrderHistory({ order }: { order: OrderView }) {
 
 /** One change in a sentence. */
 export function changeWords(change: OrderChange, order: OrderView): string {
-  const variety = order.lines.find((line) => line.line === change.position)?.variety ?? say('Line {position}', { position: change.position });
+  const variety = order.lines.find((line) => line.line === change.position)?.asked.variety ?? say('Line {position}', { position: change.position });
   switch (change.kind) {
     case 'LINE_ADDED':
       return say('{variety}: {plants, plural, one {# plant} other {# plants}} added.', { variety, plants: Number(change.after) });

@@ -21,7 +21,7 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
   const view = order.data.order;
   const wanted = view.lines.filter((line) => !line.cancelledOn);
   const ready = wanted.some((line) => line.ready > 0 || (line.inPlace && line.inPlace.note == null));
-  const open = wanted.some((line) => line.released < line.plants);
+  const open = wanted.some((line) => line.released < line.asked.plants);
   return (
     <>
       <p className="text-pencil">{say('Order {number}, taken {placedOn}', { number: view.number, placedOn: dayWords(view.placedOn) })}</p>
@@ -29,7 +29,7 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
         {wanted.length === 1 ? (
           <What line={wanted[0]!} />
         ) : (
-          `${say('{lines, plural, one {# line} other {# lines}}', { lines: wanted.length })}, ${say('{plants, plural, one {# plant} other {# plants}}', { plants: total(wanted, (line) => line.plants) })}`
+          `${say('{lines, plural, one {# line} other {# lines}}', { lines: wanted.length })}, ${say('{plants, plural, one {# plant} other {# plants}}', { plants: total(wanted, (line) => line.asked.plants) })}`
         )}
       </h1>
       <p className="mb-5">
@@ -60,7 +60,7 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
 function What({ line }: { line: LineView }) {
   return (
     <>
-      {line.plants} {line.variety} <span className="font-normal text-pencil">{line.crop.toLowerCase()}</span>
+      {line.asked.plants} {line.asked.variety} <span className="font-normal text-pencil">{line.asked.crop.toLowerCase()}</span>
     </>
   );
 }
@@ -68,7 +68,7 @@ function What({ line }: { line: LineView }) {
 const total = (lines: LineView[], of: (line: LineView) => number) => lines.reduce((sum, line) => sum + of(line), 0);
 
 function Standing({ order, wanted }: { order: OrderView; wanted: LineView[] }) {
-  const plants = total(wanted, (line) => line.plants);
+  const plants = total(wanted, (line) => line.asked.plants);
   const released = total(wanted, (line) => line.released);
   const seed = total(wanted, (line) => (line.inPlace?.due ? line.inPlace.plants : 0));
   return (
@@ -80,13 +80,13 @@ function Standing({ order, wanted }: { order: OrderView; wanted: LineView[] }) {
         {say('{released} of {plants}{more}', {
           released,
           plants,
-          more: wanted.every((line) => line.countedIn === 'CLUMPS') && wanted.length > 0 ? say(' clumps') : '',
+          more: wanted.every((line) => line.asked.countedIn === 'CLUMPS') && wanted.length > 0 ? say(' clumps') : '',
         })}
       </dd>
       {wanted.length === 1 && (
         <>
           <dt className="text-pencil">{say('Counts as whole with')}</dt>
-          <dd>{wanted[0]!.accepted}</dd>
+          <dd>{wanted[0]!.asked.accepted}</dd>
         </>
       )}
       <dt className="text-pencil">{say('Ready to go')}</dt>

@@ -36,7 +36,7 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
       {ready.map((line) => (
         <div key={line.line}>
           <Field
-            name={ready.length === 1 ? say('Plants') : say('Plants, {variety}', { variety: line.variety })}
+            name={ready.length === 1 ? say('Plants') : say('Plants, {variety}', { variety: line.asked.variety })}
             problem={ready.length === 1 ? wrong : undefined}
           >
             <Input
@@ -71,7 +71,10 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
             checked={seedOf.includes(line.line)}
             onChange={(event) => setSeedOf(event.target.checked ? [...seedOf, line.line] : seedOf.filter((each) => each !== line.line))}
           />
-          {say('the seed of {variety}, to be sown from {from}', { variety: line.variety, from: shortDay(line.inPlace?.sowFrom ?? line.target) })}
+          {say('the seed of {variety}, to be sown from {from}', {
+            variety: line.asked.variety,
+            from: shortDay(line.inPlace?.sowFrom ?? line.asked.target),
+          })}
         </label>
       ))}
       {ready.length > 0 && <Caution>{say('Full trays are heavy; stack them with two people.')}</Caution>}

@@ -23,7 +23,7 @@ export function SownInPlace({ line, order, mayTakeBack }: { line: LineView; orde
     <div className="mt-1 border-t border-rule py-2">
       <p>
         <strong>{say('Sown in place')}</strong>
-        {sown.plants !== line.plants && say(', {plants} of them', { plants: sown.plants })}:{' '}
+        {sown.plants !== line.asked.plants && say(', {plants} of them', { plants: sown.plants })}:{' '}
         {say('{seeds, number} seeds of {lot}, from {from} to {until}', {
           seeds: sown.seeds,
           lot: sown.lot,

@@ -15,7 +15,7 @@ import { say } from '../words/say';
 export function WaysSheet({ line, order, close }: { line: LineView; order: OrderView; close: () => void }) {
   const routes = useRoutes(order.number, line.line);
   return (
-    <Sheet title={say('Ways to meet {plants} {variety}', { plants: line.plants, variety: line.variety })} open close={close} wide>
+    <Sheet title={say('Ways to meet {plants} {variety}', { plants: line.asked.plants, variety: line.asked.variety })} open close={close} wide>
       {routes.isPending && <Loading what={say('the three ways')} />}
       {routes.isError && <Trouble error={routes.error} retry={() => routes.refetch()} />}
       {routes.data && <Ways routes={routes.data} line={line} order={order} close={close} />}
@@ -30,9 +30,11 @@ export function wayWords(route: string): string {
 }
 
 function Ways({ routes, line, order, close }: { routes: RoutesView; line: LineView; order: OrderView; close: () => void }) {
-  const today = useSession().data?.today ?? line.target;
+  const today = useSession().data?.today ?? line.asked.target;
   const [chosen, choose] = useState<RouteView>();
-  const last = routes.routes.map((route) => route.ready?.late ?? line.target).reduce((one, other) => (one > other ? one : other), line.target);
+  const last = routes.routes
+    .map((route) => route.ready?.late ?? line.asked.target)
+    .reduce((one, other) => (one > other ? one : other), line.asked.target);
   const until = addDays(last, 3);
   return (
     <div className="flex flex-col gap-3">
@@ -55,10 +57,10 @@ function Way({ route, line, span, choose, order }: { route: RouteView; line: Lin
   const choices = useChoices().data;
   const today = span.from;
   const about = {
-    crop: line.crop,
-    target: line.target,
-    containers: [{ code: line.containerCode, name: line.container }],
-    places: choices?.places ?? [],
+    crop: line.asked.crop,
+    dates: { target: line.asked.target },
+    containers: [{ code: line.asked.containerCode, name: line.asked.container }],
+    places: { all: choices?.places ?? [] },
   };
   return (
     <section
@@ -69,7 +71,7 @@ function Way({ route, line, span, choose, order }: { route: RouteView; line: Lin
         <span className="first-letter:uppercase">{wayWords(route.route)}</span>
         {route.current && <span className="text-sm font-normal text-pencil">{say('as it is now')}</span>}
       </h3>
-      <Times route={route} target={line.target} span={span} />
+      <Times route={route} target={line.asked.target} span={span} />
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
         <dt className="text-pencil">{beginsName(route)}</dt>
         <dd>{beginsWords(route)}</dd>

@@ -15,25 +15,28 @@ const batch = {
   stage: 'READY',
   trays: [1001, 1002],
   traysToSow: 0,
-  sowDay: '2027-04-01',
+  dates: { sowDay: '2027-04-01', pottings: [], target: '2027-06-10' },
   plants: 100,
   promises: [samplePromise('Field one', 114), samplePromise('Field two', 115)],
-} as BatchSummary;
+} as unknown as BatchSummary;
 
-const line = (more: Partial<LineView> = {}): LineView => ({
+const line = ({ asked, ...more }: Partial<Omit<LineView, 'asked'>> & { asked?: Partial<LineView['asked']> } = {}): LineView => ({
   line: 1,
-  varietyId: 1,
-  variety: 'Blue Lantern',
-  crop: 'Curly kale',
-  containerCode: 'module-60',
-  container: 'Module tray of 60',
-  plants: 60,
-  leavesFrom: 4,
-  leavesTo: 6,
-  target: '2027-06-10',
-  under: 0.03,
-  accepted: 59,
-  countedIn: 'PLANTS',
+  asked: {
+    varietyId: 1,
+    variety: 'Blue Lantern',
+    crop: 'Curly kale',
+    containerCode: 'module-60',
+    container: 'Module tray of 60',
+    plants: 60,
+    leavesFrom: 4,
+    leavesTo: 6,
+    target: '2027-06-10',
+    under: 0.03,
+    accepted: 59,
+    countedIn: 'PLANTS',
+    ...asked,
+  },
   released: 0,
   ready: 60,
   promised: 60,
@@ -71,7 +74,9 @@ describe('whose plants they are', () => {
 
 describe('a line', () => {
   it('shows what grows it and with how many it is shared', () => {
-    show(<LineBoard line={line({ plants: 80, accepted: 78, supplies: [{ plants: 60, chance: 0.9, batch }] })} order={order([])} mayGrow />);
+    show(
+      <LineBoard line={line({ asked: { plants: 80, accepted: 78 }, supplies: [{ plants: 60, chance: 0.9, batch }] })} order={order([])} mayGrow />,
+    );
     expect(screen.getByRole('link', { name: /60 from batch 214, trays T1001 to T1002, ready/ })).toBeTruthy();
     expect(screen.getByText(/shared with 1 other line/)).toBeTruthy();
     expect(screen.getByText('Nothing grows for 20 of them.')).toBeTruthy();
@@ -93,7 +98,7 @@ describe('a line', () => {
 
 describe('a release', () => {
   const picks: OrderWithPicks = {
-    order: order([line(), line({ line: 2, variety: 'Stonecap', plants: 20, ready: 18 }), line({ line: 3, ready: 0 })]),
+    order: order([line(), line({ line: 2, asked: { variety: 'Stonecap', plants: 20 }, ready: 18 }), line({ line: 3, ready: 0 })]),
     picks: [
       { line: 1, picks: [{ batch: 214, tray: 'T1001', plants: 60, wholeTray: true }] },
       { line: 2, picks: [] },

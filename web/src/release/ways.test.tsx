@@ -22,12 +22,14 @@ const inPlace = {
 
 const line = {
   line: 1,
-  variety: 'Blue Lantern',
-  crop: 'Curly kale',
-  containerCode: 'module-60',
-  container: 'Module tray of 60',
-  plants: 40,
-  target: '2027-06-10',
+  asked: {
+    variety: 'Blue Lantern',
+    crop: 'Curly kale',
+    containerCode: 'module-60',
+    container: 'Module tray of 60',
+    plants: 40,
+    target: '2027-06-10',
+  },
   released: 0,
   ready: 0,
   supplies: [],

@@ -134,29 +134,29 @@ function Lots({ lots }: { lots: Lot[] }) {
             <span className="text-pencil">
               {say('{supplier}, tested {testedOn}: label {label} %,', {
                 supplier: lot.supplier,
-                testedOn: dayOfYear(lot.testedOn),
-                label: Math.round(lot.label * 100),
+                testedOn: dayOfYear(lot.quality.testedOn),
+                label: Math.round(lot.quality.label * 100),
               })}{' '}
             </span>
-            {say('expected {low} to {high} %', { low: Math.round(lot.low * 100), high: Math.round(lot.high * 100) })}
-            {(lot.old || lot.poor) && (
+            {say('expected {low} to {high} %', { low: Math.round(lot.quality.low * 100), high: Math.round(lot.quality.high * 100) })}
+            {(lot.quality.old || lot.quality.poor) && (
               <span className="block text-ochre">
                 {say('{what}: 100 plants take {cellsForHundred} cells, with fresh seed {cellsForHundredFresh}.', {
-                  what: lot.old && lot.poor ? say('Old and poor') : lot.old ? say('Old') : say('Poor'),
-                  cellsForHundred: lot.cellsForHundred,
-                  cellsForHundredFresh: lot.cellsForHundredFresh,
+                  what: lot.quality.old && lot.quality.poor ? say('Old and poor') : lot.quality.old ? say('Old') : say('Poor'),
+                  cellsForHundred: lot.quality.cellsForHundred,
+                  cellsForHundredFresh: lot.quality.cellsForHundredFresh,
                 })}
               </span>
             )}
           </span>
           <span className="sm:text-right">
-            {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: lot.stock })}, {mass(lot.stockGrams)}
-            <span className={`block ${lot.lacking > 0 ? 'font-semibold text-brick' : 'text-pencil'}`}>
-              {lot.needed === 0
+            {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: lot.stock.seeds })}, {mass(lot.stock.grams)}
+            <span className={`block ${lot.stock.lacking > 0 ? 'font-semibold text-brick' : 'text-pencil'}`}>
+              {lot.stock.needed === 0
                 ? say('nothing planned')
-                : lot.lacking > 0
-                  ? say('{lacking, number} short from {shortFrom}', { lacking: lot.lacking, shortFrom: shortDay(lot.shortFrom!) })
-                  : say('{needed, number} planned', { needed: lot.needed })}
+                : lot.stock.lacking > 0
+                  ? say('{lacking, number} short from {shortFrom}', { lacking: lot.stock.lacking, shortFrom: shortDay(lot.stock.shortFrom!) })
+                  : say('{needed, number} planned', { needed: lot.stock.needed })}
             </span>
           </span>
         </li>

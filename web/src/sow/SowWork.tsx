@@ -21,13 +21,13 @@ export function SowWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
 
 function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; choices: Choices }) {
   const number = batch.summary.number;
-  const planned = batch.toSow.find((run) => run.tray === tray.number) ?? batch.runs.find((run) => run.tray === tray.number);
-  const waits = batch.toSow.some((run) => run.tray === tray.number);
+  const planned = batch.layout.toSow.find((run) => run.tray === tray.number) ?? batch.layout.runs.find((run) => run.tray === tray.number);
+  const waits = batch.layout.toSow.some((run) => run.tray === tray.number);
   const [run, setRun] = useState({ first: planned?.firstCell ?? 1, last: planned?.lastCell ?? tray.cells.length });
   const [anchor, setAnchor] = useState<number>();
-  const [lotId, setLotId] = useState(String(batch.lotId));
-  const [seedsPerCell, setSeedsPerCell] = useState(String(batch.seedsPerCell));
-  const [placeId, setPlaceId] = useState(String(batch.placeId ?? batch.emergencePlaceId));
+  const [lotId, setLotId] = useState(String(batch.from.lotId));
+  const [seedsPerCell, setSeedsPerCell] = useState(String(batch.plan.seedsPerCell));
+  const [placeId, setPlaceId] = useState(String(batch.places.now ?? batch.places.emergence.id));
   const [medium, setMedium] = useState(say('Sowing mix, fine'));
   const entry = {
     tray: tray.number,
@@ -42,7 +42,7 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
     say('sowing of cells {firstCell} to {lastCell} in {code}', { firstCell: sown.firstCell, lastCell: sown.lastCell, code: tray.code }),
   );
   const leave = useBenchChange<{ tray: number }>(`/api/batches/${number}/left-unsown`, () => say('{code} left unsown', { code: tray.code }));
-  const variety = choices.lots.find((lot) => lot.id === batch.lotId)?.varietyId;
+  const variety = choices.lots.find((lot) => lot.id === batch.from.lotId)?.varietyId;
   const cells = run.last - run.first + 1;
   const problem = (field: string) => sow.error?.problemAt(field);
   return (
@@ -58,7 +58,7 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
           {say('Print labels (PDF)')}
         </a>
         <span className="text-sm text-pencil">
-          {say('Labels before sowing. {seedDepth}', { seedDepth: coverWords(batch.seedDepth, batch.needsLight) })}
+          {say('Labels before sowing. {seedDepth}', { seedDepth: coverWords(batch.from.depth, batch.from.needsLight) })}
         </span>
       </div>
       <div className="mb-3">

@@ -15,10 +15,10 @@ import { say } from '../words/say';
 export function TakeInWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
   const choices = useChoices();
   const number = batch.summary.number;
-  const planned = batch.toSow.find((run) => run.tray === tray.number);
+  const planned = batch.layout.toSow.find((run) => run.tray === tray.number);
   const [run, setRun] = useState({ first: planned?.firstCell ?? 1, last: planned?.lastCell ?? tray.cells.length });
-  const [leaves, setLeaves] = useState(figures(batch.boughtIn?.leaves ?? 0, 1));
-  const [placeId, setPlaceId] = useState(String(batch.placeId ?? batch.growingPlaceId));
+  const [leaves, setLeaves] = useState(figures(batch.from.boughtIn?.leaves ?? 0, 1));
+  const [placeId, setPlaceId] = useState(String(batch.places.now ?? batch.places.growingOn.id));
   const entry = { tray: tray.number, firstCell: run.first, lastCell: run.last, placeId: Number(placeId), leaves: typedNumber(leaves) };
   const takeIn = useBenchChange<typeof entry>(`/api/batches/${number}/arrivals`, (came) =>
     say('taking in of {plants, plural, one {# plant} other {# plants}} in {code}', { plants: came.lastCell - came.firstCell + 1, code: tray.code }),

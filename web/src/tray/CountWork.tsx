@@ -50,7 +50,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
       <p className="mt-2 text-sm text-pencil">
         {say(
           'Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted. {more}{up} cells show something.',
-          { more: batch.countsSeedlings ? say('This order counts seedlings: count its clumps before they go. ') : '', up },
+          { more: batch.plan.countsSeedlings ? say('This order counts seedlings: count its clumps before they go. ') : '', up },
         )}
       </p>
       <Refusal message={problem} />

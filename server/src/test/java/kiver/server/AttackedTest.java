@@ -315,7 +315,7 @@ class AttackedTest {
     }
 
     private String ready(int batch) throws Exception {
-        return JsonPath.read(nursery.get(nursery.hand, "/api/batches/" + batch).andReturn().getResponse().getContentAsString(), "$.summary.ready.middle");
+        return JsonPath.read(nursery.get(nursery.hand, "/api/batches/" + batch).andReturn().getResponse().getContentAsString(), "$.summary.dates.ready.middle");
     }
 
     private ResultActions swap(int batch, int other) throws Exception {

@@ -58,18 +58,18 @@ class BoughtInTest {
         assertThat(seeds.lots()).as("plants are no seed").hasSize(lots);
         nursery.get(nursery.hand, "/api/batches/" + batch)
                 .andExpect(jsonPath("$.summary.boughtIn").value(true))
-                .andExpect(jsonPath("$.boughtIn.leaves").value(2.0))
-                .andExpect(jsonPath("$.boughtIn.price").value(0.35))
-                .andExpect(jsonPath("$.supplier").value("Marl Plants"))
+                .andExpect(jsonPath("$.from.boughtIn.leaves").value(2.0))
+                .andExpect(jsonPath("$.from.boughtIn.price").value(0.35))
+                .andExpect(jsonPath("$.from.supplier").value("Marl Plants"))
                 .andExpect(jsonPath("$.summary.chance").value(greaterThan(0.3)))
                 .andExpect(jsonPath("$.summary.shares.free").value(20));
         nursery.get(nursery.propagator, "/api/seed-needs").andExpect(jsonPath("$.sowings[?(@.batch == " + batch + ")]").value(empty()));
         assertThat(tasks(batch)).isEmpty();
         String more = body.substring(body.indexOf("{\"varietyId\""), body.indexOf("},") + 1).replace("\"plants\":20", "\"plants\":90");
         nursery.post(nursery.propagator, "/api/plans", more).andExpect(status().isOk())
-                .andExpect(jsonPath("$.sources[?(@.batch == " + batch + ")]").value(empty()));
+                .andExpect(jsonPath("$.promise.sources[?(@.batch == " + batch + ")]").value(empty()));
         nursery.post(nursery.propagator, "/api/plans", more.replace("\"plants\":90", "\"plants\":10"))
-                .andExpect(jsonPath("$.sources[?(@.batch == " + batch + ")].kind").value(hasItem("FREE")));
+                .andExpect(jsonPath("$.promise.sources[?(@.batch == " + batch + ")].kind").value(hasItem("FREE")));
 
         clock.showDay(arrives);
         assertThat(tasks(batch)).containsExactly("TAKE_IN");
@@ -81,7 +81,7 @@ class BoughtInTest {
         record(batch, "arrivals", "\"tray\":%d,\"firstCell\":1,\"lastCell\":22,\"placeId\":2".formatted(tray)).andExpect(status().isOk());
         assertThat(batches.file(batch).state().stage()).isEqualTo(BatchStage.GROWING_ON);
         nursery.get(nursery.hand, "/api/batches/" + batch)
-                .andExpect(jsonPath("$.leavesNow").value(closeTo(2, 0.3)))
+                .andExpect(jsonPath("$.growth.leavesNow").value(closeTo(2, 0.3)))
                 .andExpect(jsonPath("$.changes[0].words").value("Taken in 22 plants in T" + tray + ", M-77; put in " + place(2)))
                 .andExpect(jsonPath("$.summary.chance").value(greaterThan(0.3)));
         nursery.get(nursery.hand, "/api/batches/" + batch + "/labels.pdf").andExpect(status().isOk());

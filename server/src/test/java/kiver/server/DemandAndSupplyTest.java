@@ -69,8 +69,8 @@ class DemandAndSupplyTest {
         int order = take(line(20, TARGET), line(30, TARGET.plusDays(7)));
         nursery.get(nursery.grower, "/api/orders/" + order)
                 .andExpect(jsonPath("$.order.target").value(TARGET.toString()))
-                .andExpect(jsonPath("$.order.lines[*].plants", contains(20, 30)))
-                .andExpect(jsonPath("$.order.lines[1].target").value(TARGET.plusDays(7).toString()))
+                .andExpect(jsonPath("$.order.lines[*].asked.plants", contains(20, 30)))
+                .andExpect(jsonPath("$.order.lines[1].asked.target").value(TARGET.plusDays(7).toString()))
                 .andExpect(jsonPath("$.order.standing").value("PLANNED"));
     }
 
@@ -82,9 +82,9 @@ class DemandAndSupplyTest {
                 .andExpect(jsonPath("$.summary.shares.free").value(50))
                 .andExpect(jsonPath("$.summary.chance", greaterThan(0.5)));
         nursery.post(nursery.propagator, "/api/plans", wish(40, TARGET))
-                .andExpect(jsonPath("$.sources[0].batch").value(spares))
-                .andExpect(jsonPath("$.sources[0].kind").value("FREE"))
-                .andExpect(jsonPath("$.sources[0].free").value(50));
+                .andExpect(jsonPath("$.promise.sources[0].batch").value(spares))
+                .andExpect(jsonPath("$.promise.sources[0].kind").value("FREE"))
+                .andExpect(jsonPath("$.promise.sources[0].free").value(50));
         long sown = count("batch");
         int order = take(line(40, TARGET, spares));
         assertThat(count("batch")).isEqualTo(sown);
@@ -125,9 +125,9 @@ class DemandAndSupplyTest {
         int batch = nursery.batchOf(first);
         int cells = batches.file(batch).batch().cells();
         String sources = nursery.post(nursery.propagator, "/api/plans", wish(40, TARGET.plusDays(4))).andReturn().getResponse().getContentAsString();
-        assertThat(JsonPath.<String>read(sources, "$.sources[0].kind")).isEqualTo("POOLED");
-        assertThat(JsonPath.<Integer>read(sources, "$.sources[0].saving.trays")).isNotNegative();
-        assertThat(JsonPath.<Integer>read(sources, "$.sources[0].saving.seeds")).isPositive();
+        assertThat(JsonPath.<String>read(sources, "$.promise.sources[0].kind")).isEqualTo("POOLED");
+        assertThat(JsonPath.<Integer>read(sources, "$.promise.sources[0].saving.trays")).isNotNegative();
+        assertThat(JsonPath.<Integer>read(sources, "$.promise.sources[0].saving.seeds")).isPositive();
         String body = nursery.orderBody(UUID.randomUUID(), line(40, TARGET.plusDays(4), batch))
                 .replace("\"growerId\":" + nursery.growerId, "\"growerId\":" + nursery.otherGrowerId)
                 .replace("\"siteId\":" + nursery.siteId, "\"siteId\":" + nursery.otherSiteId);
@@ -265,7 +265,7 @@ class DemandAndSupplyTest {
         ok(nursery.propagator, "/api/batches/" + batch + "/withdrawals", request());
         nursery.get(nursery.hand, "/api/batches/" + batch).andExpect(status().isNotFound());
         ok(nursery.propagator, "/api/orders/" + order + "/lines", "{\"requestId\":\"" + UUID.randomUUID() + "\",\"wish\":" + wish(12, TARGET) + "}");
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[1].plants").value(12))
+        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[1].asked.plants").value(12))
                 .andExpect(jsonPath("$.order.changes[0].kind").value("LINE_ADDED"));
     }
 

@@ -75,7 +75,7 @@ class JourneyTest {
 
         sow(batch, tray, 1, firstHalf, first, "Fine mix, heap one");
         nursery.get(nursery.hand, "/api/batches/" + batch)
-                .andExpect(jsonPath("$.toSow[0].firstCell").value(firstHalf + 1))
+                .andExpect(jsonPath("$.layout.toSow[0].firstCell").value(firstHalf + 1))
                 .andExpect(jsonPath("$.summary.traysToSow").value(file.runs().size()));
         assertThat(reasons(batch)).contains("PartSown");
         sow(batch, tray, firstHalf + 1, cells, second, "Fine mix, heap two");
@@ -94,7 +94,7 @@ class JourneyTest {
         // Two seeds a cell at nine in ten: 11 of 12 cells up is about 7 in 10, nothing like one seedling of two seeds.
         double known = JsonPath.<List<Double>>read(
                 nursery.get(nursery.hand, "/api/seed-needs").andReturn().getResponse().getContentAsString(),
-                "$.lots[?(@.code == 'T1')].germination").get(0);
+                "$.lots[?(@.code == 'T1')].quality.germination").get(0);
         assertThat(known).isGreaterThan(0.75);
 
         pass(20);
@@ -103,7 +103,7 @@ class JourneyTest {
                 .filter(each -> !batches.file(batch).state().cellsIn(each, CellCondition.ALIVE).isEmpty())
                 .toList().size();
         assertThat(carriers).isEqualTo((int) Math.ceil(alive / (double) crops.container("pot-9").cells()));
-        nursery.get(nursery.hand, "/api/batches/" + batch).andExpect(jsonPath("$.pottingsDone").value(1));
+        nursery.get(nursery.hand, "/api/batches/" + batch).andExpect(jsonPath("$.growth.pottingsDone").value(1));
 
         pass(30);
         record(batch, "hardening-starts", "\"placeId\":3,\"programme\":\"BY_DAY\"");
@@ -162,7 +162,7 @@ class JourneyTest {
         assertThat(seedlings).isGreaterThanOrEqualTo(300).isGreaterThan(3 * cells);
         nursery.get(nursery.hand, "/api/batches/" + batch)
                 .andExpect(jsonPath("$.summary.verdict").value("ON_COURSE"))
-                .andExpect(jsonPath("$.chanceEnough").value(org.hamcrest.Matchers.greaterThan(0.5)));
+                .andExpect(jsonPath("$.chances.enough").value(org.hamcrest.Matchers.greaterThan(0.5)));
         record(batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"");
         record(batch, "hardening-ends", "\"day\":\"" + clock.today() + "\"");
         int release = release(orderOf(batch), 300);

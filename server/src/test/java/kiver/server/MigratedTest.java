@@ -115,7 +115,7 @@ class MigratedTest {
         http.perform(get("/api/batches/213").with(user(propagator))).andExpect(status().isOk())
                 .andExpect(jsonPath("$.summary.problem").doesNotExist())
                 .andExpect(jsonPath("$.summary.promises[0].order").value(113))
-                .andExpect(jsonPath("$.plantsAlive").value(104));
+                .andExpect(jsonPath("$.summary.plantsAlive").value(104));
         int note = database.queryForObject("select number from release where order_id = 9", Integer.class);
         http.perform(get("/api/releases/" + note + "/note.pdf").with(user(propagator))).andExpect(status().isOk());
     }

@@ -57,14 +57,14 @@ class PottedBatchTest {
     void itsPottingIsPlannedAndDrawn() throws Exception {
         nursery.post(nursery.propagator, "/api/plans", wish(80))
                 .andExpect(status().isOk())
-                .andExpect(jsonPath("$.pottings", hasSize(1)))
+                .andExpect(jsonPath("$.dates.pottings", hasSize(1)))
                 .andExpect(jsonPath("$.path").value("POTTED_ONCE"))
                 .andExpect(jsonPath("$.containers[1].code").value("pot-9"))
                 .andExpect(jsonPath("$.outdoors.sowUntil").isNotEmpty());
         int batch = take(80);
         onBoard(batch)
-                .andExpect(jsonPath(path(batch, "pottings[0].middle")).isNotEmpty())
-                .andExpect(jsonPath(path(batch, "pottedLate")).value(false));
+                .andExpect(jsonPath(path(batch, "dates.pottings[0].middle")).isNotEmpty())
+                .andExpect(jsonPath(path(batch, "plan.pottedLate")).value(false));
         nursery.get(nursery.hand, "/api/work?from=" + TARGET.minusDays(55) + "&to=" + TARGET)
                 .andExpect(jsonPath("$[?(@.batch == " + batch + ")].kind", hasItem("POT_ON")));
     }
@@ -76,7 +76,7 @@ class PottedBatchTest {
         LocalDate usual = potting(batch);
         nursery.post(nursery.propagator, "/api/board/trials", edit(batch, "\"pottedLate\":true"))
                 .andExpect(status().isOk())
-                .andExpect(jsonPath("$.batch.pottedLate").value(true));
+                .andExpect(jsonPath("$.batch.plan.pottedLate").value(true));
         assertThat(batches.file(batch).batch().plan().pottedLate()).as("a trial changes nothing").isFalse();
         nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"pottedLate\":true")).andExpect(status().isOk());
         assertThat(batches.file(batch).batch().plan().pottedLate()).isTrue();
@@ -126,7 +126,7 @@ class PottedBatchTest {
         assertThat(tasks(batch)).doesNotContain("POT_ON");
         assertThat(batches.file(batch).state().balance()).isEqualTo(new Balance(cells, 0, 0, cells, 0, 0));
         nursery.get(nursery.hand, "/api/batches/" + batch)
-                .andExpect(jsonPath("$.living[0].container").value("pot-9"));
+                .andExpect(jsonPath("$.layout.living[0].container").value("pot-9"));
     }
 
     /** A batch of which a part was potted: what still stands in plugs was not asked for in plugs. */
@@ -198,7 +198,7 @@ class PottedBatchTest {
 
     private LocalDate potting(int batch) throws Exception {
         String season = onBoard(batch).andReturn().getResponse().getContentAsString();
-        return LocalDate.parse(JsonPath.<List<String>>read(season, path(batch, "pottings[0].middle")).get(0));
+        return LocalDate.parse(JsonPath.<List<String>>read(season, path(batch, "dates.pottings[0].middle")).get(0));
     }
 
     private ResultActions onBoard(int batch) throws Exception {

@@ -63,9 +63,9 @@ class SeasonAtTheDeskTest {
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.words.plants").value(12))
                 .andExpect(jsonPath("$.words.site").value("Near"))
-                .andExpect(jsonPath("$.plan.answer").value("YES"))
+                .andExpect(jsonPath("$.plan.promise.answer").value("YES"))
                 .andExpect(jsonPath("$.plan.outdoors.because").value("FROST"))
-                .andExpect(jsonPath("$.plan.stays[0].place").value("Place 1"))
+                .andExpect(jsonPath("$.plan.places.stays[0].place").value("Place 1"))
                 .andReturn().getResponse().getContentAsString();
         String wish = new tools.jackson.databind.json.JsonMapper().writeValueAsString(JsonPath.read(answer, "$.wish"));
         nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + "}"))
@@ -120,7 +120,7 @@ class SeasonAtTheDeskTest {
         LocalDate before = sowDay(batch);
         String trial = trial(batch, "\"sowDay\":\"" + before.plusDays(30) + "\"")
                 .andExpect(status().isOk())
-                .andExpect(jsonPath("$.batch.sowDay").value(before.plusDays(30).toString()))
+                .andExpect(jsonPath("$.batch.dates.sowDay").value(before.plusDays(30).toString()))
                 .andReturn().getResponse().getContentAsString();
         double chanceBefore = JsonPath.read(trial, "$.chanceBefore");
         assertThat(JsonPath.<Double>read(trial, "$.batch.chance")).as("sown a month too late").isLessThan(chanceBefore / 2);
@@ -156,7 +156,7 @@ class SeasonAtTheDeskTest {
                 .andExpect(jsonPath("$.lines[0].sowDay").value(before.plusDays(2).toString()))
                 .andExpect(jsonPath("$.lines[0].sowDayBefore").value(before.toString()));
         nursery.get(nursery.propagator, "/api/board?draft=" + draft)
-                .andExpect(jsonPath("$.batches[?(@.number == " + batch + ")].sowDay").value(before.plusDays(2).toString()));
+                .andExpect(jsonPath("$.batches[?(@.number == " + batch + ")].dates.sowDay").value(before.plusDays(2).toString()));
         nursery.post(nursery.propagator, "/api/drafts/" + draft + "/taking", "").andExpect(status().isOk());
         assertThat(sowDay(batch)).isEqualTo(before.plusDays(2));
         long other = draft("Other");
@@ -205,8 +205,8 @@ class SeasonAtTheDeskTest {
         nursery.get(nursery.hand, "/api/seed-needs")
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.lots", hasSize(3)))
-                .andExpect(jsonPath("$.lots[?(@.code == 'L2')].old").value(true))
-                .andExpect(jsonPath("$.lots[?(@.code == 'L2')].cellsForHundred", hasItem(greaterThan(120))))
+                .andExpect(jsonPath("$.lots[?(@.code == 'L2')].quality.old").value(true))
+                .andExpect(jsonPath("$.lots[?(@.code == 'L2')].quality.cellsForHundred", hasItem(greaterThan(120))))
                 .andExpect(jsonPath("$.weeks[0].seeds", greaterThan(0)));
     }
 

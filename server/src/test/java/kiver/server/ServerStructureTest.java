@@ -3,9 +3,13 @@ package kiver.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -26,6 +30,16 @@ class ServerStructureTest {
     private static final JavaClasses SERVER = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("kiver.server");
+
+    private static final int MOST_PARTS = 18;
+
+    private static final ArchCondition<JavaClass> HAVE_FEW_PARTS = new ArchCondition<>("have at most " + MOST_PARTS + " parts") {
+        @Override
+        public void check(JavaClass type, ConditionEvents events) {
+            int parts = type.reflect().getRecordComponents().length;
+            events.add(new SimpleConditionEvent(type, parts <= MOST_PARTS, type.getName() + " has " + parts + " parts"));
+        }
+    };
 
     @TestFactory
     List<DynamicTest> dependenciesFollowTheJob() {
@@ -61,5 +75,11 @@ class ServerStructureTest {
     void tablesAreReachedThroughTheirOwnPackage() {
         classes().that().areAnnotatedWith(Mapper.class).and().doNotHaveSimpleName("AccountMapper")
                 .should().bePackagePrivate().check(SERVER);
+    }
+
+    /** What is put together of more than a person can hold in mind is made of named parts. */
+    @Test
+    void recordsAreMadeOfNamedParts() {
+        classes().that().areRecords().should(HAVE_FEW_PARTS).check(SERVER);
     }
 }

@@ -13,8 +13,8 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.order.PlantShares;
-import kiver.core.plan.Allowances;
 import kiver.core.plan.ContainerPath;
+import kiver.core.sow.Allowances;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 
@@ -70,6 +70,11 @@ public record BatchFile(
         Map<Long, Integer> released = new HashMap<>();
         releases().forEach(part -> released.merge(part.line(), plantsOf(part), Integer::sum));
         return released;
+    }
+
+    /** The lot it was sown from, or is to be. */
+    public long lotSown() {
+        return state.sowings().values().stream().findFirst().map(sowing -> sowing.sown().lot()).orElse(batch.lotId());
     }
 
     /** What of it left with growers and was not taken back. */
@@ -158,6 +163,14 @@ public record BatchFile(
         Map<Long, Integer> released = releasedByLine();
         return promises.stream()
                 .mapToInt(promise -> Math.max(0, promise.accepted() - released.getOrDefault(promise.lineId(), 0)))
+                .sum();
+    }
+
+    /** Plants promised of it that have not gone, whether or not their growers would do with fewer. */
+    public int plantsStillToGo() {
+        Map<Long, Integer> released = releasedByLine();
+        return promises.stream()
+                .mapToInt(promise -> Math.max(0, promise.plants() - released.getOrDefault(promise.lineId(), 0)))
                 .sum();
     }
 

@@ -8,10 +8,10 @@ import java.util.function.Function;
 import kiver.core.batch.BatchState;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceWatch;
-import kiver.core.plan.Allowances;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
 import kiver.core.seed.Survival;
+import kiver.core.sow.Allowances;
 import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowQuantity;
 

@@ -21,6 +21,7 @@ import kiver.core.order.SoilWarmth;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
 import kiver.core.seed.Survival;
+import kiver.core.sow.Allowances;
 import kiver.core.sow.SowQuantity;
 import kiver.core.weather.StationRecord;
 

@@ -9,6 +9,7 @@ import kiver.core.growth.Path;
 import kiver.core.order.OrderLine;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.seed.Germination;
+import kiver.core.sow.Allowances;
 
 /**
  * All that a plan depends on but the weather.

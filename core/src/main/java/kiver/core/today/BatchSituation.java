@@ -1,54 +1,100 @@
 package kiver.core.today;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import kiver.core.batch.BatchState;
+import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.harden.DayOutside;
 import kiver.core.outlook.BatchForecast;
+import kiver.core.outlook.BatchOutlook;
 
 /**
  * All about a batch that decides what is to be done with it today.
  *
- * @param state as recorded
- * @param plannedSowDay when it is to be sown
+ * @param outlook of it today
  * @param lastUsefulSowDay sown later it would miss its order in more than one year of ten; empty when unknown
- * @param target the day on which its plants are wanted
- * @param plantsStillWanted of its order, 0 when the order is filled
- * @param lastReleasedOn when plants of it last left, if any did
- * @param cellsExpectedUp by this morning, 0 or more
- * @param verdict on its emergence
- * @param cellsNeeded that must come up for the order
- * @param atEmergencePlace whether it still stands where it was put to come up
- * @param nextContainer that its plants go on into, by name; empty when they stand in their last
- * @param forecast as far as is known today
  * @param outside whether plants in hardening may go out today
- * @param programmeDays that its hardening takes
- * @param traysToSow trays, or parts of them, set aside for it and not sown yet
- * @param plantsAlive on hand, counted as its order counts them
- * @param plantsAccepted fewest that its grower takes as whole
- * @param chanceEnough that so many reach their release, 0 to 1
- * @param boughtIn whether its plants were raised elsewhere and arrive, or arrived, as such
  * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
  */
 public record BatchSituation(
-        BatchState state,
-        LocalDate plannedSowDay,
-        Optional<LocalDate> lastUsefulSowDay,
-        LocalDate target,
-        int plantsStillWanted,
-        Optional<LocalDate> lastReleasedOn,
-        double cellsExpectedUp,
-        EmergenceVerdict verdict,
-        int cellsNeeded,
-        boolean atEmergencePlace,
-        Optional<String> nextContainer,
-        BatchForecast forecast,
-        DayOutside outside,
-        int programmeDays,
-        int traysToSow,
-        int plantsAlive,
-        int plantsAccepted,
-        double chanceEnough,
-        boolean boughtIn,
-        Optional<Double> frostToLookFor) {}
+        BatchOutlook outlook, Optional<LocalDate> lastUsefulSowDay, DayOutside outside, Optional<Double> frostToLookFor) {
+
+    /** As recorded. */
+    BatchState state() {
+        return outlook.file().state();
+    }
+
+    /** As far as is known today. */
+    BatchForecast forecast() {
+        return outlook.forecast();
+    }
+
+    EmergenceVerdict verdict() {
+        return outlook.emerging().verdict();
+    }
+
+    /** Cells that should be up by this morning, 0 or more. */
+    double cellsExpectedUp() {
+        return outlook.emerging().expectedUp();
+    }
+
+    /** When it is to be sown, or to arrive. */
+    LocalDate plannedSowDay() {
+        return outlook.file().batch().sowDay();
+    }
+
+    /** Whether its plants were raised elsewhere and arrive, or arrived, as such. */
+    boolean boughtIn() {
+        return outlook.file().batch().isBoughtIn();
+    }
+
+    /** The day on which its plants are wanted. */
+    LocalDate target() {
+        return outlook.file().batch().target();
+    }
+
+    /** Days that its hardening takes. */
+    int programmeDays() {
+        return outlook.file().batch().hardeningProgramme().days();
+    }
+
+    /** Plants promised of it that have not gone. */
+    int plantsStillWanted() {
+        return outlook.file().plantsStillToGo();
+    }
+
+    /** When plants of it last left, if any did. */
+    Optional<LocalDate> lastReleasedOn() {
+        return state().releases().stream().map(BatchState.DatedRelease::day).reduce((earlier, later) -> later);
+    }
+
+    /** Whether it still stands where it was put to come up, and is to grow on elsewhere. */
+    boolean atEmergencePlace() {
+        var planned = outlook.file().batch().way();
+        return !planned.emergence().equals(planned.growingOn()) && state().place().filter(planned.emergence()::equals).isPresent();
+    }
+
+    /** Name of the container that its plants go on into; empty when they stand in their last. */
+    Optional<String> nextContainer() {
+        int next = outlook.standing().pottingsDone() + 1;
+        List<Container> containers = outlook.containers().containers();
+        return next < containers.size() ? Optional.of(containers.get(next).name()) : Optional.empty();
+    }
+
+    /** Trays, or parts of them, set aside for it and not sown yet. */
+    int traysToSow() {
+        return outlook.file().toSow().size();
+    }
+
+    /** Plants on hand, counted as its order counts them. */
+    int plantsAlive() {
+        return outlook.file().plantsAlive();
+    }
+
+    /** The fewest plants that are enough. */
+    int plantsAccepted() {
+        return outlook.file().accepted();
+    }
+}

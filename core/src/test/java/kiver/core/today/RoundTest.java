@@ -8,14 +8,35 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
+import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
+import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Path;
+import kiver.core.growth.Standing;
+import kiver.core.growth.Way;
 import kiver.core.harden.DayOutside;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.order.CountedIn;
+import kiver.core.order.LeafStage;
+import kiver.core.order.OrderLine;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchForecast;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.BatchPlan;
+import kiver.core.outlook.Chances;
+import kiver.core.outlook.Emerging;
+import kiver.core.outlook.Grown;
+import kiver.core.outlook.Journey;
+import kiver.core.outlook.Promised;
+import kiver.core.outlook.Sowing;
 import kiver.core.place.PlaceId;
+import kiver.core.plan.ContainerPath;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -24,6 +45,7 @@ class RoundTest {
 
     private static final LocalDate TODAY = LocalDate.of(2027, 4, 15);
     private static final TrayId TRAY = new TrayId(3);
+    private static final PlaceId EMERGENCE = new PlaceId(1);
 
     @Test
     void sowingIsForTodayThenLate() {
@@ -148,10 +170,9 @@ class RoundTest {
         assertThat(tasks(situation.target(TODAY.plusDays(4)))).isEmpty();
         assertThat(only(situation.target(TODAY.plusDays(1))).kind()).isEqualTo(TaskKind.RELEASE);
         assertThat(only(situation.target(TODAY.minusDays(1))).urgency()).isEqualTo(Urgency.LATE);
-        Situation filled = situation.target(TODAY.minusDays(14)).wanted(0);
-        assertThat(tasks(filled.releasedOn(TODAY.minusDays(13)))).isEmpty();
-        assertThat(only(filled.releasedOn(TODAY.minusDays(14)))).isEqualTo(new RoundTask(
-                TaskKind.CLEAR_SPARES, Urgency.TODAY, new WhyNow.SparesAreKept(9, TODAY.minusDays(14))));
+        assertThat(tasks(new Situation(spares(TODAY.minusDays(13))).wanted(0))).isEmpty();
+        assertThat(only(new Situation(spares(TODAY.minusDays(14))).wanted(0))).isEqualTo(new RoundTask(
+                TaskKind.CLEAR_SPARES, Urgency.TODAY, new WhyNow.SparesAreKept(4, TODAY.minusDays(14))));
     }
 
     @Test
@@ -196,6 +217,14 @@ class RoundTest {
         return sown(day.minusDays(6)).after(day, new BatchChange.Counted(TRAY, seedlings, complete));
     }
 
+    /** Nine were ready, and five of them went on a day. */
+    private static BatchState spares(LocalDate day) {
+        return counted(day.minusDays(30), 9, true)
+                .after(day.minusDays(6), new BatchChange.HardeningStarted(new PlaceId(9), 0))
+                .after(day.minusDays(1), new BatchChange.HardeningEnded())
+                .after(day, new BatchChange.Released(501, 1, TRAY, List.of(1, 2, 3, 4, 5)));
+    }
+
     private static BatchState ready() {
         return counted(TODAY.minusDays(30), 9, true)
                 .after(TODAY.minusDays(6), new BatchChange.HardeningStarted(new PlaceId(9), 0))
@@ -204,91 +233,120 @@ class RoundTest {
 
     /** A situation like most, of which a test changes what it is about. */
     private record Situation(
-            BatchState state, LocalDate planned, LocalDate latest, LocalDate target, int wanted, LocalDate released,
-            double expected, EmergenceVerdict verdict, boolean atEmergencePlace, LocalDate stage, LocalDate past,
-            double chance, DayOutside outside, int programme, LocalDate potting, int toSow, Double frost) {
+            BatchState state, LocalDate planned, LocalDate target, int wanted, int toSow, int programme, boolean stays,
+            Emerging emerging, BatchForecast forecast, BatchSituation about) {
 
         Situation(BatchState state) {
-            this(state, TODAY, TODAY.plusDays(3), TODAY.plusDays(20), 8, null, 5, EmergenceVerdict.ON_COURSE, false,
-                    TODAY.plusDays(9), TODAY.plusDays(40), 0.9, DayOutside.OUT, 5, null, 0, null);
+            this(state, TODAY, TODAY.plusDays(20), 8, 0, 5, true,
+                    new Emerging(Optional.empty(), Optional.empty(), 5, EmergenceVerdict.ON_COURSE),
+                    new BatchForecast(
+                            Optional.of(day(TODAY)), List.of(), Optional.of(day(TODAY.plusDays(9))),
+                            Optional.of(day(TODAY.plusDays(14))), Optional.of(day(TODAY.plusDays(40))), 0.9),
+                    new BatchSituation(null, Optional.of(TODAY.plusDays(3)), DayOutside.OUT, Optional.empty()));
         }
 
         BatchSituation build() {
-            DateSpread ready = day(stage.plusDays(programme));
-            BatchForecast forecast = new BatchForecast(
-                    Optional.of(day(TODAY)), potting == null ? List.of() : List.of(day(potting)), Optional.of(day(stage)), Optional.of(ready), Optional.of(day(past)), chance);
-            return new BatchSituation(state, planned, Optional.of(latest), target, wanted,
-                    Optional.ofNullable(released), expected, verdict, 9, atEmergencePlace,
-                    Optional.ofNullable(potting).map(due -> "Carrier of 28 pots"), forecast, outside, programme, toSow,
-                    state.balance().alive(), 8, 0.9, false, Optional.ofNullable(frost));
+            PlaceId grown = stays ? EMERGENCE : new PlaceId(2);
+            Container plugs = Samples.PLUGS;
+            List<Container> containers = forecast.pottings().isEmpty() ? List.of(plugs) : List.of(plugs, Samples.POTS);
+            ContainerPath.Kind kind = containers.size() == 1 ? ContainerPath.Kind.STRAIGHT : ContainerPath.Kind.POTTED_ONCE;
+            Batch batch = new Batch(
+                    1, 201, new Grown(1, "Grey Anvil", "kale"), new Sowing(1, 1, 10, 9),
+                    BatchPlan.of(planned, null, new Way(EMERGENCE, grown, new PlaceId(9)), kind,
+                            containers.stream().map(Container::code).toList()),
+                    programme == 0 ? HardeningProgramme.NONE : HardeningProgramme.BY_DAY,
+                    new OrderLine(8, new LeafStage(4, 6), target, 0, CountedIn.PLANTS), 0, null);
+            List<CellRun> runs = IntStream.range(0, toSow).mapToObj(more -> new CellRun(new TrayId(10 + more), 1, 10)).toList();
+            List<Promised> promises = wanted == 0 ? List.of() : List.of(new Promised(1, 1, 101, 1, 1, "Alder Field", wanted, 0, target));
+            BatchOutlook outlook = new BatchOutlook(
+                    new BatchFile(batch, runs, promises, state), Samples.kale(60), new ContainerPath(kind, containers),
+                    new Journey(new Path(4, 6, programme), Standing.sownAt(0), batch.way(), PaceSpread.BEFORE_ANY_COUNT),
+                    emerging, new Chances(0.9, Map.of()), forecast, false, List.of(), 0, Optional.empty());
+            return new BatchSituation(outlook, about.lastUsefulSowDay(), about.outside(), about.frostToLookFor());
         }
 
         private static DateSpread day(LocalDate day) {
             return new DateSpread(day, day, day);
         }
 
+        private Situation with(Emerging changed) {
+            return new Situation(state, planned, target, wanted, toSow, programme, stays, changed, forecast, about);
+        }
+
+        private Situation with(BatchForecast changed) {
+            return new Situation(state, planned, target, wanted, toSow, programme, stays, emerging, changed, about);
+        }
+
+        private Situation with(BatchSituation changed) {
+            return new Situation(state, planned, target, wanted, toSow, programme, stays, emerging, forecast, changed);
+        }
+
         Situation plannedFor(LocalDate day) {
-            return new Situation(state, day, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
+            return new Situation(state, day, target, wanted, toSow, programme, stays, emerging, forecast, about);
         }
 
         Situation latestSowDay(LocalDate day) {
-            return new Situation(state, planned, day, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
+            return with(new BatchSituation(null, Optional.of(day), about.outside(), about.frostToLookFor()));
         }
 
         Situation target(LocalDate day) {
-            return new Situation(state, planned, latest, day, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
+            return new Situation(state, planned, day, wanted, toSow, programme, stays, emerging, forecast, about);
         }
 
         Situation wanted(int plants) {
-            return new Situation(state, planned, latest, target, plants, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
-        }
-
-        Situation releasedOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, day, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
+            return new Situation(state, planned, target, plants, toSow, programme, stays, emerging, forecast, about);
         }
 
         Situation expected(double cells) {
-            return new Situation(state, planned, latest, target, wanted, released, cells, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
+            return with(new Emerging(Optional.empty(), Optional.empty(), cells, emerging.verdict()));
         }
 
         Situation verdict(EmergenceVerdict changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, changed, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, frost);
+            return with(new Emerging(Optional.empty(), Optional.empty(), emerging.expectedUp(), changed));
         }
 
         Situation atEmergencePlace(boolean there) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, there, stage, past, chance, outside, programme, potting, toSow, frost);
+            return new Situation(state, planned, target, wanted, toSow, programme, !there, emerging, forecast, about);
         }
 
         Situation stageOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, day, past, chance, outside, programme, potting, toSow, frost);
+            return with(new BatchForecast(
+                    forecast.emerged(), forecast.pottings(), Optional.of(day(day)), Optional.of(day(day.plusDays(programme))),
+                    forecast.pastLimit(), forecast.chanceOnTarget()));
         }
 
         Situation pastLimit(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, day, chance, outside, programme, potting, toSow, frost);
+            return with(new BatchForecast(
+                    forecast.emerged(), forecast.pottings(), forecast.stageReached(), forecast.ready(), Optional.of(day(day)),
+                    forecast.chanceOnTarget()));
         }
 
         Situation chance(double changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, changed, outside, programme, potting, toSow, frost);
+            return with(new BatchForecast(
+                    forecast.emerged(), forecast.pottings(), forecast.stageReached(), forecast.ready(), forecast.pastLimit(),
+                    changed));
         }
 
         Situation outside(DayOutside changed) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, changed, programme, potting, toSow, frost);
+            return with(new BatchSituation(null, about.lastUsefulSowDay(), changed, about.frostToLookFor()));
         }
 
         Situation pottingOn(LocalDate day) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, day, toSow, frost);
+            return with(new BatchForecast(
+                    forecast.emerged(), List.of(day(day)), forecast.stageReached(), forecast.ready(), forecast.pastLimit(),
+                    forecast.chanceOnTarget()));
         }
 
         Situation programme(int days) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, days, potting, toSow, frost);
+            return new Situation(state, planned, target, wanted, toSow, days, stays, emerging, forecast, about);
         }
 
         Situation traysToSow(int trays) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, trays, frost);
+            return new Situation(state, planned, target, wanted, trays, programme, stays, emerging, forecast, about);
         }
 
         Situation frost(double minimum) {
-            return new Situation(state, planned, latest, target, wanted, released, expected, verdict, atEmergencePlace, stage, past, chance, outside, programme, potting, toSow, minimum);
+            return with(new BatchSituation(null, about.lastUsefulSowDay(), about.outside(), Optional.of(minimum)));
         }
     }
 }

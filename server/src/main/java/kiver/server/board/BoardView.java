@@ -4,11 +4,12 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.batch.BatchStage;
-import kiver.core.growth.DateSpread;
+import kiver.core.growth.Way;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.plan.SowWindow;
 import kiver.core.space.Stay;
+import kiver.server.outlook.BatchDates;
 import kiver.server.outlook.BatchSummary;
 import kiver.server.space.OverflowView;
 import kiver.server.wording.Said;
@@ -37,29 +38,38 @@ record BoardView(
     /** Trays at a place for a while; both days inclusive. */
     record BoardStay(long placeId, LocalDate from, LocalDate to, double slots) {}
 
+    /**
+     * The plan of a batch on the board.
+     *
+     * @param version that was seen
+     * @param pinned whether its places were chosen by hand
+     * @param pottedLate whether it stays in each container as long as its roots allow
+     * @param window of sow days; missing for one that is sown
+     * @param emergencePlaceId where it comes up
+     * @param growingPlaceId where it grows on
+     * @param hardeningPlaceId where it hardens
+     */
+    record BoardPlan(
+            int version, boolean pinned, boolean pottedLate, @Nullable SowWindow window, long emergencePlaceId,
+            long growingPlaceId, long hardeningPlaceId) {}
+
     /** A batch on the board. */
     record BoardBatch(
             int number, String variety, String crop, List<BatchSummary.PromiseView> promises, int plants, String container,
-            BatchStage stage, boolean boughtIn, boolean sown, boolean pinned, LocalDate sowDay, @Nullable SowWindow window,
-            @Nullable DateSpread emerged, List<DateSpread> pottings, boolean pottedLate, @Nullable DateSpread stageReached, @Nullable DateSpread ready,
-            @Nullable DateSpread pastLimit, double chance, LocalDate target, List<BoardStay> stays,
-            long emergencePlaceId, long growingPlaceId, long hardeningPlaceId, int planVersion) {}
+            BatchStage stage, boolean boughtIn, boolean sown, double chance, BatchDates dates, BoardPlan plan,
+            List<BoardStay> stays) {}
 
-    static BoardBatch batch(BatchOutlook analysis, @Nullable SowWindow window) {
-        Batch batch = analysis.file().batch();
-        var state = analysis.file().state();
-        DateSpread ready = state.hardenedOn()
-                .map(day -> new DateSpread(day, day, day))
-                .orElse(analysis.forecast().ready().orElse(null));
+    static BoardBatch batch(BatchOutlook outlook, @Nullable SowWindow window) {
+        Batch batch = outlook.file().batch();
+        Way way = outlook.way();
         return new BoardBatch(
-                batch.number(), batch.variety(), analysis.crop().name(), BatchSummary.promises(analysis),
-                batch.plants(), analysis.container().name(), analysis.stage(), batch.isBoughtIn(), state.sownOn().isPresent(), batch.plan().pinned(),
-                state.sownOn().orElse(batch.sowDay()), window, analysis.forecast().emerged().orElse(null),
-                analysis.forecast().pottings(), batch.plan().pottedLate(),
-                analysis.forecast().stageReached().orElse(null), ready, analysis.forecast().pastLimit().orElse(null),
-                analysis.chance(), batch.target(), analysis.stays().stream().map(BoardView::stay).toList(),
-                analysis.way().emergence().number(), analysis.way().growingOn().number(),
-                analysis.way().hardening().number(), batch.planVersion());
+                batch.number(), batch.variety(), outlook.crop().name(), BatchSummary.promises(outlook), batch.plants(),
+                outlook.container().name(), outlook.stage(), batch.isBoughtIn(), outlook.file().state().sownOn().isPresent(),
+                outlook.chance(), BatchDates.of(outlook),
+                new BoardPlan(
+                        batch.planVersion(), batch.plan().pinned(), batch.plan().pottedLate(), window,
+                        way.emergence().number(), way.growingOn().number(), way.hardening().number()),
+                outlook.stays().stream().map(BoardView::stay).toList());
     }
 
     private static BoardStay stay(Stay stay) {

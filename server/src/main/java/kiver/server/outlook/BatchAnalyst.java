@@ -128,7 +128,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
                 .map(file -> {
                     try {
                         requirePlausible(file.batch());
-                        SeedLot lot = lotsById.get(lotOf(file));
+                        SeedLot lot = lotsById.get(file.lotSown());
                         Germination germination = known.germination(lot, today, file.batch().number());
                         return keptOrNew(file, germination, ahead);
                     } catch (RuntimeException wrong) {
@@ -191,7 +191,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
         int number = otherwise.batch().number();
         KeptOne present = kept.get(number);
         Germination germination = present == null
-                ? lots.germination(seeds.lot(lotOf(otherwise)), today, batches.files(), number)
+                ? lots.germination(seeds.lot(otherwise.lotSown()), today, batches.files(), number)
                 : present.germination();
         return analyse(otherwise, germination, kindOf(otherwise.batch()), lookingAhead(seasons.season(today), today));
     }
@@ -249,13 +249,6 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
     private LookingAhead lookingAhead(Season season, LocalDate today) {
         return new LookingAhead(
                 season, today, trays.all().stream().collect(Collectors.toMap(Tray::trayId, Tray::container)));
-    }
-
-    private static long lotOf(BatchFile file) {
-        return file.state().sowings().values().stream()
-                .findFirst()
-                .map(sowing -> sowing.sown().lot())
-                .orElse(file.batch().lotId());
     }
 
     private static BatchOutlook analyse(BatchFile file, Germination germination, Kind kind, LookingAhead ahead) {

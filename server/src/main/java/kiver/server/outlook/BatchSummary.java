@@ -7,7 +7,6 @@ import java.util.Map;
 import kiver.core.batch.Balance;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
-import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
 import kiver.core.order.PlantShares;
 import kiver.core.outlook.BatchOutlook;
@@ -25,12 +24,9 @@ import kiver.server.wording.Said;
  * @param place where it stands, or is to be put when not yet sown
  * @param trays it lies in, by code number
  * @param balance in cells
- * @param sowDay when it was sown, or is planned to be
- * @param ready when it will be ready
- * @param pastLimit when it will be past its best
+ * @param dates of it
  * @param chance that all that was promised of it is met, 0 to 1
  * @param plants it was planned to give
- * @param target day for which it is grown
  * @param promises of its plants, in the order in which they are served
  * @param shares of its plants
  * @param plantsAlive on hand, counted as its order counts them
@@ -40,8 +36,8 @@ import kiver.server.wording.Said;
  */
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
-        List<Integer> trays, Balance balance, LocalDate sowDay, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance,
-        int plants, LocalDate target, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, boolean boughtIn, @Nullable Said problem) {
+        List<Integer> trays, Balance balance, BatchDates dates, double chance,
+        int plants, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, boolean boughtIn, @Nullable Said problem) {
 
     /**
      * Plants promised for a line of an order.
@@ -55,13 +51,9 @@ public record BatchSummary(
         var planned = batch.file().batch();
         var state = batch.file().state();
         PlaceId place = state.place().orElse(batch.way().emergence());
-        DateSpread ready = state.hardenedOn()
-                .map(day -> new DateSpread(day, day, day))
-                .orElse(batch.forecast().ready().orElse(null));
         return new BatchSummary(
                 planned.number(), planned.variety(), batch.crop().name(), batch.stage(), batch.emerging().verdict(),
-                season.place(place).name(), trays, state.balance(), state.sownOn().orElse(planned.sowDay()), ready,
-                batch.forecast().pastLimit().orElse(null), batch.chance(), planned.plants(), planned.target(),
+                season.place(place).name(), trays, state.balance(), BatchDates.of(batch), batch.chance(), planned.plants(),
                 promises(batch), batch.file().shares(today), batch.file().plantsAlive(),
                 state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(), planned.isBoughtIn(),
                 batch.trouble().or(batch.file()::trouble).map(trouble -> Said.of((Record) trouble)).orElse(null));

@@ -16,8 +16,9 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.RecordedChange;
 import kiver.core.emerge.ExpectedShare;
-import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
+import kiver.core.growth.Way;
+import kiver.core.harden.HardeningProgramme;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
@@ -86,19 +87,84 @@ public class BatchViews {
      */
     public record BoughtIn(double leaves, @Nullable Double price) {}
 
+    /**
+     * What it lies in.
+     *
+     * @param runs of cells it was sown in and potted on into
+     * @param toSow runs still to be sown
+     * @param container its plants are handed over in, by name
+     * @param containers codes of those it passes
+     * @param living plants by tray
+     */
+    public record Layout(
+            List<RunView> runs, List<RunView> toSow, String container, List<String> containers, List<TrayPlants> living) {}
+
+    /**
+     * What it is raised from.
+     *
+     * @param lot code
+     * @param lotId in the database
+     * @param supplier of it
+     * @param depth at which it is sown, mm
+     * @param needsLight to come up
+     * @param boughtIn how its plants came; missing where seed was sown
+     */
+    public record RaisedFrom(
+            String lot, long lotId, String supplier, double depth, boolean needsLight, @Nullable BoughtIn boughtIn) {}
+
+    /**
+     * How it is meant to be grown.
+     *
+     * @param sowDay planned
+     * @param latestSowDay last safe day for the day on which it is wanted now
+     * @param accepted fewest plants that are enough
+     * @param countsSeedlings whether its number counts the seedlings of its clumps
+     * @param version how often its plan was changed
+     */
+    public record PlannedView(
+            LocalDate sowDay, @Nullable LocalDate latestSowDay, int seedsPerCell, int cells, int cellsNeeded, int leavesFrom,
+            int leavesTo, int accepted, boolean countsSeedlings, int version) {}
+
+    /** The places it is to pass through, the one where it is now, and those where it stood. */
+    public record Places(
+            NamedPlace emergence, NamedPlace growingOn, NamedPlace hardening, @Nullable Long now, List<StayView> stays) {}
+
+    /** A place by its name. */
+    public record NamedPlace(long id, String name) {}
+
+    /**
+     * Its hardening.
+     *
+     * @param days it has had
+     * @param programmeDays it takes
+     * @param heldUntil when it begins, for plants that have their leaves and wait for it inside
+     */
+    public record HardeningView(
+            String programme, int programmeDays, int days, @Nullable LocalDate startedOn, @Nullable LocalDate heldUntil) {}
+
+    /**
+     * Its emergence, in cells.
+     *
+     * @param expectedUp by this morning
+     * @param expectedAtCount by the day of the last count
+     * @param up in which something was seen
+     * @param completelyCounted whether no more is waited for
+     * @param source of what is known of the crop
+     */
+    public record EmergenceView(
+            double expectedUp, double expectedAtCount, int up, boolean completelyCounted, List<CurvePoint> curve,
+            List<CountPoint> counts, String source) {}
+
+    /** How far its plants are. */
+    public record GrowthView(double leavesNow, boolean leggy, int pottingsDone) {}
+
+    /** How likely there are enough plants, and that they are ready in time; 0 to 1. */
+    public record ChancesView(double enough, double inTime) {}
+
     /** A batch with everything the screens show of it. */
     public record BatchView(
-            BatchSummary summary, List<RunView> runs, List<RunView> toSow, int leavesFrom, int leavesTo, String container, List<String> containers,
-            List<TrayPlants> living, String lot, long lotId,
-            String supplier, int seedsPerCell, int cells, int cellsNeeded, double seedDepth, boolean needsLight,
-            String caution, LocalDate plannedSowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId,
-            long growingPlaceId, long hardeningPlaceId, @Nullable Long placeId, String emergencePlace, String growingPlace,
-            String hardeningPlace, String hardeningProgramme, int programmeDays, int hardeningDays,
-            @Nullable LocalDate hardeningStartedOn, @Nullable DateSpread emerged, @Nullable DateSpread stageReached, double chanceEnough,
-            double chanceInTime, double leavesNow, boolean leggy, double expectedUp, double expectedAtCount,
-            int plantsAlive, @Nullable LocalDate hardenFrom, boolean countsSeedlings, int accepted, int pottingsDone, int planVersion, int emergedCells,
-            boolean completelyCounted, List<CurvePoint> curve, List<CountPoint> counts, List<StayView> stays,
-            List<ChangeView> changes, String emergenceSource, @Nullable BoughtIn boughtIn) {}
+            BatchSummary summary, Layout layout, RaisedFrom from, PlannedView plan, Places places, HardeningView hardening,
+            EmergenceView emergence, GrowthView growth, ChancesView chances, String caution, List<ChangeView> changes) {}
 
     /** Puts batches in one line each; what all of them need is looked up once. */
     public Function<BatchOutlook, BatchSummary> summarising() {
@@ -109,34 +175,67 @@ public class BatchViews {
     }
 
     /** A batch with everything the screens show of it. */
-    public BatchView view(BatchOutlook analysis) {
-        Season season = seasons.season();
-        Batch batch = analysis.file().batch();
-        BatchState state = analysis.file().state();
-        SeedLot lot = seeds.lot(state.sowings().values().stream().findFirst().map(s -> s.sown().lot()).orElse(batch.lotId()));
+    public BatchView view(BatchOutlook outlook) {
         return new BatchView(
-                summarising().apply(analysis), runs(analysis), runViews(analysis.file().toSow()), batch.stage().from(), batch.stage().to(), analysis.container().name(),
-                batch.containerCodes(), living(state), lot.code(), lot.id(), lot.supplier(), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
-                analysis.crop().seed().depth(), analysis.crop().seed().needsLight(),
-                analysis.crop().planting().caution(), batch.sowDay(), lastSowDays.last(analysis).orElse(null), batch.plan().emergencePlaceId(),
-                batch.plan().growingPlaceId(), batch.plan().hardeningPlaceId(), state.place().map(PlaceId::number).orElse(null),
-                season.place(batch.way().emergence()).name(), season.place(batch.way().growingOn()).name(),
-                season.place(batch.way().hardening()).name(), batch.hardeningProgramme().name(),
-                state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days(),
-                state.hardeningDays(), state.hardeningStartedOn().orElse(null),
-                analysis.forecast().emerged().orElse(null), analysis.forecast().stageReached().orElse(null),
-                analysis.chances().enough(), analysis.forecast().chanceOnTarget(), analysis.leavesNow(), analysis.leggy(),
-                analysis.emerging().expectedUp(), analysis.emerging().expectedAtCount(), analysis.file().plantsAlive(),
-                heldUntil(analysis).orElse(null),
-                analysis.file().countsSeedlings(), analysis.file().accepted(), analysis.standing().pottingsDone(),
-                batch.planVersion(), state.emerged(), state.isCompletelyCounted(), curve(analysis),
+                summarising().apply(outlook), layout(outlook), from(outlook), plan(outlook), places(outlook), hardening(outlook),
+                emergence(outlook),
+                new GrowthView(outlook.leavesNow(), outlook.leggy(), outlook.standing().pottingsDone()),
+                new ChancesView(outlook.chances().enough(), outlook.forecast().chanceOnTarget()),
+                outlook.crop().planting().caution(), changes(outlook, seasons.season()));
+    }
+
+    private Layout layout(BatchOutlook outlook) {
+        return new Layout(
+                runs(outlook), runViews(outlook.file().toSow()), outlook.container().name(),
+                outlook.file().batch().containerCodes(), living(outlook.file().state()));
+    }
+
+    private RaisedFrom from(BatchOutlook outlook) {
+        Batch batch = outlook.file().batch();
+        SeedLot lot = seeds.lot(outlook.file().lotSown());
+        return new RaisedFrom(
+                lot.code(), lot.id(), lot.supplier(), outlook.crop().seed().depth(), outlook.crop().seed().needsLight(),
+                boughtIn(batch));
+    }
+
+    private PlannedView plan(BatchOutlook outlook) {
+        Batch batch = outlook.file().batch();
+        return new PlannedView(
+                batch.sowDay(), lastSowDays.last(outlook).orElse(null), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
+                batch.stage().from(), batch.stage().to(), outlook.file().accepted(), outlook.file().countsSeedlings(),
+                batch.planVersion());
+    }
+
+    private Places places(BatchOutlook outlook) {
+        Way way = outlook.file().batch().way();
+        BatchState state = outlook.file().state();
+        return new Places(
+                named(way.emergence()), named(way.growingOn()), named(way.hardening()),
+                state.place().map(PlaceId::number).orElse(null),
+                state.placements().stream().map(stay -> new StayView(named(stay.place()).name(), stay.from())).toList());
+    }
+
+    private NamedPlace named(PlaceId place) {
+        return new NamedPlace(place.number(), seasons.season().place(place).name());
+    }
+
+    private HardeningView hardening(BatchOutlook outlook) {
+        BatchState state = outlook.file().state();
+        HardeningProgramme programme = outlook.file().batch().hardeningProgramme();
+        return new HardeningView(
+                programme.name(), state.hardeningStartedOn().isPresent() ? state.programmeDays() : programme.days(),
+                state.hardeningDays(), state.hardeningStartedOn().orElse(null), heldUntil(outlook).orElse(null));
+    }
+
+    private static EmergenceView emergence(BatchOutlook outlook) {
+        BatchState state = outlook.file().state();
+        return new EmergenceView(
+                outlook.emerging().expectedUp(), outlook.emerging().expectedAtCount(), state.emerged(),
+                state.isCompletelyCounted(), curve(outlook),
                 state.cellsUp().entrySet().stream()
                         .map(count -> new CountPoint(count.getKey(), count.getValue()))
                         .toList(),
-                state.placements().stream()
-                        .map(stay -> new StayView(season.place(stay.place()).name(), stay.from()))
-                        .toList(),
-                changes(analysis, season), analysis.crop().sources().emergence(), boughtIn(batch));
+                outlook.crop().sources().emergence());
     }
 
     private @Nullable BoughtIn boughtIn(Batch batch) {
@@ -198,7 +297,7 @@ public class BatchViews {
     }
 
     /** From sowing until nearly all should be up, a little past today at least. */
-    private List<CurvePoint> curve(BatchOutlook batch) {
+    private static List<CurvePoint> curve(BatchOutlook batch) {
         List<CurvePoint> curve = new ArrayList<>();
         if (batch.emerging().course().isEmpty() || batch.emerging().watch().isEmpty()) {
             return curve;

@@ -26,46 +26,79 @@ import kiver.core.space.Rates;
 /**
  * A plan and its promise as the screen shows them.
  *
- * @param answer yes, yes if, or no
- * @param conditions of a yes if
- * @param reasons of a no
- * @param offers that would be a yes
- * @param possible whether the order can be taken
- * @param plantsToAimFor with spares
- * @param sources batches that could give it without a sowing of its own
- * @param options seeds per cell compared
- * @param chosen of the options
- * @param window of sow days
- * @param windowOpen whether some day is safe on both sides
- * @param emerged when the median seedling shows
- * @param pottings when plants are potted on, in order
- * @param stageReached when there are leaves enough
- * @param ready when hardened
- * @param pastLimit when past its best
- * @param chance of the whole order in time, 0 to 1
+ * @param promise what can be promised
+ * @param sowing how it would be sown
+ * @param dates of it
  * @param obstacles what stands in the way
- * @param lot that would be sown
- * @param emergencePlace name
- * @param growingPlace name
- * @param hardeningPlace name
- * @param hardeningDays of the usual programme
- * @param slots that the trays take on the bench when sown
- * @param stays room it takes, and when
- * @param outlay what it takes of room, seed, mix and work
+ * @param places it would pass through
  * @param path kind of path through containers
  * @param containers of the path, by name
- * @param places of the nursery, by name
+ * @param outlay what it takes of room, seed, mix and work
  * @param crop name
  * @param outdoors when the crop may stand at the site; missing while no site is chosen
  */
 record PlanView(
-        Answer answer, List<Proviso> conditions, List<Proviso> reasons, List<OfferView> offers, boolean possible,
-        int plantsToAimFor, List<Source> sources, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable SowWindow window,
-        boolean windowOpen, @Nullable DateSpread emerged, List<DateSpread> pottings, @Nullable DateSpread stageReached,
-        @Nullable DateSpread ready, @Nullable DateSpread pastLimit, double chance, List<Obstacle> obstacles,
-        @Nullable LotView lot, String emergencePlace, String growingPlace, String hardeningPlace, int hardeningDays,
-        double slots, List<PlannedStay> stays, @Nullable Outlay outlay, ContainerPath.Kind path, List<NamedContainer> containers,
-        List<NamedPlace> places, String crop, @Nullable OutdoorView outdoors, LocalDate target) {
+        PossiblePromise promise, SowingView sowing, PlanDates dates, List<Obstacle> obstacles, PlacesView places,
+        ContainerPath.Kind path, List<NamedContainer> containers, @Nullable Outlay outlay, String crop,
+        @Nullable OutdoorView outdoors) {
+
+    /**
+     * What can be promised.
+     *
+     * @param answer yes, yes if, or no
+     * @param conditions of a yes if
+     * @param reasons of a no
+     * @param offers that would be a yes
+     * @param possible whether the order can be taken
+     * @param chance of the whole order in time, 0 to 1
+     * @param sources batches that could give it without a sowing of its own
+     */
+    record PossiblePromise(
+            Answer answer, List<Proviso> conditions, List<Proviso> reasons, List<OfferView> offers, boolean possible,
+            double chance, List<Source> sources) {}
+
+    /**
+     * How it would be sown.
+     *
+     * @param plantsToAimFor with spares
+     * @param options seeds per cell compared
+     * @param chosen of the options
+     * @param lot that would be sown
+     * @param slots that the trays take on the bench when sown
+     */
+    record SowingView(
+            int plantsToAimFor, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable LotView lot,
+            double slots) {}
+
+    /**
+     * The days of a plan.
+     *
+     * @param window of sow days
+     * @param windowOpen whether some day is safe on both sides
+     * @param emerged when the median seedling shows
+     * @param pottings when plants are potted on, in order
+     * @param stageReached when there are leaves enough
+     * @param ready when hardened
+     * @param pastLimit when past its best
+     * @param target day on which the plants are wanted
+     */
+    record PlanDates(
+            @Nullable SowWindow window, boolean windowOpen, @Nullable DateSpread emerged, List<DateSpread> pottings,
+            @Nullable DateSpread stageReached, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, LocalDate target) {}
+
+    /**
+     * Where it would stand.
+     *
+     * @param emergence name
+     * @param growingOn name
+     * @param hardening name
+     * @param hardeningDays of the usual programme
+     * @param stays room it takes, and when
+     * @param all places of the nursery, by name
+     */
+    record PlacesView(
+            String emergence, String growingOn, String hardening, int hardeningDays, List<PlannedStay> stays,
+            List<NamedPlace> all) {}
 
     /** A container by its name. */
     record NamedContainer(String code, String name) {}
@@ -114,44 +147,42 @@ record PlanView(
         Optional<Outlay> outlay = plan.chosen().map(option ->
                 Outlay.of(request.containers(), option, plan.plantsToAimFor(), promise.stays(), rates));
         return new PlanView(
-                promise.answer(), promise.conditions(), promise.reasons(), offers,
-                plan.isPossible(),
-                plan.plantsToAimFor(),
-                sources,
-                plan.options(),
-                chosen,
-                plan.window().orElse(null),
-                plan.window().map(SowWindow::isOpen).orElse(false),
-                plan.emerged().orElse(null),
-                plan.pottings(),
-                plan.stageReached().orElse(null),
-                plan.ready().orElse(null),
-                plan.pastLimit().orElse(null),
-                plan.chance(),
-                plan.obstacles(),
-                prepared.lot()
-                        .map(lot -> new LotView(
-                                lot.id(), lot.code(), lot.supplier(), request.germination().mean(), lot.seedsLeft()))
-                        .orElse(null),
-                name(season, promise.way().emergence()),
-                name(season, promise.way().growingOn()),
-                name(season, promise.way().hardening()),
-                prepared.programme().days(),
-                chosen == null ? 0 : chosen.trays() * request.sownIn().slots(),
+                new PossiblePromise(
+                        promise.answer(), promise.conditions(), promise.reasons(), offers, plan.isPossible(), plan.chance(),
+                        sources),
+                new SowingView(
+                        plan.plantsToAimFor(), plan.options(), chosen,
+                        prepared.lot()
+                                .map(lot -> new LotView(
+                                        lot.id(), lot.code(), lot.supplier(), request.germination().mean(), lot.seedsLeft()))
+                                .orElse(null),
+                        chosen == null ? 0 : chosen.trays() * request.sownIn().slots()),
+                dates(plan, target), plan.obstacles(), places(promise, prepared.programme().days(), season),
+                request.containers().kind(),
+                request.containers().containers().stream().map(each -> new NamedContainer(each.code(), each.name())).toList(),
+                outlay.orElse(null), request.crop().name(),
+                request.outdoors()
+                        .map(outdoors -> OutdoorView.of(
+                                outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
+                        .orElse(null));
+    }
+
+    private static PlanDates dates(Plan plan, LocalDate target) {
+        return new PlanDates(
+                plan.window().orElse(null), plan.window().map(SowWindow::isOpen).orElse(false), plan.emerged().orElse(null),
+                plan.pottings(), plan.stageReached().orElse(null), plan.ready().orElse(null), plan.pastLimit().orElse(null),
+                target);
+    }
+
+    private static PlacesView places(Promise promise, int hardeningDays, Season season) {
+        return new PlacesView(
+                name(season, promise.way().emergence()), name(season, promise.way().growingOn()),
+                name(season, promise.way().hardening()), hardeningDays,
                 promise.stays().stream()
                         .map(stay -> new PlannedStay(
                                 name(season, stay.place()), stay.from(), stay.until().minusDays(1), stay.slots()))
                         .toList(),
-                outlay.orElse(null),
-                request.containers().kind(),
-                request.containers().containers().stream().map(each -> new NamedContainer(each.code(), each.name())).toList(),
-                season.places().stream().map(each -> new NamedPlace(each.id().number(), each.name())).toList(),
-                request.crop().name(),
-                request.outdoors()
-                        .map(outdoors -> OutdoorView.of(
-                                outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
-                        .orElse(null),
-                target);
+                season.places().stream().map(each -> new NamedPlace(each.id().number(), each.name())).toList());
     }
 
     private static String name(Season season, PlaceId place) {

@@ -66,9 +66,12 @@ final class LineViews {
                         .mapToInt(ReadyTray::plants)
                         .sum());
         return new OrderView.LineView(
-                line.position(), line.varietyId(), line.variety(), crop.name(), line.container(),
-                crops.container(line.container()).name(), line.plants(), line.leavesFrom(), line.leavesTo(), line.target(),
-                line.under(), line.accepted(), line.countedIn(), line.cancelledOn(), gone, Math.max(0, ready),
+                line.position(),
+                new OrderView.Asked(
+                        line.varietyId(), line.variety(), crop.name(), line.container(), crops.container(line.container()).name(),
+                        line.plants(), line.leavesFrom(), line.leavesTo(), line.target(), line.under(), line.accepted(),
+                        line.countedIn()),
+                line.cancelledOn(), gone, Math.max(0, ready),
                 own.stream().mapToInt(Supply::plants).sum() + sown.map(OrderView.InPlaceView::plants).orElse(0),
                 standing(line, own, sown, gone, ready), gone >= line.accepted() ? 1 : chance(line, own, sown),
                 own.stream()

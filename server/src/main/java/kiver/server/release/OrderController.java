@@ -90,7 +90,7 @@ class OrderController {
                 .filter(line -> line.ready() > 0)
                 .map(line -> new LinePicks(
                         line.line(),
-                        releases.propose(order.line(line.line()), all, line.plants() - line.released()).stream()
+                        releases.propose(order.line(line.line()), all, line.asked().plants() - line.released()).stream()
                                 .map(pick -> new PickView(
                                         (int) pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
                                 .toList()))

@@ -124,11 +124,11 @@ class OrderEditService {
                     .findFirst()
                     .map(this::growing)
                     .orElse(null);
-            if (growing != null || was.plants() != is.plants() || !was.target().equals(is.target())
+            if (growing != null || was.asked().plants() != is.asked().plants() || !was.asked().target().equals(is.asked().target())
                     || (was.cancelledOn() == null) != (is.cancelledOn() == null)) {
                 boolean gone = is.cancelledOn() != null;
                 lines.add(new Consequences.LineConsequence(
-                        was.line(), was.variety(), was.plants(), gone ? 0 : is.plants(), was.target(), is.target(), was.chance(),
+                        was.line(), was.asked().variety(), was.asked().plants(), gone ? 0 : is.asked().plants(), was.asked().target(), is.asked().target(), was.chance(),
                         growing == null ? is.chance() : growing.chance(), growing));
             }
         }

@@ -68,9 +68,8 @@ record OrderView(
     record ReleaseView(int number, LocalDate day, int plants) {}
 
     /**
-     * A line and how it stands.
+     * What a line asks for.
      *
-     * @param line its position on the order
      * @param varietyId ordered
      * @param variety name
      * @param crop name
@@ -83,6 +82,16 @@ record OrderView(
      * @param under share that the grower takes as whole when it is missing
      * @param accepted the fewest that the grower takes as whole
      * @param countedIn what the number ordered counts
+     */
+    record Asked(
+            long varietyId, String variety, String crop, String containerCode, String container, int plants, int leavesFrom,
+            int leavesTo, LocalDate target, double under, int accepted, CountedIn countedIn) {}
+
+    /**
+     * A line and how it stands.
+     *
+     * @param line its position on the order
+     * @param asked what it asks for
      * @param cancelledOn day since which it is not wanted; missing while it is
      * @param released plants that have gone
      * @param ready plants ready to go now
@@ -94,8 +103,6 @@ record OrderView(
      * @param planting how to plant, in lines
      */
     record LineView(
-            int line, long varietyId, String variety, String crop, String containerCode, String container, int plants,
-            int leavesFrom, int leavesTo, LocalDate target, double under, int accepted, CountedIn countedIn,
-            @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing, double chance,
-            List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
+            int line, Asked asked, @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing,
+            double chance, List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
 }

@@ -10,11 +10,9 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import kiver.core.crop.Crop;
 import kiver.core.outlook.BatchFile;
-import kiver.core.plan.Allowances;
 import kiver.core.seed.Germination;
-import kiver.core.seed.GerminationNodes;
+import kiver.core.sow.LotWorth;
 import kiver.core.sow.SeedNeeds;
-import kiver.core.sow.SowQuantity;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -28,10 +26,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SeedNeedsController {
 
-    private static final int PLANTS_COMPARED = 100;
-    private static final Germination FRESH = new Germination(90, 10);
-    private static final double POOR = 0.75;
-    private static final double OLD_YEARS = 2;
 
     private final BatchBook batches;
     private final SeedStore seeds;
@@ -51,16 +45,26 @@ class SeedNeedsController {
     record SowingLine(int batch, LocalDate day, String variety, String lot, int seeds, double grams, boolean lacking) {}
 
     /**
-     * A lot with what is asked of it.
+     * What is known of a lot.
      *
+     * @param label share that came up when it was tested
+     * @param germination to be expected now; nine times in ten it is from {@code low} to {@code high}
+     * @param old whether its test is long ago
+     * @param poor whether it comes up badly
      * @param cellsForHundred cells that a hundred plants take with this lot, two seeds a cell; missing where no number is enough
      * @param cellsForHundredFresh the same with fresh seed of 90 %
      */
-    record LotLine(
-            long id, String code, String variety, String crop, String supplier, LocalDate testedOn, double label,
-            double germination, double low, double high, int stock, double stockGrams, int needed,
-            @Nullable LocalDate shortFrom, int lacking, double lackingGrams, boolean old, boolean poor,
+    record LotQuality(
+            LocalDate testedOn, double label, double germination, double low, double high, boolean old, boolean poor,
             @Nullable Integer cellsForHundred, int cellsForHundredFresh) {}
+
+    /** What of a lot is in the store and what the plan asks of it, in seeds and grams. */
+    record LotStock(
+            int seeds, double grams, int needed, @Nullable LocalDate shortFrom, int lacking, double lackingGrams) {}
+
+    /** A lot with what is asked of it. */
+    record LotLine(
+            long id, String code, String variety, String crop, String supplier, LotQuality quality, LotStock stock) {}
 
     /** Seed to buy, from one supplier. */
     record BuyingLine(String supplier, String variety, int seeds, double grams, LocalDate neededBy) {}
@@ -89,7 +93,7 @@ class SeedNeedsController {
         LotKnowledge.OfAll known = lots.ofAll(files);
         List<LotLine> lines = all.stream()
                 .map(lot -> line(lot, needs.get(lot.id()), known.germination(lot, today, 0), today))
-                .sorted(Comparator.comparing((LotLine line) -> line.shortFrom() == null ? LocalDate.MAX : line.shortFrom())
+                .sorted(Comparator.comparing((LotLine line) -> line.stock().shortFrom() == null ? LocalDate.MAX : line.stock().shortFrom())
                         .thenComparing(LotLine::variety))
                 .toList();
         return new SeedNeedsView(lines, sowingLines(sowings, needs, byId), weeks(sowings), buying(lines));
@@ -100,22 +104,17 @@ class SeedNeedsController {
         Crop crop = crops.cropOf(variety);
         double gram = crop.seed().thousandSeedWeight() / 1000;
         int lacking = need == null ? 0 : need.lacking();
+        LotWorth worth = new LotWorth(germination, lot.testedOn());
         return new LotLine(
-                lot.id(), lot.code(), variety.name(), crop.name(), lot.supplier(), lot.testedOn(), lot.germinationLabel(),
-                germination.mean(), germination.quantile(0.1), germination.quantile(0.9), lot.seedsLeft(),
-                lot.seedsLeft() * gram, need == null ? 0 : need.seeds(),
-                need == null ? null : need.shortFrom().orElse(null), lacking, lacking * gram,
-                lot.testedOn().plusDays((long) (365.25 * OLD_YEARS)).isBefore(today), germination.mean() < POOR,
-                cells(germination), cells(FRESH));
-    }
-
-    private static @Nullable Integer cells(Germination germination) {
-        try {
-            return new SowQuantity(GerminationNodes.of(germination), 2, Allowances.USUAL.survival())
-                    .cellsNeeded(PLANTS_COMPARED, Allowances.USUAL.confidence());
-        } catch (IllegalArgumentException noNumberIsEnough) {
-            return null;
-        }
+                lot.id(), lot.code(), variety.name(), crop.name(), lot.supplier(),
+                new LotQuality(
+                        lot.testedOn(), lot.germinationLabel(), germination.mean(), germination.quantile(0.1),
+                        germination.quantile(0.9), worth.isOldOn(today), worth.isPoor(),
+                        worth.cellsForHundred().isPresent() ? worth.cellsForHundred().getAsInt() : null,
+                        LotWorth.CELLS_FOR_HUNDRED_FRESH),
+                new LotStock(
+                        lot.seedsLeft(), lot.seedsLeft() * gram, need == null ? 0 : need.seeds(),
+                        need == null ? null : need.shortFrom().orElse(null), lacking, lacking * gram));
     }
 
     private List<SowingLine> sowingLines(
@@ -147,9 +146,9 @@ class SeedNeedsController {
 
     private static List<BuyingLine> buying(List<LotLine> lines) {
         return lines.stream()
-                .filter(line -> line.lacking() > 0)
+                .filter(line -> line.stock().lacking() > 0)
                 .map(line -> new BuyingLine(
-                        line.supplier(), line.variety(), line.lacking(), line.lackingGrams(), line.shortFrom()))
+                        line.supplier(), line.variety(), line.stock().lacking(), line.stock().lackingGrams(), line.stock().shortFrom()))
                 .sorted(Comparator.comparing(BuyingLine::supplier).thenComparing(BuyingLine::neededBy))
                 .toList();
     }

@@ -5,19 +5,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
-import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
 import kiver.core.harden.DayOutside;
 import kiver.core.harden.NightOut;
-import kiver.core.outlook.Batch;
-import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
 import kiver.core.today.BatchSituation;
@@ -74,7 +70,7 @@ public class RoundService {
             if (batch.stage() == BatchStage.RELEASED && batch.trouble().isEmpty()) {
                 continue;
             }
-            int wanted = stillToRelease(batch.file());
+            int wanted = batch.file().plantsStillToGo();
             if (batch.trouble().isPresent()) {
                 stops.add(new Stop(placeOf(batch), batch, List.of(), wanted));
                 continue;
@@ -82,30 +78,10 @@ public class RoundService {
             Optional<Double> frost = seenTo.contains(batch.file().batch().number())
                     ? Optional.empty()
                     : frostToLookFor(batch, season, today);
-            BatchSituation situation = situation(batch, season, outside, wanted, frost);
+            BatchSituation situation = situation(batch, outside, frost);
             stops.add(new Stop(placeOf(batch), batch, Round.tasksFor(situation, today), wanted));
         }
         return stops;
-    }
-
-    /** Plants promised of it that have not gone. */
-    private static int stillToRelease(BatchFile file) {
-        Map<Long, Integer> released = file.releasedByLine();
-        return file.promises().stream()
-                .mapToInt(promise -> Math.max(0, promise.plants() - released.getOrDefault(promise.lineId(), 0)))
-                .sum();
-    }
-
-    private static Optional<LocalDate> lastReleasedOn(BatchFile file) {
-        return file.state().releases().stream()
-                .map(BatchState.DatedRelease::day)
-                .reduce((earlier, later) -> later);
-    }
-
-    private static Optional<String> nextContainer(BatchOutlook analysis) {
-        int next = analysis.standing().pottingsDone() + 1;
-        List<Container> containers = analysis.containers().containers();
-        return next < containers.size() ? Optional.of(containers.get(next).name()) : Optional.empty();
     }
 
     private static PlaceId placeOf(BatchOutlook batch) {
@@ -148,25 +124,12 @@ public class RoundService {
                 .toList();
     }
 
-    private BatchSituation situation(
-            BatchOutlook analysis, Season season, Optional<DailyRange> outside, int plantsStillWanted,
-            Optional<Double> frostToLookFor) {
-        BatchFile file = analysis.file();
-        Batch batch = file.batch();
+    private BatchSituation situation(BatchOutlook batch, Optional<DailyRange> outside, Optional<Double> frostToLookFor) {
+        BatchState state = batch.file().state();
         DayOutside advice = outside
-                .map(range -> DayOutside.on(
-                        analysis.crop().hardiness(), range, file.state().hardeningDays(), file.state().programmeDays()))
+                .map(range -> DayOutside.on(batch.crop().hardiness(), range, state.hardeningDays(), state.programmeDays()))
                 .orElse(DayOutside.OUT);
-        boolean atEmergencePlace = file.state().place()
-                .filter(place -> place.equals(batch.way().emergence())
-                        && !place.equals(batch.way().growingOn()))
-                .isPresent();
-        return new BatchSituation(
-                file.state(), batch.sowDay(), lastSowDay(analysis), batch.target(),
-                plantsStillWanted, lastReleasedOn(file), analysis.emerging().expectedUp(), analysis.emerging().verdict(), batch.cellsNeeded(), atEmergencePlace,
-                nextContainer(analysis),
-                analysis.forecast(), advice, batch.hardeningProgramme().days(), file.toSow().size(), file.plantsAlive(),
-                file.accepted(), analysis.chances().enough(), batch.isBoughtIn(), frostToLookFor);
+        return new BatchSituation(batch, lastSowDay(batch), advice, frostToLookFor);
     }
 
     /** Looked up only where the round says it: for what is due to be sown, or short. */

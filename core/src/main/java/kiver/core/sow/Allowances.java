@@ -1,4 +1,4 @@
-package kiver.core.plan;
+package kiver.core.sow;
 
 import kiver.core.seed.Survival;
 
