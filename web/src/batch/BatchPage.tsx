@@ -75,6 +75,14 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             <section aria-label={say('Account')} className="board p-4">
               <h2 className="mb-2">{say('Its account, in cells')}</h2>
               <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} boughtIn={summary.boughtIn} />
+              {summary.plantsMixed > 0 && (
+                <p className="mt-2 border-l-4 border-ochre bg-ochre-wash p-2 text-sm text-ochre">
+                  {say(
+                    '{mixed, plural, one {# plant of them is mixed: its} other {# plants of them are mixed: their}} name is in doubt. They count for nothing that was promised, and can go only as mixed.',
+                    { mixed: summary.plantsMixed },
+                  )}
+                </p>
+              )}
               {view.plan.countsSeedlings && (
                 <p className="text-sm text-pencil">
                   {say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', {

@@ -14,6 +14,7 @@ import { useOutbox } from '../bench/useOutbox';
 import { withUnsent } from '../bench/unsent';
 import { CountWork } from '../tray/CountWork';
 import { LossWork } from '../tray/LossWork';
+import { NameWork } from '../tray/NameWork';
 import { say } from '../words/say';
 import { cellVolume } from '../words/quantity';
 
@@ -61,7 +62,7 @@ export function TrayPage({ today }: { today: string }) {
   );
 }
 
-type Mode = 'count' | 'lose';
+type Mode = 'count' | 'lose' | 'name';
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
   const [mode, setMode] = useState<Mode>(batch.from.boughtIn ? 'lose' : 'count');
@@ -93,24 +94,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
               )}
             </p>
           </div>
-          {sownHere && !batch.from.boughtIn && (
-            <div role="group" aria-label={say('Work')} className="ml-auto flex">
-              <button
-                className={`act rounded-r-none ${mode === 'count' ? 'act-main' : ''}`}
-                aria-pressed={mode === 'count'}
-                onClick={() => setMode('count')}
-              >
-                {say('Count')}
-              </button>
-              <button
-                className={`act rounded-l-none border-l-0 ${mode === 'lose' ? 'act-main' : ''}`}
-                aria-pressed={mode === 'lose'}
-                onClick={() => setMode('lose')}
-              >
-                {say('Mark losses')}
-              </button>
-            </div>
-          )}
+          {sownHere && <WorkChoice modes={batch.from.boughtIn ? ['lose', 'name'] : ['count', 'lose', 'name']} mode={mode} choose={setMode} />}
         </div>
         {trays.length > 1 && (
           <nav aria-label={say('Trays of batch {number}', { number: summary.number })} className="mb-2 flex flex-wrap items-center gap-x-1">
@@ -135,6 +119,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         )}
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'name' && <NameWork tray={tray} batch={batch} />}
       </section>
       <section aria-label={say('Emergence')} className="flex flex-col gap-4">
         {!batch.from.boughtIn && <VerdictWords batch={batch} today={today} />}
@@ -145,6 +130,26 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
           </div>
         )}
       </section>
+    </div>
+  );
+}
+
+const MODES: Record<Mode, string> = { count: say('Count'), lose: say('Mark losses'), name: say('Names in doubt') };
+
+/** What is done in the cells. */
+function WorkChoice({ modes, mode, choose }: { modes: Mode[]; mode: Mode; choose: (mode: Mode) => void }) {
+  return (
+    <div role="group" aria-label={say('Work')} className="ml-auto flex flex-wrap">
+      {modes.map((each, index) => (
+        <button
+          key={each}
+          className={`act ${index > 0 ? 'rounded-l-none border-l-0' : ''} ${index < modes.length - 1 ? 'rounded-r-none' : ''} ${mode === each ? 'act-main' : ''}`}
+          aria-pressed={mode === each}
+          onClick={() => choose(each)}
+        >
+          {MODES[each]}
+        </button>
+      ))}
     </div>
   );
 }

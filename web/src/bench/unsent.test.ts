@@ -11,7 +11,7 @@ const tray: TrayView = {
   columns: 4,
   cellVolume: 50,
   batches: [201],
-  cells: [1, 2, 3, 4].map((number) => ({ number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, onlySeen: false })),
+  cells: [1, 2, 3, 4].map((number) => ({ number, batch: 201, condition: 'WAITING', seeds: 2, seedlings: 0, onlySeen: false, mixed: false })),
 };
 const letter = (path: string, body: Record<string, unknown>): Letter => ({ requestId: path, path, body, words: '', by: 2, byName: 'Pell', at: 1 });
 
@@ -26,11 +26,14 @@ describe('a tray with what was not sent yet', () => {
   });
 
   it('shows losses after counts, and sowings', () => {
-    const shown = withUnsent({ ...tray, cells: tray.cells.map((cell) => (cell.number === 4 ? { number: 4, onlySeen: false } : cell)) }, [
-      letter('/api/batches/201/counts', { tray: 1001, cells: [{ cell: 1, seedlings: 1 }], complete: false }),
-      letter('/api/batches/201/losses', { tray: 1001, cells: [1], reason: 'SLUGS' }),
-      letter('/api/batches/201/sowings', { tray: 1001, firstCell: 4, lastCell: 4, seedsPerCell: 2 }),
-    ]);
+    const shown = withUnsent(
+      { ...tray, cells: tray.cells.map((cell) => (cell.number === 4 ? { number: 4, onlySeen: false, mixed: false } : cell)) },
+      [
+        letter('/api/batches/201/counts', { tray: 1001, cells: [{ cell: 1, seedlings: 1 }], complete: false }),
+        letter('/api/batches/201/losses', { tray: 1001, cells: [1], reason: 'SLUGS' }),
+        letter('/api/batches/201/sowings', { tray: 1001, firstCell: 4, lastCell: 4, seedsPerCell: 2 }),
+      ],
+    );
     expect(shown.cells.map((cell) => cell.condition)).toEqual(['LOST', 'WAITING', 'WAITING', 'WAITING']);
     expect(shown.cells[3]?.batch).toBe(201);
   });

@@ -7,7 +7,7 @@ interface CountBody {
   somethingUp?: number[];
   complete: boolean;
 }
-interface LossBody {
+interface PickedBody {
   tray: number;
   cells: number[];
 }
@@ -33,7 +33,10 @@ export function withUnsent(tray: TrayView, letters: readonly Letter[]): TrayView
   for (const letter of mine) {
     if (letter.path.endsWith('/counts')) count(letter.body as unknown as CountBody, batchOf(letter), cells, change);
     if (letter.path.endsWith('/losses')) {
-      (letter.body as unknown as LossBody).cells.forEach((cell) => change(cell, { condition: 'LOST' }));
+      (letter.body as unknown as PickedBody).cells.forEach((cell) => change(cell, { condition: 'LOST' }));
+    }
+    if (letter.path.endsWith('/doubts') || letter.path.endsWith('/recognitions')) {
+      (letter.body as unknown as PickedBody).cells.forEach((cell) => change(cell, { mixed: letter.path.endsWith('/doubts') }));
     }
     if (letter.path.endsWith('/sowings')) {
       const run = letter.body as unknown as SowingBody;

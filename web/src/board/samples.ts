@@ -107,4 +107,5 @@ export const sampleChoices: Choices = {
   places: [{ id: 1, name: 'Heat mat', forEmergence: true, forGrowingOn: false, forHardeningOff: false }],
   programmes: [],
   lossReasons: [],
+  nameDoubts: [],
 };

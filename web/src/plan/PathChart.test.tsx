@@ -101,6 +101,7 @@ describe("the grower's answer", () => {
     },
     released: 0,
     ready: 0,
+    readyMixed: 0,
     promised: 100,
     standing: 'GROWING',
     chance: 0.95,

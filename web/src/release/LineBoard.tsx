@@ -56,8 +56,15 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
         )}
         {say('; {accepted} count as whole', { accepted: line.asked.accepted })}
       </p>
-      {(line.released > 0 || line.ready > 0) && (
-        <p>{say('{released} of {plants} gone, {ready} ready to go.', { released: line.released, plants: line.asked.plants, ready: line.ready })}</p>
+      {line.released + line.ready + line.readyMixed > 0 && (
+        <p>
+          {say('{released} of {plants} gone, {ready} ready to go{mixed, plural, =0 {} other {, # more as mixed}}.', {
+            released: line.released,
+            plants: line.asked.plants,
+            ready: line.ready,
+            mixed: line.readyMixed,
+          })}
+        </p>
       )}
       <ul className="mt-1 divide-y divide-rule border-t border-rule">
         {line.supplies.map(({ batch, plants }) => (

@@ -20,7 +20,7 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
   if (order.isError) return <Trouble error={order.error} retry={() => order.refetch()} />;
   const view = order.data.order;
   const wanted = view.lines.filter((line) => !line.cancelledOn);
-  const ready = wanted.some((line) => line.ready > 0 || (line.inPlace && line.inPlace.note == null));
+  const ready = wanted.some((line) => line.ready + line.readyMixed > 0 || (line.inPlace && line.inPlace.note == null));
   const open = wanted.some((line) => line.released < line.asked.plants);
   return (
     <>
@@ -46,7 +46,10 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
         <section aria-label={say('Release')} className="flex flex-col gap-4">
           <Standing order={view} wanted={wanted} />
           {mayRelease && ready && (
-            <ReleaseForm key={view.lines.map((line) => `${line.released}/${line.ready}/${line.inPlace?.note}`).join()} order={order.data} />
+            <ReleaseForm
+              key={view.lines.map((line) => `${line.released}/${line.ready}/${line.readyMixed}/${line.inPlace?.note}`).join()}
+              order={order.data}
+            />
           )}
           {mayRelease && !ready && open && <Nothing>{say('Nothing is ready to go. Plants can be released once their hardening has ended.')}</Nothing>}
           <Notes order={view} />

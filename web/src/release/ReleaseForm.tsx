@@ -10,15 +10,17 @@ import { say } from '../words/say';
 
 /** Letting plants of one or more lines go together, with one note. */
 export function ReleaseForm({ order }: { order: OrderWithPicks }) {
-  const ready = order.order.lines.filter((line) => line.ready > 0);
+  const ready = order.order.lines.filter((line) => line.ready + line.readyMixed > 0);
   const [typed, setTyped] = useState<Record<number, string>>(() => Object.fromEntries(ready.map((line) => [line.line, String(line.ready)])));
   const seed = order.order.lines.filter((line) => line.inPlace && line.inPlace.note == null);
   const [seedOf, setSeedOf] = useState(() => seed.filter((line) => line.inPlace?.due).map((line) => line.line));
+  const [typedMixed, setTypedMixed] = useState<Record<number, string>>({});
+  const figure = (text: string | undefined) => ((text ?? '').trim() === '' ? 0 : Number(text));
   const going = ready
-    .map((line) => ({ line: line.line, plants: (typed[line.line] ?? '').trim() === '' ? 0 : Number(typed[line.line]) }))
-    .filter((parting) => parting.plants !== 0);
-  const plants = going.reduce((sum, parting) => sum + parting.plants, 0);
-  const whole = going.length + seedOf.length > 0 && going.every((parting) => Number.isInteger(parting.plants));
+    .map((line) => ({ line: line.line, plants: figure(typed[line.line]), mixed: figure(typedMixed[line.line]) }))
+    .filter((parting) => parting.plants !== 0 || parting.mixed !== 0);
+  const plants = going.reduce((sum, parting) => sum + parting.plants + parting.mixed, 0);
+  const whole = going.length + seedOf.length > 0 && going.every((parting) => Number.isInteger(parting.plants) && Number.isInteger(parting.mixed));
   const release = useNumberedChange((entry: { lines: typeof going; seedOf: number[] }, requestId) =>
     answered(api.POST('/api/releases', { body: { requestId, order: order.order.number, ...entry } })),
   );
@@ -61,6 +63,25 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
                 </li>
               ))}
           </ul>
+          {line.readyMixed > 0 && (
+            <div className="mt-2 border-l-4 border-ochre bg-ochre-wash p-3">
+              <Field
+                name={say('Besides, as mixed')}
+                hint={say(
+                  '{mixed, plural, one {# plant is} other {# plants are}} ready whose name is in doubt. Ask the grower first; the note says it.',
+                  { mixed: line.readyMixed },
+                )}
+              >
+                <Input
+                  className="entry"
+                  inputMode="numeric"
+                  placeholder="0"
+                  value={typedMixed[line.line] ?? ''}
+                  onChange={(event) => setTypedMixed({ ...typedMixed, [line.line]: event.target.value })}
+                />
+              </Field>
+            </div>
+          )}
         </div>
       ))}
       {seed.map((line) => (

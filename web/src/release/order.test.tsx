@@ -39,6 +39,7 @@ const line = ({ asked, ...more }: Partial<Omit<LineView, 'asked'>> & { asked?: P
   },
   released: 0,
   ready: 60,
+  readyMixed: 0,
   promised: 60,
   standing: 'READY',
   chance: 0.9,
@@ -119,6 +120,17 @@ describe('a release', () => {
           { line: 2, plants: 12 },
         ],
       }),
+    );
+  });
+
+  it('lets mixed plants go beside the others, when somebody says so', async () => {
+    const calls = fakeServer({ 'POST /api/releases': { number: 502 } });
+    show(<ReleaseForm order={{ ...picks, order: order([line({ ready: 50, readyMixed: 8 })]) }} />);
+    expect(screen.getByText(/8 plants are ready whose name is in doubt/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Besides, as mixed'), { target: { value: '6' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Release 56 plants' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/releases')?.body).toMatchObject({ lines: [{ line: 1, plants: 50, mixed: 6 }] }),
     );
   });
 

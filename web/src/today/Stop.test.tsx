@@ -21,6 +21,7 @@ const batch: BatchSummary = {
   shares: { promised: 150, reserved: 0, free: 0, missing: 60 },
   promises: [{ order: 142, line: 1, grower: 'Upper Tarrow Farm', plants: 150, outstanding: 150, target: '2027-05-04', chance: 0.4 }],
   plantsAlive: 90,
+  plantsMixed: 0,
   traysToSow: 0,
   boughtIn: false,
 };

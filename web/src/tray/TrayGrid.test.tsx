@@ -14,8 +14,8 @@ const tray: TrayView = {
   batches: [201],
   cells: [1, 2, 3, 4, 5, 6].map((number) =>
     number === 6
-      ? { number, onlySeen: false }
-      : { number, batch: 201, condition: number === 5 ? 'LOST' : 'WAITING', seeds: 1, seedlings: 0, onlySeen: false },
+      ? { number, onlySeen: false, mixed: false }
+      : { number, batch: 201, condition: number === 5 ? 'LOST' : 'WAITING', seeds: 1, seedlings: 0, onlySeen: false, mixed: false },
   ),
 };
 

@@ -28,8 +28,10 @@ export function cellLook(cell: CellView, batch: number | undefined, found: Found
   if (cell.condition === undefined) return look('aside', '', say('set aside'));
   if (cell.condition === 'LOST') return { ...look('lost', '×', say('lost')) };
   if (cell.condition === 'RELEASED') return { ...look('gone', '→', say('released')) };
-  if (found === 'UP') return look('alive', '+', say('something up, not counted'));
-  if (isUp(found)) return look('alive', String(found), say('{found} up', { found }));
+  const named = (words: string) => (cell.mixed ? say('{words}, mixed', { words }) : words);
+  const sign = (text: string) => (cell.mixed ? `${text}?` : text);
+  if (found === 'UP') return look('alive', sign('+'), named(say('something up, not counted')));
+  if (isUp(found)) return look('alive', sign(String(found)), named(say('{found} up', { found })));
   if (cell.condition === 'EMPTY') return look('empty', '–', say('empty, given up'));
-  return look('waiting', changed ? '0' : '·', changed ? say('nothing up') : say('sown, nothing up'));
+  return look('waiting', sign(changed ? '0' : '·'), named(changed ? say('nothing up') : say('sown, nothing up')));
 }

@@ -10,6 +10,7 @@ const cell = (number: number, more: Partial<CellView> = {}): CellView => ({
   seeds: 2,
   seedlings: 0,
   onlySeen: false,
+  mixed: false,
   ...more,
 });
 

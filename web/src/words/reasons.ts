@@ -1,5 +1,5 @@
 import british from '../../../server/src/main/resources/words/en-GB.json';
-import type { Cause, DateSpread, Named, Obstacle, OfferView, Proviso, Remedy, SpaceHelp, TaskKind, WhyNow } from '../api/client';
+import type { Cause, DateSpread, NameDoubt, Named, Obstacle, OfferView, Proviso, Remedy, SpaceHelp, TaskKind, WhyNow } from '../api/client';
 import { message } from './catalogue';
 import { dayWords, toDate } from './days';
 import { listWords } from './phrases';
@@ -13,6 +13,7 @@ type Key =
   | `remedy.${Remedy['kind']}`
   | `spaceHelp.${SpaceHelp['kind']}`
   | `cause.${Cause}`
+  | `doubt.${NameDoubt}`
   | `offer.${OfferView['change']}`
   | `task.${TaskKind}`
   | `name.${Named}`;
@@ -107,6 +108,12 @@ export function remedyWords(remedy: Remedy, target: string, placeName: (place: n
 /** What could be done about a place that is over-full. */
 export function spaceHelpWords(help: SpaceHelp, today: string, placeName: (place: number) => string): string {
   return reason(`spaceHelp.${help.kind}`, partsOf(help, { today, ...named(help, placeName) }));
+}
+
+/** Why nobody is sure any more what some plants are, as a choice: "The label is lost". */
+export function doubtWords(doubt: NameDoubt): string {
+  const words = reason(`doubt.${doubt}`, {});
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** Why forecasts moved that belong together. */

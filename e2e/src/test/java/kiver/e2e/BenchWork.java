@@ -28,20 +28,20 @@ final class BenchWork {
                 line.path("supplies").forEach(supply -> batches.add(supply.at("/batch/number").asInt())));
         for (int batch : batches) {
             JsonNode planned = get("/api/batches/" + batch);
-            for (JsonNode run : planned.path("toSow")) {
+            for (JsonNode run : planned.at("/layout/toSow")) {
                 record(batch, "sowings", """
                         "tray":%d,"firstCell":%d,"lastCell":%d,"seedsPerCell":%d,"lotId":%d,"medium":"Fine mix","placeId":%d"""
                         .formatted(
                                 run.path("tray").asInt(), run.path("firstCell").asInt(), run.path("lastCell").asInt(),
-                                planned.path("seedsPerCell").asInt(), planned.path("lotId").asLong(),
-                                planned.path("emergencePlaceId").asLong()));
+                                planned.at("/plan/seedsPerCell").asInt(), planned.at("/from/lotId").asLong(),
+                                planned.at("/places/emergence/id").asLong()));
                 String cells = IntStream.rangeClosed(run.path("firstCell").asInt(), run.path("lastCell").asInt())
                         .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}")
                         .collect(Collectors.joining(","));
                 record(batch, "counts", "\"tray\":%d,\"cells\":[%s],\"complete\":true".formatted(run.path("tray").asInt(), cells));
             }
             record(batch, "hardening-starts", "\"placeId\":%d,\"programme\":\"NONE\""
-                    .formatted(planned.path("hardeningPlaceId").asLong()));
+                    .formatted(planned.at("/places/hardening/id").asLong()));
             record(batch, "hardening-ends", "\"day\":null");
         }
     }

@@ -138,7 +138,7 @@ class SpokenToTest {
                 gather(rows);
                 gather(columns.map((column) => [column.name, column.choices]));
               }
-              gather((await get('/api/orders?withDone=true')).map?.((order) => [order.grower, order.site, order.lines.map((line) => [line.variety, line.crop, line.container])]));
+              gather((await get('/api/orders?withDone=true')).map?.((order) => [order.grower, order.site, order.lines.map((line) => [line.asked.variety, line.asked.crop, line.asked.container])]));
               (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
               ['Pell Oskway', 'Pell', 'Maro', 'Ansa', 'Nursery hands', 'Sowing mix, fine'].forEach((each) => names.add(each));
               const phrases = [...names].filter((name) => /[A-Za-z]{2}/.test(name)).sort((one, other) => other.length - one.length);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasSize;
+import static org.hamcrest.Matchers.lessThan;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -11,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -80,6 +82,55 @@ class OrderToReleaseTest {
                 .andExpect(content().contentType("application/pdf"))
                 .andReturn().getResponse().getContentAsByteArray();
         assertThat(new String(pdf, 0, 5)).isEqualTo("%PDF-");
+    }
+
+    /** A label is lost over eight plants; they live on, count for nothing that was promised, and go only as what they are. */
+    @Test
+    void mixedPlantsGoOnlyAsThatUntilSomebodyKnowsAgain() throws Exception {
+        Planned planned = plan(20);
+        sow(planned, UUID.randomUUID(), 1, planned.cells()).andExpect(status().isOk());
+        countAll(planned);
+        int alive = planned.cells();
+        String doubtful = IntStream.rangeClosed(1, alive - 13).boxed().toList().toString();
+        refused(names(planned, "doubts", "[%d],\"doubt\":\"LABEL_LOST\"".formatted(alive + 1)), "cells", "not sown");
+        refused(names(planned, "recognitions", "[1]"), "cells", "Nobody doubts");
+        names(planned, "doubts", "[1]").andExpect(status().isUnprocessableContent());
+        names(planned, "doubts", "[],\"doubt\":\"LABEL_LOST\"").andExpect(status().isUnprocessableContent());
+        names(planned, "doubts", doubtful + ",\"doubt\":\"LABEL_LOST\"").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/batches/" + planned.batch())
+                .andExpect(jsonPath("$.summary.plantsAlive").value(13))
+                .andExpect(jsonPath("$.summary.plantsMixed").value(alive - 13))
+                .andExpect(jsonPath("$.summary.balance.alive").value(alive))
+                .andExpect(jsonPath("$.summary.verdict").value("FAILING"))
+                .andExpect(jsonPath("$.summary.chance").value(lessThan(0.01)));
+        nursery.get(nursery.hand, "/api/trays/" + planned.tray()).andExpect(jsonPath("$.cells[0].mixed").value(true));
+
+        names(planned, "recognitions", "[1]").andExpect(status().isOk());
+        harden(planned);
+        nursery.get(nursery.propagator, "/api/orders/" + planned.order())
+                .andExpect(jsonPath("$.order.lines[0].ready").value(14))
+                .andExpect(jsonPath("$.order.lines[0].readyMixed").value(Math.min(20, alive - 14)));
+        refused(release(planned, UUID.randomUUID(), 15), "plants", "Only 14 plants of line 1");
+        refused(parting(planned, "\"plants\":14,\"mixed\":7"), "plants", "release at most 20 more");
+        parting(planned, "\"plants\":0,\"mixed\":-1").andExpect(status().isUnprocessableContent());
+        parting(planned, "\"plants\":0").andExpect(status().isUnprocessableContent());
+        int mixed = Math.min(6, alive - 14);
+        int note = JsonPath.<Integer>read(
+                parting(planned, "\"plants\":14,\"mixed\":" + mixed).andExpect(status().isOk())
+                        .andReturn().getResponse().getContentAsString(), "$.number");
+        assertThat(balance(planned).released()).isEqualTo(14 + mixed);
+        assertThat(nursery.note(nursery.grower, note))
+                .contains("14 from tray", mixed + " mixed from tray", "in doubt until flowers or fruit");
+    }
+
+    private ResultActions names(Planned planned, String what, String cells) throws Exception {
+        return nursery.post(nursery.hand, "/api/batches/" + planned.batch() + "/" + what, "{\"requestId\":\"%s\",\"tray\":%d,\"cells\":%s}"
+                .formatted(UUID.randomUUID(), planned.tray(), cells));
+    }
+
+    private ResultActions parting(Planned planned, String plants) throws Exception {
+        return nursery.post(nursery.propagator, "/api/releases", "{\"requestId\":\"%s\",\"order\":%d,\"lines\":[{\"line\":1,%s}]}"
+                .formatted(UUID.randomUUID(), planned.order(), plants));
     }
 
     @Test

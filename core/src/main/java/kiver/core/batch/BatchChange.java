@@ -147,6 +147,35 @@ public sealed interface BatchChange {
     }
 
     /**
+     * Nobody is sure any more what the plants of some cells are. They live on and can go only as mixed, until somebody
+     * knows again.
+     *
+     * @param tray they are in
+     * @param cells by number, at least one, none twice
+     * @param doubt why
+     */
+    record Mixed(TrayId tray, List<Integer> cells, NameDoubt doubt) implements OfPlants {
+        public Mixed {
+            cells = List.copyOf(cells);
+            Objects.requireNonNull(doubt);
+            CellNumbers.requireEachOnce(cells);
+        }
+    }
+
+    /**
+     * Somebody knows again that plants which were mixed are what their batch is.
+     *
+     * @param tray they are in
+     * @param cells by number, at least one, none twice
+     */
+    record Recognised(TrayId tray, List<Integer> cells) implements OfPlants {
+        public Recognised {
+            cells = List.copyOf(cells);
+            CellNumbers.requireEachOnce(cells);
+        }
+    }
+
+    /**
      * Trays of the batch went to another place.
      *
      * @param place where they are now
@@ -204,11 +233,17 @@ public sealed interface BatchChange {
      * @param line of an order they went with; {@link #BEFORE_LINES} in records from before orders had lines
      * @param tray they were in
      * @param cells by number, at least one, none twice
+     * @param asMixed whether they went without a name that is certain
      */
-    record Released(long release, long line, TrayId tray, List<Integer> cells) implements OfPlants {
+    record Released(long release, long line, TrayId tray, List<Integer> cells, boolean asMixed) implements OfPlants {
 
         /** Stands for the only line that an order had. */
         public static final long BEFORE_LINES = 0;
+
+        /** Plants that went under their name. */
+        public Released(long release, long line, TrayId tray, List<Integer> cells) {
+            this(release, line, tray, cells, false);
+        }
 
         public Released {
             cells = List.copyOf(cells);
@@ -217,7 +252,7 @@ public sealed interface BatchChange {
 
         /** The same for a line. */
         public Released forLine(long otherLine) {
-            return new Released(release, otherLine, tray, cells);
+            return new Released(release, otherLine, tray, cells, asMixed);
         }
     }
 

@@ -67,7 +67,12 @@ final class BatchFold {
         } else if (change instanceof BatchChange.PottedOn potted) {
             potOn(day, potted);
         } else if (change instanceof BatchChange.Released released) {
+            requireNamesAs(released);
             changeAll(released.tray(), released.cells(), Set.of(CellCondition.ALIVE), CellCondition.RELEASED);
+        } else if (change instanceof BatchChange.Mixed mixed) {
+            doubt(mixed.tray(), mixed.cells(), true);
+        } else if (change instanceof BatchChange.Recognised recognised) {
+            doubt(recognised.tray(), recognised.cells(), false);
         } else {
             throw unknown(change);
         }
@@ -240,6 +245,33 @@ final class BatchFold {
                 throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
             }
             cells.put(cell, before.with(to));
+        }
+    }
+
+    /** What is in doubt goes as that or not at all, and nothing else does. */
+    private void requireNamesAs(BatchChange.Released released) {
+        for (int number : released.cells()) {
+            boolean mixed = sownCell(new Cell(released.tray(), number), "cells").mixed();
+            if (mixed != released.asMixed()) {
+                throw new ChangeRefused(
+                        "cells", mixed ? new ChangeFault.NameInDoubt(number) : new ChangeFault.NameIsCertain(number));
+            }
+        }
+    }
+
+    /** Names come into doubt where something lives or may yet come up; where one knew already, nothing is known again. */
+    private void doubt(TrayId tray, List<Integer> numbers, boolean doubtful) {
+        for (int number : numbers) {
+            Cell cell = new Cell(tray, number);
+            CellState before = sownCell(cell, "cells");
+            if (before.condition() != CellCondition.ALIVE && before.condition() != CellCondition.WAITING) {
+                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
+            }
+            if (before.mixed() == doubtful) {
+                throw new ChangeRefused(
+                        "cells", doubtful ? new ChangeFault.NameInDoubt(number) : new ChangeFault.NameIsCertain(number));
+            }
+            cells.put(cell, before.inDoubt(doubtful));
         }
     }
 

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
@@ -231,6 +232,11 @@ public final class BatchState {
      */
     public int plants(Set<CellCondition> counted, boolean clumps) {
         return plants(fold.cells.values().stream().filter(cell -> counted.contains(cell.condition())).toList(), clumps);
+    }
+
+    /** Plants in its cells of which something is true, counted likewise. */
+    public int plants(Predicate<CellState> counts, boolean clumps) {
+        return plants(fold.cells.values().stream().filter(counts).toList(), clumps);
     }
 
     /** Plants in some of its cells, counted likewise. */

@@ -20,6 +20,12 @@ public sealed interface ChangeFault {
     /** The plant of a cell is gone; that would have to be undone first. */
     record PlantIsGone(int cell, CellCondition condition) implements ChangeFault {}
 
+    /** The name of a plant is in doubt; it can go only as mixed. */
+    record NameInDoubt(int cell) implements ChangeFault {}
+
+    /** The name of a plant is certain. */
+    record NameIsCertain(int cell) implements ChangeFault {}
+
     /** A place of the tray that plants are potted into is taken. */
     record PlaceIsTaken(int cell) implements ChangeFault {}
 

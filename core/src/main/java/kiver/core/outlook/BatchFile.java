@@ -125,9 +125,14 @@ public record BatchFile(
         return batch.containerPath() == ContainerPath.Kind.CLUMPS && !batch.aim().inClumps();
     }
 
-    /** Plants on hand, counted as orders count them. */
+    /** Plants on hand of which one knows what they are, counted as orders count them. */
     public int plantsAlive() {
-        return state.plants(Set.of(CellCondition.ALIVE), countsSeedlings());
+        return state.plants(CellState::livesUnderItsName, countsSeedlings());
+    }
+
+    /** Plants on hand of which nobody is sure what they are; they count for nothing that was promised. */
+    public int plantsMixed() {
+        return state.plants(CellState::livesMixed, countsSeedlings());
     }
 
     /** Plants that have gone, counted as orders count them. */

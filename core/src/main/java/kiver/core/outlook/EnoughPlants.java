@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.CellState;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceWatch;
 import kiver.core.seed.Germination;
@@ -44,7 +45,9 @@ record EnoughPlants(
         }
         double plantsPerCell = file.countsSeedlings() ? Math.max(1, clump()) : 1;
         int wantedCells = (int) Math.ceil((wanted - stillToSow()) / plantsPerCell);
-        return watch.get().chanceOfLiving(wantedCells, state.balance().alive(), ahead);
+        // What is mixed comes up and lives as the rest does, and serves nobody.
+        int mixed = (int) state.cells().values().stream().filter(CellState::mixed).count();
+        return watch.get().chanceOfLiving(wantedCells + mixed, state.balance().alive(), ahead);
     }
 
     /**

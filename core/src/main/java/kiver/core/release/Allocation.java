@@ -48,7 +48,7 @@ public final class Allocation {
         int missing = wanted;
         for (ReadyTray tray : trays) {
             if (tray.plants() <= missing) {
-                picks.add(new Pick(tray.batch(), tray.tray(), tray.cells(), tray.plants(), true));
+                picks.add(new Pick(tray.batch(), tray.tray(), tray.cells(), tray.plants(), tray.all()));
                 left.remove(tray);
                 missing -= tray.plants();
             }
@@ -66,6 +66,6 @@ public final class Allocation {
         while (plants < wanted) {
             plants += tray.plantsPerCell().get(cells++);
         }
-        return new Pick(tray.batch(), tray.tray(), tray.cells().subList(0, cells), plants, cells == tray.cells().size());
+        return new Pick(tray.batch(), tray.tray(), tray.cells().subList(0, cells), plants, tray.all() && cells == tray.cells().size());
     }
 }

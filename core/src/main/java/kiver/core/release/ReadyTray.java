@@ -14,12 +14,14 @@ import kiver.core.tray.TrayId;
  * @param cells with a living plant, rising; not empty
  * @param plantsPerCell what each of those cells counts, in their order: 1, or the seedlings of its clump
  * @param pastLimit the day on which they will most likely be past their best
+ * @param all whether nothing else of the batch lives in that tray
  */
-public record ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, List<Integer> plantsPerCell, LocalDate pastLimit) {
+public record ReadyTray(
+        long batch, long lot, TrayId tray, List<Integer> cells, List<Integer> plantsPerCell, LocalDate pastLimit, boolean all) {
 
     /** A tray of single plants. */
     public ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
-        this(batch, lot, tray, cells, Collections.nCopies(cells.size(), 1), pastLimit);
+        this(batch, lot, tray, cells, Collections.nCopies(cells.size(), 1), pastLimit, true);
     }
 
     public ReadyTray {
@@ -31,6 +33,12 @@ public record ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, 
         if (cells.isEmpty()) {
             throw new IllegalArgumentException("A ready tray holds at least one plant.");
         }
+    }
+
+    /** The first so many of its cells, 1 or more. */
+    public ReadyTray first(int some) {
+        return new ReadyTray(
+                batch, lot, tray, cells.subList(0, some), plantsPerCell.subList(0, some), pastLimit, all && some == cells.size());
     }
 
     /** Plants in it, 1 or more. */

@@ -199,6 +199,8 @@ class BatchStateTest {
                 new BatchChange.LeftUnsown(new TrayId(43)),
                 new BatchChange.Counted(tray, Map.of(1, 1, 2, 1, 3, 1), false),
                 new BatchChange.Lost(tray, List.of(1), LossReason.SLUGS),
+                new BatchChange.Mixed(tray, List.of(2), NameDoubt.LABEL_LOST),
+                new BatchChange.Recognised(tray, List.of(2)),
                 new BatchChange.PottedOn(tray, List.of(2), new CellRun(pots, 1, 1)),
                 new BatchChange.Moved(place),
                 new BatchChange.HardeningStarted(place, 3),

@@ -17,6 +17,18 @@ class AllocationTest {
 
     private static final LocalDate DAY = LocalDate.of(2027, 5, 1);
 
+    /** Plants that stay behind, mixed ones or those of others, are not called taken. */
+    @Test
+    void aTrayIsWholeOnlyWhenNothingStaysInIt() {
+        ReadyTray part = new ReadyTray(1, 5, new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, false);
+        assertThat(Allocation.propose(3, List.of(part))).extracting(Pick::wholeTray).containsExactly(false);
+        ReadyTray whole = new ReadyTray(1, 5, new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true);
+        assertThat(Allocation.propose(3, List.of(whole))).extracting(Pick::wholeTray).containsExactly(true);
+        assertThat(Allocation.propose(2, List.of(whole))).extracting(Pick::wholeTray).containsExactly(false);
+        assertThat(whole.first(2).all()).isFalse();
+        assertThat(whole.first(3)).isEqualTo(whole);
+    }
+
     @Test
     void theMostUrgentGoFirstAndOneTrayIsSplit() {
         List<Pick> picks = Allocation.propose(80, List.of(tray(1, 5, 1, 50, 9), tray(1, 5, 2, 50, 3), tray(1, 5, 3, 50, 6)));

@@ -18,14 +18,19 @@ enum ChangeKind {
     /** From version 2: cells in which something was seen without being counted. */
     COUNTED("Counted", BatchChange.Counted.class, detail -> withArray(detail, "somethingUp")),
     LOST("Lost", BatchChange.Lost.class),
+    MIXED("Mixed", BatchChange.Mixed.class),
+    RECOGNISED("Recognised", BatchChange.Recognised.class),
     POTTED_ON("PottedOn", BatchChange.PottedOn.class),
     /** From version 2: some trays of a batch may move. */
     MOVED("Moved", BatchChange.Moved.class, detail -> withArray(detail, "trays")),
     HARDENING_STARTED("HardeningStarted", BatchChange.HardeningStarted.class),
     HARDENED_FOR_DAY("HardenedForDay", BatchChange.HardenedForDay.class),
     HARDENING_ENDED("HardeningEnded", BatchChange.HardeningEnded.class),
-    /** From version 2: the line of the order. */
-    RELEASED("Released", BatchChange.Released.class, detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES)),
+    /** From version 2: the line of the order; from version 3: whether names were in doubt. */
+    RELEASED(
+            "Released", BatchChange.Released.class,
+            detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES),
+            detail -> detail.put("asMixed", false)),
     /** From version 2: why it was corrected. */
     CORRECTED("Corrected", BatchChange.Corrected.class, detail -> detail.has("reason") ? detail : detail.put("reason", ""));
 

@@ -132,13 +132,13 @@ public class ProjectionBook implements SmartInitializingSingleton {
         CellState state = cells.state();
         return new ProjectionMapper.CellsRow(
                 cells.run().tray().number(), cells.run().first(), cells.run().last(), state.condition(), state.seeds(),
-                state.seedlings(), state.onlySeen(), state.sowing(), cells.lot());
+                state.seedlings(), state.onlySeen(), state.sowing(), cells.lot(), state.mixed());
     }
 
     private static BatchProjection.Cells cells(ProjectionMapper.CellsRow row) {
         return new BatchProjection.Cells(
                 new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
-                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin()), row.lotId());
+                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin(), row.mixed()), row.lotId());
     }
 
     private static ProjectionMapper.OriginRow row(BatchProjection.Origin origin) {

@@ -23,7 +23,7 @@ interface ProjectionMapper {
     /** Neighbouring cells of which the same is true. */
     record CellsRow(
             long trayId, int firstCell, int lastCell, CellCondition condition, int seeds, int seedlings, boolean onlySeen,
-            int origin, long lotId) {}
+            int origin, long lotId, boolean mixed) {}
 
     /** A sowing or an arrival. */
     record OriginRow(
@@ -36,7 +36,7 @@ interface ProjectionMapper {
     Optional<StandingRow> standing(@Param("batchId") long batchId);
 
     @Select("""
-            select tray_id, first_cell, last_cell, condition, seeds, seedlings, only_seen, origin, lot_id
+            select tray_id, first_cell, last_cell, condition, seeds, seedlings, only_seen, origin, lot_id, mixed
             from batch_cells where batch_id = #{batchId} order by tray_id, first_cell
             """)
     List<CellsRow> cells(@Param("batchId") long batchId);
@@ -67,14 +67,14 @@ interface ProjectionMapper {
     String NEW_CELLS = """
             select * from jsonb_to_recordset(#{rows}::jsonb) as new(
                 "trayId" bigint, "firstCell" int, "lastCell" int, condition text, seeds int, seedlings int,
-                "onlySeen" boolean, origin int, "lotId" bigint)
+                "onlySeen" boolean, origin int, "lotId" bigint, mixed boolean)
             """;
 
     String SAME_CELLS = """
             old.batch_id = #{batchId} and old.tray_id = new."trayId" and old.first_cell = new."firstCell"
                 and old.last_cell = new."lastCell" and old.condition = new.condition and old.seeds = new.seeds
                 and old.seedlings = new.seedlings and old.only_seen = new."onlySeen" and old.origin = new.origin
-                and old.lot_id = new."lotId"
+                and old.lot_id = new."lotId" and old.mixed = new.mixed
             """;
 
     /** Takes away cells of which something else is true by now. */
@@ -84,9 +84,9 @@ interface ProjectionMapper {
 
     /** Adds the cells that are not written down as they are. */
     @Insert("""
-            insert into batch_cells (batch_id, tray_id, first_cell, last_cell, condition, seeds, seedlings, only_seen, origin, lot_id)
+            insert into batch_cells (batch_id, tray_id, first_cell, last_cell, condition, seeds, seedlings, only_seen, origin, lot_id, mixed)
             select #{batchId}, new."trayId", new."firstCell", new."lastCell", new.condition, new.seeds, new.seedlings,
-                   new."onlySeen", new.origin, new."lotId"
+                   new."onlySeen", new.origin, new."lotId", new.mixed
             from (""" + NEW_CELLS + ") new where not exists (select from batch_cells old where " + SAME_CELLS + ")")
     void addCells(@Param("batchId") long batchId, @Param("rows") String rows);
 

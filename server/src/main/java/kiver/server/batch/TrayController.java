@@ -29,9 +29,13 @@ class TrayController {
         this.crops = crops;
     }
 
-    /** A cell; without a batch when it is free, without a condition when it is only set aside. */
+    /**
+     * A cell; without a batch when it is free, without a condition when it is only set aside.
+     *
+     * @param mixed whether nobody is sure what its plant is
+     */
     record CellView(int number, @Nullable Integer batch, @Nullable CellCondition condition, @Nullable Integer seeds, @Nullable Integer seedlings,
-            boolean onlySeen) {}
+            boolean onlySeen, boolean mixed) {}
 
     /** A tray. */
     record TrayView(
@@ -57,13 +61,14 @@ class TrayController {
             CellState state = file.state().cells().get(cell);
             if (state != null) {
                 return new CellView(
-                        cell.number(), file.batch().number(), state.condition(), state.seeds(), state.seedlings(), state.onlySeen());
+                        cell.number(), file.batch().number(), state.condition(), state.seeds(), state.seedlings(), state.onlySeen(),
+                        state.mixed());
             }
         }
         return files.stream()
                 .filter(file -> file.toSow().stream().anyMatch(run -> run.cells().contains(cell)))
                 .findFirst()
-                .map(file -> new CellView(cell.number(), file.batch().number(), null, null, null, false))
-                .orElseGet(() -> new CellView(cell.number(), null, null, null, null, false));
+                .map(file -> new CellView(cell.number(), file.batch().number(), null, null, null, false, false))
+                .orElseGet(() -> new CellView(cell.number(), null, null, null, null, false, false));
     }
 }

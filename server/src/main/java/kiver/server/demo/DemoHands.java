@@ -128,7 +128,7 @@ class DemoHands {
                         alive -= plants;
                         releases.release(
                                 id(batch.number(), today, purpose + promise.lineId()), promise.orderNumber(),
-                                List.of(new ReleaseService.Parting(promise.position(), plants)), List.of(), null);
+                                List.of(new ReleaseService.Parting(promise.position(), plants, 0)), List.of(), null);
                     }
                 }
             }

@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.NameDoubt;
 import kiver.core.tray.TrayId;
 import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
@@ -64,6 +65,21 @@ class CountController {
             @NotNull(message = "Choose a reason.") LossReason reason,
             @Nullable LocalDate day) {}
 
+    /** Cells of whose plants nobody is sure any more what they are. */
+    record DoubtEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which tray.") Integer tray,
+            @NotEmpty(message = "Pick at least one cell.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> cells,
+            @NotNull(message = "Choose a reason.") NameDoubt doubt,
+            @Nullable LocalDate day) {}
+
+    /** Cells of whose plants somebody knows again that they are what their batch is. */
+    record RecognitionEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which tray.") Integer tray,
+            @NotEmpty(message = "Pick at least one cell.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> cells,
+            @Nullable LocalDate day) {}
+
     @PostMapping("/api/batches/{number}/counts")
     void count(@PathVariable int number, @Valid @RequestBody CountEntry entry, @AuthenticationPrincipal Person person) {
         List<Integer> somethingUp = entry.somethingUp() == null ? List.of() : entry.somethingUp();
@@ -85,6 +101,18 @@ class CountController {
     @PostMapping("/api/batches/{number}/losses")
     void lose(@PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
         BatchChange change = new BatchChange.Lost(tray(entry.tray()), entry.cells(), entry.reason());
+        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+    }
+
+    @PostMapping("/api/batches/{number}/doubts")
+    void doubt(@PathVariable int number, @Valid @RequestBody DoubtEntry entry, @AuthenticationPrincipal Person person) {
+        BatchChange change = new BatchChange.Mixed(tray(entry.tray()), entry.cells(), entry.doubt());
+        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+    }
+
+    @PostMapping("/api/batches/{number}/recognitions")
+    void recognise(@PathVariable int number, @Valid @RequestBody RecognitionEntry entry, @AuthenticationPrincipal Person person) {
+        BatchChange change = new BatchChange.Recognised(tray(entry.tray()), entry.cells());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 

@@ -29,7 +29,8 @@ import kiver.server.wording.Said;
  * @param plants it was planned to give
  * @param promises of its plants, in the order in which they are served
  * @param shares of its plants
- * @param plantsAlive on hand, counted as its order counts them
+ * @param plantsAlive on hand under their name, counted as its order counts them
+ * @param plantsMixed on hand, of which nobody is sure what they are
  * @param traysToSow trays, or parts of them, that are still to be sown; 0 before the first is
  * @param boughtIn whether its plants were raised elsewhere
  * @param problem why nothing could be worked out; missing when all could
@@ -37,7 +38,7 @@ import kiver.server.wording.Said;
 public record BatchSummary(
         int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
         List<Integer> trays, Balance balance, BatchDates dates, double chance,
-        int plants, List<PromiseView> promises, PlantShares shares, int plantsAlive, int traysToSow, boolean boughtIn, @Nullable Said problem) {
+        int plants, List<PromiseView> promises, PlantShares shares, int plantsAlive, int plantsMixed, int traysToSow, boolean boughtIn, @Nullable Said problem) {
 
     /**
      * Plants promised for a line of an order.
@@ -54,7 +55,7 @@ public record BatchSummary(
         return new BatchSummary(
                 planned.number(), planned.variety(), batch.crop().name(), batch.stage(), batch.emerging().verdict(),
                 season.place(place).name(), trays, state.balance(), BatchDates.of(batch), batch.chance(), planned.plants(),
-                promises(batch), batch.file().shares(today), batch.file().plantsAlive(),
+                promises(batch), batch.file().shares(today), batch.file().plantsAlive(), batch.file().plantsMixed(),
                 state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(), planned.isBoughtIn(),
                 batch.trouble().or(batch.file()::trouble).map(trouble -> Said.of((Record) trouble)).orElse(null));
     }

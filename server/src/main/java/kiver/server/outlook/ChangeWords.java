@@ -36,6 +36,15 @@ record ChangeWords(
                     .with("cells", lost.cells().size()).with("tray", tray.apply(lost.tray()))
                     .with("reason", Said.of("loss." + lost.reason()));
         }
+        if (change instanceof BatchChange.Mixed mixed) {
+            return Said.of("Names in doubt: {cells} in {tray}; {doubt}")
+                    .with("cells", mixed.cells().size()).with("tray", tray.apply(mixed.tray()))
+                    .with("doubt", Said.of("doubt." + mixed.doubt()));
+        }
+        if (change instanceof BatchChange.Recognised recognised) {
+            return Said.of("Known again: {cells} in {tray}")
+                    .with("cells", recognised.cells().size()).with("tray", tray.apply(recognised.tray()));
+        }
         if (change instanceof BatchChange.PottedOn potted) {
             return Said.of("Potted on {cells} from {from} into {into}")
                     .with("cells", potted.cells().size()).with("from", tray.apply(potted.from()))
@@ -58,9 +67,9 @@ record ChangeWords(
             return Said.of("Hardened");
         }
         if (change instanceof BatchChange.Released released) {
-            return Said.of("Released {cells} from {tray} with note {note}")
+            return Said.of("Released {cells} from {tray} with note {note}{mixed, select, true {, as mixed} other {}}")
                     .with("cells", released.cells().size()).with("tray", tray.apply(released.tray()))
-                    .with("note", released.release());
+                    .with("note", released.release()).when("mixed", released.asMixed());
         }
         if (change instanceof BatchChange.LeftUnsown left) {
             return Said.of("Left unsown: the rest of {tray}").with("tray", tray.apply(left.tray()));

@@ -63,10 +63,10 @@ class DeliveryNote {
     }
 
     /** Plants of one sowing in one tray. */
-    private record Origin(int plants, String tray, String container, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium) {
+    private record Origin(int plants, String tray, String container, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium, boolean mixed) {
 
         private Origin with(int number) {
-            return new Origin(number, tray, container, sownIn, batch, sown, lot, medium);
+            return new Origin(number, tray, container, sownIn, batch, sown, lot, medium, mixed);
         }
     }
 
@@ -101,10 +101,16 @@ class DeliveryNote {
     }
 
     private static Said boughtIn(Origin origin) {
-        return Said.of("{plants} from tray {tray}: batch {batch}, raised by {supplier}, came as {lot} on {day}")
-                .with("plants", origin.plants()).with("tray", origin.tray()).with("batch", origin.batch())
+        return Said.of("{plants}{mixed, select, true { mixed} other {}} from tray {tray}: batch {batch}, raised by {supplier}, came as {lot} on {day}")
+                .with("plants", origin.plants()).when("mixed", origin.mixed()).with("tray", origin.tray()).with("batch", origin.batch())
                 .with("supplier", origin.lot().supplier()).with("lot", origin.lot().code())
                 .with("day", new WholeDay(origin.sown()));
+    }
+
+    /** Nobody can say what these are; the grower is told before they are planted. */
+    private static Said mixed(int plants) {
+        return Said.of("{plants, plural, one {# of them is mixed: its} other {# of them are mixed: their}} name is in doubt until flowers or fruit show it. Plant them apart and label them as mixed.")
+                .with("plants", plants);
     }
 
     private String say(Said said) {
@@ -127,15 +133,20 @@ class DeliveryNote {
         for (Origin origin : origins) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10,
-                    say(origin.medium().isEmpty() ? boughtIn(origin) : Said.of("{plants} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
+                    say(origin.medium().isEmpty() ? boughtIn(origin) : Said.of("{plants}{mixed, select, true { mixed} other {}} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
                                     + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
-                            .with("plants", origin.plants()).with("tray", origin.tray())
+                            .with("plants", origin.plants()).when("mixed", origin.mixed()).with("tray", origin.tray())
                             .when("other", !origin.container().equals(line.container()))
                             .with("container", crops.container(origin.container()).name())
                             .when("potted", !origin.sownIn().equals(origin.tray())).with("sownIn", origin.sownIn())
                             .with("batch", origin.batch()).with("sown", new WholeDay(origin.sown()))
                             .with("lot", origin.lot().code()).with("supplier", origin.lot().supplier())
                             .with("medium", origin.medium())));
+        }
+        int mixed = origins.stream().filter(Origin::mixed).mapToInt(Origin::plants).sum();
+        if (mixed > 0) {
+            next = onPage(paper, next, 15);
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(mixed(mixed)));
         }
         next = onPage(paper, next + 4, 30);
         paper.text(LEFT, next, 12, say(Said.of("How to plant")));
@@ -203,14 +214,14 @@ class DeliveryNote {
                 String tray = trays.tray(part.tray()).code();
                 lines.add(new Origin(
                         file.state().plants(cells, file.countsSeedlings()), tray, trays.tray(part.tray()).container(),
-                        trays.tray(arrival.plants().run().tray()).code(), file.batch().number(), arrival.day(), lot, ""));
+                        trays.tray(arrival.plants().run().tray()).code(), file.batch().number(), arrival.day(), lot, "", part.asMixed()));
                 return;
             }
             BatchState.Sowing sowing = file.state().sowings().get(sequence);
             TrayId sownIn = sowing.sown().run().tray();
             lines.add(new Origin(
                     file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(part.tray()).container(), trays.tray(sownIn).code(),
-                    file.batch().number(), sowing.day(), lot, sowing.sown().medium()));
+                    file.batch().number(), sowing.day(), lot, sowing.sown().medium(), part.asMixed()));
         });
         return together(lines);
     }

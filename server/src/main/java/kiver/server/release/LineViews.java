@@ -60,18 +60,14 @@ final class LineViews {
         Crop crop = crops.crop(line.crop());
         Optional<OrderView.InPlaceView> sown = Optional.ofNullable(inPlace.get(line.id()));
         int gone = released.getOrDefault(line.id(), 0) + sown.filter(each -> each.note() != null).map(OrderView.InPlaceView::plants).orElse(0);
-        int ready = Math.min(
-                line.plants() - gone,
-                ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), Set.of(), containerOf).stream()
-                        .mapToInt(ReadyTray::plants)
-                        .sum());
+        int ready = ready(line, own, gone, false);
         return new OrderView.LineView(
                 line.position(),
                 new OrderView.Asked(
                         line.varietyId(), line.variety(), crop.name(), line.container(), crops.container(line.container()).name(),
                         line.plants(), line.leavesFrom(), line.leavesTo(), line.target(), line.under(), line.accepted(),
                         line.countedIn()),
-                line.cancelledOn(), gone, Math.max(0, ready),
+                line.cancelledOn(), gone, ready, ready(line, own, gone, true),
                 own.stream().mapToInt(Supply::plants).sum() + sown.map(OrderView.InPlaceView::plants).orElse(0),
                 standing(line, own, sown, gone, ready), gone >= line.accepted() ? 1 : chance(line, own, sown),
                 own.stream()
@@ -79,6 +75,14 @@ final class LineViews {
                                 supply.promise().plants(), supply.chance(), summarising.apply(supply.batch())))
                         .toList(),
                 sown.orElse(null), PlantingLines.of(crop, line.target()));
+    }
+
+    /** Plants that could go now, no more than are still to go. */
+    private int ready(OrderedLine line, List<Supply> own, int gone, boolean mixed) {
+        int ready = ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), mixed, Set.of(), containerOf).stream()
+                .mapToInt(ReadyTray::plants)
+                .sum();
+        return Math.max(0, Math.min(line.plants() - gone, ready));
     }
 
     /** The surest batches that together are promised in full must all come; 0 where they are not promised in full. */

@@ -55,10 +55,21 @@ class OrderController {
     /** An order with what would go with it now. */
     record OrderWithPicks(OrderView order, List<LinePicks> picks) {}
 
-    /** Plants to let go with one line. */
+    /**
+     * Plants to let go with one line.
+     *
+     * @param plants under their name
+     * @param mixed plants of which nobody is sure what they are; missing for none
+     */
     record PartingEntry(
             @NotNull(message = "Say with which line.") Integer line,
-            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Release at least 1 plant.") Integer plants) {}
+            @NotNull(message = "Say how many plants.") @Min(value = 0, message = "Release at least 1 plant.") Integer plants,
+            @Nullable @Min(value = 0, message = "Release at least 1 plant.") Integer mixed) {
+
+        private ReleaseService.Parting parting() {
+            return new ReleaseService.Parting(line, plants, mixed == null ? 0 : mixed);
+        }
+    }
 
     /**
      * What is to go.
@@ -102,7 +113,7 @@ class OrderController {
     ReleaseMade release(@Valid @RequestBody ReleaseEntry entry, @AuthenticationPrincipal Person person) {
         return new ReleaseMade(releases.release(
                 entry.requestId(), entry.order(),
-                entry.lines().stream().map(each -> new ReleaseService.Parting(each.line(), each.plants())).toList(),
+                entry.lines().stream().map(PartingEntry::parting).toList(),
                 entry.seedOf() == null ? List.of() : entry.seedOf().stream().distinct().toList(), person.id()));
     }
 

@@ -95,6 +95,7 @@ record OrderView(
      * @param cancelledOn day since which it is not wanted; missing while it is
      * @param released plants that have gone
      * @param ready plants ready to go now
+     * @param readyMixed plants that are ready, of which nobody is sure what they are
      * @param promised plants that it can count on: they have gone, live, or are to be sown
      * @param standing where it is
      * @param chance that it is met whole and in time, 0 to 1
@@ -103,6 +104,6 @@ record OrderView(
      * @param planting how to plant, in lines
      */
     record LineView(
-            int line, Asked asked, @Nullable LocalDate cancelledOn, int released, int ready, int promised, Standing standing,
-            double chance, List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
+            int line, Asked asked, @Nullable LocalDate cancelledOn, int released, int ready, int readyMixed, int promised,
+            Standing standing, double chance, List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
 }

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.function.ToIntFunction;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
+import kiver.core.batch.CellState;
 import kiver.core.growth.DateSpread;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
@@ -30,24 +31,25 @@ final class ReadyPlants {
      *
      * @param lineId of the line, in the database
      * @param all batches
+     * @param mixed whether those are asked for of which nobody is sure what they are, or those under their name
      * @param taken cells that go with another line of the same release
      * @param containerOf the code of a tray's container
      */
     static List<ReadyTray> forLine(
-            long lineId, List<BatchOutlook> all, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            long lineId, List<BatchOutlook> all, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
         List<ReadyTray> ready = new ArrayList<>();
         all.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
                 .filter(batch -> batch.file().promises().stream().anyMatch(promise -> promise.lineId() == lineId))
-                .forEach(batch -> ready.addAll(ofBatch(lineId, batch, taken, containerOf)));
+                .forEach(batch -> ready.addAll(ofBatch(lineId, batch, mixed, taken, containerOf)));
         return ready;
     }
 
     private static List<ReadyTray> ofBatch(
-            long lineId, BatchOutlook batch, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            long lineId, BatchOutlook batch, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
         BatchFile file = batch.file();
         List<ReadyTray> trays = new ArrayList<>();
-        farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, taken)));
+        farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, mixed, taken)));
         int alive = trays.stream().mapToInt(ReadyTray::plants).sum();
         Map<Long, Integer> released = file.releasedByLine();
         int own = 0;
@@ -93,23 +95,22 @@ final class ReadyPlants {
                 left -= tray.plantsPerCell().get(cells++);
             }
             if (cells > 0) {
-                some.add(new ReadyTray(
-                        tray.batch(), tray.lot(), tray.tray(), tray.cells().subList(0, cells),
-                        tray.plantsPerCell().subList(0, cells), tray.pastLimit()));
+                some.add(tray.first(cells));
             }
         }
         return some;
     }
 
     /** What is ready in a tray, lot by lot. */
-    private static List<ReadyTray> ofTray(BatchOutlook batch, TrayId tray, Set<Cell> taken) {
+    private static List<ReadyTray> ofTray(BatchOutlook batch, TrayId tray, boolean mixed, Set<Cell> taken) {
         BatchFile file = batch.file();
         Map<Long, List<Integer>> byLot = new TreeMap<>();
-        for (int number : file.state().cellsIn(tray, CellCondition.ALIVE)) {
+        List<Integer> living = file.state().cellsIn(tray, CellCondition.ALIVE);
+        for (int number : living) {
             Cell cell = new Cell(tray, number);
-            if (!taken.contains(cell)) {
-                int sowing = file.state().cells().get(cell).sowing();
-                byLot.computeIfAbsent(file.state().lotOf(sowing), lot -> new ArrayList<>()).add(number);
+            CellState state = file.state().cells().get(cell);
+            if (state.mixed() == mixed && !taken.contains(cell)) {
+                byLot.computeIfAbsent(file.state().lotOf(state.sowing()), lot -> new ArrayList<>()).add(number);
             }
         }
         LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);
@@ -120,7 +121,7 @@ final class ReadyPlants {
                         .map(cell -> Math.max(1, file.state().plants(
                                 List.of(file.state().cells().get(new Cell(tray, cell))), file.countsSeedlings())))
                         .toList(),
-                past)));
+                past, cells.size() == living.size())));
         return ready;
     }
 }

@@ -122,11 +122,17 @@ public class ReleaseService {
         if (missing < 1) {
             return List.of();
         }
-        return Allocation.propose(missing, ReadyPlants.forLine(line.id(), all, Set.of(), trays.containers()));
+        return Allocation.propose(missing, ReadyPlants.forLine(line.id(), all, false, Set.of(), trays.containers()));
     }
 
-    /** Plants to let go with one line. */
-    public record Parting(int line, int plants) {}
+    /**
+     * Plants to let go with one line.
+     *
+     * @param line position on the order
+     * @param plants under their name, 0 or more
+     * @param mixed plants of which nobody is sure what they are, 0 or more
+     */
+    public record Parting(int line, int plants, int mixed) {}
 
     /**
      * Lets plants go with an order.
@@ -153,12 +159,18 @@ public class ReleaseService {
             int number = releases.insert(order.id(), today);
             for (Parting parting : partings) {
                 OrderedLine line = order.line(parting.line());
-                List<ReadyTray> ready = ReadyPlants.forLine(line.id(), all, taken, trays.containers());
-                requireToBeHad(line, parting.plants(), gone.getOrDefault(line.id(), 0), ready);
-                for (Pick pick : Allocation.propose(parting.plants(), ready)) {
-                    pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
-                    changes.computeIfAbsent((int) pick.batch(), batch -> new ArrayList<>())
-                            .add(new BatchChange.Released(number, line.id(), pick.tray(), pick.cells()));
+                requireToBeHad(line, parting, gone.getOrDefault(line.id(), 0));
+                for (boolean mixed : List.of(false, true)) {
+                    int plants = mixed ? parting.mixed() : parting.plants();
+                    if (plants > 0) {
+                        List<ReadyTray> ready = ReadyPlants.forLine(line.id(), all, mixed, taken, trays.containers());
+                        requireReady(line, plants, mixed, ready);
+                        for (Pick pick : Allocation.propose(plants, ready)) {
+                            pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
+                            changes.computeIfAbsent((int) pick.batch(), batch -> new ArrayList<>())
+                                    .add(new BatchChange.Released(number, line.id(), pick.tray(), pick.cells(), mixed));
+                        }
+                    }
                 }
             }
             seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
@@ -188,27 +200,40 @@ public class ReleaseService {
         }
     }
 
-    private static void requireToBeHad(OrderedLine line, int plants, int released, List<ReadyTray> ready) {
+    private static void requireToBeHad(OrderedLine line, Parting parting, int released) {
         if (line.cancelledOn() != null) {
             throw new Refusal("lines", Said.of("Line {position}, {variety}, is cancelled.")
                     .with("position", line.position()).with("variety", line.variety()));
         }
-        String of = " of line " + line.position() + ", " + line.variety();
-        if (plants < 1) {
-            throw new Refusal("plants", Said.of("Release at least 1 plant{of}.").with("of", of));
+        int plants = parting.plants() + parting.mixed();
+        if (parting.plants() < 0 || parting.mixed() < 0 || plants < 1) {
+            throw new Refusal("plants", Said.of("Release at least 1 plant{of}.").with("of", of(line)));
         }
-        int onHand = ready.stream().mapToInt(ReadyTray::plants).sum();
         int missing = line.plants() - released;
-        if (onHand == 0 && missing > 0) {
-            throw new Refusal("plants", Said.of("No plants{of} are ready yet.").with("of", of));
+        if (plants > missing) {
+            throw new Refusal("plants", Said.of("The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.")
+                    .with("plants", line.plants()).with("of", of(line)).with("released", released)
+                    .with("missing", missing));
         }
-        if (plants > Math.min(onHand, missing)) {
-            throw new Refusal("plants", onHand < missing
-                    ? Said.of("Only {onHand} plants{of} are ready; release at most that many.").with("onHand", onHand).with("of", of)
-                    : Said.of("The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.")
-                            .with("plants", line.plants()).with("of", of).with("released", released)
-                            .with("missing", missing));
+    }
+
+    private static void requireReady(OrderedLine line, int plants, boolean mixed, List<ReadyTray> ready) {
+        int onHand = ready.stream().mapToInt(ReadyTray::plants).sum();
+        if (plants <= onHand) {
+            return;
         }
+        if (mixed) {
+            throw new Refusal("plants", Said.of("Only {onHand} mixed plants{of} are ready; release at most that many.")
+                    .with("onHand", onHand).with("of", of(line)));
+        }
+        throw new Refusal("plants", onHand == 0
+                ? Said.of("No plants{of} are ready yet.").with("of", of(line))
+                : Said.of("Only {onHand} plants{of} are ready; release at most that many.")
+                        .with("onHand", onHand).with("of", of(line)));
+    }
+
+    private static Said of(OrderedLine line) {
+        return Said.of(" of line {position}, {variety}").with("position", line.position()).with("variety", line.variety());
     }
 
     /** Opens a release for an order, in its number in the database, and answers the number of the note; nothing has left with it yet. */

@@ -3,6 +3,7 @@ package kiver.server.today;
 import java.util.Arrays;
 import java.util.List;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.NameDoubt;
 import kiver.core.crop.Container;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.place.Place;
@@ -55,7 +56,7 @@ class ChoicesController {
     record Choices(
             List<Grower> growers, List<Site> sites, List<CropChoice> crops, List<VarietyChoice> varieties,
             List<ContainerChoice> containers, List<LotChoice> lots, List<PlaceChoice> places,
-            List<ProgrammeChoice> programmes, List<LossReason> lossReasons) {}
+            List<ProgrammeChoice> programmes, List<LossReason> lossReasons, List<NameDoubt> nameDoubts) {}
 
     @GetMapping("/api/choices")
     Choices choices() {
@@ -76,7 +77,7 @@ class ChoicesController {
                 Arrays.stream(HardeningProgramme.values())
                         .map(programme -> new ProgrammeChoice(programme, programme.days()))
                         .toList(),
-                List.of(LossReason.values()));
+                List.of(LossReason.values()), List.of(NameDoubt.values()));
     }
 
     private static ContainerChoice choice(Container container) {

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.NameDoubt;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -38,6 +39,8 @@ class RecordGoldenTest {
                 arguments("Counted", 1, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), false)),
                 arguments("Counted", 2, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), List.of(4, 5), true)),
                 arguments("Lost", 1, new BatchChange.Lost(TRAY, List.of(2, 3), LossReason.SLUGS)),
+                arguments("Mixed", 1, new BatchChange.Mixed(TRAY, List.of(4, 5), NameDoubt.LABEL_LOST)),
+                arguments("Recognised", 1, new BatchChange.Recognised(TRAY, List.of(4))),
                 arguments("PottedOn", 1, new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(14), 1, 2))),
                 arguments("Moved", 1, new BatchChange.Moved(new PlaceId(3))),
                 arguments("Moved", 2, new BatchChange.Moved(new PlaceId(3), List.of(TRAY))),
@@ -47,6 +50,7 @@ class RecordGoldenTest {
                 arguments("Released", 1, new BatchChange.Released(
                         501, BatchChange.Released.BEFORE_LINES, new TrayId(14), List.of(1, 2))),
                 arguments("Released", 2, new BatchChange.Released(501, 77, new TrayId(14), List.of(1, 2))),
+                arguments("Released", 3, new BatchChange.Released(501, 77, new TrayId(14), List.of(1, 2), true)),
                 arguments("Corrected", 1, new BatchChange.Corrected(3)),
                 arguments("Corrected", 2, new BatchChange.Corrected(3, "the other tray")));
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.NameDoubt;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -36,6 +37,11 @@ class ChangeWordsTest {
                         "Counted 0 cells of T1042, 0 with something up; last look, the rest is given up"),
                 Arguments.of(
                         new BatchChange.Lost(TRAY, List.of(4, 5), LossReason.DAMPING_OFF), "Lost 2 in T1042: damping off"),
+                Arguments.of(
+                        new BatchChange.Mixed(TRAY, List.of(4, 5), NameDoubt.LABEL_LOST), "Names in doubt: 2 in T1042; the label is lost"),
+                Arguments.of(new BatchChange.Recognised(TRAY, List.of(4)), "Known again: 1 in T1042"),
+                Arguments.of(
+                        new BatchChange.Released(501, 1, TRAY, List.of(5), true), "Released 1 from T1042 with note 501, as mixed"),
                 Arguments.of(new BatchChange.Moved(PLACE), "Moved to Warm room"),
                 Arguments.of(new BatchChange.HardeningStarted(PLACE, 5), "Hardening begun in Warm room, 5 days"),
                 Arguments.of(new BatchChange.HardenedForDay(1), "Outside for 1 hour"),

@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.ChangeFault;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.NameDoubt;
 import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
 import kiver.core.harden.DayOutside;
@@ -189,6 +190,7 @@ class WordingTest {
         Arrays.stream(Offer.Change.values()).forEach(change -> used.add("offer." + change));
         Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class).flatMap(Families::kinds).map(Wording::key).forEach(used::add);
         Arrays.stream(ForecastChange.Cause.values()).forEach(cause -> used.add("cause." + cause));
+        Arrays.stream(NameDoubt.values()).forEach(doubt -> used.add("doubt." + doubt));
         Arrays.stream(LossReason.values()).forEach(reason -> used.add("loss." + reason));
         Arrays.stream(Protection.values()).forEach(protection -> used.add("protection." + protection));
         Arrays.stream(Hardiness.values()).forEach(hardiness -> used.add("hardiness." + hardiness));
