@@ -38,6 +38,7 @@ export type TrialView = Schemas['TrialView'];
 export type Edit = Schemas['PlanEdit'];
 export type Remedy = Schemas['Remedy'];
 export type SpaceHelp = Schemas['SpaceHelp'];
+export type Hindrance = Schemas['Hindrance'];
 export type NameDoubt = Choices['nameDoubts'][number];
 export type Cause = Schemas['MovedGroup']['cause'];
 export type DraftView = Schemas['DraftView'];

@@ -6,6 +6,7 @@ import { useChoices, useNumberedChange, useRoutes, useSession } from '../api/que
 import { Sheet } from '../look/Sheet';
 import { Loading, Refusal, Trouble } from '../look/States';
 import { provisoWords } from '../plan/planWords';
+import { hindranceWords } from '../words/reasons';
 import { addDays, dayWords, daysBetween, shortDay, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { figures } from '../words/quantity';
@@ -98,7 +99,12 @@ function Way({ route, line, span, choose, order }: { route: RouteView; line: Lin
           {provisoWords(each, about, today)}
         </p>
       ))}
-      {route.why && <p className="text-sm text-brick">{route.why}</p>}
+      {route.hindrances.map((each) => (
+        <p key={each.kind} className="text-sm text-brick">
+          {hindranceWords(each, today)}
+        </p>
+      ))}
+      {route.refused && <p className="text-sm text-brick">{route.refused}</p>}
       {!route.current && route.possible && route.route !== 'BOUGHT_IN' && (
         <button className="act mt-auto" onClick={choose}>
           {route.route === 'IN_PLACE' ? say('Have it sown in place') : say('Raise it here')}

@@ -47,6 +47,7 @@ const way = (route: RouteView['route'], more: Partial<RouteView>): RouteView => 
   slots: 0,
   seeds: 0,
   reasons: [],
+  hindrances: [],
   how: [],
   ...more,
 });
@@ -87,7 +88,7 @@ describe('the three ways', () => {
         ...routes,
         routes: [
           way('RAISED', {}),
-          way('IN_PLACE', { possible: false, why: 'There is no seed of it in the store.' }),
+          way('IN_PLACE', { possible: false, hindrances: [{ kind: 'NoSeedInStore' }] }),
           way('BOUGHT_IN', { possible: false }),
         ],
       },

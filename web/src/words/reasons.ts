@@ -1,5 +1,18 @@
 import british from '../../../server/src/main/resources/words/en-GB.json';
-import type { Cause, DateSpread, NameDoubt, Named, Obstacle, OfferView, Proviso, Remedy, SpaceHelp, TaskKind, WhyNow } from '../api/client';
+import type {
+  Cause,
+  DateSpread,
+  Hindrance,
+  NameDoubt,
+  Named,
+  Obstacle,
+  OfferView,
+  Proviso,
+  Remedy,
+  SpaceHelp,
+  TaskKind,
+  WhyNow,
+} from '../api/client';
 import { message } from './catalogue';
 import { dayWords, toDate } from './days';
 import { listWords } from './phrases';
@@ -12,6 +25,7 @@ type Key =
   | `whyNow.${WhyNow['kind']}`
   | `remedy.${Remedy['kind']}`
   | `spaceHelp.${SpaceHelp['kind']}`
+  | `hindrance.${Hindrance['kind']}`
   | `cause.${Cause}`
   | `doubt.${NameDoubt}`
   | `offer.${OfferView['change']}`
@@ -108,6 +122,11 @@ export function remedyWords(remedy: Remedy, target: string, placeName: (place: n
 /** What could be done about a place that is over-full. */
 export function spaceHelpWords(help: SpaceHelp, today: string, placeName: (place: number) => string): string {
   return reason(`spaceHelp.${help.kind}`, partsOf(help, { today, ...named(help, placeName) }));
+}
+
+/** Why seed cannot be sown in place. */
+export function hindranceWords(hindrance: Hindrance, today: string): string {
+  return reason(`hindrance.${hindrance.kind}`, partsOf(hindrance, { today }));
 }
 
 /** Why nobody is sure any more what some plants are, as a choice: "The label is lost". */

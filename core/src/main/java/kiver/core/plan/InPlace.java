@@ -39,10 +39,12 @@ import kiver.core.weather.StationRecord;
  * @param seedsPerSpot 1 to 5, to be thinned to one
  * @param chanceEnough that as many plants stand as the grower takes for all; 0 to 1, 0 without seed
  * @param seedsLeft in the lot it would be sown from
+ * @param hindrance why it cannot be; empty where it can
  */
 public record InPlace(
         Optional<LocalDate> from, Optional<LocalDate> until, Optional<DateSpread> up, Optional<DateSpread> atStage,
-        double chanceInTime, int spots, int seedsPerSpot, double chanceEnough, int seedsLeft) {
+        double chanceInTime, int spots, int seedsPerSpot, double chanceEnough, int seedsLeft,
+        Optional<Hindrance> hindrance) {
 
     /** Longer in the ground than this, and seed rots, is eaten or crusted over. */
     private static final int MOST_DAYS_IN_THE_GROUND = 28;
@@ -113,7 +115,10 @@ public record InPlace(
         OptionalInt first = IntStream.rangeClosed(DAYS_TO_SETTLE, latest).filter(sown -> isSafe(ask, years, sown)).findFirst();
         Sown sown = quantity(ask);
         if (first.isEmpty()) {
-            return new InPlace(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 0, sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft());
+            return new InPlace(
+                    Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 0, sown.spots(), sown.seeds(),
+                    sown.chance(), ask.seedsLeft(),
+                    Optional.of(ask.germination() == null ? new Hindrance.NoSeedInStore() : new Hindrance.GroundNeverFit()));
         }
         int day = first.getAsInt();
         double target = ask.line().target().toEpochDay() - ask.firstDay().toEpochDay();
@@ -127,7 +132,18 @@ public record InPlace(
                 Optional.of(ask.firstDay().plusDays(day)), Optional.of(ask.firstDay().plusDays(last)),
                 spread(ask, fresh.stream().mapToDouble(life -> life.up(day)).toArray()),
                 spread(ask, fresh.stream().mapToDouble(life -> life.atStage(day)).toArray()),
-                share(fresh, life -> life.atStage(day) <= target), sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft());
+                share(fresh, life -> life.atStage(day) <= target), sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft(),
+                hindrance(ask, sown));
+    }
+
+    private static Optional<Hindrance> hindrance(Ask ask, Sown sown) {
+        if (ask.germination() == null) {
+            return Optional.of(new Hindrance.NoSeedInStore());
+        }
+        int needed = sown.spots() * sown.seeds();
+        return needed > ask.seedsLeft()
+                ? Optional.of(new Hindrance.TooFewSeeds(needed, ask.seedsLeft()))
+                : Optional.empty();
     }
 
     /** Seeds to hand over. */

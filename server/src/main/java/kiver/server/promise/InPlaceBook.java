@@ -132,15 +132,10 @@ public class InPlaceBook {
     public void setAside(OrderedLine line, int plants, Long by) {
         Planned planned = plan(line, plants, Optional.empty());
         InPlace outcome = planned.outcome();
-        long lot = planned.lot().orElseThrow(() -> new Refusal("route", Said.of("There is no seed of {variety} in the store.").with("variety", line.variety())));
-        if (outcome.from().isEmpty()) {
-            throw new Refusal("route", Said.of("The ground at {site} is not warm and safe enough for it on any day that can be looked at.")
-                    .with("site", orders.site(line.siteId()).name()));
-        }
-        if (outcome.seeds() > outcome.seedsLeft()) {
-            throw new Refusal("route", Said.of("Sown in place it takes {seeds, number} seeds; {left, number} are free.")
-                    .with("seeds", outcome.seeds()).with("left", outcome.seedsLeft()));
-        }
+        outcome.hindrance().ifPresent(hindrance -> {
+            throw new Refusal("route", Said.of((Record) hindrance));
+        });
+        long lot = planned.lot().orElseThrow();
         mapper.insert(
                 new SownInPlace(
                         line.id(), lot, plants, outcome.spots(), outcome.seedsPerSpot(), outcome.from().get(), outcome.until().orElseThrow(), null),

@@ -16,6 +16,7 @@ import kiver.core.harden.HardeningProgramme;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.plan.Hindrance;
 import kiver.core.plan.InPlace;
 import kiver.core.plan.Plan;
 import kiver.core.promise.Answer;
@@ -92,13 +93,14 @@ class Routes {
      * @param seeds from the store
      * @param price of a plant that it is reckoned with, the last that was paid for the crop
      * @param reasons why plants cannot be raised for it
-     * @param why it cannot be gone otherwise
+     * @param hindrances why it cannot be sown in place
+     * @param refused why it cannot be worked out at all
      * @param how it is to be sown in place, in lines
      */
     record RouteView(
             Route route, boolean current, boolean possible, @Nullable LocalDate begins, @Nullable LocalDate until,
             @Nullable DateSpread ready, double chance, @Nullable Double cost, double slots, int seeds, @Nullable Double price,
-            List<Proviso> reasons, @Nullable Said why, List<Said> how) {}
+            List<Proviso> reasons, List<Hindrance> hindrances, @Nullable Said refused, List<Said> how) {}
 
     /** What becomes of a batch when its line goes another way. */
     record Freed(int batch, int plants, boolean withdrawn) {}
@@ -135,7 +137,7 @@ class Routes {
             return way.get();
         } catch (Refusal refused) {
             return new RouteView(
-                    route, false, false, null, null, null, 0, null, 0, 0, null, List.of(), refused.said(), List.of());
+                    route, false, false, null, null, null, 0, null, 0, 0, null, List.of(), List.of(), refused.said(), List.of());
         }
     }
 
@@ -167,7 +169,7 @@ class Routes {
         return new RouteView(
                 Route.RAISED, false, checked.promise().answer() != Answer.NO, plan.sowDay().orElse(null), null, plan.ready().orElse(null),
                 plan.chance(), outlay.map(Outlay::cost).orElse(null), outlay.map(Outlay::mostSlots).orElse(0.0),
-                outlay.map(Outlay::seeds).orElse(0), null, checked.promise().reasons(), null, List.of());
+                outlay.map(Outlay::seeds).orElse(0), null, checked.promise().reasons(), List.of(), null, List.of());
     }
 
     private RouteView standing(Route route, OrderedLine line, BatchOutlook batch) {
@@ -180,7 +182,7 @@ class Routes {
                 batch.forecast().ready().orElse(null), batch.chanceFor(line.id()),
                 outlay.map(Outlay::cost).or(() -> price.map(each -> each * planned.cells())).orElse(null),
                 batch.stays().stream().mapToDouble(Stay::slots).max().orElse(0), outlay.map(Outlay::seeds).orElse(0),
-                price.orElse(null), List.of(), null, List.of());
+                price.orElse(null), List.of(), List.of(), null, List.of());
     }
 
     private Outlay outlay(BatchOutlook batch) {
@@ -196,16 +198,15 @@ class Routes {
         Optional<BatchFile> instead = growing.stream().map(BatchOutlook::file).filter(file -> freed(file, line).withdrawn()).findFirst();
         InPlaceBook.Planned planned = inPlace.plan(line, plants, instead);
         InPlace outcome = sown.flatMap(each -> inPlace.outlookOf(line, each)).orElse(planned.outcome());
-        Said why = planned.lot().isEmpty() && sown.isEmpty() ? Said.of("There is no seed of it in the store.")
-                : outcome.from().isEmpty() ? Said.of("The ground there is not warm and safe enough for it on any day that can be looked at.")
-                : sown.isEmpty() && outcome.seeds() > outcome.seedsLeft()
-                        ? Said.of("It takes {seeds, number} seeds; {left, number} are free.").with("seeds", outcome.seeds()).with("left", outcome.seedsLeft())
-                        : null;
+        // Of seed that is set aside already there is enough.
+        List<Hindrance> hindrances = outcome.hindrance()
+                .filter(hindrance -> sown.isEmpty() || hindrance instanceof Hindrance.GroundNeverFit)
+                .stream().toList();
         return new RouteView(
-                Route.IN_PLACE, sown.isPresent(), why == null, sown.map(SownInPlace::sowFrom).or(outcome::from).orElse(null),
+                Route.IN_PLACE, sown.isPresent(), hindrances.isEmpty(), sown.map(SownInPlace::sowFrom).or(outcome::from).orElse(null),
                 sown.map(SownInPlace::sowUntil).or(outcome::until).orElse(null), outcome.atStage().orElse(null), outcome.chance(),
-                seedCost(outcome.seeds()), 0, outcome.seeds(), null, List.of(), why,
-                why == null ? SowingLines.of(crop, outcome.spots(), outcome.seedsPerSpot(), outcome.up()) : List.of());
+                seedCost(outcome.seeds()), 0, outcome.seeds(), null, List.of(), hindrances, null,
+                hindrances.isEmpty() ? SowingLines.of(crop, outcome.spots(), outcome.seedsPerSpot(), outcome.up()) : List.of());
     }
 
     private double seedCost(int count) {
@@ -229,7 +230,7 @@ class Routes {
                 Route.BOUGHT_IN, false, inTime, arrives, null, new DateSpread(line.target(), line.target(), line.target()),
                 inTime ? Allowances.USUAL.living().chanceOfAtLeast(bought, (int) Math.ceil(plants * (1 - line.under()) - 1e-9)) : 0,
                 price.map(each -> each * bought + slots * programme.days() / 7.0 * rates.rates().slotWeek()).orElse(null),
-                slots, 0, price.orElse(null), List.of(), null, List.of());
+                slots, 0, price.orElse(null), List.of(), List.of(), null, List.of());
     }
 
     /**

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kiver.core.outlook.Remedy;
 import kiver.core.outlook.SpaceHelp;
+import kiver.core.plan.Hindrance;
 import kiver.core.plan.Obstacle;
 import kiver.core.promise.Proviso;
 import kiver.core.today.WhyNow;
@@ -19,7 +20,7 @@ import tools.jackson.databind.jsontype.NamedType;
 public class Families {
 
     /** All of them. */
-    public static final List<Class<?>> ALL = List.of(Obstacle.class, Proviso.class, WhyNow.class, SpaceHelp.class, Remedy.class);
+    public static final List<Class<?>> ALL = List.of(Obstacle.class, Proviso.class, WhyNow.class, SpaceHelp.class, Remedy.class, Hindrance.class);
 
     /** Written as an object that names its kind. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

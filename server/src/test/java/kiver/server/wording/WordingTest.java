@@ -23,6 +23,7 @@ import kiver.core.outlook.ForecastChange;
 import kiver.core.outlook.Remedy;
 import kiver.core.outlook.SpaceHelp;
 import kiver.core.place.PlaceId;
+import kiver.core.plan.Hindrance;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.SowWindow;
 import kiver.core.promise.Offer;
@@ -142,6 +143,13 @@ class WordingTest {
                 Arguments.of(new Remedy.OtherDay(List.of(), TODAY), "Grow it for Thu 15 Apr instead."));
     }
 
+    static Stream<Arguments> hindrances() {
+        return Stream.of(
+                Arguments.of(new Hindrance.NoSeedInStore(), "There is no seed of it in the store."),
+                Arguments.of(new Hindrance.GroundNeverFit(), "The ground there is not warm and safe enough for it on any day that can be looked at."),
+                Arguments.of(new Hindrance.TooFewSeeds(1200, 80), "Sown in place it takes 1,200 seeds; 80 are free."));
+    }
+
     static Stream<Arguments> spaceHelp() {
         PlaceId shelf = new PlaceId(3);
         return Stream.of(
@@ -154,7 +162,7 @@ class WordingTest {
     }
 
     @ParameterizedTest
-    @MethodSource({"reasons", "obstacles", "provisos", "remedies", "spaceHelp"})
+    @MethodSource({"reasons", "obstacles", "provisos", "remedies", "spaceHelp", "hindrances"})
     void saysWhy(Record why, String words) {
         assertThat(WORDING.say(why, TODAY, ABOUT)).isEqualTo(words);
     }
@@ -175,7 +183,7 @@ class WordingTest {
     /** Only what stands in the way is said as what it is and not as a proviso. */
     @Test
     void everyReasonHasItsWordsAndIsTriedHere() {
-        Set<Class<?>> tried = Stream.of(reasons(), obstacles(), provisos(), remedies(), spaceHelp())
+        Set<Class<?>> tried = Stream.of(reasons(), obstacles(), provisos(), remedies(), spaceHelp(), hindrances())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
