@@ -11,7 +11,7 @@ export interface Call {
   body: unknown;
 }
 
-type Answer = unknown | ((call: Call) => unknown);
+type Answer = unknown;
 
 /** An answer with a status of its own. */
 export class Status {
@@ -40,7 +40,7 @@ const USUAL: Record<string, Answer> = {
 export function fakeServer(answers: Record<string, Answer>): Call[] {
   const calls: Call[] = [];
   vi.stubGlobal('fetch', async (input: Request | string, init?: RequestInit) => {
-    const request = input instanceof Request ? input : new Request(new URL(input, 'http://localhost'), init as RequestInit);
+    const request = input instanceof Request ? input : new Request(new URL(input, 'http://localhost'), init);
     const url = new URL(request.url, 'http://localhost');
     const text = request.headers.get('content-type')?.includes('json') ? await request.clone().text() : '';
     const call: Call = { method: request.method, path: url.pathname + url.search, body: text ? JSON.parse(text) : undefined };

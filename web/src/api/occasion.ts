@@ -6,7 +6,9 @@ type Named = Pick<Storage, 'getItem' | 'setItem'>;
 
 /** Whether a screen is held in one hand, in two, or stands on a desk. */
 function kind(): string {
-  if (!window.matchMedia?.('(pointer: coarse)').matches) return 'desk';
+  // Not every window can tell, whatever its type says.
+  const screenOf = window as { matchMedia?: (query: string) => MediaQueryList };
+  if (!screenOf.matchMedia?.('(pointer: coarse)').matches) return 'desk';
   return Math.min(window.screen.width, window.screen.height) < 600 ? 'phone' : 'tablet';
 }
 

@@ -4,7 +4,8 @@ export class RequestNumber {
   private id = '';
 
   of(entries: unknown): string {
-    const written = JSON.stringify(entries) ?? '';
+    // Of nothing there is nothing to write.
+    const written = (JSON.stringify(entries) as string | undefined) ?? '';
     if (this.id === '' || written !== this.entries) {
       this.entries = written;
       this.id = crypto.randomUUID();

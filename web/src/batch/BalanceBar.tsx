@@ -36,7 +36,7 @@ export function BalanceBar({
       <p className="mt-2">
         {boughtIn ? say('{sown} brought in = {parts}', account) : say('{sown} sown = {parts}', account)}
         <span className="text-pencil">
-          {say('; {needed} plants {either, select, true {promised} other {planned}}', { needed, either: String(Boolean(promised)) })}
+          {say('; {needed} plants {either, select, true {promised} other {planned}}', { needed, either: String(promised) })}
         </span>
       </p>
     </>

@@ -18,6 +18,9 @@ const doneNow = (day: unknown, today: string): string | undefined => (day === to
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.current);
 
+/** Why something could not be recorded on this device, in words. */
+export const whyNot = (thrown: unknown): string => (thrown instanceof Error ? thrown.message : String(thrown));
+
 /**
  * Records something that was done at the bench, now, by the person signed in: it is kept on this device and sent as soon
  * as there is a connection, with the day on which it was done.

@@ -87,7 +87,7 @@ export function TrialPanel({
           trial.view.overflows
             .filter((each) => each.batches.includes(batch.number))
             .map((each) => (
-              <p key={each.placeId + each.from} className="mt-1 text-ochre">
+              <p key={`${each.placeId} ${each.from}`} className="mt-1 text-ochre">
                 {say('{place} would lack {places, plural, one {# tray place} other {# tray places}} {from} – {to}.', {
                   place: each.place,
                   places: Math.ceil(each.over),

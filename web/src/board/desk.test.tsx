@@ -190,7 +190,7 @@ describe('little and often', () => {
     expect(calls[0]?.body).toEqual({ wish, until: '2027-07-22', count: 4 });
     fireEvent.click(screen.getByLabelText('As many every time'));
     await waitFor(() => expect(calls.at(-1)?.body).toEqual({ wish, until: '2027-07-22', every: 14 }));
-    fireEvent.click(await screen.findByRole('button', { name: take.textContent! }));
+    fireEvent.click(await screen.findByRole('button', { name: take.textContent }));
     await waitFor(() => expect(calls.find((call) => call.path === '/api/successions')?.body).toMatchObject({ growerId: 1, siteId: 7 }));
   });
 

@@ -165,8 +165,8 @@ function Places({ choices }: { choices: Choices }) {
                 daylightShare: share(typed.daylightShare),
                 lampLight: number(typed.lampLight),
                 uses: uses(typed),
-                ...(typed.daySetPoint ? { daySetPoint: typedTemperature(typed.daySetPoint) as number } : {}),
-                ...(typed.nightSetPoint ? { nightSetPoint: typedTemperature(typed.nightSetPoint) as number } : {}),
+                ...(typed.daySetPoint ? { daySetPoint: typedTemperature(typed.daySetPoint) } : {}),
+                ...(typed.nightSetPoint ? { nightSetPoint: typedTemperature(typed.nightSetPoint) } : {}),
               },
             }),
           )
@@ -209,7 +209,7 @@ function Growers({ choices }: { choices: Choices }) {
                 grower: typed.grower ?? '',
                 site: typed.site ?? '',
                 altitude: typedAltitude(typed.altitude ?? '') as number,
-                ...(typed.temperatureOffset ? { temperatureOffset: typedDifference(typed.temperatureOffset) as number } : {}),
+                ...(typed.temperatureOffset ? { temperatureOffset: typedDifference(typed.temperatureOffset) } : {}),
               },
             }),
           )

@@ -78,7 +78,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     if (offer.change === 'SITE' && offer.siteId != null) setSiteId(String(offer.siteId));
   };
   const current = (): LineToTake | undefined =>
-    takeable && wish && plan.data
+    takeable
       ? {
           key: Math.max(0, ...lines.map((line) => line.key)) + 1,
           typed,
@@ -99,12 +99,12 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
   const half = wish !== undefined && !takeable;
   const submit = () => {
     if (nobody && wish) {
-      sow.mutate({ wish }, { onSuccess: (planned) => navigate(`/batches/${planned.number}`) });
+      sow.mutate({ wish }, { onSuccess: (planned) => void navigate(`/batches/${planned.number}`) });
     } else {
       take.mutate(
         { growerId: Number(growerId), siteId: Number(siteId), lines: ordered.map(entryOf) },
         {
-          onSuccess: (taken) => navigate(`/orders/${taken.number}`),
+          onSuccess: (taken) => void navigate(`/orders/${taken.number}`),
           // What the lines take of one another was said; taken again, it is taken on these terms.
           onError: (refused) => {
             const worse = worseLines(refused, ordered.length);
@@ -179,8 +179,8 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
         <section aria-label={say('Plan')} aria-live="polite" className={`board h-fit p-5 ${plan.isOfThis ? '' : 'opacity-70'}`}>
           {!wish && <Nothing>{say('Choose a variety and enter how many plants: the plan appears here while you type.')}</Nothing>}
           {wish && plan.isError && <Refusal message={plan.error.message} />}
-          {wish && plan.isPending && !plan.isError && <p className="text-pencil">{say('Counting back…')}</p>}
-          {wish && !plan.isError && plan.data && (
+          {wish && plan.isPending && <p className="text-pencil">{say('Counting back…')}</p>}
+          {wish && plan.isSuccess && (
             <div className="flex flex-col gap-4">
               {!nobody && (
                 <SourceChoice

@@ -55,7 +55,7 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
               ?.picks.map((pick) => (
                 <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
                   {say('{either, select, true {all} other {}} {plants} from {tray}, batch {batch}', {
-                    either: String(Boolean(pick.wholeTray)),
+                    either: String(pick.wholeTray),
                     plants: pick.plants,
                     tray: pick.tray,
                     batch: pick.batch,

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { LineView, OrderView, OrderWithPicks, RoutesView, RouteView } from '../api/client';
+import type { LineView, OrderView, RoutesView, RouteView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { answer } from './MyPlantsPage';
 import { changeWords } from './OrderHistory';
@@ -110,7 +110,7 @@ describe('the three ways', () => {
 describe('seed that is sown in place', () => {
   it('goes with the release once it is due', async () => {
     const calls = fakeServer({ 'POST /api/releases': { number: 510 } });
-    show(<ReleaseForm order={{ order, picks: [] } as unknown as OrderWithPicks} />);
+    show(<ReleaseForm order={{ order, picks: [] }} />);
     fireEvent.click(screen.getByRole('button', { name: 'Release the seed' }));
     await waitFor(() => expect(calls.find((call) => call.path === '/api/releases')?.body).toMatchObject({ lines: [], seedOf: [1] }));
   });

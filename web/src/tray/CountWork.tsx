@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { BatchView, CellView, TrayView } from '../api/client';
-import { useOutbox, useRecord } from '../bench/useOutbox';
+import { useOutbox, useRecord, whyNot } from '../bench/useOutbox';
 import { Refusal } from '../look/States';
 import { cellLook } from './cellLook';
 import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, isUp, sweep, tap, undo, type CountDraft } from './draft';
@@ -29,7 +29,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         setDraft(EMPTY_DRAFT);
         setComplete(false);
       })
-      .catch((full: Error) => setProblem(full.message));
+      .catch((full: unknown) => setProblem(whyNot(full)));
   };
   const up = tray.cells.filter((cell) => cell.batch === number && isUp(foundIn(draft, cell))).length;
   return (

@@ -2,7 +2,7 @@ import { Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, TrayView } from '../api/client';
 import { useChoices } from '../api/queries';
-import { useRecord } from '../bench/useOutbox';
+import { useRecord, whyNot } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Caution, Refusal } from '../look/States';
 import { nameWords } from '../words/reasons';
@@ -28,7 +28,7 @@ export function LossWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
       say('loss of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: picked.length, code: tray.code }),
     )
       .then(clear)
-      .catch((full: Error) => setProblem(full.message));
+      .catch((full: unknown) => setProblem(whyNot(full)));
   };
   return (
     <>

@@ -2,7 +2,7 @@ import { Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, CellView, TrayView } from '../api/client';
 import { useChoices } from '../api/queries';
-import { useRecord } from '../bench/useOutbox';
+import { useRecord, whyNot } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
 import { doubtWords } from '../words/reasons';
@@ -25,7 +25,7 @@ export function NameWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
   const send = (path: string, body: Record<string, unknown>, what: string) =>
     record(`/api/batches/${number}/${path}`, { tray: tray.number, ...body }, what)
       .then(clear)
-      .catch((full: Error) => setProblem(full.message));
+      .catch((full: unknown) => setProblem(whyNot(full)));
   return (
     <>
       <p className="mb-2 text-sm text-pencil">

@@ -104,7 +104,7 @@ describe('a station’s file', () => {
 
   it('offers nothing to read in where no line is good, and says why a file was refused', async () => {
     page({
-      'POST /api/weather/file?take=false&file=empty.csv': report({ days: 0, firstDay: undefined, lastDay: undefined } as Partial<FileReport>),
+      'POST /api/weather/file?take=false&file=empty.csv': report({ days: 0, firstDay: undefined, lastDay: undefined }),
       'POST /api/weather/file?take=false&file=odd.csv': new Status(422, { detail: 'The columns are separated by semicolons.', errors: [] }),
     });
     show(<WeatherPage mayChange />);
@@ -149,13 +149,11 @@ describe('a site', () => {
     protection: 'in the open',
     offset: -3.4,
     lightFrost: frost(0),
-    hardFrost: frost(-2, { autumn: undefined } as Partial<SiteView['lightFrost']>),
+    hardFrost: frost(-2, { autumn: undefined }),
     crops: [
       crop('Curly kale'),
       crop('Squash', { hardiness: 'tender', because: 'SOIL', until: '2027-03-01' }),
-      crop('Sage', { because: 'NOTHING', until: undefined, ruleForSowing: undefined, ruleForPlanting: undefined } as Partial<
-        SiteView['crops'][number]
-      >),
+      crop('Sage', { because: 'NOTHING', until: undefined, ruleForSowing: undefined, ruleForPlanting: undefined }),
     ],
   };
 

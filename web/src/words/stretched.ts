@@ -28,12 +28,17 @@ export function stretched(words: string): MessageFormatElement[] {
 }
 
 function accented(element: MessageFormatElement): MessageFormatElement {
-  if (element.type === TYPE.literal) return literal([...element.value].map((letter) => ACCENTED[letter] ?? letter).join(''));
+  if (element.type === TYPE.literal)
+    return literal(
+      Array.from(element.value)
+        .map((letter) => ACCENTED[letter] ?? letter)
+        .join(''),
+    );
   if (element.type !== TYPE.plural && element.type !== TYPE.select) return element;
   const options = Object.fromEntries(
     Object.entries(element.options).map(([name, option]) => [name, { ...option, value: option.value.map(accented) }]),
   );
-  return { ...element, options } as MessageFormatElement;
+  return { ...element, options };
 }
 
 function literal(value: string): MessageFormatElement {
