@@ -58,7 +58,7 @@ class CoreStructureTest {
     @Test
     void usesNoFrameworkAndNoDatabase() {
         classes().should().onlyDependOnClassesThat()
-                .resideInAnyPackage("kiver.core..", "java..", "org.apache.commons..", "org.hipparchus..")
+                .resideInAnyPackage("kiver.core..", "java..", "org.apache.commons..", "org.hipparchus..", "org.jspecify.annotations..")
                 .check(CORE);
         noClasses().should().dependOnClassesThat().resideInAnyPackage("java.sql..", "java.net..", "java.nio.file..")
                 .check(CORE);

@@ -18,6 +18,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a batch's changes add up to while they are gone through one after the other; nobody outside {@link BatchState}
@@ -32,10 +33,10 @@ final class BatchFold {
     final Set<TrayId> completelyCounted = new HashSet<>();
     final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     final SortedSet<LocalDate> pottingDays = new TreeSet<>();
-    LocalDate sownOn;
-    LocalDate hardeningStartedOn;
-    LocalDate hardenedOn;
-    LocalDate lastHardeningDay;
+    @Nullable LocalDate sownOn;
+    @Nullable LocalDate hardeningStartedOn;
+    @Nullable LocalDate hardenedOn;
+    @Nullable LocalDate lastHardeningDay;
     int programmeDays;
     int hardeningDays;
 

@@ -83,20 +83,21 @@ public record BatchProjection(
 
     private static List<Cells> cells(BatchState state) {
         List<Cells> runs = new ArrayList<>();
-        Cells last = null;
         for (Map.Entry<Cell, CellState> entry : state.cells().entrySet()) {
             TrayId tray = entry.getKey().tray();
             int number = entry.getKey().number();
             CellState is = entry.getValue();
-            boolean goesOn = last != null && last.run().tray().equals(tray) && last.run().last() == number - 1
-                    && last.state().equals(is);
-            if (goesOn) {
-                runs.remove(runs.size() - 1);
+            int first = number;
+            if (!runs.isEmpty() && goesOn(runs.get(runs.size() - 1), entry.getKey(), is)) {
+                first = runs.remove(runs.size() - 1).run().first();
             }
-            last = new Cells(new CellRun(tray, goesOn ? last.run().first() : number, number), is, state.lotOf(is.sowing()));
-            runs.add(last);
+            runs.add(new Cells(new CellRun(tray, first, number), is, state.lotOf(is.sowing())));
         }
         return runs;
+    }
+
+    private static boolean goesOn(Cells last, Cell next, CellState is) {
+        return last.run().tray().equals(next.tray()) && last.run().last() == next.number() - 1 && last.state().equals(is);
     }
 
     private static List<Origin> origins(BatchState state) {

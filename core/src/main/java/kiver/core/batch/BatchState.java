@@ -5,8 +5,11 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -17,6 +20,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A batch as it stands after its recorded changes. The only way to one is through {@link #after}, so every path
@@ -29,13 +33,13 @@ public final class BatchState {
     private final BatchFold fold = new BatchFold();
 
     // Asked for many times; worked out when first asked. Two who do so at once find the same.
-    private Balance balance;
-    private List<TrayId> trays;
-    private SortedMap<Integer, Sowing> sowings;
-    private SortedMap<Integer, Arrival> arrivals;
-    private Set<Cell> begun;
-    private List<DatedRelease> releases;
-    private Integer emerged;
+    private @Nullable Balance balance;
+    private @Nullable List<TrayId> trays;
+    private @Nullable SortedMap<Integer, Sowing> sowings;
+    private @Nullable SortedMap<Integer, Arrival> arrivals;
+    private @Nullable Set<Cell> begun;
+    private @Nullable List<DatedRelease> releases;
+    private @Nullable Integer emerged;
 
     /**
      * Where the batch stood from a day on.
@@ -89,8 +93,10 @@ public final class BatchState {
         if (change instanceof BatchChange.Corrected correction) {
             requireCorrectable(correction.sequence());
         }
-        if (!(change instanceof BatchChange.Sown || change instanceof BatchChange.BroughtIn) && day.isBefore(fold.sownOn == null ? day : fold.sownOn)) {
-            throw new ChangeRefused("day", new ChangeFault.BeforeSowing(fold.sownOn));
+        boolean begins = change instanceof BatchChange.Sown || change instanceof BatchChange.BroughtIn;
+        LocalDate began = fold.sownOn;
+        if (!begins && began != null && day.isBefore(began)) {
+            throw new ChangeRefused("day", new ChangeFault.BeforeSowing(began));
         }
         List<RecordedChange> longer = new ArrayList<>(changes);
         longer.add(new RecordedChange(changes.size() + 1, day, time, change));
@@ -105,10 +111,9 @@ public final class BatchState {
     }
 
     private void requireCorrectable(int sequence) {
-        RecordedChange target = changes.stream()
-                .filter(recorded -> recorded.sequence() == sequence)
-                .findFirst()
-                .orElseThrow(() -> new ChangeRefused("sequence", new ChangeFault.NoSuchEntry(sequence)));
+        if (changes.stream().noneMatch(recorded -> recorded.sequence() == sequence)) {
+            throw new ChangeRefused("sequence", new ChangeFault.NoSuchEntry(sequence));
+        }
         if (corrected.contains(sequence)) {
             throw new ChangeRefused("sequence", new ChangeFault.UndoneBefore());
         }
@@ -138,11 +143,12 @@ public final class BatchState {
     /** The account of its cells. */
     public Balance balance() {
         if (balance == null) {
-            int[] in = new int[CellCondition.values().length];
-            fold.cells.values().forEach(cell -> in[cell.condition().ordinal()]++);
+            Map<CellCondition, Integer> in = new EnumMap<>(CellCondition.class);
+            fold.cells.values().forEach(cell -> in.merge(cell.condition(), 1, Integer::sum));
             balance = new Balance(
-                    fold.cells.size(), in[CellCondition.WAITING.ordinal()], in[CellCondition.EMPTY.ordinal()],
-                    in[CellCondition.ALIVE.ordinal()], in[CellCondition.LOST.ordinal()], in[CellCondition.RELEASED.ordinal()]);
+                    fold.cells.size(), in.getOrDefault(CellCondition.WAITING, 0), in.getOrDefault(CellCondition.EMPTY, 0),
+                    in.getOrDefault(CellCondition.ALIVE, 0), in.getOrDefault(CellCondition.LOST, 0),
+                    in.getOrDefault(CellCondition.RELEASED, 0));
         }
         return balance;
     }
@@ -323,7 +329,7 @@ public final class BatchState {
      */
     public long lotOf(int sequence) {
         Arrival arrival = arrivals().get(sequence);
-        return arrival != null ? arrival.plants().lot() : sowings().get(sequence).sown().lot();
+        return arrival != null ? arrival.plants().lot() : Objects.requireNonNull(sowings().get(sequence)).sown().lot();
     }
 
     /**

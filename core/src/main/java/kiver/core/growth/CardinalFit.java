@@ -1,5 +1,7 @@
 package kiver.core.growth;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.hipparchus.analysis.MultivariateFunction;
 import org.hipparchus.optim.InitialGuess;
@@ -100,18 +102,16 @@ public final class CardinalFit {
     }
 
     private Emergence mostProbable(double spread) {
-        PointValuePair best = null;
+        List<PointValuePair> found = new ArrayList<>();
         double fewestDays = observations.stream().mapToDouble(ObservedDays::days).min().orElseThrow();
         for (double below : START_BELOW) {
             for (double optimum : START_OPTIMUM) {
                 for (double above : START_ABOVE) {
-                    PointValuePair found = searchFrom(new double[] {below, optimum, above, Math.log(fewestDays), 0});
-                    if (best == null || found.getValue() < best.getValue()) {
-                        best = found;
-                    }
+                    found.add(searchFrom(new double[] {below, optimum, above, Math.log(fewestDays), 0}));
                 }
             }
         }
+        PointValuePair best = found.stream().min(Comparator.comparingDouble(PointValuePair::getValue)).orElseThrow();
         return emergenceAt(best.getPoint(), spread);
     }
 

@@ -26,7 +26,7 @@ public enum DayOutside {
     public static DayOutside on(Hardiness hardiness, DailyRange forecast, int daysDone, int programmeDays) {
         boolean soft = daysDone < programmeDays;
         double floor = new NightOut(hardiness, soft, forecast.minimum()).floor();
-        if (forecast.maximum() < floor + 2 || soft && forecast.maximum() > SCORCHING) {
+        if (forecast.maximum() < floor + 2 || (soft && forecast.maximum() > SCORCHING)) {
             return STAY_IN;
         }
         return forecast.minimum() < floor ? IN_AT_NIGHT : OUT;

@@ -1,5 +1,6 @@
 package kiver.core.harden;
 
+import java.util.List;
 import kiver.core.crop.Hardiness;
 
 /**
@@ -8,18 +9,18 @@ import kiver.core.crop.Hardiness;
  */
 public enum HardeningProgramme {
     /** Straight out: for hardy plants raised cool. */
-    NONE(0, new int[] {}),
+    NONE(0, List.of()),
     /** Out by day and in at night. */
-    BY_DAY(5, new int[] {3, 5, 8, 10, 12}),
+    BY_DAY(5, List.of(3, 5, 8, 10, 12)),
     /** A little longer each day, nights out at the end. */
-    STEP_BY_STEP(9, new int[] {1, 2, 3, 5, 7, 9, 11, 24, 24});
+    STEP_BY_STEP(9, List.of(1, 2, 3, 5, 7, 9, 11, 24, 24));
 
     private static final double RAISED_WARM = 16;
 
     private final int days;
-    private final int[] hours;
+    private final List<Integer> hours;
 
-    HardeningProgramme(int days, int[] hours) {
+    HardeningProgramme(int days, List<Integer> hours) {
         this.days = days;
         this.hours = hours;
     }
@@ -35,10 +36,10 @@ public enum HardeningProgramme {
      * @param day counted from 1; days after the last are like the last
      */
     public int hoursOn(int day) {
-        if (hours.length == 0) {
+        if (hours.isEmpty()) {
             return 24;
         }
-        return hours[Math.min(Math.max(day, 1), hours.length) - 1];
+        return hours.get(Math.min(Math.max(day, 1), hours.size()) - 1);
     }
 
     /**

@@ -7,6 +7,7 @@ import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
 import kiver.core.plan.ContainerPath;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A batch as it was planned: what the nursery decided to grow, whoever it is for.
@@ -24,7 +25,7 @@ import kiver.core.plan.ContainerPath;
  */
 public record Batch(
         long id, int number, Grown grown, Sowing sowing, BatchPlan plan, HardeningProgramme hardeningProgramme, OrderLine aim,
-        int planVersion, Double leavesOnArrival) {
+        int planVersion, @Nullable Double leavesOnArrival) {
 
     /** The same with another plan. */
     public Batch with(BatchPlan otherPlan) {

@@ -77,7 +77,7 @@ public record BatchCourse(
                     now, 0, ChronoUnit.DAYS.between(anySeries.firstDay(), arrival.day()), Math.max(0, leavesMade), pottingsDone,
                     settledAt(state, pottingsDone, anySeries), state.hardeningStartedOn().isPresent(), state.hardeningDays());
         }
-        boolean halfUp = state.balance().sown() > 0 && state.isCompletelyCounted()
+        boolean halfUp = (state.balance().sown() > 0 && state.isCompletelyCounted())
                 || 2 * state.emerged() >= state.balance().sown();
         Optional<LocalDate> emerged = dayReaching(emergencePace, today);
         if (halfUp && state.emerged() > 0) {
@@ -125,8 +125,8 @@ public record BatchCourse(
             if (begins.isBefore(ends)) {
                 ProgressSeries series = byPlace.apply(placements.get(index).place());
                 sum += series.between(
-                        ChronoUnit.DAYS.between(series.firstDay(), begins),
-                        ChronoUnit.DAYS.between(series.firstDay(), ends));
+                        (double) ChronoUnit.DAYS.between(series.firstDay(), begins),
+                        (double) ChronoUnit.DAYS.between(series.firstDay(), ends));
             }
         }
         return sum;

@@ -7,6 +7,7 @@ import kiver.core.crop.Container;
 import kiver.core.growth.Way;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What of a batch's plan can be changed afterwards.
@@ -22,13 +23,13 @@ import kiver.core.plan.ContainerPath;
  * @param pottedLate whether it stays in each of them as long as its roots allow
  */
 public record BatchPlan(
-        LocalDate sowDay, LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId,
+        LocalDate sowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId,
         long hardeningPlaceId, boolean pinned, ContainerPath.Kind containerPath, String containers,
         boolean pottedLate) {
 
     /** A plan with places that Kiver chose. */
     public static BatchPlan of(
-            LocalDate sowDay, LocalDate latestSowDay, Way way, ContainerPath.Kind containerPath, List<String> containers) {
+            LocalDate sowDay, @Nullable LocalDate latestSowDay, Way way, ContainerPath.Kind containerPath, List<String> containers) {
         return new BatchPlan(
                 sowDay, latestSowDay, way.emergence().number(), way.growingOn().number(), way.hardening().number(), false,
                 containerPath, String.join(" ", containers), false);
@@ -47,7 +48,7 @@ public record BatchPlan(
     }
 
     /** The same sown on another day, with another last safe one. */
-    public BatchPlan sownOn(LocalDate day, LocalDate latest) {
+    public BatchPlan sownOn(LocalDate day, @Nullable LocalDate latest) {
         return new BatchPlan(day, latest, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned,
                 containerPath, containers, pottedLate);
     }

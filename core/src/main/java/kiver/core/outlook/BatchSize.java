@@ -1,6 +1,7 @@
 package kiver.core.outlook;
 
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How much of a batch that is not sown yet is to be sown, and when.
@@ -15,4 +16,4 @@ import java.time.LocalDate;
  */
 public record BatchSize(
         int plants, LocalDate target, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
-        LocalDate latestSowDay) {}
+        @Nullable LocalDate latestSowDay) {}

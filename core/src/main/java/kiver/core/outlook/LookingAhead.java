@@ -91,7 +91,8 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
 
     private Standing beforeItBegins(Batch batch) {
         double time = timeOf(Days.later(batch.sowDay(), today));
-        return batch.isBoughtIn() ? Standing.arrivingAt(time, batch.leavesOnArrival()) : Standing.sownAt(time);
+        Double leaves = batch.leavesOnArrival();
+        return leaves == null ? Standing.sownAt(time) : Standing.arrivingAt(time, leaves);
     }
 
     private static Path path(BatchFile file, Crop crop, ContainerPath containers, List<Potting> pottings) {

@@ -24,6 +24,7 @@ import kiver.core.seed.Survival;
 import kiver.core.sow.Allowances;
 import kiver.core.sow.SowQuantity;
 import kiver.core.weather.StationRecord;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Seed sown where it is to stand instead of plants raised for it: when, how much, and what comes of it.
@@ -87,7 +88,7 @@ public record InPlace(
      * @param today first day on which it may be sown
      */
     public record Ask(
-            OrderLine line, Crop crop, Germination germination, int seedsLeft, SiteClimate site, FrostDates frost, LocalDate today) {
+            OrderLine line, Crop crop, @Nullable Germination germination, int seedsLeft, SiteClimate site, FrostDates frost, LocalDate today) {
 
         /** Where scenarios must begin, so that the soil has settled by today. */
         public LocalDate firstDay() {

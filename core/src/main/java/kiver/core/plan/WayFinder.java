@@ -70,7 +70,7 @@ public final class WayFinder {
         for (Place outside : hardening) {
             for (Place warm : emergence) {
                 for (Place bench : growing) {
-                    if (bench == growing.get(0) || misfit.applyAsDouble(bench) < TOO_FAR_OFF) {
+                    if (bench.equals(growing.get(0)) || misfit.applyAsDouble(bench) < TOO_FAR_OFF) {
                         ways.add(new Way(warm.id(), bench.id(), outside.id()));
                     }
                 }

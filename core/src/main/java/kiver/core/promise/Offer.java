@@ -2,6 +2,7 @@ package kiver.core.promise;
 
 import java.time.LocalDate;
 import kiver.core.order.Protection;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something near to what was asked for that would be a yes.
@@ -15,7 +16,8 @@ import kiver.core.order.Protection;
  * @param chance of it, 0 to 1
  */
 public record Offer(
-        Change change, LocalDate target, int plants, String container, String site, Protection protection, double chance) {
+        Change change, LocalDate target, int plants, String container, String site, @Nullable Protection protection,
+        double chance) {
 
     /** What an offer changes. */
     public enum Change { DAY, QUANTITY, CONTAINER, SITE, PROTECTION }

@@ -27,6 +27,7 @@ import kiver.core.space.Footprint;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
 import kiver.core.space.Suitability;
+import org.jspecify.annotations.Nullable;
 
 /** Checks whether an order could be promised beside all that is promised already. */
 public final class PromiseCheck {
@@ -268,7 +269,7 @@ public final class PromiseCheck {
     }
 
     private static Offer offer(
-            Offer.Change change, LocalDate target, int plants, Container container, SiteChoice site, double chance) {
+            Offer.Change change, LocalDate target, int plants, Container container, @Nullable SiteChoice site, double chance) {
         return new Offer(
                 change, target, plants, container.code(), site == null ? "" : site.key(),
                 site == null ? null : site.protection().orElse(null), Math.min(1, chance));

@@ -85,7 +85,15 @@ public final class Occupancy {
 
     /** Slots used at a place, one entry for each day of the span. */
     public double[] used(PlaceId place) {
-        return used.get(place).clone();
+        return usedAt(place).clone();
+    }
+
+    private double[] usedAt(PlaceId place) {
+        double[] slots = used.get(place);
+        if (slots == null) {
+            throw new IllegalArgumentException("There is no place " + place.number() + " in this nursery.");
+        }
+        return slots;
     }
 
     /** The stays of a batch. */
@@ -95,7 +103,7 @@ public final class Occupancy {
 
     /** Slots free at a place through all of some days; negative where it is over-full. */
     public double free(PlaceId place, LocalDate from, LocalDate until) {
-        double[] slots = used.get(place);
+        double[] slots = usedAt(place);
         double most = 0;
         for (int day = indexOf(from); day < indexOf(until); day++) {
             most = Math.max(most, slots[day]);
@@ -150,7 +158,7 @@ public final class Occupancy {
     public List<Overflow> overflows() {
         List<Overflow> found = new ArrayList<>();
         for (Place place : places) {
-            double[] slots = used.get(place.id());
+            double[] slots = usedAt(place.id());
             for (int day = 0; day < days; day++) {
                 int from = day;
                 double most = 0;
@@ -172,7 +180,7 @@ public final class Occupancy {
     public double overfullness() {
         double over = 0;
         for (Place place : places) {
-            for (double slots : used.get(place.id())) {
+            for (double slots : usedAt(place.id())) {
                 over += Math.max(0, slots - place.slots());
             }
         }

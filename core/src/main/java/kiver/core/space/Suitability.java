@@ -81,7 +81,7 @@ public final class Suitability {
         CountBack countBack = countBacks.computeIfAbsent(
                 way, each -> new CountBack(path, scenarios(each), season.firstDay()));
         LocalDate sowDay = countBack.goodDay(target, notBefore);
-        Standing sown = Standing.sownAt(sowDay.toEpochDay() - season.firstDay().toEpochDay());
+        Standing sown = Standing.sownAt((double) (sowDay.toEpochDay() - season.firstDay().toEpochDay()));
         Footprint.Marks passed = marks.computeIfAbsent(
                 new WayAndDay(way, sowDay),
                 key -> Footprint.Marks.of(countBack.milestones(sowDay), path, sown, scenarios(way)));

@@ -53,7 +53,7 @@ final class Passwords {
         String lower = password.toLowerCase(Locale.ROOT);
         String box = email.contains("@") ? email.substring(0, email.indexOf('@')).toLowerCase(Locale.ROOT) : "";
         boolean own = lower.equals(email.toLowerCase(Locale.ROOT)) || lower.equals(name.toLowerCase(Locale.ROOT))
-                || box.length() >= 4 && lower.startsWith(box) && lower.length() < box.length() + 5;
+                || (box.length() >= 4 && lower.startsWith(box) && lower.length() < box.length() + 5);
         if (own) {
             throw new Refusal("password", Said.of("This is your own name or address; choose something that others do not know."));
         }

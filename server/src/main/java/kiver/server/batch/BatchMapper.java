@@ -49,7 +49,8 @@ interface BatchMapper {
     /** Those that are put away and were grown for a day from the first to the last. */
     @Select(BATCHES + """
             left join batch_standing standing on standing.batch_id = batch.id
-            where batch.withdrawn_on is null and batch.target between #{first} and #{last} and """ + PutAway.CONDITION + " order by batch.number")
+            where batch.withdrawn_on is null and batch.target between #{first} and #{last} and
+            """ + PutAway.CONDITION + " order by batch.number")
     @ResultMap("batch")
     List<Batch> putAway(@Param("away") PutAway away, @Param("first") LocalDate first, @Param("last") LocalDate last);
 

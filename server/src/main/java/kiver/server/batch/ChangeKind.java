@@ -1,8 +1,10 @@
 package kiver.server.batch;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import tools.jackson.databind.node.ObjectNode;
@@ -34,6 +36,9 @@ enum ChangeKind {
     /** From version 2: why it was corrected. */
     CORRECTED("Corrected", BatchChange.Corrected.class, detail -> detail.has("reason") ? detail : detail.put("reason", ""));
 
+    /** Brings the detail of one version up to the next. */
+    private interface Step extends UnaryOperator<ObjectNode> {}
+
     private static final Map<String, ChangeKind> BY_NAME =
             Arrays.stream(values()).collect(Collectors.toMap(kind -> kind.wireName, Function.identity()));
     private static final Map<Class<?>, ChangeKind> BY_TYPE =
@@ -41,14 +46,13 @@ enum ChangeKind {
 
     private final String wireName;
     private final Class<? extends BatchChange> type;
-    private final Function<ObjectNode, ObjectNode>[] steps;
+    private final List<Step> steps;
 
     /** A kind; its steps lead from version 1 to 2, from 2 to 3, and so on. */
-    @SafeVarargs
-    ChangeKind(String wireName, Class<? extends BatchChange> type, Function<ObjectNode, ObjectNode>... steps) {
+    ChangeKind(String wireName, Class<? extends BatchChange> type, Step... steps) {
         this.wireName = wireName;
         this.type = type;
-        this.steps = steps;
+        this.steps = List.of(steps);
     }
 
     /** The kind of a change. */
@@ -81,7 +85,7 @@ enum ChangeKind {
 
     /** The version that is written today. */
     int version() {
-        return steps.length + 1;
+        return steps.size() + 1;
     }
 
     /**
@@ -97,8 +101,8 @@ enum ChangeKind {
                     "A change of the kind " + wireName + " is of version " + version + "; this Kiver knows " + version() + ".");
         }
         ObjectNode brought = detail;
-        for (int step = version - 1; step < steps.length; step++) {
-            brought = steps[step].apply(brought);
+        for (int step = version - 1; step < steps.size(); step++) {
+            brought = steps.get(step).apply(brought);
         }
         return brought;
     }

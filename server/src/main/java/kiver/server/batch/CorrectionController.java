@@ -53,7 +53,7 @@ class CorrectionController {
         return file.state().changes().stream()
                 .filter(change -> change.sequence() == sequence)
                 .anyMatch(change -> change.change() instanceof BatchChange.Released
-                        || change.change() instanceof BatchChange.Corrected earlier
-                                && touchesRelease(file, earlier.sequence()));
+                        || (change.change() instanceof BatchChange.Corrected earlier
+                                && touchesRelease(file, earlier.sequence())));
     }
 }

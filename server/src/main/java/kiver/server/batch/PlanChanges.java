@@ -58,7 +58,7 @@ public class PlanChanges {
     private void set(Batch batch, BatchPlan plan) {
         mapper.setPlan(batch.number(), plan);
         if (!plan.containers().equals(batch.plan().containers())) {
-            batches.layOutAnew(batch.number(), layout.runs(plan.containers().split(" ")[0], batch.cells()));
+            batches.layOutAnew(batch.number(), layout.runs(plan.containerCodes().get(0), batch.cells()));
         }
     }
 

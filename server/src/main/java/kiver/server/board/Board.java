@@ -7,8 +7,6 @@ import java.util.Optional;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.BatchPlan;
 import kiver.core.plan.SowWindow;
-import kiver.server.clock.NurseryClock;
-import kiver.server.growth.SeasonService;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.outlook.LastSowDays;
 import kiver.server.problem.NotFound;
@@ -20,15 +18,11 @@ import org.springframework.stereotype.Component;
 public class Board {
 
     private final BatchAnalyst analyst;
-    private final SeasonService seasons;
-    private final NurseryClock clock;
     private final LastSowDays lastSowDays;
 
-    Board(BatchAnalyst analyst, SeasonService seasons, NurseryClock clock, LastSowDays lastSowDays) {
+    Board(BatchAnalyst analyst, LastSowDays lastSowDays) {
         this.lastSowDays = lastSowDays;
         this.analyst = analyst;
-        this.seasons = seasons;
-        this.clock = clock;
     }
 
     /** The batches under some plans that differ from those that stand; by batch number. */

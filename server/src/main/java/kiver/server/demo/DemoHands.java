@@ -99,6 +99,7 @@ class DemoHands {
         String purpose = task.kind().name();
         switch (task.kind()) {
             case SOW -> record(batch.number(), today, purpose, sowing(analysis));
+            case TAKE_IN -> record(batch.number(), today, purpose, arrival(analysis));
             case COUNT, DECIDE_ON_FAILING -> {
                 if (state.balance().waiting() > 0) {
                     record(batch.number(), today, purpose, counts(analysis, today));
@@ -139,6 +140,16 @@ class DemoHands {
                     .toList());
             case LOOK_FOR_FROST, WATCH_DATE -> { }
         }
+    }
+
+    /** Plants that were bought come with the leaves that were promised, and stand where they are to grow on. */
+    private static List<BatchChange> arrival(BatchOutlook outlook) {
+        Batch batch = outlook.file().batch();
+        Double leaves = batch.leavesOnArrival();
+        return outlook.file().toSow().stream()
+                .<BatchChange>map(run -> new BatchChange.BroughtIn(
+                        run, batch.lotId(), leaves == null ? 0 : leaves, batch.way().growingOn()))
+                .toList();
     }
 
     private List<BatchChange> sowing(BatchOutlook analysis) {

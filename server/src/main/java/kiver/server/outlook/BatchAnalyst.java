@@ -95,6 +95,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
     }
 
     /** All batches as they stand today; worked out anew only when something has changed. */
+    @Override
     public List<BatchOutlook> all() {
         LocalDate today = clock.today();
         Season season = seasons.season(today);
@@ -181,6 +182,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
     }
 
     /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */
+    @Override
     public BatchOutlook trial(BatchOutlook standing, Batch otherwise) {
         return trial(standing.file().with(otherwise));
     }

@@ -109,7 +109,7 @@ class CropController {
     private static List<StageAt> stages(Crop crop, Season season, PlaceId place, LocalDate day) {
         Way way = new Way(place, place, place);
         var scenarios = season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
-        Standing sown = Standing.sownAt(day.toEpochDay() - season.firstDay().toEpochDay());
+        Standing sown = Standing.sownAt((double) (day.toEpochDay() - season.firstDay().toEpochDay()));
         List<StageAt> stages = new ArrayList<>();
         for (int leaves = 1; leaves <= STAGE_LEAVES; leaves++) {
             Path path = new Path(leaves, leaves + 1.0, 0);

@@ -130,7 +130,7 @@ public class BuyingIn {
         Container first = crops.container(consignment.container());
         Container last = crops.container(wish.container());
         boolean potted = !first.code().equals(last.code());
-        if (first.kind() == Container.Kind.OPEN || potted && last.cellVolume() <= first.cellVolume()) {
+        if (first.kind() == Container.Kind.OPEN || (potted && last.cellVolume() <= first.cellVolume())) {
             throw new Refusal("consignment.container", Said.of("Plants in the {first} cannot go out in the {last}.")
                     .with("first", first.name()).with("last", last.name()));
         }

@@ -41,10 +41,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Rescheduler {
 
-    private static final double SURE_ENOUGH = 0.8;
-    private static final int MOST_PLACES = 2;
-    private static final int MOST_SWAPS = 2;
-
     private final Board board;
     private final SeasonService seasons;
     private final NurseryClock clock;

@@ -12,7 +12,8 @@ interface PutAwayLessonsMapper {
 
     String COUNTED_AND_PUT_AWAY = """
             from batch_standing standing join batch on batch.id = standing.batch_id
-            where standing.completely_counted and """ + PutAway.CONDITION;
+            where standing.completely_counted and
+            """ + PutAway.CONDITION;
 
     /** A mark that differs whenever another batch was put away, or one of them was corrected. */
     @Select("select count(*) || '/' || coalesce(sum(standing.sequence), 0) " + COUNTED_AND_PUT_AWAY)
@@ -25,7 +26,7 @@ interface PutAwayLessonsMapper {
             select counted.number as batch, cells.lot_id, cells.seeds, cells.seedlings, cells.only_seen,
                    sum(cells.last_cell - cells.first_cell + 1)::int as cells
             from (select batch.id, batch.number
-                  """ + COUNTED_AND_PUT_AWAY + """
+            """ + COUNTED_AND_PUT_AWAY + """
             ) counted
             join batch_cells cells on cells.batch_id = counted.id
             join batch_origin origin on origin.batch_id = cells.batch_id and origin.sequence = cells.origin and origin.seeds > 0

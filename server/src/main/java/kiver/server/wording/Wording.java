@@ -60,7 +60,7 @@ public class Wording {
             filled.put(name + MessageShape.AS_IT_STANDS, String.valueOf(shown));
         });
         // A MessageFormat must not be used by two at once.
-        MessageFormat format = (MessageFormat) formats
+        MessageFormat format = formats
                 .computeIfAbsent(speech.language() + " " + key, both -> format(key, speech.language())).clone();
         return format.format(filled);
     }
