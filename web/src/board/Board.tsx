@@ -53,17 +53,17 @@ export function Board({
   }, [at, row]);
   const first = Math.max(0, Math.floor(top / row) - SPARE_ROWS);
   const last = Math.min(batches.length, Math.ceil((top + height) / row) + SPARE_ROWS);
-  const every = Math.ceil(scale.mondays.length / 9);
+  const every = Math.ceil(scale.weeks.length / 9);
   return (
     <div className="board overflow-hidden">
       <div className="grid grid-cols-1 border-b border-ink text-xs text-pencil sm:grid-cols-[17rem_1fr]" aria-hidden>
         <span className="hidden px-2 py-1 sm:block">{say('Batch, and its chance')}</span>
         <span className="relative h-6">
-          {scale.mondays
-            .filter((monday, index) => index % every === 0 && scale.at(monday) <= LAST_NAMED)
-            .map((monday) => (
-              <span key={monday} className="absolute top-1 whitespace-nowrap" style={{ left: `${scale.at(monday)}%` }}>
-                {shortDay(monday)}
+          {scale.weeks
+            .filter((week, index) => index % every === 0 && scale.at(week) <= LAST_NAMED)
+            .map((week) => (
+              <span key={week} className="absolute top-1 whitespace-nowrap" style={{ left: `${scale.at(week)}%` }}>
+                {shortDay(week)}
               </span>
             ))}
         </span>
@@ -101,8 +101,8 @@ export function Board({
 function Weeks({ scale, today }: { scale: BoardScale; today: string }) {
   return (
     <div className="pointer-events-none absolute inset-y-0 right-0 left-0 sm:left-[17rem]" aria-hidden>
-      {scale.mondays.map((monday) => (
-        <span key={monday} className="absolute inset-y-0 border-l border-rule/60" style={{ left: `${scale.at(monday)}%` }} />
+      {scale.weeks.map((week) => (
+        <span key={week} className="absolute inset-y-0 border-l border-rule/60" style={{ left: `${scale.at(week)}%` }} />
       ))}
       <span className="absolute inset-y-0 border-l-2 border-dotted border-pencil" style={{ left: `${scale.at(today)}%` }} />
     </div>

@@ -5,7 +5,7 @@ import { answered, api } from '../api/client';
 import { useChange, useChoices } from '../api/queries';
 import { type Mark, StageMark } from '../look/StageMark';
 import { Loading, Trouble } from '../look/States';
-import { addDays, dayWords, longDay, monthWords, shortDay, toDate, weekdayWords } from '../words/days';
+import { addDays, dayWords, longDay, monthWords, shortDay, weekdayWords, weekOf } from '../words/days';
 import { say } from '../words/say';
 
 const MARKS: Record<Work['kind'], Mark> = {
@@ -33,19 +33,17 @@ const NAMED: Partial<Record<Work['kind'], (variety: string) => string>> = {
 /** More lines do not fit into a day of the month sheet. */
 const NAMED_A_DAY = 4;
 
-const monday = (day: string) => addDays(day, -((toDate(day).getUTCDay() + 6) % 7));
-
 /** Sheets for the wall: a week with its work day by day, or a month at a glance; and feeds for calendars. */
 export function WallPage({ today }: { today: string }) {
   const [month, setMonth] = useState(false);
-  const [start, setStart] = useState(monday(today));
-  const first = month ? monday(`${start.slice(0, 8)}01`) : start;
+  const [start, setStart] = useState(weekOf(today));
+  const first = month ? weekOf(`${start.slice(0, 8)}01`) : start;
   const weeks = month ? 5 : 1;
   const work = useQuery({
     queryKey: ['work', first, weeks],
     queryFn: () => answered(api.GET('/api/work', { params: { query: { from: first, to: addDays(first, 7 * weeks - 1) } } })),
   });
-  const step = (by: number) => setStart(month ? monday(addDays(`${start.slice(0, 8)}15`, by * 30)) : addDays(start, by * 7));
+  const step = (by: number) => setStart(month ? weekOf(addDays(`${start.slice(0, 8)}15`, by * 30)) : addDays(start, by * 7));
   const days = [...Array(7 * weeks).keys()].map((day) => addDays(first, day));
   return (
     <div className={month ? 'month-page' : ''}>

@@ -17,7 +17,7 @@ describe('the scale of the board', () => {
     expect(scale.at('2027-04-05')).toBe(0);
     expect(scale.at('2027-06-10')).toBeLessThan(100);
     expect(scale.at('2030-01-01')).toBe(100);
-    expect(scale.mondays.slice(0, 2)).toEqual(['2027-04-05', '2027-04-12']);
+    expect(scale.weeks.slice(0, 2)).toEqual(['2027-04-05', '2027-04-12']);
   });
 
   it('turns pixels into days', () => {

@@ -1,12 +1,12 @@
 import type { BoardBatch } from '../api/client';
-import { addDays, daysBetween, toDate } from '../words/days';
+import { addDays, beginsWeek, daysBetween } from '../words/days';
 
 /** Where days lie across the board, in hundredths of its width. */
 export interface BoardScale {
   first: string;
   days: number;
   at: (day: string) => number;
-  mondays: string[];
+  weeks: string[];
 }
 
 const DAYS_BEFORE = 10;
@@ -18,12 +18,12 @@ export function boardScale(batches: BoardBatch[], today: string): BoardScale {
   const last = addDays([today, ...batches.map((batch) => batch.dates.target)].sort().at(-1)!, DAYS_AFTER);
   const days = Math.max(30, daysBetween(first, last) + 1);
   const at = (day: string) => Math.min(100, Math.max(0, (daysBetween(first, day) / days) * 100));
-  const mondays: string[] = [];
+  const weeks: string[] = [];
   for (let day = 0; day < days; day++) {
     const date = addDays(first, day);
-    if (toDate(date).getUTCDay() === 1) mondays.push(date);
+    if (beginsWeek(date)) weeks.push(date);
   }
-  return { first, days, at, mondays };
+  return { first, days, at, weeks };
 }
 
 /** The day under a pointer that has moved so many pixels from where a day was taken hold of. */

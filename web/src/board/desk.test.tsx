@@ -140,10 +140,6 @@ describe('seed', () => {
       { batch: 214, day: '2027-05-03', variety: 'Blue Lantern', lot: 'M26-107', seeds: 500, grams: 1.8, lacking: false },
       { batch: 216, day: '2027-05-10', variety: 'Blue Lantern', lot: 'M26-107', seeds: 300, grams: 1.08, lacking: true },
     ],
-    weeks: [
-      { monday: '2027-05-03', sowings: 1, seeds: 500 },
-      { monday: '2027-05-10', sowings: 1, seeds: 300 },
-    ],
     buying: [{ supplier: 'Seed house', variety: 'Blue Lantern', seeds: 300, grams: 1.08, neededBy: '2027-05-10' }],
   };
 
@@ -160,7 +156,7 @@ describe('seed', () => {
   });
 
   it('says that there is enough', async () => {
-    fakeServer({ 'GET /api/seed-needs': { ...needs, buying: [], sowings: [], weeks: [] } });
+    fakeServer({ 'GET /api/seed-needs': { ...needs, buying: [], sowings: [] } });
     show(<SeedPage />);
     expect(await screen.findByText('There is enough of everything that is planned.')).toBeTruthy();
     expect(screen.getByText('No sowing is planned.')).toBeTruthy();

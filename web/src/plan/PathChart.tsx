@@ -1,6 +1,6 @@
 import type { DateSpread } from '../api/client';
 import { type Mark, StageMark } from '../look/StageMark';
-import { addDays, daysBetween, dayWords, shortDay, spreadWords } from '../words/days';
+import { addDays, beginsWeek, daysBetween, dayWords, shortDay, spreadWords } from '../words/days';
 import { say } from '../words/say';
 
 /** One mark on the path: a window or a spread of dates. */
@@ -92,7 +92,7 @@ function weekStarts(start: string, days: number): string[] {
   const weeks: string[] = [];
   for (let day = 0; day < days; day++) {
     const date = addDays(start, day);
-    if (new Date(`${date}T00:00:00Z`).getUTCDay() === 1) weeks.push(date);
+    if (beginsWeek(date)) weeks.push(date);
   }
   return weeks;
 }

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { SeedNeedsView } from '../api/client';
 import { useSeedNeeds } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { dayOfYear, dayWords, shortDay } from '../words/days';
+import { dayOfYear, dayWords, shortDay, weekOf } from '../words/days';
 import { say } from '../words/say';
 import { mass } from '../words/quantity';
 
@@ -77,37 +77,36 @@ function Buying({ needs }: { needs: SeedNeedsView }) {
 
 /** What the next weeks take, and the packets lined up by the day they are opened. */
 function Weeks({ needs }: { needs: SeedNeedsView }) {
-  const most = Math.max(1, ...needs.weeks.map((week) => week.seeds));
+  const weeks = byWeek(needs.sowings);
+  const most = Math.max(1, ...weeks.map((week) => week.seeds));
   return (
     <section aria-label={say('Lined up by sow day')} className="board p-4">
       <h2 className="mb-1">{say('Lined up by sow day')}</h2>
-      {needs.weeks.length === 0 && <p className="text-pencil">{say('No sowing is planned.')}</p>}
+      {weeks.length === 0 && <p className="text-pencil">{say('No sowing is planned.')}</p>}
       <div className="max-h-80 overflow-y-auto" tabIndex={0} role="group" aria-label={say('Sowings by week')}>
-        {needs.weeks.map((week) => (
-          <details key={week.monday} className="border-t border-rule text-sm">
+        {weeks.map((week) => (
+          <details key={week.first} className="border-t border-rule text-sm">
             <summary className="grid min-h-11 grid-cols-[6.500rem_1fr_7rem] items-center gap-2">
-              <span className="font-semibold">{say('from {monday}', { monday: shortDay(week.monday) })}</span>
+              <span className="font-semibold">{say('from {day}', { day: shortDay(week.first) })}</span>
               <span aria-hidden className="h-3 bg-dusk/35" style={{ width: `${(week.seeds / most) * 100}%` }} />
               <span className="text-right text-pencil">{say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: week.seeds })}</span>
             </summary>
             <ul className="pb-2">
-              {needs.sowings
-                .filter((sowing) => sowing.day >= week.monday && sowing.day < nextMonday(week.monday))
-                .map((sowing) => (
-                  <li key={sowing.batch} className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
-                    <span>{shortDay(sowing.day)}</span>
-                    <span>
-                      <Link className="trail" to={`/batches/${sowing.batch}`}>
-                        {sowing.batch}
-                      </Link>{' '}
-                      {say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}
-                    </span>
-                    <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>
-                      {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}
-                      {sowing.lacking && say(', short')}
-                    </span>
-                  </li>
-                ))}
+              {week.sowings.map((sowing) => (
+                <li key={sowing.batch} className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
+                  <span>{shortDay(sowing.day)}</span>
+                  <span>
+                    <Link className="trail" to={`/batches/${sowing.batch}`}>
+                      {sowing.batch}
+                    </Link>{' '}
+                    {say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}
+                  </span>
+                  <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>
+                    {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}
+                    {sowing.lacking && say(', short')}
+                  </span>
+                </li>
+              ))}
             </ul>
           </details>
         ))}
@@ -116,8 +115,21 @@ function Weeks({ needs }: { needs: SeedNeedsView }) {
   );
 }
 
-function nextMonday(monday: string): string {
-  return new Date(Date.parse(`${monday}T00:00:00Z`) + 7 * 86_400_000).toISOString().slice(0, 10);
+interface Week {
+  first: string;
+  sowings: SeedNeedsView['sowings'];
+  seeds: number;
+}
+
+/** Sowings by the week they fall in, the first first. */
+function byWeek(sowings: SeedNeedsView['sowings']): Week[] {
+  const weeks = new Map<string, Week>();
+  for (const sowing of sowings) {
+    const first = weekOf(sowing.day);
+    const before = weeks.get(first) ?? { first, sowings: [], seeds: 0 };
+    weeks.set(first, { first, sowings: [...before.sowings, sowing], seeds: before.seeds + sowing.seeds });
+  }
+  return [...weeks.values()].sort((one, other) => (one.first < other.first ? -1 : 1));
 }
 
 function Lots({ lots }: { lots: Lot[] }) {

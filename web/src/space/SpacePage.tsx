@@ -5,7 +5,7 @@ import type { SpaceView } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange, useSpace } from '../api/queries';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { daysBetween, addDays, shortDay, toDate } from '../words/days';
+import { addDays, beginsWeek, daysBetween, shortDay, toDate } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { AssignAll } from './AssignAll';
 import { spaceHelpWords } from '../words/reasons';
@@ -158,7 +158,7 @@ function PlaceLane({
 }
 
 function Axis({ firstDay }: { firstDay: string }) {
-  const days = [...Array(DAYS_SHOWN).keys()].map((day) => addDays(firstDay, day)).filter((day) => toDate(day).getUTCDay() === 1);
+  const days = [...Array(DAYS_SHOWN).keys()].map((day) => addDays(firstDay, day)).filter(beginsWeek);
   return (
     <div className="relative h-6 text-xs text-pencil" aria-hidden>
       {days

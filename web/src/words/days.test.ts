@@ -1,13 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import { wishIn } from '../order/typedLine';
-import { addDays, dayOfYear, dayWords, daysBetween, longDay, spreadWords } from './days';
+import { addDays, beginsWeek, dayOfYear, dayWords, daysBetween, longDay, spreadWords, weekOf } from './days';
 import { chanceWords, trayWords } from './phrases';
+import { METRIC, speech } from './speech';
 
 describe('dates', () => {
   it('carry their weekday', () => {
     expect(dayWords('2027-04-29')).toBe('Thu 29 Apr');
     expect(longDay('2027-04-29')).toBe('Thursday 29 April 2027');
     expect(dayOfYear('2027-04-29')).toBe('29 Apr 2027');
+  });
+
+  it('begin their week where the reader does', () => {
+    expect(weekOf('2027-04-29')).toBe('2027-04-26');
+    expect(weekOf('2027-05-02')).toBe('2027-04-26');
+    expect(beginsWeek('2027-05-03')).toBe(true);
+    Object.assign(speech, METRIC, { language: 'AMERICAN' });
+    expect(weekOf('2027-04-29')).toBe('2027-04-25');
+    expect(weekOf('2027-05-02')).toBe('2027-05-02');
+    expect(beginsWeek('2027-05-03')).toBe(false);
+    Object.assign(speech, METRIC);
   });
 
   it('are counted over the change of clocks and of years', () => {

@@ -45,6 +45,15 @@ export const weekdayWords = (day: string): string => WEEKDAY(day);
 /** "14:05", "2:05 PM" */
 export const timeWords = (time: string): string => TIME(time);
 
+/** The day on which a week begins for whoever reads: Sunday for Americans, Monday for others; as Date counts them. */
+const firstOfWeek = (): number => (speech.language === 'AMERICAN' ? 0 : 1);
+
+/** Whether a week begins on a day. */
+export const beginsWeek = (day: string): boolean => toDate(day).getUTCDay() === firstOfWeek();
+
+/** The first day of the week that a day lies in. */
+export const weekOf = (day: string): string => addDays(day, -((toDate(day).getUTCDay() - firstOfWeek() + 7) % 7));
+
 /** Days from one date to another; negative when the other lies before. */
 export function daysBetween(from: string, to: string): number {
   return Math.round((toDate(to).getTime() - toDate(from).getTime()) / MILLISECONDS_IN_DAY);

@@ -165,6 +165,24 @@ class AttackedTest {
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("you wanted " + Wording.day(day.plusDays(2)))));
     }
 
+    /** Programs tell problems apart by their kind, whatever the language of whoever asked. */
+    @Test
+    void aProblemSaysWhatKindItIs() throws Exception {
+        int batch = batch(10);
+        nursery.get(nursery.propagator, "/api/batches/99999").andExpect(status().isNotFound())
+                .andExpect(jsonPath("$.type").value("urn:kiver:problem:not-found"));
+        nursery.post(nursery.hand, "/api/batches/" + batch + "/hardening-ends", "{\"requestId\":\"%s\"}".formatted(UUID.randomUUID()))
+                .andExpect(jsonPath("$.type").value("urn:kiver:problem:cannot-be-true"))
+                .andExpect(jsonPath("$.errors[0].reason").value("changeFault.NotHardening"));
+        nursery.post(nursery.propagator, "/api/orders", "{").andExpect(status().isBadRequest())
+                .andExpect(jsonPath("$.type").value("urn:kiver:problem:unreadable"));
+        nursery.post(nursery.propagator, "/api/orders", "{}")
+                .andExpect(jsonPath("$.type").value("urn:kiver:problem:invalid-entry"))
+                .andExpect(jsonPath("$.errors[0].reason").doesNotExist());
+        nursery.post(nursery.propagator, "/api/reschedule/choices", "{\"batches\":[%d],\"days\":-400}".formatted(batch))
+                .andExpect(jsonPath("$.type").value("urn:kiver:problem:refused"));
+    }
+
     @Test
     void aDraftDoesNotOverwriteWhatChangedMeanwhile() throws Exception {
         int batch = batch(10);

@@ -207,7 +207,7 @@ class SeasonAtTheDeskTest {
                 .andExpect(jsonPath("$.lots", hasSize(3)))
                 .andExpect(jsonPath("$.lots[?(@.code == 'L2')].quality.old").value(true))
                 .andExpect(jsonPath("$.lots[?(@.code == 'L2')].quality.cellsForHundred", hasItem(greaterThan(120))))
-                .andExpect(jsonPath("$.weeks[0].seeds", greaterThan(0)));
+                .andExpect(jsonPath("$.sowings[0].seeds", greaterThan(0)));
     }
 
     @Test

@@ -40,35 +40,36 @@ class ProblemHandler {
 
     @ExceptionHandler
     ProblemDetail refused(Refusal refusal) {
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), refusal.said())));
+        return problem(ProblemCode.REFUSED, List.of(new FieldProblem(refusal.field(), refusal.said())));
     }
 
     @ExceptionHandler
     ProblemDetail changeRefused(ChangeRefused refusal) {
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(refusal.field(), Said.of((Record) refusal.fault()))));
+        return problem(ProblemCode.CANNOT_BE_TRUE, List.of(FieldProblem.of(refusal.field(), refusal.fault())));
     }
 
     /** A file with faults: each is told at its line. */
     @ExceptionHandler
     ProblemDetail faultySheet(FaultySheetException faulty) {
         return problem(
-                HttpStatus.UNPROCESSABLE_CONTENT,
+                ProblemCode.FAULTY_FILE,
                 faulty.faults().stream()
                         .map(fault -> new FieldProblem(
                                 fault.line() == 0 ? "file" : "line " + fault.line(),
-                                FaultyFile.atLine(fault.line(), Said.of((Record) fault.fault()))))
+                                FaultyFile.atLine(fault.line(), Said.of((Record) fault.fault())),
+                                Wording.key(fault.fault().getClass())))
                         .toList());
     }
 
     @ExceptionHandler
     ProblemDetail faultyFile(FaultyFile faulty) {
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, faulty.problems());
+        return problem(ProblemCode.FAULTY_FILE, faulty.problems());
     }
 
     @ExceptionHandler
     ProblemDetail invalid(MethodArgumentNotValidException invalid) {
         return problem(
-                HttpStatus.UNPROCESSABLE_CONTENT,
+                ProblemCode.INVALID_ENTRY,
                 invalid.getBindingResult().getFieldErrors().stream()
                         .map(error -> new FieldProblem(error.getField(), said(String.valueOf(error.getDefaultMessage()))))
                         .toList());
@@ -87,23 +88,23 @@ class ProblemHandler {
                     : root instanceof IllegalArgumentException && !(root instanceof JacksonException)
                             ? Said.plain(String.valueOf(root.getMessage()))
                             : Said.of("This entry cannot be read; check it and try again.");
-            return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem(field == null ? "" : field, message)));
+            return problem(ProblemCode.INVALID_ENTRY, List.of(new FieldProblem(field == null ? "" : field, message)));
         }
         if (cause instanceof DatabindException fault && fault.getCause() instanceof ChangeRefused refusal) {
             return changeRefused(refusal);
         }
-        return problem(HttpStatus.BAD_REQUEST, List.of(new FieldProblem("", Said.of("The request could not be read."))));
+        return problem(ProblemCode.UNREADABLE, List.of(new FieldProblem("", Said.of("The request could not be read."))));
     }
 
     @ExceptionHandler
     ProblemDetail mistyped(MethodArgumentTypeMismatchException mistyped) {
-        return problem(HttpStatus.BAD_REQUEST,
+        return problem(ProblemCode.UNREADABLE,
                 List.of(new FieldProblem(mistyped.getName(), Said.of("\"{entry}\" cannot be used here.").with("entry", mistyped.getValue()))));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> tooSoon(TooSoon early) {
-        ProblemDetail detail = numbered(HttpStatus.TOO_MANY_REQUESTS, wording.say(early.said()));
+        ProblemDetail detail = numbered(ProblemCode.TOO_SOON, wording.say(early.said()));
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header("Retry-After", String.valueOf(early.toWait().toSeconds() + 1))
                 .body(detail);
@@ -111,7 +112,7 @@ class ProblemHandler {
 
     @ExceptionHandler
     ProblemDetail notFound(NotFound missing) {
-        return numbered(HttpStatus.NOT_FOUND, wording.say(missing.said()));
+        return numbered(ProblemCode.NOT_FOUND, wording.say(missing.said()));
     }
 
     /** An answer like that for missing things: what was typed does not exist among the choices. */
@@ -120,14 +121,14 @@ class ProblemHandler {
         LOG.debug("Refused", impossible);
         Said message = impossible instanceof BeyondLimits beyond ? beyond.said()
                 : impossible.getMessage() == null ? Said.of("This cannot be.") : Said.plain(impossible.getMessage());
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem("", message)));
+        return problem(ProblemCode.REFUSED, List.of(new FieldProblem("", message)));
     }
 
     /** Something else that stands already, or was removed meanwhile, is in the way. */
     @ExceptionHandler
     ProblemDetail conflicting(DataIntegrityViolationException conflict) {
         LOG.info("Refused by the database: {}", conflict.getMostSpecificCause().getMessage());
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, List.of(new FieldProblem("",
+        return problem(ProblemCode.CONFLICT, List.of(new FieldProblem("",
                 Said.of("This does not fit with what the nursery has. Look at it as it stands now and try again."))));
     }
 
@@ -135,14 +136,14 @@ class ProblemHandler {
     ProblemDetail crossed(Exception crossed) {
         LOG.info("Two changes crossed each other: {}", crossed.getMessage());
         return numbered(
-                HttpStatus.SERVICE_UNAVAILABLE, wording.say(Said.of("Somebody else was changing the same thing. Nothing was saved; try again.")));
+                ProblemCode.CROSSED, wording.say(Said.of("Somebody else was changing the same thing. Nothing was saved; try again.")));
     }
 
     @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
     ProblemDetail databaseAway(Exception failure) {
         LOG.error("The database does not answer: {}", failure.getMessage());
         return numbered(
-                HttpStatus.SERVICE_UNAVAILABLE,
+                ProblemCode.DATABASE_AWAY,
                 wording.say(Said.of("Kiver cannot reach its records just now. Nothing was saved; try again in a moment.")));
     }
 
@@ -152,15 +153,16 @@ class ProblemHandler {
     }
 
     /** A problem with the number of its request. */
-    private static ProblemDetail numbered(HttpStatus status, String words) {
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, words);
+    private static ProblemDetail numbered(ProblemCode code, String words) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(code.status(), words);
+        detail.setType(code.type());
         detail.setProperty(RequestNumber.KEY, MDC.get(RequestNumber.KEY));
         return detail;
     }
 
-    private ProblemDetail problem(HttpStatus status, List<FieldProblem> errors) {
+    private ProblemDetail problem(ProblemCode code, List<FieldProblem> errors) {
         ProblemDetail detail = numbered(
-                status, wording.say(errors.isEmpty() ? Said.of("Something in this request is wrong.") : errors.get(0).message()));
+                code, wording.say(errors.isEmpty() ? Said.of("Something in this request is wrong.") : errors.get(0).message()));
         detail.setProperty("errors", errors);
         return detail;
     }

@@ -69,11 +69,8 @@ class SeedNeedsController {
     /** Seed to buy, from one supplier. */
     record BuyingLine(String supplier, String variety, int seeds, double grams, LocalDate neededBy) {}
 
-    /** Seeds that a week's sowings take. */
-    record WeekNeed(LocalDate monday, int sowings, int seeds) {}
-
     /** The seed store against the plan. */
-    record SeedNeedsView(List<LotLine> lots, List<SowingLine> sowings, List<WeekNeed> weeks, List<BuyingLine> buying) {}
+    record SeedNeedsView(List<LotLine> lots, List<SowingLine> sowings, List<BuyingLine> buying) {}
 
     @GetMapping("/api/seed-needs")
     SeedNeedsView needs() {
@@ -96,7 +93,7 @@ class SeedNeedsController {
                 .sorted(Comparator.comparing((LotLine line) -> line.stock().shortFrom() == null ? LocalDate.MAX : line.stock().shortFrom())
                         .thenComparing(LotLine::variety))
                 .toList();
-        return new SeedNeedsView(lines, sowingLines(sowings, needs, byId), weeks(sowings), buying(lines));
+        return new SeedNeedsView(lines, sowingLines(sowings, needs, byId), buying(lines));
     }
 
     private LotLine line(SeedLot lot, @Nullable SeedNeeds.LotNeed need, Germination germination, LocalDate today) {
@@ -132,16 +129,6 @@ class SeedNeedsController {
                             lacks);
                 })
                 .toList();
-    }
-
-    private static List<WeekNeed> weeks(List<SeedNeeds.Sowing> sowings) {
-        Map<LocalDate, List<SeedNeeds.Sowing>> byWeek = sowings.stream()
-                .collect(Collectors.groupingBy(sowing -> sowing.day().with(java.time.DayOfWeek.MONDAY)));
-        List<WeekNeed> weeks = new ArrayList<>();
-        byWeek.forEach((monday, each) ->
-                weeks.add(new WeekNeed(monday, each.size(), each.stream().mapToInt(SeedNeeds.Sowing::seeds).sum())));
-        weeks.sort(Comparator.comparing(WeekNeed::monday));
-        return weeks;
     }
 
     private static List<BuyingLine> buying(List<LotLine> lines) {
