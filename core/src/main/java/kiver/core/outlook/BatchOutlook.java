@@ -1,5 +1,7 @@
 package kiver.core.outlook;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,10 +10,16 @@ import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceVerdict;
+import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
+import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
+import kiver.core.harden.NightOut;
+import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
+import kiver.core.plan.CountBack;
+import kiver.core.plan.SeedlingLight;
 import kiver.core.space.Stay;
 
 /**
@@ -90,6 +98,54 @@ public record BatchOutlook(
     /** The places it is passing through, moves already made included. */
     public Way way() {
         return journey.way();
+    }
+
+    /** Where it stands, or is to be put when not yet sown. */
+    public PlaceId place() {
+        return file.state().place().orElse(way().emergence());
+    }
+
+    /** When it was sown or came, or is planned to be. */
+    public LocalDate began() {
+        return file.state().sownOn().orElse(file.batch().sowDay());
+    }
+
+    /** Whether its day is not to be chosen any more: it is sown, or comes from somebody else on a day agreed. */
+    public boolean isFixed() {
+        return file.state().sownOn().isPresent() || file.batch().isBoughtIn();
+    }
+
+    /** Bench room that it was planned to take in each container of its path, tray places. */
+    public List<Double> slotsByContainer() {
+        return containers.slots(file.batch().cells(), file.batch().cellsNeeded());
+    }
+
+    /**
+     * The night that ends on the morning of a day, where most of it stands; empty for one that is not growing anywhere, and
+     * for nights that the season does not hold.
+     */
+    public Optional<NightOut> night(Season season, LocalDate morning) {
+        Optional<PlaceId> stands = file.state().place();
+        boolean over = stage() == BatchStage.RELEASED || stage() == BatchStage.FAILED || file.state().balance().alive() == 0;
+        long day = ChronoUnit.DAYS.between(season.firstDay(), morning);
+        if (stands.isEmpty() || over || day < 0 || day >= season.climate(stands.get()).get(0).days()) {
+            return Optional.empty();
+        }
+        double minimum = season.climate(stands.get()).stream()
+                .mapToDouble(series -> series.minimum((int) day))
+                .average()
+                .orElseThrow();
+        return Optional.of(new NightOut(crop.hardiness(), stage() != BatchStage.READY, minimum));
+    }
+
+    /** Counts back along its path for a sowing in its stead, as it was planned to go. */
+    public CountBack countBack(Season season) {
+        Way planned = file.batch().way();
+        return new CountBack(
+                path(),
+                season.scenarios(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.freshDraws(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.firstDay(), SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
     }
 
     /** True leaves by now, 0 before emergence. */

@@ -120,6 +120,25 @@ class LookingAheadTest {
     }
 
     @Test
+    void theNightIsThatOfThePlaceWhereItStands() {
+        Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(10), TARGET, WAY);
+        BatchOutlook warm = BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.counted(10, 45, WAY)));
+        assertThat(warm.night(SEASON, TODAY.plusDays(1)).orElseThrow().minimum()).isEqualTo(20, within(0.5));
+        BatchState outside = BatchSamples.counted(10, 45, WAY).after(TODAY.minusDays(1), new BatchChange.Moved(WAY.hardening(), List.of()));
+        BatchOutlook cold = BatchSamples.outlook(BatchSamples.file(batch, outside));
+        assertThat(cold.night(SEASON, TODAY.plusDays(1)).orElseThrow().minimum()).isLessThan(12);
+        assertThat(cold.night(SEASON, SEASON.lastDay().plusDays(9))).as("beyond the season").isEmpty();
+        assertThat(BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.nothing())).night(SEASON, TODAY)).isEmpty();
+    }
+
+    @Test
+    void aSowingInItsSteadIsCountedBackAlongItsPlan() {
+        Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(10), TARGET, WAY);
+        BatchOutlook failing = BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.counted(10, 3, WAY)));
+        assertThat(failing.countBack(SEASON).windowFor(TARGET, TODAY).orElseThrow().best()).isEqualTo(bestSowDay());
+    }
+
+    @Test
     void nothingLiesAheadOfWhatIsOver() {
         BatchState gone = BatchSamples.counted(10, 2, WAY).after(TODAY, new BatchChange.Released(501, 1, BatchSamples.TRAY, List.of(1, 2)));
         Batch batch = BatchSamples.planned(201, 2, TODAY.minusDays(10), TARGET, WAY);

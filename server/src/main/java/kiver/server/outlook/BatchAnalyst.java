@@ -17,7 +17,6 @@ import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.LookingAhead;
-import kiver.core.outlook.Promised;
 import kiver.core.plan.ContainerPath;
 import kiver.core.seed.Germination;
 import kiver.server.batch.BatchBook;
@@ -26,13 +25,10 @@ import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
 import kiver.server.kept.Kept;
 import kiver.server.limit.Limits;
-import kiver.server.promise.GrowingBatch;
-import kiver.server.promise.GrowingBatches;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.sow.LotKnowledge;
-import kiver.server.space.BatchInSpace;
-import kiver.server.space.BatchesInSpace;
+import kiver.server.space.BatchOutlooks;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
 import org.slf4j.Logger;
@@ -41,7 +37,7 @@ import org.springframework.stereotype.Service;
 
 /** Works out how batches stand, from their records, the temperatures they had and the season ahead. */
 @Service
-public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
+public class BatchAnalyst implements BatchOutlooks {
 
     private static final Logger LOG = LoggerFactory.getLogger(BatchAnalyst.class);
 
@@ -106,7 +102,7 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
         }
         Set<Integer> safe = evenings.safeOn(today);
         List<BatchOutlook> analyses = analyseAll(season, today).stream()
-                .map(batch -> EveningBook.tonight(batch, season, today)
+                .map(batch -> batch.night(season, today.plusDays(1))
                         .filter(night -> night.isTooCold() && !safe.contains(batch.file().batch().number()))
                         .map(night -> batch.losingTonight(night.likelyLoss()))
                         .orElse(batch))
@@ -181,13 +177,8 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
         return BatchOutlook.over(file, kind.crop(), kind.containers());
     }
 
-    /** The batch as it would stand, were it planned otherwise; nothing of this is kept. */
-    @Override
-    public BatchOutlook trial(BatchOutlook standing, Batch otherwise) {
-        return trial(standing.file().with(otherwise));
-    }
-
     /** A batch as it would stand, were it planned or promised otherwise; nothing of this is kept. */
+    @Override
     public BatchOutlook trial(BatchFile otherwise) {
         LocalDate today = clock.today();
         int number = otherwise.batch().number();
@@ -196,43 +187,6 @@ public class BatchAnalyst implements BatchesInSpace, GrowingBatches {
                 ? lots.germination(seeds.lot(otherwise.lotSown()), today, batches.files(), number)
                 : present.germination();
         return analyse(otherwise, germination, kindOf(otherwise.batch()), lookingAhead(seasons.season(today), today));
-    }
-
-    @Override
-    public List<BatchInSpace> inSpace() {
-        return all().stream().filter(batch -> !batch.stays().isEmpty()).map(BatchAnalyst::inSpace).toList();
-    }
-
-    @Override
-    public List<GrowingBatch> ofVariety(long varietyId) {
-        return all().stream()
-                .filter(batch -> batch.file().batch().varietyId() == varietyId && batch.trouble().isEmpty()
-                        && batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
-                .map(BatchAnalyst::growing)
-                .toList();
-    }
-
-    @Override
-    public GrowingBatch otherwise(BatchFile file) {
-        return growing(trial(file));
-    }
-
-    private static GrowingBatch growing(BatchOutlook batch) {
-        return new GrowingBatch(
-                batch.file(), batch.stage(), batch.file().state().place().orElse(batch.way().emergence()),
-                batch.forecast().ready(),
-                batch.file().promises().stream().collect(Collectors.toMap(
-                        Promised::lineId, promise -> batch.chanceFor(promise.lineId()))));
-    }
-
-    /** A batch as it takes up room. */
-    public static BatchInSpace inSpace(BatchOutlook analysis) {
-        Batch batch = analysis.file().batch();
-        return new BatchInSpace(
-                batch.number(), analysis.crop(), analysis.path(),
-                analysis.containers().slots(batch.cells(), batch.cellsNeeded()), analysis.way(),
-                analysis.file().state().sownOn().orElse(batch.sowDay()), batch.target(),
-                analysis.file().state().sownOn().isPresent() || batch.isBoughtIn(), batch.plan().pinned(), analysis.stays());
     }
 
     private BatchOutlook keptOrNew(

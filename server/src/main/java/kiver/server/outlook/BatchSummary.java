@@ -10,7 +10,6 @@ import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
 import kiver.core.order.PlantShares;
 import kiver.core.outlook.BatchOutlook;
-import kiver.core.place.PlaceId;
 import kiver.server.wording.Said;
 
 /**
@@ -51,10 +50,9 @@ public record BatchSummary(
     static BatchSummary of(BatchOutlook batch, Season season, List<Integer> trays, LocalDate today) {
         var planned = batch.file().batch();
         var state = batch.file().state();
-        PlaceId place = state.place().orElse(batch.way().emergence());
         return new BatchSummary(
                 planned.number(), planned.variety(), batch.crop().name(), batch.stage(), batch.emerging().verdict(),
-                season.place(place).name(), trays, state.balance(), BatchDates.of(batch), batch.chance(), planned.plants(),
+                season.place(batch.place()).name(), trays, state.balance(), BatchDates.of(batch), batch.chance(), planned.plants(),
                 promises(batch), batch.file().shares(today), batch.file().plantsAlive(), batch.file().plantsMixed(),
                 state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(), planned.isBoughtIn(),
                 batch.trouble().or(batch.file()::trouble).map(trouble -> Said.of((Record) trouble)).orElse(null));

@@ -2,15 +2,8 @@ package kiver.server.outlook;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import kiver.core.batch.BatchStage;
-import kiver.core.growth.Season;
-import kiver.core.harden.NightOut;
-import kiver.core.outlook.BatchOutlook;
-import kiver.core.place.ClimateSeries;
-import kiver.core.place.PlaceId;
 import kiver.server.batch.BatchBook;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
@@ -62,28 +55,6 @@ public class EveningBook {
         if (mapper.put(day, batch, done, by) != 1) {
             throw new NotFound(Said.of("There is no batch {batch}.").with("batch", batch));
         }
-    }
-
-    /** The coming night where most of a batch stands; empty for one that is not growing anywhere. */
-    static Optional<NightOut> tonight(BatchOutlook batch, Season season, LocalDate today) {
-        return night(batch, season, today.plusDays(1));
-    }
-
-    /** The night that ended on the morning of a day. */
-    public static Optional<NightOut> night(BatchOutlook batch, Season season, LocalDate morning) {
-        Optional<PlaceId> place = batch.file().state().place();
-        BatchStage stage = batch.stage();
-        if (place.isEmpty() || stage == BatchStage.RELEASED || stage == BatchStage.FAILED
-                || batch.file().state().balance().alive() == 0) {
-            return Optional.empty();
-        }
-        List<ClimateSeries> climate = season.climate(place.get());
-        long index = morning.toEpochDay() - season.firstDay().toEpochDay();
-        if (index < 0 || index >= climate.get(0).days()) {
-            return Optional.empty();
-        }
-        double minimum = climate.stream().mapToDouble(series -> series.minimum((int) index)).average().orElseThrow();
-        return Optional.of(new NightOut(batch.crop().hardiness(), stage != BatchStage.READY, minimum));
     }
 
     /** The table of evenings. */

@@ -78,7 +78,7 @@ public class ForecastLedger {
             if (before == null) {
                 mapper.keep(new KeptForecast(id, today, ready, sequence));
             } else if (Math.abs(before.ready().toEpochDay() - ready.toEpochDay()) >= WORTH_TELLING) {
-                PlaceId place = batch.file().state().place().orElse(batch.way().emergence());
+                PlaceId place = batch.place();
                 boolean recorded = batch.file().state().changes().size() > before.sequence()
                         || batch.file().state().sownOn().isEmpty();
                 ForecastChange.Cause cause = ForecastChange.causeOf(

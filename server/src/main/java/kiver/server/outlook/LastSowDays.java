@@ -4,11 +4,7 @@ import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import kiver.core.growth.PaceSpread;
-import kiver.core.growth.Season;
 import kiver.core.outlook.BatchOutlook;
-import kiver.core.plan.CountBack;
-import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.SowWindow;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
@@ -47,22 +43,11 @@ public class LastSowDays {
     /** The same for another day. */
     public Optional<SowWindow> windowFor(BatchOutlook batch, LocalDate target) {
         // Nothing is sown of plants that are bought in.
-        return batch.file().batch().isBoughtIn() ? Optional.empty() : countBack(batch).windowFor(target, clock.today());
+        return batch.file().batch().isBoughtIn() ? Optional.empty() : batch.countBack(seasons.season()).windowFor(target, clock.today());
     }
 
     /** The last day on which a sowing is ready in time nine times in ten; empty where that is over. */
     public Optional<LocalDate> last(BatchOutlook batch) {
         return window(batch).map(SowWindow::latest).filter(day -> !day.isBefore(clock.today()));
-    }
-
-    private CountBack countBack(BatchOutlook batch) {
-        Season season = seasons.season();
-        var crop = batch.crop();
-        var planned = batch.file().batch().way();
-        return new CountBack(
-                batch.path(),
-                season.scenarios(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.freshDraws(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.firstDay(), SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
     }
 }

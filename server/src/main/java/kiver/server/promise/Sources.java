@@ -5,12 +5,12 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.Season;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.BatchSize;
 import kiver.core.outlook.Promised;
 import kiver.core.plan.ContainerPath;
@@ -24,6 +24,7 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.plan.PlanRequests;
 import kiver.server.plan.Wish;
+import kiver.server.space.BatchOutlooks;
 import kiver.server.space.SpaceBook;
 import org.springframework.stereotype.Component;
 
@@ -44,14 +45,14 @@ class Sources {
 
     private static final double SECONDS_IN_MINUTE = 60;
 
-    private final GrowingBatches growing;
+    private final BatchOutlooks outlooks;
     private final PlanRequests plans;
     private final SpaceBook space;
     private final SeasonService seasons;
     private final NurseryClock clock;
 
-    Sources(GrowingBatches growing, PlanRequests plans, SpaceBook space, SeasonService seasons, NurseryClock clock) {
-        this.growing = growing;
+    Sources(BatchOutlooks outlooks, PlanRequests plans, SpaceBook space, SeasonService seasons, NurseryClock clock) {
+        this.outlooks = outlooks;
         this.plans = plans;
         this.space = space;
         this.seasons = seasons;
@@ -69,7 +70,7 @@ class Sources {
     List<Source> of(Wish wish, Optional<SowingOption> alone, Rates rates) {
         List<Source> free = new ArrayList<>();
         List<Source> pooled = new ArrayList<>();
-        for (GrowingBatch batch : growing.ofVariety(wish.varietyId())) {
+        for (BatchOutlook batch : growing(wish)) {
             Optional<Found> found = isAlike(batch, wish) ? find(batch, wish, alone, rates) : Optional.empty();
             found.map(Found::source).filter(source -> source.chance() >= TOO_UNLIKELY).ifPresent(source ->
                     (source.kind() == Source.Kind.FREE ? free : pooled).add(source));
@@ -82,13 +83,21 @@ class Sources {
 
     /** What a batch could give for a wish; empty where it cannot give all of it. */
     Optional<Found> in(int number, Wish wish) {
-        return growing.ofVariety(wish.varietyId()).stream()
-                .filter(batch -> batch.file().batch().number() == number && isAlike(batch, wish))
+        return growing(wish).stream()
+                .filter(batch -> batch.number() == number && isAlike(batch, wish))
                 .findFirst()
                 .flatMap(batch -> find(batch, wish, Optional.empty(), null));
     }
 
-    private static boolean isAlike(GrowingBatch growing, Wish wish) {
+    /** The batches of the variety that are not over and can be worked out. */
+    private List<BatchOutlook> growing(Wish wish) {
+        return outlooks.all().stream()
+                .filter(batch -> batch.file().batch().varietyId() == wish.varietyId() && batch.trouble().isEmpty()
+                        && batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
+                .toList();
+    }
+
+    private static boolean isAlike(BatchOutlook growing, Wish wish) {
         Batch batch = growing.file().batch();
         boolean clumps = batch.containerPath() == ContainerPath.Kind.CLUMPS;
         return batch.container().equals(wish.container())
@@ -97,11 +106,11 @@ class Sources {
                 && Math.max(batch.stage().from(), wish.leavesFrom()) <= Math.min(batch.stage().to(), wish.leavesTo());
     }
 
-    private Optional<Found> find(GrowingBatch batch, Wish wish, Optional<SowingOption> alone, Rates rates) {
+    private Optional<Found> find(BatchOutlook batch, Wish wish, Optional<SowingOption> alone, Rates rates) {
         LocalDate today = clock.today();
         int free = batch.file().shares(today).free();
         if (free >= wish.plants()) {
-            GrowingBatch promised = growing.otherwise(batch.file().promising(promiseFor(batch.file(), wish)));
+            BatchOutlook promised = outlooks.trial(batch.file().promising(promiseFor(batch.file(), wish)));
             return Optional.of(new Found(source(Source.Kind.FREE, promised, free, null), Optional.empty()));
         }
         boolean near = Math.abs(ChronoUnit.DAYS.between(batch.file().batch().target(), wish.target())) <= MOST_DAYS_APART;
@@ -133,7 +142,7 @@ class Sources {
     }
 
     private Optional<Found> pooled(
-            GrowingBatch planned, Wish wish, int free, Optional<SowingOption> alone, Rates rates) {
+            BatchOutlook planned, Wish wish, int free, Optional<SowingOption> alone, Rates rates) {
         Batch batch = planned.file().batch();
         LocalDate first = batch.target().isBefore(wish.target()) ? batch.target() : wish.target();
         if (first.isBefore(clock.today())) {
@@ -159,7 +168,7 @@ class Sources {
                 .map(by -> saving(by, batch, prepared.request().sownIn().cells(), option, rates))
                 .orElse(null);
         return Optional.of(new Found(
-                source(Source.Kind.POOLED, growing.otherwise(larger), free, saving), Optional.of(size)));
+                source(Source.Kind.POOLED, outlooks.trial(larger), free, saving), Optional.of(size)));
     }
 
     private static Source.Saving saving(
@@ -170,14 +179,13 @@ class Sources {
         return new Source.Saving(trays, seeds, Math.round(cells * rates.secondsToSow() / SECONDS_IN_MINUTE));
     }
 
-    private Source source(Source.Kind kind, GrowingBatch batch, int free, Source.Saving saving) {
+    private Source source(Source.Kind kind, BatchOutlook batch, int free, Source.Saving saving) {
         Season season = seasons.season();
         BatchFile file = batch.file();
-        Map<Long, Double> chances = batch.chanceByLine();
+        double least = file.promises().stream().mapToDouble(promise -> batch.chanceFor(promise.lineId())).min().orElse(0);
         return new Source(
-                kind, file.batch().number(), batch.stage(), free, season.place(batch.place()).name(),
-                file.state().sownOn().orElse(file.batch().sowDay()), batch.ready().orElse(null),
-                chances.values().stream().mapToDouble(Double::doubleValue).min().orElse(0), saving);
+                kind, batch.number(), batch.stage(), free, season.place(batch.place()).name(), batch.began(),
+                batch.forecast().ready().orElse(null), least, saving);
     }
 
     private static Promised promiseFor(BatchFile file, Wish wish) {

@@ -2,7 +2,6 @@ package kiver.server.sow;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;

@@ -13,6 +13,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.BatchPlan;
 import kiver.core.space.Assigner;
 import kiver.core.space.Assignment;
@@ -41,7 +42,7 @@ public class AssignmentService {
     /** Nanoseconds. */
     private static final long TELL_EVERY = 200_000_000;
 
-    private final BatchesInSpace batches;
+    private final BatchOutlooks batches;
     private final SeasonService seasons;
     private final NurseryClock clock;
     private final BatchBook book;
@@ -49,7 +50,7 @@ public class AssignmentService {
     private final PlacingRuns runs;
 
     AssignmentService(
-            BatchesInSpace batches, SeasonService seasons, NurseryClock clock, BatchBook book, PlanChanges plans, PlacingRuns runs) {
+            BatchOutlooks batches, SeasonService seasons, NurseryClock clock, BatchBook book, PlanChanges plans, PlacingRuns runs) {
         this.batches = batches;
         this.seasons = seasons;
         this.clock = clock;
@@ -84,7 +85,7 @@ public class AssignmentService {
         Run fresh = new Run();
         if (runs.begin(fresh.token)) {
             Season season = seasons.season();
-            List<BatchInSpace> all = batches.inSpace();
+            List<BatchOutlook> all = batches.all().stream().filter(batch -> !batch.stays().isEmpty()).toList();
             LocalDate today = clock.today();
             Thread thread = new Thread(() -> work(fresh, season, all, today), "assign-all");
             thread.setDaemon(true);
@@ -125,7 +126,7 @@ public class AssignmentService {
         return changed.size();
     }
 
-    private void work(Run present, Season season, List<BatchInSpace> all, LocalDate today) {
+    private void work(Run present, Season season, List<BatchOutlook> all, LocalDate today) {
         try {
             Map<Kind, Suitability> suitabilities = new ConcurrentHashMap<>();
             AtomicInteger weighed = new AtomicInteger();
@@ -148,11 +149,11 @@ public class AssignmentService {
     }
 
     /** What is sown stands where it stands; what was placed by hand stays; everything else may go anywhere that suits. */
-    private static List<Candidate> candidates(BatchInSpace batch, Suitability suitability, LocalDate today, boolean stopped) {
+    private static List<Candidate> candidates(BatchOutlook batch, Suitability suitability, LocalDate today, boolean stopped) {
         Candidate asItIs = new Candidate(batch.way(), 0, batch.stays());
-        if (batch.sown() || batch.pinned() || stopped || batch.target().isBefore(today)) {
+        if (batch.isFixed() || batch.file().batch().plan().pinned() || stopped || batch.file().batch().target().isBefore(today)) {
             return List.of(asItIs);
         }
-        return suitability.candidates(batch.target(), today, batch.slotsByContainer());
+        return suitability.candidates(batch.file().batch().target(), today, batch.slotsByContainer());
     }
 }

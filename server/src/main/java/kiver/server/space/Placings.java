@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
+import kiver.core.outlook.BatchOutlook;
 import kiver.core.space.Assignment;
 import kiver.core.space.Candidate;
 import kiver.core.space.Occupancy;
@@ -48,7 +49,7 @@ public record Placings(
      * @param today the first day looked at
      */
     static Placings of(
-            List<BatchInSpace> all, List<ToPlace> toPlace, Assignment assignment, Season season, LocalDate today) {
+            List<BatchOutlook> all, List<ToPlace> toPlace, Assignment assignment, Season season, LocalDate today) {
         Map<Integer, List<Stay>> before = new HashMap<>();
         Map<Integer, List<Stay>> after = new HashMap<>();
         for (int index = 0; index < all.size(); index++) {
@@ -62,18 +63,18 @@ public record Placings(
                 Collectors.mapping(index -> chosen(toPlace, assignment, index), Collectors.toList())));
         List<Placing> placings = new ArrayList<>();
         for (int index = 0; index < all.size(); index++) {
-            BatchInSpace batch = all.get(index);
+            BatchOutlook batch = all.get(index);
             Candidate chosen = chosen(toPlace, assignment, index);
-            LocalDate sowDay = batch.sown() || toPlace.get(index).candidates().size() == 1
-                    ? batch.sowDay()
+            LocalDate sowDay = batch.isFixed() || toPlace.get(index).candidates().size() == 1
+                    ? batch.began()
                     : chosen.stays().get(0).from();
-            boolean changes = !chosen.way().equals(batch.way()) || !sowDay.equals(batch.sowDay());
+            boolean changes = !chosen.way().equals(batch.way()) || !sowDay.equals(batch.began());
             placings.add(new Placing(
-                    batch.number(), batch.way(), chosen.way(), batch.sowDay(), sowDay, changes,
+                    batch.number(), batch.way(), chosen.way(), batch.began(), sowDay, changes,
                     reason(batch, toPlace.get(index).candidates().get(0), chosen, byKin.get(toPlace.get(index).kin()), then)));
         }
         return new Placings(
-                placings, (int) all.stream().filter(BatchInSpace::pinned).count(),
+                placings, (int) all.stream().filter(batch -> batch.file().batch().plan().pinned()).count(),
                 Occupancy.of(season.places(), before, today, days).overfullness(), then.overfullness(), assignment.gap(),
                 assignment.stopped());
     }
@@ -88,11 +89,11 @@ public record Placings(
     }
 
     private static Said reason(
-            BatchInSpace batch, Candidate best, Candidate chosen, List<Candidate> kin, Occupancy then) {
-        if (batch.sown()) {
+            BatchOutlook batch, Candidate best, Candidate chosen, List<Candidate> kin, Occupancy then) {
+        if (batch.isFixed()) {
             return Said.of("Stands there already.");
         }
-        if (batch.pinned()) {
+        if (batch.file().batch().plan().pinned()) {
             return Said.of("Placed by hand.");
         }
         if (chosen == best) {

@@ -20,11 +20,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class SpaceBook {
 
-    private final BatchesInSpace batches;
+    private final BatchOutlooks batches;
     private final SeasonService seasons;
     private final NurseryClock clock;
 
-    SpaceBook(BatchesInSpace batches, SeasonService seasons, NurseryClock clock) {
+    SpaceBook(BatchOutlooks batches, SeasonService seasons, NurseryClock clock) {
         this.batches = batches;
         this.seasons = seasons;
         this.clock = clock;

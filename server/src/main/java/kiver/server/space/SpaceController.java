@@ -34,12 +34,12 @@ import org.springframework.web.bind.annotation.RestController;
 class SpaceController {
 
     private final SpaceBook space;
-    private final BatchesInSpace batches;
+    private final BatchOutlooks batches;
     private final SeasonService seasons;
     private final AssignmentService assignment;
 
     SpaceController(
-            SpaceBook space, BatchesInSpace batches, SeasonService seasons, AssignmentService assignment) {
+            SpaceBook space, BatchOutlooks batches, SeasonService seasons, AssignmentService assignment) {
         this.space = space;
         this.batches = batches;
         this.seasons = seasons;

@@ -72,20 +72,16 @@ public class RoundService {
             }
             int wanted = batch.file().plantsStillToGo();
             if (batch.trouble().isPresent()) {
-                stops.add(new Stop(placeOf(batch), batch, List.of(), wanted));
+                stops.add(new Stop(batch.place(), batch, List.of(), wanted));
                 continue;
             }
             Optional<Double> frost = seenTo.contains(batch.file().batch().number())
                     ? Optional.empty()
                     : frostToLookFor(batch, season, today);
             BatchSituation situation = situation(batch, outside, frost);
-            stops.add(new Stop(placeOf(batch), batch, Round.tasksFor(situation, today), wanted));
+            stops.add(new Stop(batch.place(), batch, Round.tasksFor(situation, today), wanted));
         }
         return stops;
-    }
-
-    private static PlaceId placeOf(BatchOutlook batch) {
-        return batch.file().state().place().orElse(batch.way().emergence());
     }
 
     /** The last night's minimum where the batch stood, when it was too cold and no loss has been noted since. */
@@ -97,7 +93,7 @@ public class RoundService {
         boolean noted = batch.file().state().changes().stream()
                 .anyMatch(change -> change.change() instanceof BatchChange.Lost && change.day().equals(today));
         return stoodThere && !noted
-                ? EveningBook.night(batch, season, today).filter(NightOut::isTooCold).map(NightOut::minimum)
+                ? batch.night(season, today).filter(NightOut::isTooCold).map(NightOut::minimum)
                 : Optional.empty();
     }
 
@@ -119,7 +115,7 @@ public class RoundService {
                 .filter(batch -> batch.lossTonight() > 0 && !safe.contains(batch.file().batch().number()))
                 .map(batch -> new EveningTask(
                         batch, batch.file().state().place().orElseThrow(),
-                        EveningBook.night(batch, season, today.plusDays(1)).orElseThrow()))
+                        batch.night(season, today.plusDays(1)).orElseThrow()))
                 .sorted(Comparator.comparingDouble(EveningTask::likelyLoss).reversed())
                 .toList();
     }

@@ -51,7 +51,6 @@ class LargeSeasonTest {
             assertThat(batch.stays()).isNotEmpty();
             assertThat(batch.file().batch().sowDay()).isAfterOrEqualTo(clock.today());
         });
-        assertThat(analyst.inSpace()).hasSize(24);
     }
 
     @Test
