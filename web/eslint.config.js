@@ -27,12 +27,6 @@ export default tseslint.config(
   {
     // What tests make up is said to be what they need it to be.
     files: ['src/**/*.test.{ts,tsx}', 'src/**/{samples,faked,testSetup}.{ts,tsx}'],
-    rules: {
-      '@typescript-eslint/no-unnecessary-type-assertion': 'off',
-      '@typescript-eslint/no-unnecessary-condition': 'off',
-      '@typescript-eslint/no-unsafe-member-access': 'off',
-      '@typescript-eslint/no-unsafe-call': 'off',
-      '@typescript-eslint/require-await': 'off',
-    },
+    ...tseslint.configs.disableTypeChecked,
   },
 );

@@ -247,21 +247,7 @@ public final class BatchState {
 
     /** Plants in some of its cells, counted likewise. */
     public int plants(Collection<CellState> chosen, boolean clumps) {
-        if (!clumps) {
-            return chosen.size();
-        }
-        double sure = chosen.stream().filter(cell -> !cell.onlySeen()).mapToInt(CellState::seedlings).sum();
-        double seen = chosen.stream().filter(CellState::onlySeen).count() * meanClump();
-        return (int) Math.round(sure + seen);
-    }
-
-    /** Seedlings to a clump as far as clumps were counted; where none was, four of five seeds. */
-    private double meanClump() {
-        return fold.cells.values().stream()
-                .filter(cell -> cell.seedlings() > 0 && !cell.onlySeen())
-                .mapToInt(CellState::seedlings)
-                .average()
-                .orElseGet(() -> fold.cells.values().stream().mapToInt(CellState::seeds).average().orElse(1) * 0.8);
+        return clumps ? ClumpCount.seedlings(chosen, fold.cells.values()) : chosen.size();
     }
 
     /** When hardening began, if it did. */

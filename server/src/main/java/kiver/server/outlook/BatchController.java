@@ -79,7 +79,7 @@ class BatchController {
     }
 
     @GetMapping("/api/batches/{number}")
-    BatchViews.BatchView batch(@PathVariable int number) {
+    BatchView batch(@PathVariable int number) {
         return views.view(analyst.one(number));
     }
 
