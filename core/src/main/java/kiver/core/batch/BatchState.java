@@ -40,6 +40,7 @@ public final class BatchState {
     private @Nullable Set<Cell> begun;
     private @Nullable List<DatedRelease> releases;
     private @Nullable Integer emerged;
+    private @Nullable Boolean anyMixed;
 
     /**
      * Where the batch stood from a day on.
@@ -151,6 +152,14 @@ public final class BatchState {
                     in.getOrDefault(CellCondition.RELEASED, 0));
         }
         return balance;
+    }
+
+    /** Whether nobody is sure what some of its plants are, or were. */
+    public boolean isAnyMixed() {
+        if (anyMixed == null) {
+            anyMixed = fold.cells.values().stream().anyMatch(CellState::mixed);
+        }
+        return anyMixed;
     }
 
     /** Cells in which a seedling was ever seen, whatever became of it. */
@@ -374,23 +383,9 @@ public final class BatchState {
      * @param setAside runs planned for it
      */
     public List<CellRun> toSow(List<CellRun> setAside) {
-        Set<Cell> sown = begun();
-        List<CellRun> waiting = new ArrayList<>();
-        for (CellRun run : setAside) {
-            if (fold.leftUnsown.contains(run.tray())) {
-                continue;
-            }
-            int first = 0;
-            for (int number = run.first(); number <= run.last() + 1; number++) {
-                boolean free = number <= run.last() && !sown.contains(new Cell(run.tray(), number));
-                if (free && first == 0) {
-                    first = number;
-                } else if (!free && first > 0) {
-                    waiting.add(new CellRun(run.tray(), first, number - 1));
-                    first = 0;
-                }
-            }
-        }
-        return List.copyOf(waiting);
+        return setAside.stream()
+                .filter(run -> !fold.leftUnsown.contains(run.tray()))
+                .flatMap(run -> run.without(begun()).stream())
+                .toList();
     }
 }

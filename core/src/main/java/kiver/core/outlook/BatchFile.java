@@ -132,7 +132,7 @@ public record BatchFile(
 
     /** Plants on hand of which nobody is sure what they are; they count for nothing that was promised. */
     public int plantsMixed() {
-        return state.plants(CellState::livesMixed, countsSeedlings());
+        return state.isAnyMixed() ? state.plants(CellState::livesMixed, countsSeedlings()) : 0;
     }
 
     /** Plants that have gone, counted as orders count them. */

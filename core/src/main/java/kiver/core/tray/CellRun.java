@@ -1,6 +1,8 @@
 package kiver.core.tray;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -35,5 +37,23 @@ public record CellRun(TrayId tray, int first, int last) {
     /** The cells in order. */
     public List<Cell> cells() {
         return IntStream.rangeClosed(first, last).mapToObj(number -> new Cell(tray, number)).toList();
+    }
+
+    /** What is left of it without some cells, run by run. */
+    public List<CellRun> without(Set<Cell> taken) {
+        List<CellRun> left = new ArrayList<>();
+        int begins = first;
+        for (int number = first; number <= last; number++) {
+            if (taken.contains(new Cell(tray, number))) {
+                if (begins < number) {
+                    left.add(new CellRun(tray, begins, number - 1));
+                }
+                begins = number + 1;
+            }
+        }
+        if (begins <= last) {
+            left.add(new CellRun(tray, begins, last));
+        }
+        return List.copyOf(left);
     }
 }

@@ -113,11 +113,13 @@ public class BatchBook {
     }
 
     /** Those in hand are at hand; those put away are read, all at once. */
-    private List<BatchFile> together(List<Batch> batches) {
+    private List<BatchFile> together(List<Long> ids) {
         Map<Long, BatchFile> found = files().stream().collect(Collectors.toMap(file -> file.batch().id(), Function.identity()));
-        List<Batch> others = batches.stream().filter(batch -> !found.containsKey(batch.id())).toList();
-        read(others, this::statesReadAnew).forEach(file -> found.put(file.batch().id(), file));
-        return batches.stream().map(batch -> found.get(batch.id())).toList();
+        Long[] others = ids.stream().filter(id -> !found.containsKey(id)).toArray(Long[]::new);
+        if (others.length > 0) {
+            read(mapper.of(others), this::statesReadAnew).forEach(file -> found.put(file.batch().id(), file));
+        }
+        return ids.stream().map(found::get).toList();
     }
 
     /** The batches of a growing year that are put away, by number. */

@@ -58,21 +58,28 @@ interface BatchMapper {
     @Select("select min(target) from batch")
     LocalDate firstTarget();
 
-    /** Batches promised to some lines. */
-    @Select(BATCHES + """
+    /** Numbers in the database of the batches promised to some lines. */
+    @Select("""
+            select batch.id from batch
             where batch.withdrawn_on is null and batch.id in (
                 select batch_id from promise where line_id = any(#{lines, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}))
             order by batch.number
             """)
-    @ResultMap("batch")
-    List<Batch> promisedTo(@Param("lines") Long[] lines);
+    List<Long> promisedTo(@Param("lines") Long[] lines);
 
-    /** Batches of which plants left with a note. */
-    @Select(BATCHES + """
+    /** Numbers in the database of the batches of which plants left with a note. */
+    @Select("""
+            select batch.id from batch
             where batch.id in (select batch_id from batch_departure where release = #{release}) order by batch.number
             """)
+    List<Long> onNote(@Param("release") long release);
+
+    /** Batches by their numbers in the database. */
+    @Select(BATCHES + """
+            where batch.id = any(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by batch.number
+            """)
     @ResultMap("batch")
-    List<Batch> onNote(@Param("release") long release);
+    List<Batch> of(@Param("ids") Long[] ids);
 
     @Select(BATCHES + " where batch.withdrawn_on is null and batch.number = #{number}")
     @ResultMap("batch")

@@ -79,6 +79,9 @@ final class LineViews {
 
     /** Plants that could go now, no more than are still to go. */
     private int ready(OrderedLine line, List<Supply> own, int gone, boolean mixed) {
+        if (mixed && own.stream().noneMatch(supply -> supply.batch().file().state().isAnyMixed())) {
+            return 0;
+        }
         int ready = ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), mixed, Set.of(), containerOf).stream()
                 .mapToInt(ReadyTray::plants)
                 .sum();
