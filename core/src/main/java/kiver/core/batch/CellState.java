@@ -44,6 +44,11 @@ public record CellState(
         return condition == CellCondition.ALIVE && !mixed;
     }
 
+    /** Whether nobody knows what lives in it, or may yet come up there. */
+    public boolean isInDoubt() {
+        return mixed && (condition == CellCondition.ALIVE || condition == CellCondition.WAITING);
+    }
+
     /** Whether it holds a plant that lives and of which nobody knows what it is. */
     public boolean livesMixed() {
         return condition == CellCondition.ALIVE && mixed;

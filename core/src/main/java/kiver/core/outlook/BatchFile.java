@@ -88,7 +88,7 @@ public record BatchFile(
      */
     public Map<Long, Integer> plantsByLine() {
         Map<Long, Integer> released = releasedByLine();
-        int left = isCounted() ? plantsAlive() : state.stage() == BatchStage.FAILED ? 0 : batch.plants() - plantsReleased();
+        int left = state.stage() == BatchStage.FAILED ? 0 : plantsToCountOn();
         Map<Long, Integer> plants = new HashMap<>();
         for (Promised promise : promises) {
             int gone = released.getOrDefault(promise.lineId(), 0);
@@ -103,6 +103,11 @@ public record BatchFile(
         return state.sownOn().isPresent() && toSow().isEmpty() && state.isCompletelyCounted();
     }
 
+    /** Those alive once all is counted, those planned before; what is mixed is neither. */
+    private int plantsToCountOn() {
+        return isCounted() ? plantsAlive() : Math.max(0, batch.plants() - plantsReleased() - plantsMixed());
+    }
+
     /** How its plants are shared out on a day. */
     public PlantShares shares(LocalDate today) {
         boolean counted = isCounted();
@@ -111,7 +116,7 @@ public record BatchFile(
         state.releases().forEach(gone ->
                 last.merge(gone.plants().line(), gone.day(), (one, other) -> one.isAfter(other) ? one : other));
         return PlantShares.of(
-                counted ? plantsAlive() : batch.plants() - plantsReleased(), counted,
+                plantsToCountOn(), counted,
                 promises.stream()
                         .map(promise -> new PlantShares.Part(
                                 promise.plants(), promise.accepted(), released.getOrDefault(promise.lineId(), 0),

@@ -46,7 +46,7 @@ record EnoughPlants(
         double plantsPerCell = file.countsSeedlings() ? Math.max(1, clump()) : 1;
         int wantedCells = (int) Math.ceil((wanted - stillToSow()) / plantsPerCell);
         // What is mixed comes up and lives as the rest does, and serves nobody.
-        int mixed = (int) state.cells().values().stream().filter(CellState::mixed).count();
+        int mixed = (int) state.cells().values().stream().filter(CellState::isInDoubt).count();
         return watch.get().chanceOfLiving(wantedCells + mixed, state.balance().alive(), ahead);
     }
 

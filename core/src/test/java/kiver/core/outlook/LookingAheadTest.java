@@ -12,9 +12,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.LossReason;
+import kiver.core.batch.NameDoubt;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.PaceSpread;
 import kiver.core.plan.ContainerPath;
@@ -117,6 +121,28 @@ class LookingAheadTest {
         assertThat(outlook.stays().get(0)).isEqualTo(new Stay(WAY.emergence(), TODAY, TODAY.plusDays(1), 1));
         assertThat(outlook.stays().get(1).place()).isEqualTo(WAY.growingOn());
         assertThat(outlook.stays().get(1).from()).isEqualTo(TODAY.plusDays(1));
+    }
+
+    /** Ten of forty are mixed before the last count: they are neither free nor counted on, and lost they weigh no more. */
+    @Test
+    void mixedPlantsServeNobodyBeforeAllIsCounted() {
+        Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(10), TARGET, WAY);
+        BatchState up = BatchSamples.sown(10, WAY).after(TODAY.minusDays(1), new BatchChange.Counted(BatchSamples.TRAY, cells(1, 30), false));
+        List<Integer> ten = List.copyOf(cells(1, 10).keySet());
+        BatchState mixed = up.after(TODAY, new BatchChange.Mixed(BatchSamples.TRAY, ten, NameDoubt.SEED_SPILLED));
+        Promised promise = BatchSamples.promised(1, "Alder Field", 20, TARGET);
+        assertThat(BatchSamples.file(batch, up, promise).shares(TODAY).free())
+                .isEqualTo(BatchSamples.file(batch, mixed, promise).shares(TODAY).free() + 10);
+        double before = BatchSamples.outlook(BatchSamples.file(batch, up, BatchSamples.promised(1, "Alder Field", 38, TARGET))).chances().enough();
+        double after = BatchSamples.outlook(BatchSamples.file(batch, mixed, BatchSamples.promised(1, "Alder Field", 38, TARGET))).chances().enough();
+        BatchState lost = mixed.after(TODAY, new BatchChange.Lost(BatchSamples.TRAY, ten, LossReason.NOT_NEEDED));
+        double gone = BatchSamples.outlook(BatchSamples.file(batch, lost, BatchSamples.promised(1, "Alder Field", 38, TARGET))).chances().enough();
+        assertThat(after).isLessThan(before);
+        assertThat(gone).as("thrown out, they are missed as often as mixed").isEqualTo(after, within(0.05));
+    }
+
+    private static Map<Integer, Integer> cells(int from, int to) {
+        return IntStream.rangeClosed(from, to).boxed().collect(Collectors.toMap(cell -> cell, cell -> 1));
     }
 
     @Test
