@@ -24,7 +24,7 @@ class CoreStructureTest {
 
     /** The packages in the order of the job; each may use only those before it. */
     private static final List<String> IN_ORDER = List.of(
-            "sheet", "weather", "place", "growth", "crop", "seed", "media", "stock", "tray", "batch", "order", "sow", "labels",
+            "sheet", "weather", "place", "growth", "crop", "seed", "media", "stock", "tray", "order", "batch", "sow", "labels",
             "plan", "space", "promise", "emerge", "care", "harden", "outlook", "release", "learning", "today");
 
     private static final JavaClasses CORE = new ClassFileImporter()

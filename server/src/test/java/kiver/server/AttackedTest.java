@@ -21,6 +21,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedLot;
@@ -62,7 +63,7 @@ class AttackedTest {
     void found() {
         nursery.found();
         if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(0, "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 90_000, 90_000));
+            seeds.add(new SeedLot(new LotId(0), "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 90_000, 90_000));
         }
     }
 
@@ -125,7 +126,7 @@ class AttackedTest {
     void onlyAlikeBatchesAreSwapped() throws Exception {
         int kale = batch(10);
         long other = nursery.crops.add("cabbage", "Test cabbage " + UUID.randomUUID());
-        seeds.add(new SeedLot(0, "C" + UUID.randomUUID(), other, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 900, 900));
+        seeds.add(new SeedLot(new LotId(0), "C" + UUID.randomUUID(), other, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 900, 900));
         int cabbage = batchOf(orderNumber(nursery.orderBody(UUID.randomUUID(), 10, TARGET)
                 .replace("\"varietyId\":" + nursery.varietyId, "\"varietyId\":" + other)));
         swap(kale, cabbage).andExpect(status().isUnprocessableContent())
@@ -212,8 +213,8 @@ class AttackedTest {
     @Test
     void ordersThatRaceForOneLotArePromisedNoMoreThanItHolds() throws Exception {
         long variety = nursery.crops.add("curly-kale", "Raced kale");
-        seeds.add(new SeedLot(0, "RACE", variety, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 700, 700));
-        long lot = seeds.lotsOf(variety).get(0).id();
+        seeds.add(new SeedLot(new LotId(0), "RACE", variety, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 700, 700));
+        long lot = seeds.lotsOf(variety).get(0).id().number();
         List<Callable<Integer>> orders = new ArrayList<>();
         for (int order = 0; order < 30; order++) {
             orders.add(() -> code(nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), 50, SmallNursery.TODAY.plusDays(50))
@@ -221,7 +222,7 @@ class AttackedTest {
                     .replaceFirst("\\}\\]\\}$", ",\"seen\":\"YES\"}]}"))));
         }
         List<Integer> answers = atOnce(orders);
-        int promised = batches.files().stream().filter(file -> file.batch().lotId() == lot)
+        int promised = batches.files().stream().filter(file -> file.batch().lot().number() == lot)
                 .mapToInt(file -> file.batch().cells() * file.batch().seedsPerCell()).sum();
         assertThat(promised).isPositive().isLessThanOrEqualTo(700);
         assertThat(answers).containsOnly(200, 422);
@@ -266,7 +267,7 @@ class AttackedTest {
         int pots = database.queryForObject("select number from tray where id = ?", Integer.class, potted.tray().number());
         int other = batch(10);
         String sowing = "\"tray\":%d,\"firstCell\":1,\"lastCell\":2,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
-                .formatted(pots, batches.file(other).batch().lotId());
+                .formatted(pots, batches.file(other).batch().lot().number());
         nursery.record(nursery.hand, other, "sowings", sowing).andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("holds batch " + batch)));
         // The potting is undone, the other is sown there, and the undoing cannot be undone: its plant has nowhere to go back to.
@@ -306,7 +307,7 @@ class AttackedTest {
     @Test
     void aLotOfWhichNothingComesUpLeavesItsPageAlive() throws Exception {
         long variety = nursery.crops.add("curly-kale", "Dead kale " + UUID.randomUUID());
-        seeds.add(new SeedLot(0, "D" + UUID.randomUUID(), variety, "S", 0, 100_000, SmallNursery.TODAY, 500, 500));
+        seeds.add(new SeedLot(new LotId(0), "D" + UUID.randomUUID(), variety, "S", 0, 100_000, SmallNursery.TODAY, 500, 500));
         nursery.get(nursery.propagator, "/api/seed-needs").andExpect(status().isOk());
     }
 
@@ -368,7 +369,7 @@ class AttackedTest {
     private void sow(int batch) throws Exception {
         BatchFile file = batches.file(batch);
         nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
-                .formatted(trayOf(batch), file.runs().get(0).length(), file.batch().lotId())).andExpect(status().isOk());
+                .formatted(trayOf(batch), file.runs().get(0).length(), file.batch().lot().number())).andExpect(status().isOk());
     }
 
     private int trayOf(int batch) {

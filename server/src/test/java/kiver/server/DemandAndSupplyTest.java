@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.order.PlantShares;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
@@ -53,7 +54,7 @@ class DemandAndSupplyTest {
     void found() {
         nursery.found();
         kale = nursery.crops.add("curly-kale", "Kale " + UUID.randomUUID());
-        nursery.seeds.add(new SeedLot(0, "K" + UUID.randomUUID(), kale, "Seed house", 0.9, 100, TODAY.minusDays(40), 3000, 3000));
+        nursery.seeds.add(new SeedLot(new LotId(0), "K" + UUID.randomUUID(), kale, "Seed house", 0.9, 100, TODAY.minusDays(40), 3000, 3000));
     }
 
     @Test
@@ -303,7 +304,7 @@ class DemandAndSupplyTest {
         for (CellRun run : batches.file(batch).runs()) {
             int tray = database.queryForObject("select number from tray where id = ?", Integer.class, run.tray().number());
             nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
-                    .formatted(tray, run.length(), batches.file(batch).batch().lotId())).andExpect(status().isOk());
+                    .formatted(tray, run.length(), batches.file(batch).batch().lot().number())).andExpect(status().isOk());
             String cells = IntStream.rangeClosed(1, run.length()).mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","));
             nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"cells\":[" + cells + "],\"complete\":" + lastLook).andExpect(status().isOk());
         }

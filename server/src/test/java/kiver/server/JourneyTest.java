@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.CellCondition;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.core.weather.DailyRange;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
@@ -180,8 +181,8 @@ class JourneyTest {
     }
 
     private long lot(String code, long variety, double label) {
-        seeds.add(new SeedLot(0, code, variety, "House of " + code, label, 100, SmallNursery.TODAY.minusDays(60), 4000, 4000));
-        return seeds.lotsOf(variety).stream().filter(lot -> lot.code().equals(code)).findFirst().orElseThrow().id();
+        seeds.add(new SeedLot(new LotId(0), code, variety, "House of " + code, label, 100, SmallNursery.TODAY.minusDays(60), 4000, 4000));
+        return seeds.lotsOf(variety).stream().filter(lot -> lot.code().equals(code)).findFirst().orElseThrow().id().number();
     }
 
     private int order(String wish) throws Exception {

@@ -96,7 +96,7 @@ class MigratedTest {
     @Test
     void whatFollowsFromTheRecordsIsWrittenDownAtTheStart() {
         assertThat(projections.differences()).isEmpty();
-        assertThat(projections.written(batches.file(209).batch().id())).hasValueSatisfying(written -> {
+        assertThat(projections.written(batches.file(209).batch().id().number())).hasValueSatisfying(written -> {
             assertThat(written.sequence()).isEqualTo(batches.file(209).state().changes().size());
             assertThat(written.departures()).singleElement().satisfies(gone -> assertThat(gone.cells()).isEqualTo(90));
         });

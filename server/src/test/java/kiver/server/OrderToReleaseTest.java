@@ -25,6 +25,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.Balance;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.TrayBook;
@@ -57,9 +58,9 @@ class OrderToReleaseTest {
     @Test
     void anOrderGoesThroughToItsNote() throws Exception {
         Planned planned = plan(20);
-        int seedsBefore = seeds.lot(nursery.lotId).seedsLeft();
+        int seedsBefore = seeds.lot(new LotId(nursery.lotId)).seedsLeft();
         sow(planned, UUID.randomUUID(), 1, planned.cells()).andExpect(status().isOk());
-        assertThat(seeds.lot(nursery.lotId).seedsLeft()).isLessThan(seedsBefore);
+        assertThat(seeds.lot(new LotId(nursery.lotId)).seedsLeft()).isLessThan(seedsBefore);
         countAll(planned);
         nursery.post(nursery.hand, "/api/batches/" + planned.batch() + "/moves", """
                 {"requestId":"%s","placeId":2}""".formatted(UUID.randomUUID())).andExpect(status().isOk());
@@ -143,9 +144,9 @@ class OrderToReleaseTest {
         Planned planned = plannedFor(Integer.parseInt(first.replaceAll("\\D", "")));
         UUID sowing = UUID.randomUUID();
         sow(planned, sowing, 1, planned.cells()).andExpect(status().isOk());
-        int seedsLeft = seeds.lot(nursery.lotId).seedsLeft();
+        int seedsLeft = seeds.lot(new LotId(nursery.lotId)).seedsLeft();
         sow(planned, sowing, 1, planned.cells()).andExpect(status().isOk());
-        assertThat(seeds.lot(nursery.lotId).seedsLeft()).isEqualTo(seedsLeft);
+        assertThat(seeds.lot(new LotId(nursery.lotId)).seedsLeft()).isEqualTo(seedsLeft);
         countAll(planned);
         harden(planned);
         UUID release = UUID.randomUUID();

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.Balance;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.seed.SeedLot;
@@ -48,7 +49,7 @@ class PottedBatchTest {
     void found() {
         nursery.found();
         if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(0, "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 60_000, 60_000));
+            seeds.add(new SeedLot(new LotId(0), "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 60_000, 60_000));
         }
     }
 
@@ -113,7 +114,7 @@ class PottedBatchTest {
         int cells = file.batch().cells();
         record(batch, "sowings", """
                 "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1"""
-                .formatted(tray, cells, file.batch().lotId()));
+                .formatted(tray, cells, file.batch().lot().number()));
         clock.showDay(clock.today().plusDays(12));
         record(batch, "counts", """
                 "tray":%d,"cells":[%s],"complete":true""".formatted(tray, IntStream.rangeClosed(1, cells)
@@ -144,7 +145,7 @@ class PottedBatchTest {
         int cells = file.batch().cells();
         record(batch, "sowings", """
                 "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1"""
-                .formatted(tray, cells, file.batch().lotId()));
+                .formatted(tray, cells, file.batch().lot().number()));
         clock.showDay(clock.today().plusDays(12));
         record(batch, "counts", """
                 "tray":%d,"cells":[%s],"complete":true""".formatted(tray, IntStream.rangeClosed(1, cells)

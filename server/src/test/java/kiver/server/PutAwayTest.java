@@ -19,6 +19,7 @@ import java.util.stream.IntStream;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.seed.SeedStore;
@@ -124,7 +125,7 @@ class PutAwayTest {
     @Test
     void theDatabaseLetsNoCellHoldPlantsOfTwoBatches() throws Exception {
         int batch = grown(nursery.order(10));
-        long other = batches.file(grown(nursery.order(10))).batch().id();
+        long other = batches.file(grown(nursery.order(10))).batch().id().number();
         assertThatThrownBy(() -> database.update("""
                 insert into batch_cells select ?, tray_id, first_cell, first_cell, condition, seeds, seedlings, only_seen, origin, lot_id
                 from batch_cells where batch_id = ? limit 1""", other, batches.file(batch).batch().id()))
@@ -157,6 +158,6 @@ class PutAwayTest {
     }
 
     private double germination() {
-        return lots.germination(seeds.lot(nursery.lotId), SmallNursery.TODAY, batches.files(), 0).mean();
+        return lots.germination(seeds.lot(new LotId(nursery.lotId)), SmallNursery.TODAY, batches.files(), 0).mean();
     }
 }

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -47,7 +48,7 @@ class RoutesTest {
     void found() {
         nursery.found();
         String code = "R-" + UUID.randomUUID();
-        seeds.add(new SeedLot(0, code, nursery.varietyId, "Seed house", 0.95 + 0.004 * TESTS.incrementAndGet(), 400, SmallNursery.TODAY.minusDays(30), 2500, 2500));
+        seeds.add(new SeedLot(new LotId(0), code, nursery.varietyId, "Seed house", 0.95 + 0.004 * TESTS.incrementAndGet(), 400, SmallNursery.TODAY.minusDays(30), 2500, 2500));
         lot = seeds.lots().stream().filter(each -> each.code().equals(code)).findFirst().orElseThrow();
     }
 

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.Balance;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedLot;
@@ -53,7 +54,7 @@ class SeasonAtTheDeskTest {
     void found() {
         nursery.found();
         if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(0, "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 60_000, 60_000));
+            seeds.add(new SeedLot(new LotId(0), "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 60_000, 60_000));
         }
     }
 

@@ -13,6 +13,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.growth.Season;
 import kiver.core.outlook.BatchFile;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.RecordingService;
@@ -110,7 +111,7 @@ class StockTest {
     void countsTeachWhatALotIsWorth() throws Exception {
         // Of its own variety, because what is learnt of a lot stays learnt.
         long variety = nursery.crops.add("curly-kale", "Lesson kale");
-        seeds.add(new SeedLot(0, "L7", variety, "Seed house", 0.9, 100, SmallNursery.TODAY.minusDays(10), 500, 500));
+        seeds.add(new SeedLot(new LotId(0), "L7", variety, "Seed house", 0.9, 100, SmallNursery.TODAY.minusDays(10), 500, 500));
         String body = nursery.orderBody(UUID.randomUUID(), 30, SmallNursery.TODAY.plusDays(70))
                 .replace("\"varietyId\":" + nursery.varietyId, "\"varietyId\":" + variety);
         nursery.post(nursery.propagator, "/api/orders", body).andExpect(status().isOk());
@@ -119,7 +120,7 @@ class StockTest {
                 .findFirst()
                 .orElseThrow();
         CellRun run = file.runs().get(0);
-        SeedLot lot = seeds.lot(file.batch().lotId());
+        SeedLot lot = seeds.lot(file.batch().lot());
         LocalDate today = SmallNursery.TODAY;
         double label = lots.germination(lot, today, batches.files(), 0).mean();
         record(file, new BatchChange.Sown(run, 1, lot.id(), "Mix", new PlaceId(1)));

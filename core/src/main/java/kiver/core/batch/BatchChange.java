@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
@@ -25,11 +27,11 @@ public sealed interface BatchChange {
      *
      * @param run of cells
      * @param seedsPerCell 1 to 10
-     * @param lot number of the seed lot
+     * @param lot of seed
      * @param medium what the cells were filled with, in words
      * @param place where the tray was put down
      */
-    record Sown(CellRun run, int seedsPerCell, long lot, String medium, PlaceId place) implements OfPlants {
+    record Sown(CellRun run, int seedsPerCell, LotId lot, String medium, PlaceId place) implements OfPlants {
         private static final int MOST_SEEDS = 10;
 
         public Sown {
@@ -69,11 +71,11 @@ public sealed interface BatchChange {
      * Plants that somebody else raised arrived, one to a cell.
      *
      * @param run of cells they stand in
-     * @param lot number of the consignment, kept beside the seed lots
+     * @param lot consignment, kept beside the seed lots
      * @param leaves true leaves they had, 0 or more
      * @param place where the tray was put down
      */
-    record BroughtIn(CellRun run, long lot, double leaves, PlaceId place) implements OfPlants {
+    record BroughtIn(CellRun run, LotId lot, double leaves, PlaceId place) implements OfPlants {
         private static final double MOST_LEAVES = 20;
 
         public BroughtIn {
@@ -235,13 +237,13 @@ public sealed interface BatchChange {
      * @param cells by number, at least one, none twice
      * @param asMixed whether they went without a name that is certain
      */
-    record Released(long release, long line, TrayId tray, List<Integer> cells, boolean asMixed) implements OfPlants {
+    record Released(long release, LineId line, TrayId tray, List<Integer> cells, boolean asMixed) implements OfPlants {
 
         /** Stands for the only line that an order had. */
-        public static final long BEFORE_LINES = 0;
+        public static final LineId BEFORE_LINES = new LineId(0);
 
         /** Plants that went under their name. */
-        public Released(long release, long line, TrayId tray, List<Integer> cells) {
+        public Released(long release, LineId line, TrayId tray, List<Integer> cells) {
             this(release, line, tray, cells, false);
         }
 
@@ -251,7 +253,7 @@ public sealed interface BatchChange {
         }
 
         /** The same for a line. */
-        public Released forLine(long otherLine) {
+        public Released forLine(LineId otherLine) {
             return new Released(release, otherLine, tray, cells, asMixed);
         }
     }

@@ -10,6 +10,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import kiver.core.order.LineId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -40,7 +42,7 @@ public record BatchProjection(
      * @param state of each of them
      * @param lot that their plants came from
      */
-    public record Cells(CellRun run, CellState state, long lot) {}
+    public record Cells(CellRun run, CellState state, LotId lot) {}
 
     /**
      * A sowing, or an arrival of plants raised elsewhere.
@@ -52,17 +54,17 @@ public record BatchProjection(
      * @param seeds taken from the lot; 0 for an arrival
      * @param medium what the cells were filled with, in words; empty for an arrival
      */
-    public record Origin(int sequence, LocalDate on, CellRun run, long lot, int seeds, String medium) {}
+    public record Origin(int sequence, LocalDate on, CellRun run, LotId lot, int seeds, String medium) {}
 
     /**
      * Plants of the batch that left with one line of one note.
      *
      * @param release number of the note
-     * @param line of the order, by its number in the database
+     * @param line of an order
      * @param cells 1 or more
      * @param seedlings in them, with those of clumps; 1 or more
      */
-    public record Departure(long release, long line, int cells, int seedlings) {}
+    public record Departure(long release, LineId line, int cells, int seedlings) {}
 
     public BatchProjection {
         cells = List.copyOf(cells);
@@ -111,7 +113,7 @@ public record BatchProjection(
     }
 
     private static List<Departure> departures(BatchState state) {
-        record NoteLine(long release, long line) {}
+        record NoteLine(long release, LineId line) {}
         Map<NoteLine, List<CellState>> gone = new LinkedHashMap<>();
         state.releases().stream().map(BatchState.DatedRelease::plants).forEach(part -> part.cells().forEach(number -> gone
                 .computeIfAbsent(new NoteLine(part.release(), part.line()), each -> new ArrayList<>())
@@ -120,7 +122,7 @@ public record BatchProjection(
                 .map(each -> new Departure(
                         each.getKey().release(), each.getKey().line(), each.getValue().size(),
                         state.plants(each.getValue(), true)))
-                .sorted(Comparator.comparingLong(Departure::release).thenComparingLong(Departure::line))
+                .sorted(Comparator.comparingLong(Departure::release).thenComparing(Departure::line))
                 .toList();
     }
 }

@@ -17,6 +17,7 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -322,7 +323,7 @@ public final class BatchState {
      *
      * @param sequence of its sowing or arrival
      */
-    public long lotOf(int sequence) {
+    public LotId lotOf(int sequence) {
         Arrival arrival = arrivals().get(sequence);
         return arrival != null ? arrival.plants().lot() : Objects.requireNonNull(sowings().get(sequence)).sown().lot();
     }

@@ -2,17 +2,19 @@ package kiver.core.outlook;
 
 import java.time.LocalDate;
 import java.util.List;
+import kiver.core.batch.BatchId;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
 import kiver.core.plan.ContainerPath;
+import kiver.core.seed.LotId;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A batch as it was planned: what the nursery decided to grow, whoever it is for.
  *
- * @param id in the database
+ * @param id in the record
  * @param number as written on labels, from 201
  * @param grown what it is of
  * @param sowing how much of which lot
@@ -24,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param leavesOnArrival true leaves its plants have when they arrive from somebody who raised them; null where it is sown
  */
 public record Batch(
-        long id, int number, Grown grown, Sowing sowing, BatchPlan plan, HardeningProgramme hardeningProgramme, OrderLine aim,
+        BatchId id, int number, Grown grown, Sowing sowing, BatchPlan plan, HardeningProgramme hardeningProgramme, OrderLine aim,
         int planVersion, @Nullable Double leavesOnArrival) {
 
     /** The same with another plan. */
@@ -41,7 +43,7 @@ public record Batch(
     /** The same in another amount, sown on another day. */
     public Batch resized(BatchSize size) {
         return new Batch(
-                id, number, grown, new Sowing(sowing.lotId(), size.seedsPerCell(), size.cells(), size.cellsNeeded()),
+                id, number, grown, new Sowing(sowing.lot(), size.seedsPerCell(), size.cells(), size.cellsNeeded()),
                 plan.sownOn(size.sowDay(), size.latestSowDay()), hardeningProgramme,
                 aim.of(size.plants()).on(size.target()), planVersion, leavesOnArrival);
     }
@@ -67,8 +69,8 @@ public record Batch(
     }
 
     /** Seed lot it was planned from. */
-    public long lotId() {
-        return sowing.lotId();
+    public LotId lot() {
+        return sowing.lot();
     }
 
     /** Seeds planned for a cell. */

@@ -12,8 +12,10 @@ import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
+import kiver.core.order.LineId;
 import kiver.core.order.PlantShares;
 import kiver.core.plan.ContainerPath;
+import kiver.core.seed.LotId;
 import kiver.core.sow.Allowances;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
@@ -42,9 +44,9 @@ public record BatchFile(
 
     /** The same grown for the day of the first line that still waits for its plants. */
     public BatchFile forItsLines() {
-        Map<Long, Integer> released = releasedByLine();
+        Map<LineId, Integer> released = releasedByLine();
         return promises.stream()
-                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .filter(promise -> released.getOrDefault(promise.line(), 0) < promise.accepted())
                 .map(Promised::target)
                 .min(LocalDate::compareTo)
                 .or(() -> promises.stream().map(Promised::target).max(LocalDate::compareTo))
@@ -66,15 +68,15 @@ public record BatchFile(
     }
 
     /** Plants that have gone with each line, counted as orders count them; a line of which nothing has gone is missing. */
-    public Map<Long, Integer> releasedByLine() {
-        Map<Long, Integer> released = new HashMap<>();
+    public Map<LineId, Integer> releasedByLine() {
+        Map<LineId, Integer> released = new HashMap<>();
         releases().forEach(part -> released.merge(part.line(), plantsOf(part), Integer::sum));
         return released;
     }
 
     /** The lot it was sown from, or is to be. */
-    public long lotSown() {
-        return state.sowings().values().stream().findFirst().map(sowing -> sowing.sown().lot()).orElse(batch.lotId());
+    public LotId lotSown() {
+        return state.sowings().values().stream().findFirst().map(sowing -> sowing.sown().lot()).orElse(batch.lot());
     }
 
     /** What of it left with growers and was not taken back. */
@@ -86,15 +88,15 @@ public record BatchFile(
      * Plants that each line can count on: what has gone with it, and its part of what lives or is planned, whoever was
      * promised first coming first.
      */
-    public Map<Long, Integer> plantsByLine() {
-        Map<Long, Integer> released = releasedByLine();
+    public Map<LineId, Integer> plantsByLine() {
+        Map<LineId, Integer> released = releasedByLine();
         int left = state.stage() == BatchStage.FAILED ? 0 : plantsToCountOn();
-        Map<Long, Integer> plants = new HashMap<>();
+        Map<LineId, Integer> plants = new HashMap<>();
         for (Promised promise : promises) {
-            int gone = released.getOrDefault(promise.lineId(), 0);
+            int gone = released.getOrDefault(promise.line(), 0);
             int part = Math.max(0, Math.min(left, promise.plants() - gone));
             left -= part;
-            plants.put(promise.lineId(), gone + part);
+            plants.put(promise.line(), gone + part);
         }
         return plants;
     }
@@ -111,16 +113,16 @@ public record BatchFile(
     /** How its plants are shared out on a day. */
     public PlantShares shares(LocalDate today) {
         boolean counted = isCounted();
-        Map<Long, Integer> released = releasedByLine();
-        Map<Long, LocalDate> last = new HashMap<>();
+        Map<LineId, Integer> released = releasedByLine();
+        Map<LineId, LocalDate> last = new HashMap<>();
         state.releases().forEach(gone ->
                 last.merge(gone.plants().line(), gone.day(), (one, other) -> one.isAfter(other) ? one : other));
         return PlantShares.of(
                 plantsToCountOn(), counted,
                 promises.stream()
                         .map(promise -> new PlantShares.Part(
-                                promise.plants(), promise.accepted(), released.getOrDefault(promise.lineId(), 0),
-                                Optional.ofNullable(last.get(promise.lineId()))))
+                                promise.plants(), promise.accepted(), released.getOrDefault(promise.line(), 0),
+                                Optional.ofNullable(last.get(promise.line()))))
                         .toList(),
                 Allowances.USUAL.spareShare(), today);
     }
@@ -170,17 +172,17 @@ public record BatchFile(
         if (promises.isEmpty()) {
             return Math.max(0, accepted() - plantsReleased());
         }
-        Map<Long, Integer> released = releasedByLine();
+        Map<LineId, Integer> released = releasedByLine();
         return promises.stream()
-                .mapToInt(promise -> Math.max(0, promise.accepted() - released.getOrDefault(promise.lineId(), 0)))
+                .mapToInt(promise -> Math.max(0, promise.accepted() - released.getOrDefault(promise.line(), 0)))
                 .sum();
     }
 
     /** Plants promised of it that have not gone, whether or not their growers would do with fewer. */
     public int plantsStillToGo() {
-        Map<Long, Integer> released = releasedByLine();
+        Map<LineId, Integer> released = releasedByLine();
         return promises.stream()
-                .mapToInt(promise -> Math.max(0, promise.plants() - released.getOrDefault(promise.lineId(), 0)))
+                .mapToInt(promise -> Math.max(0, promise.plants() - released.getOrDefault(promise.line(), 0)))
                 .sum();
     }
 

@@ -16,6 +16,7 @@ import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
 import kiver.core.harden.NightOut;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
@@ -55,10 +56,10 @@ public record BatchOutlook(
 
     /** A batch of which all plants have gone; nothing lies ahead of it. */
     public static BatchOutlook over(BatchFile file, Crop crop, ContainerPath containers) {
-        Map<Long, Integer> released = file.releasedByLine();
-        Map<Long, Double> served = file.promises().stream().collect(Collectors.toMap(
-                Promised::lineId,
-                promise -> released.getOrDefault(promise.lineId(), 0) >= promise.accepted() ? 1.0 : 0.0));
+        Map<LineId, Integer> released = file.releasedByLine();
+        Map<LineId, Double> served = file.promises().stream().collect(Collectors.toMap(
+                Promised::line,
+                promise -> released.getOrDefault(promise.line(), 0) >= promise.accepted() ? 1.0 : 0.0));
         return new BatchOutlook(
                 file, crop, containers, Journey.none(file.batch().way()), Emerging.nothing(EmergenceVerdict.ON_COURSE),
                 new Chances(1, served), BatchForecast.NONE, false, List.of(), 0, file.trouble());
@@ -154,8 +155,8 @@ public record BatchOutlook(
     }
 
     /** The chance that a line gets its plants from it whole and in time, 0 to 1; 0 for a line it is not promised to. */
-    public double chanceFor(long lineId) {
-        double chance = chances.byLine().getOrDefault(lineId, 0.0);
+    public double chanceFor(LineId line) {
+        double chance = chances.byLine().getOrDefault(line, 0.0);
         if (chance >= 1) {
             return 1;
         }

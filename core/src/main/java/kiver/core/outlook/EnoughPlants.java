@@ -9,6 +9,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceWatch;
+import kiver.core.order.LineId;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
 import kiver.core.seed.Survival;
@@ -56,18 +57,18 @@ record EnoughPlants(
      *
      * @param forecastFor the batch's forecast for a day on which its plants are wanted
      */
-    Map<Long, Double> chanceByLine(Function<LocalDate, BatchForecast> forecastFor) {
-        Map<Long, Integer> released = file.releasedByLine();
-        Map<Long, Double> chances = new LinkedHashMap<>();
+    Map<LineId, Double> chanceByLine(Function<LocalDate, BatchForecast> forecastFor) {
+        Map<LineId, Integer> released = file.releasedByLine();
+        Map<LineId, Double> chances = new LinkedHashMap<>();
         int before = 0;
         for (Promised promise : file.promises()) {
-            int wanted = promise.accepted() - released.getOrDefault(promise.lineId(), 0);
+            int wanted = promise.accepted() - released.getOrDefault(promise.line(), 0);
             if (wanted <= 0) {
-                chances.put(promise.lineId(), 1.0);
+                chances.put(promise.line(), 1.0);
                 continue;
             }
             before += wanted;
-            chances.put(promise.lineId(), forecastFor.apply(promise.target()).chanceOnTarget() * chanceOf(before));
+            chances.put(promise.line(), forecastFor.apply(promise.target()).chanceOnTarget() * chanceOf(before));
         }
         return chances;
     }

@@ -18,6 +18,7 @@ import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
+import kiver.core.order.LineId;
 import kiver.core.place.ClimateSeries;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
@@ -68,7 +69,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
         double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
         EnoughPlants plants = new EnoughPlants(file, crop, germination, watch, today);
         double enough = plants.chanceOf(file.stillWanted());
-        Map<Long, Double> byLine = plants.chanceByLine(target -> target.equals(batch.target())
+        Map<LineId, Double> byLine = plants.chanceByLine(target -> target.equals(batch.target())
                 ? forecast
                 : BatchForecast.of(journey.path(), standing, scenarios, fresh, target));
         Emerging emerging = new Emerging(

@@ -1,13 +1,15 @@
 package kiver.core.outlook;
 
 import java.time.LocalDate;
+import kiver.core.batch.BatchId;
+import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 
 /**
  * So many plants of a batch for a line of an order.
  *
- * @param lineId in the database
- * @param batchId in the database
+ * @param line promised to
+ * @param batch whose plants they are
  * @param orderNumber as written, from 101
  * @param position of the line on its order, from 1
  * @param growerId whose order it is
@@ -17,7 +19,7 @@ import kiver.core.order.OrderLine;
  * @param target day on which they are wanted
  */
 public record Promised(
-        long lineId, long batchId, int orderNumber, int position, long growerId, String grower, int plants, double under,
+        LineId line, BatchId batch, int orderNumber, int position, long growerId, String grower, int plants, double under,
         LocalDate target) {
 
     /** The fewest plants that the grower takes as all of them. */

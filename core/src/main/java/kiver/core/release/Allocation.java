@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kiver.core.seed.LotId;
 
 /**
  * Which plants go with an order.
@@ -31,7 +32,7 @@ public final class Allocation {
         if (wanted < 1) {
             throw new IllegalArgumentException("Plants wanted must be 1 or more, not " + wanted + ".");
         }
-        Map<Long, List<ReadyTray>> byLot = new LinkedHashMap<>();
+        Map<LotId, List<ReadyTray>> byLot = new LinkedHashMap<>();
         ready.stream()
                 .sorted(MOST_URGENT)
                 .forEach(tray -> byLot.computeIfAbsent(tray.lot(), lot -> new ArrayList<>()).add(tray));

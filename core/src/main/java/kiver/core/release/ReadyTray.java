@@ -3,12 +3,13 @@ package kiver.core.release;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
+import kiver.core.seed.LotId;
 import kiver.core.tray.TrayId;
 
 /**
  * Plants of one batch in one tray that are fit to go.
  *
- * @param batch its number
+ * @param batch its number as written
  * @param lot its seed lot
  * @param tray where they are
  * @param cells with a living plant, rising; not empty
@@ -17,10 +18,10 @@ import kiver.core.tray.TrayId;
  * @param all whether nothing else of the batch lives in that tray
  */
 public record ReadyTray(
-        long batch, long lot, TrayId tray, List<Integer> cells, List<Integer> plantsPerCell, LocalDate pastLimit, boolean all) {
+        int batch, LotId lot, TrayId tray, List<Integer> cells, List<Integer> plantsPerCell, LocalDate pastLimit, boolean all) {
 
     /** A tray of single plants. */
-    public ReadyTray(long batch, long lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
+    public ReadyTray(int batch, LotId lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
         this(batch, lot, tray, cells, Collections.nCopies(cells.size(), 1), pastLimit, true);
     }
 

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchProjection;
 import kiver.core.seed.CountLesson;
+import kiver.core.seed.LotId;
 
 /** What the cells of a batch that was counted to the end teach of the seed lots it was sown from. */
 public final class LotLessons {
@@ -24,7 +25,7 @@ public final class LotLessons {
      * @param onlySeen whether something was seen to be up without being counted
      * @param cells how many there are, 1 or more
      */
-    public record CountedCells(long lot, int seeds, int seedlings, boolean onlySeen, int cells) {}
+    public record CountedCells(LotId lot, int seeds, int seedlings, boolean onlySeen, int cells) {}
 
     /** The sown cells of a batch; plants that were bought in came up elsewhere and teach nothing of any seed. */
     public static List<CountedCells> cellsOf(BatchProjection batch) {
@@ -44,8 +45,8 @@ public final class LotLessons {
      * What they teach of each lot. Where a seed is a cluster, or something was only seen to be up, a cell says no more than
      * that something came up.
      */
-    public static Map<Long, CountLesson> of(Collection<CountedCells> counted) {
-        Map<Long, CountLesson> lessons = new HashMap<>();
+    public static Map<LotId, CountLesson> of(Collection<CountedCells> counted) {
+        Map<LotId, CountLesson> lessons = new HashMap<>();
         counted.stream().collect(Collectors.groupingBy(CountedCells::lot)).forEach((lot, cells) -> lessons.put(lot, lesson(cells)));
         return lessons;
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import kiver.core.seed.LotId;
 
 /** What planned sowings take from the seed store, and where it runs short. */
 public final class SeedNeeds {
@@ -21,7 +22,7 @@ public final class SeedNeeds {
      * @param day of sowing
      * @param seeds to take, 1 or more
      */
-    public record Sowing(int batch, long lot, LocalDate day, int seeds) {}
+    public record Sowing(int batch, LotId lot, LocalDate day, int seeds) {}
 
     /**
      * What is asked of one lot.
@@ -31,7 +32,7 @@ public final class SeedNeeds {
      * @param sowings from it, by day
      * @param shortFrom day of the first sowing that it can no longer serve whole
      */
-    public record LotNeed(long lot, int stock, List<Sowing> sowings, Optional<LocalDate> shortFrom) {
+    public record LotNeed(LotId lot, int stock, List<Sowing> sowings, Optional<LocalDate> shortFrom) {
 
         /** Seeds asked for in all. */
         public int seeds() {
@@ -50,8 +51,8 @@ public final class SeedNeeds {
      * @param sowings planned, in any order
      * @param stock seeds in store by lot
      */
-    public static List<LotNeed> of(List<Sowing> sowings, Map<Long, Integer> stock) {
-        Map<Long, List<Sowing>> byLot = new TreeMap<>();
+    public static List<LotNeed> of(List<Sowing> sowings, Map<LotId, Integer> stock) {
+        Map<LotId, List<Sowing>> byLot = new TreeMap<>();
         sowings.stream()
                 .sorted(Comparator.comparing(Sowing::day).thenComparing(Sowing::batch))
                 .forEach(sowing -> byLot.computeIfAbsent(sowing.lot(), lot -> new ArrayList<>()).add(sowing));
@@ -62,7 +63,7 @@ public final class SeedNeeds {
         return List.copyOf(needs);
     }
 
-    private static LotNeed need(long lot, int stock, List<Sowing> sowings) {
+    private static LotNeed need(LotId lot, int stock, List<Sowing> sowings) {
         int left = stock;
         for (Sowing sowing : sowings) {
             left -= sowing.seeds();

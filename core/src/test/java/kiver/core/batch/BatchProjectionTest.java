@@ -10,7 +10,9 @@ import java.util.Random;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -24,8 +26,8 @@ class BatchProjectionTest {
 
     private static BatchState twoLots() {
         return BatchState.after(List.of())
-                .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 4), 2, 7, "Mix", new PlaceId(1)))
-                .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 5, 6), 1, 8, "Fine mix", new PlaceId(1)))
+                .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 4), 2, new LotId(7), "Mix", new PlaceId(1)))
+                .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 5, 6), 1, new LotId(8), "Fine mix", new PlaceId(1)))
                 .after(DAY.plusDays(8), new BatchChange.Counted(PLUGS, Map.of(1, 2, 2, 2, 4, 1, 5, 1, 6, 1), true));
     }
 
@@ -34,7 +36,7 @@ class BatchProjectionTest {
         BatchProjection projection = BatchProjection.of(twoLots()).orElseThrow();
         assertThat(projection.cells()).extracting(BatchProjection.Cells::run).containsExactly(
                 new CellRun(PLUGS, 1, 2), new CellRun(PLUGS, 3, 3), new CellRun(PLUGS, 4, 4), new CellRun(PLUGS, 5, 6));
-        assertThat(projection.cells()).extracting(BatchProjection.Cells::lot).containsExactly(7L, 7L, 7L, 8L);
+        assertThat(projection.cells()).extracting(BatchProjection.Cells::lot).containsExactly(new LotId(7), new LotId(7), new LotId(7), new LotId(8));
         assertThat(projection).returns(3, BatchProjection::sequence).returns(DAY.plusDays(8), BatchProjection::lastOn)
                 .returns(true, BatchProjection::completelyCounted);
     }
@@ -43,18 +45,18 @@ class BatchProjectionTest {
     void aPlantIsTracedToItsLotThroughPottingToItsNote() {
         BatchState state = twoLots()
                 .after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(2, 5), new CellRun(POTS, 1, 2)))
-                .after(DAY.plusDays(40), new BatchChange.Released(501, 3, POTS, List.of(1, 2)));
+                .after(DAY.plusDays(40), new BatchChange.Released(501, new LineId(3), POTS, List.of(1, 2)));
         BatchProjection projection = BatchProjection.of(state).orElseThrow();
         assertThat(projection.cells()).filteredOn(cells -> cells.run().tray().equals(POTS))
                 .extracting(cells -> cells.state().condition(), BatchProjection.Cells::lot)
-                .containsExactly(tuple(CellCondition.RELEASED, 7L), tuple(CellCondition.RELEASED, 8L));
-        assertThat(projection.departures()).containsExactly(new BatchProjection.Departure(501, 3, 2, 3));
+                .containsExactly(tuple(CellCondition.RELEASED, new LotId(7)), tuple(CellCondition.RELEASED, new LotId(8)));
+        assertThat(projection.departures()).containsExactly(new BatchProjection.Departure(501, new LineId(3), 2, 3));
         assertThat(projection.origins()).extracting(BatchProjection.Origin::seeds).containsExactly(8, 2);
     }
 
     @Test
     void whatWasTakenBackIsNotThere() {
-        BatchState state = twoLots().after(DAY.plusDays(40), new BatchChange.Released(501, 3, PLUGS, List.of(1)));
+        BatchState state = twoLots().after(DAY.plusDays(40), new BatchChange.Released(501, new LineId(3), PLUGS, List.of(1)));
         BatchState back = state.after(DAY.plusDays(41), new BatchChange.Corrected(4));
         assertThat(BatchProjection.of(back).orElseThrow().departures()).isEmpty();
         assertThat(BatchProjection.of(back).orElseThrow().cells()).isEqualTo(BatchProjection.of(twoLots()).orElseThrow().cells());
@@ -67,7 +69,7 @@ class BatchProjectionTest {
         Random chance = new Random(4);
         for (int round = 0; round < 50; round++) {
             BatchState state = BatchState.after(List.of())
-                    .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 20), 2, 7, "Mix", new PlaceId(1)));
+                    .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 20), 2, new LotId(7), "Mix", new PlaceId(1)));
             SortedMap<Integer, Integer> seedlings = new TreeMap<>();
             IntStream.rangeClosed(1, 20).filter(cell -> chance.nextBoolean()).forEach(cell -> seedlings.put(cell, chance.nextInt(3)));
             if (!seedlings.isEmpty()) {

@@ -11,7 +11,9 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -46,7 +48,7 @@ class BatchStateTest {
         assertThat(state.hardeningDays()).isEqualTo(2);
         assertThat(state.place()).contains(GROUND);
         state = state.after(DAY.plusDays(23), new BatchChange.Lost(TRAY, List.of(2), LossReason.SLUGS));
-        state = state.after(DAY.plusDays(24), new BatchChange.Released(501, 1, TRAY, List.of(1, 3)));
+        state = state.after(DAY.plusDays(24), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3)));
         assertThat(state.stage()).isEqualTo(BatchStage.RELEASED);
         assertThat(state.balance()).isEqualTo(new Balance(10, 0, 7, 0, 1, 2));
     }
@@ -57,7 +59,7 @@ class BatchStateTest {
                 new BatchChange.Counted(new TrayId(8), Map.of(1, 1), false),
                 counted(Map.of(11, 1), false),
                 new BatchChange.Lost(TRAY, List.of(11), LossReason.MICE),
-                new BatchChange.Released(501, 1, TRAY, List.of(9)),
+                new BatchChange.Released(501, new LineId(1), TRAY, List.of(9)),
                 new BatchChange.HardenedForDay(3),
                 new BatchChange.HardeningEnded(),
                 new BatchChange.Corrected(9),
@@ -85,7 +87,7 @@ class BatchStateTest {
                 .after(DAY.plusDays(9), counted(Map.of(1, 1, 2, 1), true))
                 .after(DAY.plusDays(10), new BatchChange.Lost(TRAY, List.of(1), LossReason.MICE));
         for (int gone : List.of(1, 3)) {
-            assertThatThrownBy(() -> state.after(DAY.plusDays(11), new BatchChange.Released(501, 1, TRAY, List.of(gone))))
+            assertThatThrownBy(() -> state.after(DAY.plusDays(11), new BatchChange.Released(501, new LineId(1), TRAY, List.of(gone))))
                     .hasMessageContaining("NoPlantInCell[cell=" + gone);
         }
     }
@@ -122,7 +124,7 @@ class BatchStateTest {
         assertThatThrownBy(() -> corrected.after(DAY.plusDays(6), new BatchChange.Corrected(3)))
                 .hasMessageContaining("UndoneBefore");
         assertThat(corrected.after(DAY.plusDays(6), new BatchChange.Corrected(4)).balance().lost()).isEqualTo(1);
-        BatchState gone = state.after(DAY.plusDays(6), new BatchChange.Released(501, 1, TRAY, List.of(2)));
+        BatchState gone = state.after(DAY.plusDays(6), new BatchChange.Released(501, new LineId(1), TRAY, List.of(2)));
         assertThatThrownBy(() -> gone.after(DAY.plusDays(6), new BatchChange.Corrected(2)))
                 .hasMessageContaining("LaterRestOnIt");
     }
@@ -174,13 +176,13 @@ class BatchStateTest {
                 yield counted(seedlings, random.nextInt(8) == 0);
             }
             case 3 -> new BatchChange.Lost(TRAY, cells, LossReason.DRIED_OUT);
-            case 4 -> new BatchChange.Released(501, 1, TRAY, cells);
+            case 4 -> new BatchChange.Released(501, new LineId(1), TRAY, cells);
             default -> new BatchChange.Corrected(2 + random.nextInt(state.changes().size() + 1));
         };
     }
 
     private static BatchChange.Sown sown(int first, int last) {
-        return new BatchChange.Sown(new CellRun(TRAY, first, last), 2, 3, "Sowing mix", MAT);
+        return new BatchChange.Sown(new CellRun(TRAY, first, last), 2, new LotId(3), "Sowing mix", MAT);
     }
 
     private static BatchChange.Counted counted(Map<Integer, Integer> seedlings, boolean complete) {
@@ -194,8 +196,8 @@ class BatchStateTest {
         TrayId pots = new TrayId(42);
         PlaceId place = new PlaceId(1);
         List<BatchChange> all = List.of(
-                new BatchChange.Sown(new CellRun(tray, 1, 6), 1, 1, "Mix", place),
-                new BatchChange.BroughtIn(new CellRun(new TrayId(44), 1, 3), 2, 2, place),
+                new BatchChange.Sown(new CellRun(tray, 1, 6), 1, new LotId(1), "Mix", place),
+                new BatchChange.BroughtIn(new CellRun(new TrayId(44), 1, 3), new LotId(2), 2, place),
                 new BatchChange.LeftUnsown(new TrayId(43)),
                 new BatchChange.Counted(tray, Map.of(1, 1, 2, 1, 3, 1), false),
                 new BatchChange.Lost(tray, List.of(1), LossReason.SLUGS),
@@ -206,7 +208,7 @@ class BatchStateTest {
                 new BatchChange.HardeningStarted(place, 3),
                 new BatchChange.HardenedForDay(4),
                 new BatchChange.HardeningEnded(),
-                new BatchChange.Released(501, 1, pots, List.of(1)),
+                new BatchChange.Released(501, new LineId(1), pots, List.of(1)),
                 new BatchChange.Corrected(4, "slip"));
         BatchState state = BatchState.after(List.of());
         for (BatchChange change : all.subList(0, all.size() - 1)) {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -22,7 +23,7 @@ class BoughtInTest {
     private static final PlaceId HOUSE = new PlaceId(2);
 
     private static BatchChange.BroughtIn arrival(TrayId tray, int cells, long consignment) {
-        return new BatchChange.BroughtIn(new CellRun(tray, 1, cells), consignment, 2.5, HOUSE);
+        return new BatchChange.BroughtIn(new CellRun(tray, 1, cells), new LotId(consignment), 2.5, HOUSE);
     }
 
     @Test
@@ -43,8 +44,8 @@ class BoughtInTest {
                 .after(DAY, arrival(PLUGS, 4, 9))
                 .after(DAY.plusDays(1), arrival(MORE, 4, 11))
                 .after(DAY.plusDays(9), new BatchChange.PottedOn(MORE, List.of(1, 2), new CellRun(POTS, 1, 2)));
-        assertThat(state.lotOf(state.cells().get(new Cell(PLUGS, 1)).sowing())).isEqualTo(9);
-        assertThat(state.lotOf(state.cells().get(new Cell(POTS, 2)).sowing())).isEqualTo(11);
+        assertThat(state.lotOf(state.cells().get(new Cell(PLUGS, 1)).sowing())).isEqualTo(new LotId(9));
+        assertThat(state.lotOf(state.cells().get(new Cell(POTS, 2)).sowing())).isEqualTo(new LotId(11));
         assertThat(state.toSow(List.of(new CellRun(PLUGS, 1, 6)))).containsExactly(new CellRun(PLUGS, 5, 6));
     }
 
@@ -65,7 +66,7 @@ class BoughtInTest {
     @Test
     void nobodySellsTreesInTrays() {
         for (double leaves : new double[] {-1, 21, Double.NaN, Double.POSITIVE_INFINITY}) {
-            assertThatThrownBy(() -> new BatchChange.BroughtIn(new CellRun(PLUGS, 1, 2), 9, leaves, HOUSE))
+            assertThatThrownBy(() -> new BatchChange.BroughtIn(new CellRun(PLUGS, 1, 2), new LotId(9), leaves, HOUSE))
                     .isInstanceOf(ChangeRefused.class);
         }
     }

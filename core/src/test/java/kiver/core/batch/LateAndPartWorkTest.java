@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -25,8 +26,8 @@ class LateAndPartWorkTest {
 
     private static BatchState sown() {
         return BatchState.after(List.of())
-                .after(DAY, new BatchChange.Sown(new CellRun(ONE, 1, 6), 2, 7, "Mix", MAT))
-                .after(DAY.plusDays(1), new BatchChange.Sown(new CellRun(TWO, 1, 6), 2, 8, "Other mix", MAT));
+                .after(DAY, new BatchChange.Sown(new CellRun(ONE, 1, 6), 2, new LotId(7), "Mix", MAT))
+                .after(DAY.plusDays(1), new BatchChange.Sown(new CellRun(TWO, 1, 6), 2, new LotId(8), "Other mix", MAT));
     }
 
     @Test
@@ -50,7 +51,7 @@ class LateAndPartWorkTest {
     }
 
     private static long lot(BatchState state, int cell) {
-        return state.sowings().get(state.cells().get(new Cell(POTS, cell)).sowing()).sown().lot();
+        return state.sowings().get(state.cells().get(new Cell(POTS, cell)).sowing()).sown().lot().number();
     }
 
     @Test

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -21,7 +23,7 @@ class MixedTest {
 
     private static BatchState up() {
         return BatchState.after(List.of())
-                .after(DAY, new BatchChange.Sown(new CellRun(TRAY, 1, 6), 1, 5, "Mix", new PlaceId(1)))
+                .after(DAY, new BatchChange.Sown(new CellRun(TRAY, 1, 6), 1, new LotId(5), "Mix", new PlaceId(1)))
                 .after(DAY.plusDays(8), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1, 3, 1, 4, 1), false));
     }
 
@@ -36,13 +38,13 @@ class MixedTest {
     @Test
     void theyGoOnlyAsMixed() {
         BatchState state = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(3), NameDoubt.LABEL_LOST));
-        assertThatThrownBy(() -> state.after(DAY.plusDays(30), new BatchChange.Released(501, 1, TRAY, List.of(1, 3))))
+        assertThatThrownBy(() -> state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3))))
                 .isInstanceOfSatisfying(ChangeRefused.class, refused ->
                         assertThat(refused.fault()).isEqualTo(new ChangeFault.NameInDoubt(3)));
-        assertThatThrownBy(() -> state.after(DAY.plusDays(30), new BatchChange.Released(501, 1, TRAY, List.of(1, 3), true)))
+        assertThatThrownBy(() -> state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3), true)))
                 .isInstanceOfSatisfying(ChangeRefused.class, refused ->
                         assertThat(refused.fault()).isEqualTo(new ChangeFault.NameIsCertain(1)));
-        BatchState gone = state.after(DAY.plusDays(30), new BatchChange.Released(501, 1, TRAY, List.of(3), true));
+        BatchState gone = state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(3), true));
         assertThat(gone.balance().released()).isEqualTo(1);
         assertThat(gone.cells().get(new Cell(TRAY, 3)).mixed()).as("the note can still say so").isTrue();
     }
@@ -87,7 +89,7 @@ class MixedTest {
         BatchState mixed = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(2), NameDoubt.LABEL_LOST));
         BatchState taken = mixed.after(DAY.plusDays(10), new BatchChange.Corrected(3));
         assertThat(taken.plants(CellState::livesMixed, false)).isZero();
-        BatchState gone = mixed.after(DAY.plusDays(30), new BatchChange.Released(501, 1, TRAY, List.of(2), true));
+        BatchState gone = mixed.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(2), true));
         assertThatThrownBy(() -> gone.after(DAY.plusDays(31), new BatchChange.Corrected(3)))
                 .isInstanceOfSatisfying(ChangeRefused.class, refused ->
                         assertThat(refused.fault()).isEqualTo(new ChangeFault.LaterRestOnIt(new ChangeFault.NameIsCertain(2))));

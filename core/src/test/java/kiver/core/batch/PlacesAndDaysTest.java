@@ -7,7 +7,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -28,7 +30,7 @@ class PlacesAndDaysTest {
     private static BatchState sownIn(TrayId... trays) {
         BatchState state = BatchState.after(List.of());
         for (TrayId tray : trays) {
-            state = state.after(DAY, new BatchChange.Sown(new CellRun(tray, 1, 10), 4, 1, "Mix", MAT));
+            state = state.after(DAY, new BatchChange.Sown(new CellRun(tray, 1, 10), 4, new LotId(1), "Mix", MAT));
         }
         return state;
     }
@@ -110,7 +112,7 @@ class PlacesAndDaysTest {
 
     @Test
     void aPlantLeavesOnce() {
-        assertThatThrownBy(() -> new BatchChange.Released(501, 1, ONE, List.of(3, 3))).isInstanceOf(ChangeRefused.class);
+        assertThatThrownBy(() -> new BatchChange.Released(501, new LineId(1), ONE, List.of(3, 3))).isInstanceOf(ChangeRefused.class);
         assertThat(new BatchChange.Corrected(4, " wrong tray ").reason()).isEqualTo("wrong tray");
     }
 }

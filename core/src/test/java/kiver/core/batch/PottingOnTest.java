@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -21,7 +23,7 @@ class PottingOnTest {
     /** Six cells sown, four up and counted to the end, one of them lost. */
     private static BatchState counted() {
         return BatchState.after(List.of())
-                .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 6), 2, 7, "Mix", new PlaceId(1)))
+                .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 6), 2, new LotId(7), "Mix", new PlaceId(1)))
                 .after(DAY.plusDays(8), new BatchChange.Counted(PLUGS, Map.of(1, 2, 2, 1, 4, 1, 6, 1), true))
                 .after(DAY.plusDays(9), new BatchChange.Lost(PLUGS, List.of(4), LossReason.SLUGS));
     }
@@ -44,7 +46,7 @@ class PottingOnTest {
                 .after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1, 2, 6), new CellRun(POTS, 4, 6)))
                 .after(DAY.plusDays(30), new BatchChange.PottedOn(POTS, List.of(4, 5), new CellRun(MORE_POTS, 1, 2)))
                 .after(DAY.plusDays(31), new BatchChange.Lost(POTS, List.of(6), LossReason.TOO_WEAK))
-                .after(DAY.plusDays(40), new BatchChange.Released(501, 1, MORE_POTS, List.of(1)));
+                .after(DAY.plusDays(40), new BatchChange.Released(501, new LineId(1), MORE_POTS, List.of(1)));
         assertThat(twice.balance()).isEqualTo(new Balance(6, 0, 2, 1, 2, 1));
     }
 

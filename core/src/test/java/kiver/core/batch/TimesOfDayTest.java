@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -20,7 +21,7 @@ class TimesOfDayTest {
     private static final TrayId TRAY = new TrayId(1);
 
     private static BatchState sown() {
-        return BatchState.after(List.of()).after(DAY, new BatchChange.Sown(new CellRun(TRAY, 1, 4), 2, 7, "Mix", new PlaceId(1)));
+        return BatchState.after(List.of()).after(DAY, new BatchChange.Sown(new CellRun(TRAY, 1, 4), 2, new LotId(7), "Mix", new PlaceId(1)));
     }
 
     private static Optional<LocalTime> at(int hour) {

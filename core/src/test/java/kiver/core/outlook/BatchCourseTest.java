@@ -25,6 +25,7 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.core.weather.DailyRange;
@@ -57,7 +58,7 @@ class BatchCourseTest {
     @Test
     void plantsRaisedElsewhereGoOnFromTheLeavesTheyCameWith() {
         BatchState state = BatchState.after(List.of())
-                .after(SOWN, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 10), 9, 2.5, WARM));
+                .after(SOWN, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 10), new LotId(9), 2.5, WARM));
         LocalDate today = SOWN.plusDays(8);
         Standing standing = course(state).standing(state, today, 1, List.of(), 0);
         assertThat(standing.hasEmerged()).isTrue();
@@ -135,7 +136,7 @@ class BatchCourseTest {
 
     private static BatchState sown() {
         return BatchState.after(List.of())
-                .after(SOWN, new BatchChange.Sown(new CellRun(TRAY, 1, 4), 1, 1, "Mix", WARM));
+                .after(SOWN, new BatchChange.Sown(new CellRun(TRAY, 1, 4), 1, new LotId(1), "Mix", WARM));
     }
 
     private static Season season() {

@@ -7,14 +7,17 @@ import java.util.Map;
 import java.util.TreeMap;
 import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchId;
 import kiver.core.batch.BatchState;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
+import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 import kiver.core.plan.ContainerPath;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
@@ -30,13 +33,13 @@ final class BatchSamples {
     /** A batch of 60 cells, two seeds a cell, for so many plants. */
     static Batch planned(int number, int plants, LocalDate sowDay, LocalDate target, Way way) {
         return new Batch(
-                number, number, new Grown(1, "Grey Anvil", "kale"), new Sowing(1, 2, 60, plants),
+                new BatchId(number), number, new Grown(1, "Grey Anvil", "kale"), new Sowing(new LotId(1), 2, 60, plants),
                 BatchPlan.of(sowDay, null, way, ContainerPath.Kind.STRAIGHT, List.of(Samples.MODULES.code())),
                 HardeningProgramme.BY_DAY, new OrderLine(plants, new LeafStage(4, 6), target), 0, null);
     }
 
     static Promised promised(long line, String grower, int plants, LocalDate target) {
-        return new Promised(line, 1, (int) (100 + line), 1, 1, grower, plants, 0, target);
+        return new Promised(new LineId(line), new BatchId(1), (int) (100 + line), 1, 1, grower, plants, 0, target);
     }
 
     static BatchFile file(Batch batch, BatchState state, Promised... promises) {
@@ -51,7 +54,7 @@ final class BatchSamples {
     static BatchState sown(int daysAgo, Way way) {
         return nothing().after(
                 Samples.TODAY.minusDays(daysAgo),
-                new BatchChange.Sown(new CellRun(TRAY, 1, 60), 2, 1, "Fine seed mix", way.emergence()));
+                new BatchChange.Sown(new CellRun(TRAY, 1, 60), 2, new LotId(1), "Fine seed mix", way.emergence()));
     }
 
     /** The same with so many cells up, counted to the end on the day before. */

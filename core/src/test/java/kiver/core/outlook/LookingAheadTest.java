@@ -21,6 +21,7 @@ import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.PaceSpread;
+import kiver.core.order.LineId;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
 import kiver.core.seed.Survival;
@@ -60,10 +61,10 @@ class LookingAheadTest {
         BatchOutlook outlook = BatchSamples.outlook(BatchSamples.file(
                 batch, BatchSamples.nothing(), BatchSamples.promised(1, "Alder Field", 25, TARGET),
                 BatchSamples.promised(2, "Low Farm", 27, TARGET)));
-        assertThat(outlook.chanceFor(1)).isGreaterThan(outlook.chanceFor(2));
-        assertThat(outlook.chanceFor(2)).isEqualTo(outlook.chance(), within(1e-12));
-        assertThat(outlook.chanceFor(3)).isZero();
-        assertThat(outlook.losingTonight(0.5).chanceFor(1)).isEqualTo(outlook.chanceFor(1) / 2, within(1e-12));
+        assertThat(outlook.chanceFor(new LineId(1))).isGreaterThan(outlook.chanceFor(new LineId(2)));
+        assertThat(outlook.chanceFor(new LineId(2))).isEqualTo(outlook.chance(), within(1e-12));
+        assertThat(outlook.chanceFor(new LineId(3))).isZero();
+        assertThat(outlook.losingTonight(0.5).chanceFor(new LineId(1))).isEqualTo(outlook.chanceFor(new LineId(1)) / 2, within(1e-12));
     }
 
     /** After the last count deaths are still to come; the chance is held against drawn fates of each plant. */
@@ -166,12 +167,12 @@ class LookingAheadTest {
 
     @Test
     void nothingLiesAheadOfWhatIsOver() {
-        BatchState gone = BatchSamples.counted(10, 2, WAY).after(TODAY, new BatchChange.Released(501, 1, BatchSamples.TRAY, List.of(1, 2)));
+        BatchState gone = BatchSamples.counted(10, 2, WAY).after(TODAY, new BatchChange.Released(501, new LineId(1), BatchSamples.TRAY, List.of(1, 2)));
         Batch batch = BatchSamples.planned(201, 2, TODAY.minusDays(10), TARGET, WAY);
         BatchFile file = BatchSamples.file(batch, gone, BatchSamples.promised(1, "Alder Field", 2, TARGET));
         BatchOutlook over = BatchOutlook.over(file, KALE, ContainerPath.straight(Samples.MODULES));
         assertThat(over.chance()).isEqualTo(1);
-        assertThat(over.chanceFor(1)).isEqualTo(1);
+        assertThat(over.chanceFor(new LineId(1))).isEqualTo(1);
         assertThat(over.stays()).isEmpty();
         assertThat(BatchSamples.outlook(file).stays()).isEmpty();
     }

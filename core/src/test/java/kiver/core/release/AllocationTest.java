@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import kiver.core.seed.LotId;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,9 +21,9 @@ class AllocationTest {
     /** Plants that stay behind, mixed ones or those of others, are not called taken. */
     @Test
     void aTrayIsWholeOnlyWhenNothingStaysInIt() {
-        ReadyTray part = new ReadyTray(1, 5, new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, false);
+        ReadyTray part = new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, false);
         assertThat(Allocation.propose(3, List.of(part))).extracting(Pick::wholeTray).containsExactly(false);
-        ReadyTray whole = new ReadyTray(1, 5, new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true);
+        ReadyTray whole = new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true);
         assertThat(Allocation.propose(3, List.of(whole))).extracting(Pick::wholeTray).containsExactly(true);
         assertThat(Allocation.propose(2, List.of(whole))).extracting(Pick::wholeTray).containsExactly(false);
         assertThat(whole.first(2).all()).isFalse();
@@ -40,7 +41,7 @@ class AllocationTest {
     @Test
     void oneLotIsPreferred() {
         List<Pick> picks = Allocation.propose(60, List.of(tray(1, 5, 1, 40, 1), tray(2, 6, 2, 40, 5), tray(2, 6, 3, 40, 5)));
-        assertThat(picks).extracting(Pick::batch).containsOnly(2L);
+        assertThat(picks).extracting(Pick::batch).containsOnly(2);
     }
 
     @Test
@@ -48,7 +49,7 @@ class AllocationTest {
         assertThat(Allocation.propose(40, List.of(tray(1, 5, 9, 40, 1), tray(1, 5, 4, 40, 1))))
                 .extracting(pick -> pick.tray().number()).containsExactly(4L);
         assertThat(Allocation.propose(40, List.of(tray(2, 5, 4, 40, 1), tray(1, 5, 9, 40, 1))))
-                .extracting(Pick::batch).containsExactly(1L);
+                .extracting(Pick::batch).containsExactly(1);
     }
 
     @Test
@@ -65,7 +66,7 @@ class AllocationTest {
         SplittableRandom random = new SplittableRandom(seed);
         List<ReadyTray> trays = new ArrayList<>();
         for (int number = 1; number <= 12; number++) {
-            trays.add(tray(number / 3 + 1L, number % 2, number, 1 + random.nextInt(60), random.nextInt(20)));
+            trays.add(tray(number / 3 + 1, number % 2, number, 1 + random.nextInt(60), random.nextInt(20)));
         }
         int wanted = 1 + random.nextInt(400);
         int ready = trays.stream().mapToInt(ReadyTray::plants).sum();
@@ -75,8 +76,8 @@ class AllocationTest {
         assertThat(picks.stream().filter(pick -> !pick.wholeTray()).count()).isLessThanOrEqualTo(1);
     }
 
-    private static ReadyTray tray(long batch, long lot, long number, int plants, int daysLeft) {
+    private static ReadyTray tray(int batch, long lot, long number, int plants, int daysLeft) {
         List<Integer> cells = IntStream.rangeClosed(1, plants).boxed().toList();
-        return new ReadyTray(batch, lot, new TrayId(number), cells, DAY.plusDays(daysLeft));
+        return new ReadyTray(batch, new LotId(lot), new TrayId(number), cells, DAY.plusDays(daysLeft));
     }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
+import kiver.core.seed.LotId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -51,10 +52,10 @@ class ClumpAndNeedsTest {
     @Test
     void seedRunsShortOnTheDayOfTheSowingThatItCannotServe() {
         List<SeedNeeds.LotNeed> needs = SeedNeeds.of(
-                List.of(new SeedNeeds.Sowing(3, 7, DAY.plusDays(20), 300), new SeedNeeds.Sowing(1, 7, DAY, 500),
-                        new SeedNeeds.Sowing(2, 8, DAY, 10)),
-                Map.of(7L, 700, 8L, 10));
-        assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(7L, 8L);
+                List.of(new SeedNeeds.Sowing(3, new LotId(7), DAY.plusDays(20), 300), new SeedNeeds.Sowing(1, new LotId(7), DAY, 500),
+                        new SeedNeeds.Sowing(2, new LotId(8), DAY, 10)),
+                Map.of(new LotId(7), 700, new LotId(8), 10));
+        assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(new LotId(7), new LotId(8));
         assertThat(needs.get(0).shortFrom()).contains(DAY.plusDays(20));
         assertThat(needs.get(0).lacking()).isEqualTo(100);
         assertThat(needs.get(1).shortFrom()).isEmpty();
@@ -92,10 +93,10 @@ class ClumpAndNeedsTest {
     @Test
     void theLotThatRunsShortSoonestComesFirst() {
         List<SeedNeeds.LotNeed> needs = SeedNeeds.of(
-                List.of(new SeedNeeds.Sowing(1, 7, DAY.plusDays(9), 20), new SeedNeeds.Sowing(2, 8, DAY, 20),
-                        new SeedNeeds.Sowing(3, 9, DAY, 1)),
-                Map.of(7L, 10, 8L, 10, 9L, 10));
-        assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(8L, 7L, 9L);
+                List.of(new SeedNeeds.Sowing(1, new LotId(7), DAY.plusDays(9), 20), new SeedNeeds.Sowing(2, new LotId(8), DAY, 20),
+                        new SeedNeeds.Sowing(3, new LotId(9), DAY, 1)),
+                Map.of(new LotId(7), 10, new LotId(8), 10, new LotId(9), 10));
+        assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(new LotId(8), new LotId(7), new LotId(9));
     }
 
     private static int poisson(double mean, SplittableRandom random) {

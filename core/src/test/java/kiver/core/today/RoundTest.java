@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchId;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
 import kiver.core.crop.Container;
@@ -23,6 +24,7 @@ import kiver.core.harden.DayOutside;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
+import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
@@ -37,6 +39,7 @@ import kiver.core.outlook.Promised;
 import kiver.core.outlook.Sowing;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -192,7 +195,7 @@ class RoundTest {
                 .after(TODAY, new BatchChange.Lost(TRAY, List.of(1, 2), LossReason.DAMPING_OFF));
         assertThat(only(new Situation(failed)).kind()).as("nobody has its plants yet").isEqualTo(TaskKind.DECIDE_ON_FAILING);
         assertThat(tasks(new Situation(failed).wanted(0))).isEmpty();
-        BatchState gone = ready().after(TODAY, new BatchChange.Released(501, 1, TRAY, IntStream.rangeClosed(1, 9).boxed().toList()));
+        BatchState gone = ready().after(TODAY, new BatchChange.Released(501, new LineId(1), TRAY, IntStream.rangeClosed(1, 9).boxed().toList()));
         assertThat(tasks(new Situation(gone))).isEmpty();
     }
 
@@ -208,7 +211,7 @@ class RoundTest {
 
     private static BatchState sown(LocalDate day) {
         return BatchState.after(List.of())
-                .after(day, new BatchChange.Sown(new CellRun(TRAY, 1, 10), 1, 5, "Mix", new PlaceId(1)));
+                .after(day, new BatchChange.Sown(new CellRun(TRAY, 1, 10), 1, new LotId(5), "Mix", new PlaceId(1)));
     }
 
     private static BatchState counted(LocalDate day, int up, boolean complete) {
@@ -222,7 +225,7 @@ class RoundTest {
         return counted(day.minusDays(30), 9, true)
                 .after(day.minusDays(6), new BatchChange.HardeningStarted(new PlaceId(9), 0))
                 .after(day.minusDays(1), new BatchChange.HardeningEnded())
-                .after(day, new BatchChange.Released(501, 1, TRAY, List.of(1, 2, 3, 4, 5)));
+                .after(day, new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 2, 3, 4, 5)));
     }
 
     private static BatchState ready() {
@@ -251,13 +254,13 @@ class RoundTest {
             List<Container> containers = forecast.pottings().isEmpty() ? List.of(plugs) : List.of(plugs, Samples.POTS);
             ContainerPath.Kind kind = containers.size() == 1 ? ContainerPath.Kind.STRAIGHT : ContainerPath.Kind.POTTED_ONCE;
             Batch batch = new Batch(
-                    1, 201, new Grown(1, "Grey Anvil", "kale"), new Sowing(1, 1, 10, 9),
+                    new BatchId(1), 201, new Grown(1, "Grey Anvil", "kale"), new Sowing(new LotId(1), 1, 10, 9),
                     BatchPlan.of(planned, null, new Way(EMERGENCE, grown, new PlaceId(9)), kind,
                             containers.stream().map(Container::code).toList()),
                     programme == 0 ? HardeningProgramme.NONE : HardeningProgramme.BY_DAY,
                     new OrderLine(8, new LeafStage(4, 6), target, 0, CountedIn.PLANTS), 0, null);
             List<CellRun> runs = IntStream.range(0, toSow).mapToObj(more -> new CellRun(new TrayId(10 + more), 1, 10)).toList();
-            List<Promised> promises = wanted == 0 ? List.of() : List.of(new Promised(1, 1, 101, 1, 1, "Alder Field", wanted, 0, target));
+            List<Promised> promises = wanted == 0 ? List.of() : List.of(new Promised(new LineId(1), new BatchId(1), 101, 1, 1, "Alder Field", wanted, 0, target));
             BatchOutlook outlook = new BatchOutlook(
                     new BatchFile(batch, runs, promises, state), Samples.kale(60), new ContainerPath(kind, containers),
                     new Journey(new Path(4, 6, programme), Standing.sownAt(0), batch.way(), PaceSpread.BEFORE_ANY_COUNT),

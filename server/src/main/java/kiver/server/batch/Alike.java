@@ -23,7 +23,7 @@ final class Alike {
         refuse(one.batch().aim().countedIn() != two.batch().aim().countedIn(), other, Said.of("it is counted otherwise"));
         refuse(one.plantsReleased() + two.plantsReleased() > 0, other, Said.of("plants of one of them have gone already"));
         refuse(
-                one.promises().stream().anyMatch(mine -> two.promises().stream().anyMatch(theirs -> theirs.lineId() == mine.lineId())),
+                one.promises().stream().anyMatch(mine -> two.promises().stream().anyMatch(theirs -> theirs.line().equals(mine.line()))),
                 other, Said.of("both are for the same line"));
     }
 

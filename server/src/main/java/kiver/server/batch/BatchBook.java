@@ -19,6 +19,7 @@ import kiver.core.batch.ChangeFault;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
 import kiver.core.growth.GrowingYear;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchSize;
@@ -72,9 +73,9 @@ public class BatchBook {
     }
 
     private BatchFile file(Batch batch) {
-        Folded folded = records.folded(mapper.changes(batch.id()));
+        Folded folded = records.folded(mapper.changes(batch.id().number()));
         return new BatchFile(
-                        batch, mapper.runs(batch.id()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id()),
+                        batch, mapper.runs(batch.id().number()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id().number()),
                         folded.state(), folded.trouble())
                 .forItsLines();
     }
@@ -103,8 +104,8 @@ public class BatchBook {
     }
 
     /** The batches that are promised to any of these lines, put away or not, by number. */
-    public List<BatchFile> filesOf(Collection<Long> lines) {
-        return lines.isEmpty() ? List.of() : together(mapper.promisedTo(lines.toArray(Long[]::new)));
+    public List<BatchFile> filesOf(Collection<LineId> lines) {
+        return lines.isEmpty() ? List.of() : together(mapper.promisedTo(lines.stream().map(LineId::number).toArray(Long[]::new)));
     }
 
     /** The batches of which plants left with a delivery note, put away or not, by number. */
@@ -114,10 +115,10 @@ public class BatchBook {
 
     /** Those in hand are at hand; those put away are read, all at once. */
     private List<BatchFile> together(List<Long> ids) {
-        Map<Long, BatchFile> found = files().stream().collect(Collectors.toMap(file -> file.batch().id(), Function.identity()));
+        Map<Long, BatchFile> found = files().stream().collect(Collectors.toMap(file -> file.batch().id().number(), Function.identity()));
         Long[] others = ids.stream().filter(id -> !found.containsKey(id)).toArray(Long[]::new);
         if (others.length > 0) {
-            read(mapper.of(others), this::statesReadAnew).forEach(file -> found.put(file.batch().id(), file));
+            read(mapper.of(others), this::statesReadAnew).forEach(file -> found.put(file.batch().id().number(), file));
         }
         return ids.stream().map(found::get).toList();
     }
@@ -137,18 +138,19 @@ public class BatchBook {
         if (batches.isEmpty()) {
             return List.of();
         }
-        Long[] ids = batches.stream().map(Batch::id).toArray(Long[]::new);
+        Long[] ids = batches.stream().map(batch -> batch.id().number()).toArray(Long[]::new);
         Map<Long, List<BatchMapper.RunRow>> runs =
                 mapper.runsOf(ids).stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
         Map<Long, List<Promised>> promises =
-                mapper.promisesOf(ids).stream().collect(Collectors.groupingBy(Promised::batchId));
+                mapper.promisesOf(ids).stream().collect(Collectors.groupingBy(promise -> promise.batch().number()));
         Map<Long, Folded> states = folding.apply(ids);
         return batches.stream()
                 .map(batch -> {
-                    Folded folded = states.getOrDefault(batch.id(), RecordReader.NOTHING_RECORDED);
+                    Long id = batch.id().number();
+                    Folded folded = states.getOrDefault(id, RecordReader.NOTHING_RECORDED);
                     return new BatchFile(
-                                    batch, runs.getOrDefault(batch.id(), List.of()).stream().map(BatchBook::run).toList(),
-                                    promises.getOrDefault(batch.id(), List.of()), folded.state(), folded.trouble())
+                                    batch, runs.getOrDefault(id, List.of()).stream().map(BatchBook::run).toList(),
+                                    promises.getOrDefault(id, List.of()), folded.state(), folded.trouble())
                             .forItsLines();
                 })
                 .toList();
@@ -211,7 +213,7 @@ public class BatchBook {
 
     /** Who recorded which change, by its sequence. */
     public Map<Integer, Author> authors(Batch batch) {
-        return mapper.authors(batch.id()).stream().collect(Collectors.toMap(
+        return mapper.authors(batch.id().number()).stream().collect(Collectors.toMap(
                 BatchMapper.ChangeAuthor::sequence, each -> new Author(each.name(), Optional.ofNullable(each.device()))));
     }
 
@@ -225,13 +227,13 @@ public class BatchBook {
 
     /** Promises so many plants of a batch for a line, beside what it was promised already. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void promise(long lineId, int number, int plants) {
+    public void promise(LineId lineId, int number, int plants) {
         mapper.promise(lineId, number, plants);
     }
 
     /** Leaves so many plants promised of a batch for a line; none when it is 0. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void setPromise(long lineId, int number, int plants) {
+    public void setPromise(LineId lineId, int number, int plants) {
         int changed = plants == 0 ? mapper.forgetPromise(lineId, number) : mapper.setPromise(lineId, number, plants);
         if (changed != 1) {
             throw new NotFound(Said.of("There is no promise of batch {number}.").with("number", number));

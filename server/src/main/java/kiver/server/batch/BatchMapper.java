@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchSize;
 import kiver.core.outlook.Promised;
@@ -94,7 +95,7 @@ interface BatchMapper {
             insert into batch (number, variety_id, lot_id, seeds_per_cell, cells, cells_needed, sow_day, latest_sow_day,
                                emergence_place_id, growing_place_id, hardening_place_id, hardening_programme,
                                container_path, containers, plants, leaves_from, leaves_to, target, under, counted_in, leaves_on_arrival)
-            values (1 + coalesce((select max(number) from batch), 200), #{varietyId}, #{sowing.lotId}, #{sowing.seedsPerCell},
+            values (1 + coalesce((select max(number) from batch), 200), #{varietyId}, #{sowing.lot}, #{sowing.seedsPerCell},
                     #{sowing.cells}, #{sowing.cellsNeeded}, #{plan.sowDay}, #{plan.latestSowDay},
                     #{plan.emergencePlaceId}, #{plan.growingPlaceId}, #{plan.hardeningPlaceId}, #{programme},
                     #{plan.containerPath}, #{plan.containers}, #{aim.plants}, #{aim.stage.from}, #{aim.stage.to}, #{aim.target},
@@ -123,7 +124,7 @@ interface BatchMapper {
     List<RunRow> runs(@Param("batchId") long batchId);
 
     String PROMISES = """
-            select promise.line_id, promise.batch_id, ordered.number as order_number, line.position, ordered.grower_id,
+            select promise.line_id as line, promise.batch_id as batch, ordered.number as order_number, line.position, ordered.grower_id,
                    grower.name as grower, promise.plants, line.under, coalesce(line.target, ordered.target) as target
             from promise
             join order_line line on line.id = promise.line_id
@@ -140,7 +141,7 @@ interface BatchMapper {
     List<Promised> promises(@Param("batchId") long batchId);
 
     /** The line of each release that was made before orders had lines. */
-    record ReleasedBeforeLines(int release, long lineId) {}
+    record ReleasedBeforeLines(int release, LineId lineId) {}
 
     @Select("select release, line_id from release_before_lines")
     List<ReleasedBeforeLines> releasedBeforeLines();
@@ -150,19 +151,19 @@ interface BatchMapper {
             values (#{lineId}, (select id from batch where number = #{number}), #{plants})
             on conflict (line_id, batch_id) do update set plants = promise.plants + excluded.plants
             """)
-    int promise(@Param("lineId") long lineId, @Param("number") int number, @Param("plants") int plants);
+    int promise(@Param("lineId") LineId lineId, @Param("number") int number, @Param("plants") int plants);
 
     @Update("""
             update promise set plants = #{plants}
             where line_id = #{lineId} and batch_id = (select id from batch where number = #{number})
             """)
-    int setPromise(@Param("lineId") long lineId, @Param("number") int number, @Param("plants") int plants);
+    int setPromise(@Param("lineId") LineId lineId, @Param("number") int number, @Param("plants") int plants);
 
     @Delete("""
             delete from promise
             where line_id = #{lineId} and batch_id = (select id from batch where number = #{number})
             """)
-    int forgetPromise(@Param("lineId") long lineId, @Param("number") int number);
+    int forgetPromise(@Param("lineId") LineId lineId, @Param("number") int number);
 
     /** Gives what was promised of each of two batches to the other. */
     @Update("""

@@ -1,6 +1,7 @@
 package kiver.server.batch;
 
 import kiver.core.batch.BatchChange;
+import kiver.server.number.TypedNumbers;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -9,7 +10,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 class ChangeJson {
 
-    private final JsonMapper json = JsonMapper.builder().build();
+    private final JsonMapper json = TypedNumbers.plain(JsonMapper.builder()).build();
 
     String write(BatchChange change) {
         return json.writeValueAsString(change);

@@ -31,7 +31,7 @@ enum ChangeKind {
     /** From version 2: the line of the order; from version 3: whether names were in doubt. */
     RELEASED(
             "Released", BatchChange.Released.class,
-            detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES),
+            detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES.number()),
             detail -> detail.put("asMixed", false)),
     /** From version 2: why it was corrected. */
     CORRECTED("Corrected", BatchChange.Corrected.class, detail -> detail.has("reason") ? detail : detail.put("reason", ""));

@@ -6,6 +6,8 @@ import java.util.Optional;
 import kiver.core.batch.Balance;
 import kiver.core.batch.BatchProjection;
 import kiver.core.batch.CellState;
+import kiver.core.order.LineId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.slf4j.Logger;
@@ -76,7 +78,7 @@ public class ProjectionBook implements SmartInitializingSingleton {
         if (before.isEmpty() || !before.get().departures().equals(now.departures())) {
             mapper.dropDepartures(batchId);
             mapper.addDepartures(batchId, json.writeValueAsString(now.departures().stream()
-                    .map(gone -> new ProjectionMapper.DepartureRow(gone.release(), gone.line(), gone.cells(), gone.seedlings()))
+                    .map(gone -> new ProjectionMapper.DepartureRow(gone.release(), gone.line().number(), gone.cells(), gone.seedlings()))
                     .toList()));
         }
     }
@@ -89,7 +91,7 @@ public class ProjectionBook implements SmartInitializingSingleton {
                 mapper.cells(batchId).stream().map(ProjectionBook::cells).toList(),
                 mapper.origins(batchId).stream().map(ProjectionBook::origin).toList(),
                 mapper.departures(batchId).stream()
-                        .map(gone -> new BatchProjection.Departure(gone.release(), gone.lineId(), gone.cells(), gone.seedlings()))
+                        .map(gone -> new BatchProjection.Departure(gone.release(), new LineId(gone.lineId()), gone.cells(), gone.seedlings()))
                         .toList()));
     }
 
@@ -132,24 +134,24 @@ public class ProjectionBook implements SmartInitializingSingleton {
         CellState state = cells.state();
         return new ProjectionMapper.CellsRow(
                 cells.run().tray().number(), cells.run().first(), cells.run().last(), state.condition(), state.seeds(),
-                state.seedlings(), state.onlySeen(), state.sowing(), cells.lot(), state.mixed());
+                state.seedlings(), state.onlySeen(), state.sowing(), cells.lot().number(), state.mixed());
     }
 
     private static BatchProjection.Cells cells(ProjectionMapper.CellsRow row) {
         return new BatchProjection.Cells(
                 new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
-                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin(), row.mixed()), row.lotId());
+                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin(), row.mixed()), new LotId(row.lotId()));
     }
 
     private static ProjectionMapper.OriginRow row(BatchProjection.Origin origin) {
         return new ProjectionMapper.OriginRow(
                 origin.sequence(), origin.on(), origin.run().tray().number(), origin.run().first(), origin.run().last(),
-                origin.lot(), origin.seeds(), origin.medium());
+                origin.lot().number(), origin.seeds(), origin.medium());
     }
 
     private static BatchProjection.Origin origin(ProjectionMapper.OriginRow row) {
         return new BatchProjection.Origin(
                 row.sequence(), row.occurredOn(), new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
-                row.lotId(), row.seeds(), row.medium());
+                new LotId(row.lotId()), row.seeds(), row.medium());
     }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.RecordedChange;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchTrouble;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,7 +23,7 @@ class RecordReader {
 
     private final BatchMapper mapper;
     private final ChangeJson json;
-    private volatile Map<Long, Long> linesOfEarlierReleases;
+    private volatile Map<Long, LineId> linesOfEarlierReleases;
 
     RecordReader(BatchMapper mapper, ChangeJson json) {
         this.mapper = mapper;
@@ -63,15 +64,15 @@ class RecordReader {
 
     private RecordedChange change(BatchMapper.ChangeRow row) {
         BatchChange change = json.read(row.kind(), row.version(), row.detail());
-        if (change instanceof BatchChange.Released released && released.line() == BatchChange.Released.BEFORE_LINES) {
+        if (change instanceof BatchChange.Released released && released.line().equals(BatchChange.Released.BEFORE_LINES)) {
             change = released.forLine(lineOf(released.release()));
         }
         return new RecordedChange(row.sequence(), row.day(), Optional.ofNullable(row.time()), change);
     }
 
     /** Releases made before orders had lines name none; theirs was written down when lines came. */
-    private long lineOf(long release) {
-        Map<Long, Long> lines = linesOfEarlierReleases;
+    private LineId lineOf(long release) {
+        Map<Long, LineId> lines = linesOfEarlierReleases;
         if (lines == null) {
             lines = mapper.releasedBeforeLines().stream().collect(Collectors.toMap(
                     each -> (long) each.release(), BatchMapper.ReleasedBeforeLines::lineId));

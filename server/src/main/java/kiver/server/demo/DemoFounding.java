@@ -2,6 +2,7 @@ package kiver.server.demo;
 
 import java.util.HashMap;
 import java.util.Map;
+import kiver.core.seed.LotId;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.Role;
 import kiver.server.clock.Nursery;
@@ -53,7 +54,7 @@ class DemoFounding {
         Map<String, Long> varieties = new HashMap<>();
         DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
         DemoStock.lots(DemoNursery.OPENING_DAY).forEach(entry -> seeds.add(new SeedLot(
-                0, entry.code(), varieties.get(entry.variety()), entry.supplier(), entry.label(), entry.tested(),
+                new LotId(0), entry.code(), varieties.get(entry.variety()), entry.supplier(), entry.label(), entry.tested(),
                 entry.testedOn(), entry.seeds(), entry.seeds())));
         long firstGrower = 0;
         for (DemoStock.GrowerEntry entry : DemoStock.growers()) {

@@ -123,12 +123,12 @@ class DemoHands {
             case RELEASE -> {
                 int alive = stop.batch().file().plantsAlive();
                 for (Promised promise : stop.batch().file().promises()) {
-                    int gone = stop.batch().file().releasedByLine().getOrDefault(promise.lineId(), 0);
+                    int gone = stop.batch().file().releasedByLine().getOrDefault(promise.line(), 0);
                     int plants = Math.min(alive, promise.plants() - gone);
                     if (plants > 0 && !promise.target().isAfter(today)) {
                         alive -= plants;
                         releases.release(
-                                id(batch.number(), today, purpose + promise.lineId()), promise.orderNumber(),
+                                id(batch.number(), today, purpose + promise.line().number()), promise.orderNumber(),
                                 List.of(new ReleaseService.Parting(promise.position(), plants, 0)), List.of(), null);
                     }
                 }
@@ -148,19 +148,19 @@ class DemoHands {
         Double leaves = batch.leavesOnArrival();
         return outlook.file().toSow().stream()
                 .<BatchChange>map(run -> new BatchChange.BroughtIn(
-                        run, batch.lotId(), leaves == null ? 0 : leaves, batch.way().growingOn()))
+                        run, batch.lot(), leaves == null ? 0 : leaves, batch.way().growingOn()))
                 .toList();
     }
 
     private List<BatchChange> sowing(BatchOutlook analysis) {
         Batch batch = analysis.file().batch();
-        SeedLot lot = seeds.lot(batch.lotId());
+        SeedLot lot = seeds.lot(batch.lot());
         List<BatchChange> changes = new ArrayList<>();
         int left = lot.seedsLeft();
         for (CellRun run : analysis.file().toSow()) {
             int needed = run.length() * batch.seedsPerCell();
             if (needed <= left) {
-                changes.add(new BatchChange.Sown(run, batch.seedsPerCell(), batch.lotId(),
+                changes.add(new BatchChange.Sown(run, batch.seedsPerCell(), batch.lot(),
                         MEDIA[batch.number() % MEDIA.length], new PlaceId(batch.plan().emergencePlaceId())));
                 left -= needed;
             } else {
@@ -188,7 +188,7 @@ class DemoHands {
     private List<BatchChange> counts(BatchOutlook analysis, LocalDate today) {
         BatchState state = analysis.file().state();
         SeedLot lot = seeds.lot(state.sowings().values().iterator().next().sown().lot());
-        double germination = DemoTruth.germination(lot.id(), lot.germinationLabel());
+        double germination = DemoTruth.germination(lot.id().number(), lot.germinationLabel());
         double progress = analysis.emerging().course().orElseThrow().emergenceProgressUntil(today);
         boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;
         Map<TrayId, Map<Integer, Integer>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));

@@ -11,6 +11,7 @@ import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
+import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchPlan;
@@ -184,7 +185,7 @@ class LargeSeason implements ApplicationRunner {
     }
 
     /** Numbers of what was written down; that of the line is the database's. */
-    private record Written(int order, long line, int batch) {}
+    private record Written(int order, LineId line, int batch) {}
 
     private Written write(
             SeedLot lot, Site site, Way way, LeafStage stage, LocalDate sowDay, LocalDate target, LocalDate placedOn,
@@ -194,7 +195,7 @@ class LargeSeason implements ApplicationRunner {
         int cells = CELLS / 2 + random.nextInt(CELLS);
         OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
         int order = stock.orders().add(site.growerId(), site.id(), target, placedOn, null);
-        long line = stock.orders().addLine(order, variety.id(), container.code(), wish);
+        LineId line = stock.orders().addLine(order, variety.id(), container.code(), wish);
         int batch = stock.batches().add(
                 new NewBatch(
                         variety.id(), new Sowing(lot.id(), 2, cells, cells * 4 / 5),

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.RecordedChange;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
@@ -43,7 +44,7 @@ final class MadeUpHistory {
      * @param line of the order they are for, in the database
      */
     static List<RecordedChange> of(
-            Batch batch, List<CellRun> runs, LocalDate until, int release, long line, SplittableRandom random) {
+            Batch batch, List<CellRun> runs, LocalDate until, int release, LineId line, SplittableRandom random) {
         MadeUpHistory history = new MadeUpHistory(batch, runs, until, random);
         history.sow();
         history.count();
@@ -55,7 +56,7 @@ final class MadeUpHistory {
 
     private void sow() {
         runs.forEach(run -> add(batch.sowDay(), new BatchChange.Sown(
-                run, batch.seedsPerCell(), batch.lotId(), "Fine mix", new PlaceId(batch.plan().emergencePlaceId()))));
+                run, batch.seedsPerCell(), batch.lot(), "Fine mix", new PlaceId(batch.plan().emergencePlaceId()))));
     }
 
     /** Visit by visit some more cells are up; nine in ten in the end. */
@@ -97,7 +98,7 @@ final class MadeUpHistory {
         add(batch.target(), new BatchChange.HardeningEnded());
     }
 
-    private void release(int release, long line) {
+    private void release(int release, LineId line) {
         runs.forEach(run -> add(batch.target(), new BatchChange.Released(release, line, run.tray(), alive.get(run))));
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 import kiver.server.batch.PutAway;
 import kiver.server.problem.NotFound;
@@ -62,7 +63,7 @@ public class OrderBook {
     }
 
     /** The line of that number in the database. */
-    public OrderedLine line(long id) {
+    public OrderedLine line(LineId id) {
         return mapper.line(id).orElseThrow(() -> new NotFound(Said.of("There is no such line.")));
     }
 
@@ -138,7 +139,7 @@ public class OrderBook {
     }
 
     /** Adds a line to an order and answers its number in the database. */
-    public long addLine(int number, long varietyId, String container, OrderLine line) {
+    public LineId addLine(int number, long varietyId, String container, OrderLine line) {
         return mapper.insertLine(new OrderMapper.LineRow(
                 number, varietyId, container, line.plants(), line.stage().from(), line.stage().to(), line.target(),
                 line.under(), line.countedIn()));

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.order.CountedIn;
+import kiver.core.order.LineId;
 import kiver.server.batch.PutAway;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -95,7 +96,7 @@ interface OrderMapper {
     List<OrderedLine> linesOf(@Param("orderId") long orderId);
 
     @Select(LINES + " where line.id = #{id}")
-    Optional<OrderedLine> line(@Param("id") long id);
+    Optional<OrderedLine> line(@Param("id") LineId id);
 
     /** Waits for others who release for this order or change it. */
     @Select("select id from grower_order where number = #{number} for update")
@@ -125,13 +126,13 @@ interface OrderMapper {
             from grower_order ordered where ordered.number = #{orderNumber}
             returning id
             """, affectData = true)
-    long insertLine(LineRow line);
+    LineId insertLine(LineRow line);
 
     @Update("""
             update order_line line set target = nullif(#{target}, ordered.target)
             from grower_order ordered where ordered.id = line.order_id and line.id = #{id}
             """)
-    int moveLine(@Param("id") long id, @Param("target") LocalDate target);
+    int moveLine(@Param("id") LineId id, @Param("target") LocalDate target);
 
     /** The order's own day follows when all that is still wanted of it is wanted on another one. */
     @Update("""
@@ -150,17 +151,17 @@ interface OrderMapper {
     void followLines(@Param("number") int number);
 
     @Update("update order_line set plants = #{plants} where id = #{id}")
-    int setPlants(@Param("id") long id, @Param("plants") int plants);
+    int setPlants(@Param("id") LineId id, @Param("plants") int plants);
 
     @Update("update order_line set cancelled_on = #{day} where id = #{id} and cancelled_on is null")
-    int cancel(@Param("id") long id, @Param("day") LocalDate day);
+    int cancel(@Param("id") LineId id, @Param("day") LocalDate day);
 
     @Insert("""
             insert into order_change (order_id, line_id, day, made_by, kind, before, after)
             select order_id, id, #{day}, #{by}, #{kind}, #{before}, #{after} from order_line where id = #{lineId}
             """)
     void insertChange(
-            @Param("lineId") long lineId,
+            @Param("lineId") LineId lineId,
             @Param("day") LocalDate day,
             @Param("by") Long by,
             @Param("kind") OrderChange.Kind kind,

@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
+import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 
 /**
@@ -29,7 +30,7 @@ import kiver.core.order.OrderLine;
  * @param cancelledOn day since which it is not wanted any more; null while it is
  */
 public record OrderedLine(
-        long id, long orderId, int orderNumber, int position, long growerId, long siteId, long varietyId, String variety,
+        LineId id, long orderId, int orderNumber, int position, long growerId, long siteId, long varietyId, String variety,
         String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target, LocalDate placedOn,
         double under, CountedIn countedIn, @Nullable LocalDate cancelledOn) {
 

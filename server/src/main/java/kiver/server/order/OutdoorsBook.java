@@ -61,6 +61,8 @@ public class OutdoorsBook {
         return site.climate(nursery().stationAltitude());
     }
 
+    // A record of the station is replaced and never changed; comparing two by value would read years of days.
+    @SuppressWarnings("ReferenceEquality")
     private OutdoorSeason season(Crop crop, SiteClimate climate, LocalDate day) {
         StationRecord record = record();
         Seasons present = kept;

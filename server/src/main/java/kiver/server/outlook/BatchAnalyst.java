@@ -13,12 +13,14 @@ import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
 import kiver.core.growth.GrowingYear;
 import kiver.core.growth.Season;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.LookingAhead;
 import kiver.core.plan.ContainerPath;
 import kiver.core.seed.Germination;
+import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -115,7 +117,7 @@ public class BatchAnalyst implements BatchOutlooks {
 
     private List<BatchOutlook> analyseAll(Season season, LocalDate today) {
         List<BatchFile> files = batches.files();
-        Map<Long, SeedLot> lotsById = seeds.lotsAndConsignments().stream()
+        Map<LotId, SeedLot> lotsById = seeds.lotsAndConsignments().stream()
                 .collect(Collectors.toMap(SeedLot::id, lot -> lot));
         LotKnowledge.OfAll known = lots.ofAll(files);
         LookingAhead ahead = lookingAhead(season, today);
@@ -158,7 +160,7 @@ public class BatchAnalyst implements BatchOutlooks {
     }
 
     /** The batches that are promised to any of these lines as they stand today, those that are put away among them. */
-    public List<BatchOutlook> of(Collection<Long> lines) {
+    public List<BatchOutlook> of(Collection<LineId> lines) {
         Map<Integer, BatchOutlook> inHand = all().stream()
                 .collect(Collectors.toMap(batch -> batch.file().batch().number(), Function.identity()));
         return batches.filesOf(lines).stream()

@@ -8,6 +8,7 @@ import kiver.core.batch.Balance;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
+import kiver.core.order.LineId;
 import kiver.core.order.PlantShares;
 import kiver.core.outlook.BatchOutlook;
 import kiver.server.wording.Said;
@@ -60,13 +61,13 @@ public record BatchSummary(
 
     /** What was promised of a batch. */
     public static List<PromiseView> promises(BatchOutlook batch) {
-        Map<Long, Integer> released = batch.file().releasedByLine();
+        Map<LineId, Integer> released = batch.file().releasedByLine();
         return batch.file().promises().stream()
                 .map(each -> new PromiseView(
                         each.orderNumber(), each.position(), each.grower(), each.plants(),
-                        released.getOrDefault(each.lineId(), 0) < each.accepted() ? each.plants() - released.getOrDefault(each.lineId(), 0) : 0,
+                        released.getOrDefault(each.line(), 0) < each.accepted() ? each.plants() - released.getOrDefault(each.line(), 0) : 0,
                         each.target(),
-                        batch.chanceFor(each.lineId())))
+                        batch.chanceFor(each.line())))
                 .toList();
     }
 }

@@ -81,7 +81,7 @@ public class BatchViews {
         Batch batch = outlook.file().batch();
         SeedLot lot = seeds.lot(outlook.file().lotSown());
         return new BatchView.RaisedFrom(
-                lot.code(), lot.id(), lot.supplier(), outlook.crop().seed().depth(), outlook.crop().seed().needsLight(),
+                lot.code(), lot.id().number(), lot.supplier(), outlook.crop().seed().depth(), outlook.crop().seed().needsLight(),
                 boughtIn(batch));
     }
 
@@ -127,7 +127,7 @@ public class BatchViews {
 
     private @Nullable BatchView.BoughtIn boughtIn(Batch batch) {
         return batch.isBoughtIn()
-                ? new BatchView.BoughtIn(batch.leavesOnArrival(), seeds.priceOf(batch.lotId()).orElse(null))
+                ? new BatchView.BoughtIn(batch.leavesOnArrival(), seeds.priceOf(batch.lot()).orElse(null))
                 : null;
     }
 

@@ -1,15 +1,15 @@
 package kiver.server.outlook;
 
 import java.util.function.Function;
-import java.util.function.LongFunction;
 import kiver.core.batch.BatchChange;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.TrayId;
 import kiver.server.wording.Said;
 
 /** Tells recorded changes in words. */
 record ChangeWords(
-        Function<PlaceId, String> place, Function<TrayId, String> tray, LongFunction<String> lot) {
+        Function<PlaceId, String> place, Function<TrayId, String> tray, Function<LotId, String> lot) {
 
     Said of(BatchChange change) {
         if (change instanceof BatchChange.Sown sown) {

@@ -72,7 +72,7 @@ public class ForecastLedger {
             if (ready == null || settled) {
                 continue;
             }
-            long id = batch.file().batch().id();
+            long id = batch.file().batch().id().number();
             int sequence = batch.file().state().changes().size();
             KeptForecast before = kept.get(id);
             if (before == null) {

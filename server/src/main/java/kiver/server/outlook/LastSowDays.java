@@ -18,7 +18,7 @@ public class LastSowDays {
     private final NurseryClock clock;
     private final Map<Integer, KeptWindow> kept = new ConcurrentHashMap<>();
 
-    private record KeptWindow(BatchOutlook analysis, Optional<SowWindow> window) {}
+    private record KeptWindow(BatchOutlook outlook, Optional<SowWindow> window) {}
 
     LastSowDays(SeasonService seasons, NurseryClock clock) {
         this.seasons = seasons;
@@ -26,13 +26,15 @@ public class LastSowDays {
     }
 
     /** The window of sow days for a batch's present target and places; empty where there is no such day. */
+    // An outlook is replaced and never changed; comparing two by value would cost more than the window.
+    @SuppressWarnings("ReferenceEquality")
     public Optional<SowWindow> window(BatchOutlook batch) {
         if (batch.file().batch().target().isBefore(clock.today())) {
             return Optional.empty();
         }
         int number = batch.file().batch().number();
         KeptWindow present = kept.get(number);
-        if (present != null && present.analysis() == batch) {
+        if (present != null && present.outlook() == batch) {
             return present.window();
         }
         Optional<SowWindow> window = windowFor(batch, batch.file().batch().target());

@@ -17,6 +17,7 @@ import kiver.core.plan.ContainerPath;
 import kiver.core.plan.PlanRequest;
 import kiver.core.plan.WayFinder;
 import kiver.core.seed.Germination;
+import kiver.core.seed.LotId;
 import kiver.core.sow.Allowances;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
@@ -81,7 +82,7 @@ public class PlanRequests {
     /** The same, were a batch that is planned not there: its seed is free. */
     public Prepared prepareInsteadOf(Wish wish, BatchFile planned) {
         return prepare(wish, batches.files().stream()
-                .filter(file -> file.batch().id() != planned.batch().id())
+                .filter(file -> !file.batch().id().equals(planned.batch().id()))
                 .toList());
     }
 
@@ -121,7 +122,7 @@ public class PlanRequests {
     private Optional<SeedLot> chooseLot(
             Wish wish, Variety variety, List<BatchFile> files, LotKnowledge.OfAll known, LocalDate today) {
         if (wish.lotId() != null) {
-            SeedLot asked = seeds.lot(wish.lotId());
+            SeedLot asked = seeds.lot(new LotId(wish.lotId()));
             if (asked.varietyId() != variety.id()) {
                 throw new Refusal("lotId", Said.of("Lot {asked} is of another variety.").with("asked", asked.code()));
             }
@@ -136,7 +137,7 @@ public class PlanRequests {
     /** Seeds left in the lot that no planned batch is waiting for. */
     private static int seedsFree(SeedLot lot, List<BatchFile> files) {
         int spokenFor = files.stream()
-                .filter(file -> file.batch().lotId() == lot.id())
+                .filter(file -> file.batch().lot().equals(lot.id()))
                 .mapToInt(PlanRequests::seedsToSow)
                 .sum();
         return Math.max(0, lot.seedsLeft() - spokenFor);

@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.function.IntSupplier;
 import kiver.core.crop.CellHabits;
 import kiver.core.crop.Container;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchPlan;
 import kiver.core.outlook.BatchSize;
 import kiver.core.outlook.Sowing;
@@ -67,13 +68,13 @@ class Bookings {
 
     /** Writes a line as it was asked and answers its number in the database. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public long addLine(int order, Wish wish) {
+    public LineId addLine(int order, Wish wish) {
         return orders.addLine(order, wish.varietyId(), wish.container(), wish.line(clock.today()));
     }
 
     /** Promises plants of a batch for a line; a batch that is to be sown larger for it is. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void promise(long lineId, int batch, int plants, Optional<BatchSize> size) {
+    public void promise(LineId lineId, int batch, int plants, Optional<BatchSize> size) {
         size.ifPresent(larger -> resize(batch, larger));
         batches.promise(lineId, batch, plants);
     }

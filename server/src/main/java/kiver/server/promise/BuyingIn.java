@@ -12,6 +12,7 @@ import kiver.core.order.CountedIn;
 import kiver.core.outlook.BatchPlan;
 import kiver.core.outlook.Sowing;
 import kiver.core.plan.ContainerPath;
+import kiver.core.seed.LotId;
 import kiver.core.sow.Allowances;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.NewBatch;
@@ -114,7 +115,7 @@ public class BuyingIn {
     private int missing(OrderedLine line) {
         return line.plants() - batches.filesOf(List.of(line.id())).stream()
                 .flatMap(file -> file.promises().stream())
-                .filter(promise -> promise.lineId() == line.id())
+                .filter(promise -> promise.line().equals(line.id()))
                 .mapToInt(promise -> promise.plants())
                 .sum()
                 - inPlace.of(line).map(SownInPlace::plants).orElse(0);
@@ -136,7 +137,7 @@ public class BuyingIn {
         }
         // They come up elsewhere, so that they stand where they grow on from the first day.
         Way way = checked.promise().way();
-        long lot = seeds.addConsignment(
+        LotId lot = seeds.addConsignment(
                 consignment.code() == null ? "" : consignment.code().strip(), wish.varietyId(), consignment.supplier().strip(),
                 consignment.arrives(), consignment.plants(), consignment.price());
         return batches.add(

@@ -7,9 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.plan.InPlace;
 import kiver.core.plan.PlanRequest;
+import kiver.core.seed.LotId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.order.OrderBook;
@@ -55,7 +57,7 @@ public class InPlaceBook {
      * @param outcome in days, seed and chances
      * @param lot that would be sown; empty where there is none
      */
-    public record Planned(InPlace outcome, Optional<Long> lot) {}
+    public record Planned(InPlace outcome, Optional<LotId> lot) {}
 
     /**
      * What would come of it, were so many plants of a line sown in place.
@@ -77,7 +79,7 @@ public class InPlaceBook {
         if (sown.isHandedOver() || line.target().isBefore(clock.today())) {
             return Optional.empty();
         }
-        PlanRequest request = plans.prepare(PromiseService.wishFor(line, sown.plants(), line.target()).from(sown.lotId())).request();
+        PlanRequest request = plans.prepare(PromiseService.wishFor(line, sown.plants(), line.target()).from(sown.lotId().number())).request();
         return Optional.of(outcome(line, request, Integer.MAX_VALUE));
     }
 
@@ -107,10 +109,10 @@ public class InPlaceBook {
     }
 
     /** What of these lines is sown in place, by the line's number in the database. */
-    public Map<Long, SownInPlace> of(Collection<Long> lines) {
+    public Map<LineId, SownInPlace> of(Collection<LineId> lines) {
         return lines.isEmpty()
                 ? Map.of()
-                : mapper.ofLines(lines.toArray(Long[]::new)).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
+                : mapper.ofLines(lines.stream().map(LineId::number).toArray(Long[]::new)).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
     }
 
     /** What of a line is sown in place. */
@@ -135,7 +137,7 @@ public class InPlaceBook {
         outcome.hindrance().ifPresent(hindrance -> {
             throw new Refusal("route", Said.of((Record) hindrance));
         });
-        long lot = planned.lot().orElseThrow();
+        LotId lot = planned.lot().orElseThrow();
         mapper.insert(
                 new SownInPlace(
                         line.id(), lot, plants, outcome.spots(), outcome.seedsPerSpot(), outcome.from().get(), outcome.until().orElseThrow(), null),

@@ -2,6 +2,7 @@ package kiver.server.promise;
 
 import java.time.LocalDate;
 import java.util.List;
+import kiver.core.order.LineId;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -46,11 +47,11 @@ interface InPlaceMapper {
     void insert(@Param("sown") SownInPlace sown, @Param("day") LocalDate day, @Param("by") Long by);
 
     @Update("update sowing_in_place set withdrawn_on = #{day} where line_id = #{lineId} and withdrawn_on is null and release is null")
-    int withdraw(@Param("lineId") long lineId, @Param("day") LocalDate day);
+    int withdraw(@Param("lineId") LineId lineId, @Param("day") LocalDate day);
 
     @Update("update sowing_in_place set release = #{release} where line_id = #{lineId} and withdrawn_on is null and release is null")
-    int handOver(@Param("lineId") long lineId, @Param("release") int release);
+    int handOver(@Param("lineId") LineId lineId, @Param("release") int release);
 
     @Update("update sowing_in_place set release = null where line_id = #{lineId} and withdrawn_on is null and release is not null")
-    int takeBack(@Param("lineId") long lineId);
+    int takeBack(@Param("lineId") LineId lineId);
 }

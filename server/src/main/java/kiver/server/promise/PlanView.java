@@ -154,7 +154,7 @@ record PlanView(
                         plan.plantsToAimFor(), plan.options(), chosen,
                         prepared.lot()
                                 .map(lot -> new LotView(
-                                        lot.id(), lot.code(), lot.supplier(), request.germination().mean(), lot.seedsLeft()))
+                                        lot.id().number(), lot.code(), lot.supplier(), request.germination().mean(), lot.seedsLeft()))
                                 .orElse(null),
                         chosen == null ? 0 : chosen.trays() * request.sownIn().slots()),
                 dates(plan, target), plan.obstacles(), places(promise, prepared.programme().days(), season),

@@ -10,6 +10,7 @@ import java.util.UUID;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
+import kiver.core.order.LineId;
 import kiver.core.order.Protection;
 import kiver.core.outlook.BatchFile;
 import kiver.core.plan.ContainerPath;
@@ -199,15 +200,15 @@ public class PromiseService {
     }
 
     /** Adds a line to an order, with what is to give it, and answers its number in the database. */
-    public long addLine(int order, LineWish line) {
+    public LineId addLine(int order, LineWish line) {
         bookings.oneAtATime();
-        long id = bookings.addLine(order, line.wish());
+        LineId id = bookings.addLine(order, line.wish());
         supply(id, line);
         return id;
     }
 
     /** Promises plants for a line: of a batch that grows or is planned, or of one that is sown for it. */
-    public void supply(long lineId, LineWish line) {
+    public void supply(LineId lineId, LineWish line) {
         bookings.oneAtATime();
         if (line.fromBatch() != null) {
             Sources.Found found = sources.in(line.fromBatch(), line.wish()).orElseThrow(() -> new Refusal(

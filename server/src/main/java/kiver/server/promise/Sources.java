@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.Season;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
@@ -41,7 +42,7 @@ class Sources {
     private static final int MOST_POOLED = 2;
 
     /** Stands for the line that is not written down yet. */
-    private static final long NEW_LINE = -1;
+    private static final LineId NEW_LINE = new LineId(-1);
 
     private static final double SECONDS_IN_MINUTE = 60;
 
@@ -131,7 +132,7 @@ class Sources {
         }
         Wish wish = new Wish(
                 batch.varietyId(), batch.container(), plants, batch.stage().from(), batch.stage().to(), batch.target(),
-                batch.seedsPerCell(), batch.lotId(), null, batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
+                batch.seedsPerCell(), batch.lot().number(), null, batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(wish, planned);
         return new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
@@ -150,7 +151,7 @@ class Sources {
         }
         Wish together = new Wish(
                 wish.varietyId(), wish.container(), batch.plants() + wish.plants() - free, batch.stage().from(), batch.stage().to(),
-                first, batch.seedsPerCell(), batch.lotId(), wish.siteId(), batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
+                first, batch.seedsPerCell(), batch.lot().number(), wish.siteId(), batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(together, planned.file());
         Promise promise = new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
@@ -182,7 +183,7 @@ class Sources {
     private Source source(Source.Kind kind, BatchOutlook batch, int free, Source.Saving saving) {
         Season season = seasons.season();
         BatchFile file = batch.file();
-        double least = file.promises().stream().mapToDouble(promise -> batch.chanceFor(promise.lineId())).min().orElse(0);
+        double least = file.promises().stream().mapToDouble(promise -> batch.chanceFor(promise.line())).min().orElse(0);
         return new Source(
                 kind, batch.number(), batch.stage(), free, season.place(batch.place()).name(), batch.began(),
                 batch.forecast().ready().orElse(null), least, saving);

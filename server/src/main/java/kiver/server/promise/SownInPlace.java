@@ -1,6 +1,8 @@
 package kiver.server.promise;
 
 import java.time.LocalDate;
+import kiver.core.order.LineId;
+import kiver.core.seed.LotId;
 
 /**
  * Plants of a line for which seed is set aside, to be sown where they are to stand.
@@ -15,7 +17,7 @@ import java.time.LocalDate;
  * @param release number of the note with which the seed went; null while it is here
  */
 public record SownInPlace(
-        long lineId, long lotId, int plants, int spots, int seedsPerSpot, LocalDate sowFrom, LocalDate sowUntil, Integer release) {
+        LineId lineId, LotId lotId, int plants, int spots, int seedsPerSpot, LocalDate sowFrom, LocalDate sowUntil, Integer release) {
 
     /** Seeds set aside. */
     public int seeds() {

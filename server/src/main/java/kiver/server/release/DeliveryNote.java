@@ -13,6 +13,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
 import kiver.core.crop.Crop;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
@@ -71,8 +72,8 @@ class DeliveryNote {
     }
 
     byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
-        Map<Long, List<Origin>> origins = origins(release);
-        Map<Long, SownInPlace> seed =
+        Map<LineId, List<Origin>> origins = origins(release);
+        Map<LineId, SownInPlace> seed =
                 inPlace.onNote(release.number()).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
         try (Paper paper = new Paper(say(Said.of("Delivery note {number}").with("number", release.number())))) {
             paper.page(210, 297);
@@ -189,8 +190,8 @@ class DeliveryNote {
     }
 
     /** Where what left with each line came from, by the line's number in the database. */
-    private Map<Long, List<Origin>> origins(ReleaseMapper.ReleaseRow release) {
-        Map<Long, List<Origin>> origins = new TreeMap<>();
+    private Map<LineId, List<Origin>> origins(ReleaseMapper.ReleaseRow release) {
+        Map<LineId, List<Origin>> origins = new TreeMap<>();
         for (BatchFile file : batches.filesOnNote(release.number())) {
             file.releases().stream()
                     .filter(part -> part.release() == release.number())

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Crop;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.Promised;
 import kiver.core.release.ReadyTray;
@@ -25,25 +26,25 @@ final class LineViews {
     private final Function<BatchOutlook, BatchSummary> summarising;
     private final CropBook crops;
     private final Function<TrayId, String> containerOf;
-    private final Map<Long, List<Supply>> supplies;
-    private final Map<Long, Integer> released;
-    private final Map<Long, OrderView.InPlaceView> inPlace;
+    private final Map<LineId, List<Supply>> supplies;
+    private final Map<LineId, Integer> released;
+    private final Map<LineId, OrderView.InPlaceView> inPlace;
 
     /** What a line was promised of a batch. */
     private record Supply(Promised promise, BatchOutlook batch) {
 
         /** Plants that the line can count on from it. */
         int plants() {
-            return batch.file().plantsByLine().getOrDefault(promise.lineId(), 0);
+            return batch.file().plantsByLine().getOrDefault(promise.line(), 0);
         }
 
         double chance() {
-            return batch.chanceFor(promise.lineId());
+            return batch.chanceFor(promise.line());
         }
     }
 
     LineViews(
-            List<BatchOutlook> all, Map<Long, OrderView.InPlaceView> inPlace, Function<BatchOutlook, BatchSummary> summarising,
+            List<BatchOutlook> all, Map<LineId, OrderView.InPlaceView> inPlace, Function<BatchOutlook, BatchSummary> summarising,
             CropBook crops, Function<TrayId, String> containerOf) {
         this.inPlace = inPlace;
         this.containerOf = containerOf;
@@ -51,7 +52,7 @@ final class LineViews {
         this.crops = crops;
         supplies = all.stream()
                 .flatMap(batch -> batch.file().promises().stream().map(promise -> new Supply(promise, batch)))
-                .collect(Collectors.groupingBy(supply -> supply.promise().lineId()));
+                .collect(Collectors.groupingBy(supply -> supply.promise().line()));
         released = ReleaseService.releasedByLine(all);
     }
 

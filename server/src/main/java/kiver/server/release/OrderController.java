@@ -103,7 +103,7 @@ class OrderController {
                         line.line(),
                         releases.propose(order.line(line.line()), all, line.asked().plants() - line.released()).stream()
                                 .map(pick -> new PickView(
-                                        (int) pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
+                                        pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
                                 .toList()))
                 .toList();
         return new OrderWithPicks(view, picks);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.plan.Plan;
 import kiver.core.promise.Answer;
@@ -87,7 +88,7 @@ class OrderEditService {
         requests.once(requestId, Arrays.asList("order line", number, line, person.id()), () -> {
             orders.lockBookings();
             long site = orders.orderHeld(number).siteId();
-            long added = promises.addLine(
+            LineId added = promises.addLine(
                     number, new PromiseService.LineWish(line.wish().at(site), line.fromBatch(), line.seen()));
             orders.noteAdded(orders.line(added), clock.today(), person.id());
             return number;

@@ -251,7 +251,7 @@ class OrderEdits {
     }
 
     private static Promised promiseIn(BatchFile file, OrderedLine line) {
-        return file.promises().stream().filter(promise -> promise.lineId() == line.id()).findFirst().orElseThrow();
+        return file.promises().stream().filter(promise -> promise.line().equals(line.id())).findFirst().orElseThrow();
     }
 
     private Set<Integer> numbersOf(OrderedLine line) {

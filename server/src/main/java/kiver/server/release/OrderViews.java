@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.growth.GrowingYear;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.plan.InPlace;
 import kiver.server.account.Person;
@@ -84,16 +85,16 @@ class OrderViews {
                     .sorted(Comparator.comparing(Order::target).thenComparing(Order::number))
                     .toList());
         }
-        Map<Long, Integer> gone = releases.goneByLine(linesOf(open), analyst.of(linesOf(open)));
+        Map<LineId, Integer> gone = releases.goneByLine(linesOf(open), analyst.of(linesOf(open)));
         return views(open.stream().filter(order -> !isDone(order, gone)).toList());
     }
 
     /** Nothing of it is wanted any more, or all has gone. */
-    private static boolean isDone(Order order, Map<Long, Integer> gone) {
+    private static boolean isDone(Order order, Map<LineId, Integer> gone) {
         return order.wanted().stream().allMatch(line -> gone.getOrDefault(line.id(), 0) >= line.plants());
     }
 
-    private static Set<Long> linesOf(List<Order> shown) {
+    private static Set<LineId> linesOf(List<Order> shown) {
         return shown.stream()
                 .flatMap(order -> order.lines().stream())
                 .map(OrderedLine::id)
@@ -123,8 +124,8 @@ class OrderViews {
                 .toList();
     }
 
-    private Map<Long, OrderView.InPlaceView> inPlace(List<Order> shown) {
-        Map<Long, SownInPlace> sown = inPlace.of(linesOf(shown));
+    private Map<LineId, OrderView.InPlaceView> inPlace(List<Order> shown) {
+        Map<LineId, SownInPlace> sown = inPlace.of(linesOf(shown));
         return shown.stream()
                 .flatMap(order -> order.lines().stream())
                 .filter(line -> sown.containsKey(line.id()))

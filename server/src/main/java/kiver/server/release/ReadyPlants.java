@@ -13,10 +13,12 @@ import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.growth.DateSpread;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.Promised;
 import kiver.core.release.ReadyTray;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
 
@@ -36,27 +38,27 @@ final class ReadyPlants {
      * @param containerOf the code of a tray's container
      */
     static List<ReadyTray> forLine(
-            long lineId, List<BatchOutlook> all, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            LineId lineId, List<BatchOutlook> all, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
         List<ReadyTray> ready = new ArrayList<>();
         all.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
-                .filter(batch -> batch.file().promises().stream().anyMatch(promise -> promise.lineId() == lineId))
+                .filter(batch -> batch.file().promises().stream().anyMatch(promise -> promise.line().equals(lineId)))
                 .forEach(batch -> ready.addAll(ofBatch(lineId, batch, mixed, taken, containerOf)));
         return ready;
     }
 
     private static List<ReadyTray> ofBatch(
-            long lineId, BatchOutlook batch, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            LineId lineId, BatchOutlook batch, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
         BatchFile file = batch.file();
         List<ReadyTray> trays = new ArrayList<>();
         farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, mixed, taken)));
         int alive = trays.stream().mapToInt(ReadyTray::plants).sum();
-        Map<Long, Integer> released = file.releasedByLine();
+        Map<LineId, Integer> released = file.releasedByLine();
         int own = 0;
         int others = 0;
         for (Promised promise : file.promises()) {
-            int gone = released.getOrDefault(promise.lineId(), 0);
-            if (promise.lineId() == lineId) {
+            int gone = released.getOrDefault(promise.line(), 0);
+            if (promise.line().equals(lineId)) {
                 own = promise.plants() - gone;
             } else if (gone < promise.accepted()) {
                 others += promise.plants() - gone;
@@ -104,7 +106,7 @@ final class ReadyPlants {
     /** What is ready in a tray, lot by lot. */
     private static List<ReadyTray> ofTray(BatchOutlook batch, TrayId tray, boolean mixed, Set<Cell> taken) {
         BatchFile file = batch.file();
-        Map<Long, List<Integer>> byLot = new TreeMap<>();
+        Map<LotId, List<Integer>> byLot = new TreeMap<>();
         List<Integer> living = file.state().cellsIn(tray, CellCondition.ALIVE);
         for (int number : living) {
             Cell cell = new Cell(tray, number);

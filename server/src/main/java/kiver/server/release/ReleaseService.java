@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
+import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.release.Allocation;
@@ -74,7 +75,7 @@ public class ReleaseService {
      * @param files batches of which plants may have left
      */
     public List<Release> releases(List<Order> of, List<BatchFile> files) {
-        Map<Long, Integer> positions = of.stream()
+        Map<LineId, Integer> positions = of.stream()
                 .flatMap(order -> order.lines().stream())
                 .collect(Collectors.toMap(OrderedLine::id, OrderedLine::position));
         Map<Long, Map<Integer, Integer>> plants = new HashMap<>();
@@ -96,8 +97,8 @@ public class ReleaseService {
     }
 
     /** Plants that have gone with each line, by its number in the database; one of which nothing has gone is missing. */
-    public static Map<Long, Integer> releasedByLine(List<BatchOutlook> all) {
-        Map<Long, Integer> released = new HashMap<>();
+    public static Map<LineId, Integer> releasedByLine(List<BatchOutlook> all) {
+        Map<LineId, Integer> released = new HashMap<>();
         all.forEach(batch -> batch.file().releasedByLine()
                 .forEach((line, plants) -> released.merge(line, plants, Integer::sum)));
         return released;
@@ -109,8 +110,8 @@ public class ReleaseService {
      * @param lines that are asked about
      * @param all batches promised to them
      */
-    Map<Long, Integer> goneByLine(Collection<Long> lines, List<BatchOutlook> all) {
-        Map<Long, Integer> gone = releasedByLine(all);
+    Map<LineId, Integer> goneByLine(Collection<LineId> lines, List<BatchOutlook> all) {
+        Map<LineId, Integer> gone = releasedByLine(all);
         inPlace.of(lines).values().stream()
                 .filter(SownInPlace::isHandedOver)
                 .forEach(sown -> gone.merge(sown.lineId(), sown.plants(), Integer::sum));
@@ -150,9 +151,9 @@ public class ReleaseService {
             Order order = orders.orderHeld(orderNumber);
             requireEachLineOnce(partings, seedOf);
             lockBatchesOf(order);
-            List<Long> lines = order.lines().stream().map(OrderedLine::id).toList();
+            List<LineId> lines = order.lines().stream().map(OrderedLine::id).toList();
             List<BatchOutlook> all = analyst.of(lines);
-            Map<Long, Integer> gone = goneByLine(lines, all);
+            Map<LineId, Integer> gone = goneByLine(lines, all);
             Set<Cell> taken = new HashSet<>();
             Map<Integer, List<BatchChange>> changes = new TreeMap<>();
             LocalDate today = clock.today();
@@ -167,7 +168,7 @@ public class ReleaseService {
                         requireReady(line, plants, mixed, ready);
                         for (Pick pick : Allocation.propose(plants, ready)) {
                             pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
-                            changes.computeIfAbsent((int) pick.batch(), batch -> new ArrayList<>())
+                            changes.computeIfAbsent(pick.batch(), batch -> new ArrayList<>())
                                     .add(new BatchChange.Released(number, line.id(), pick.tray(), pick.cells(), mixed));
                         }
                     }
@@ -184,7 +185,7 @@ public class ReleaseService {
      * the order of their numbers, so that two releases cannot wait for each other.
      */
     private void lockBatchesOf(Order order) {
-        Set<Long> lines = order.lines().stream().map(OrderedLine::id).collect(Collectors.toSet());
+        Set<LineId> lines = order.lines().stream().map(OrderedLine::id).collect(Collectors.toSet());
         batches.filesOf(lines).stream()
                 .map(file -> file.batch().number())
                 .sorted()

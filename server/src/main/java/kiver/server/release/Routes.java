@@ -151,7 +151,7 @@ class Routes {
 
     private static Freed freed(BatchFile file, OrderedLine line) {
         int gone = file.releasedByLine().getOrDefault(line.id(), 0);
-        int promised = file.promises().stream().filter(promise -> promise.lineId() == line.id()).mapToInt(promise -> promise.plants()).sum();
+        int promised = file.promises().stream().filter(promise -> promise.line().equals(line.id())).mapToInt(promise -> promise.plants()).sum();
         return new Freed(
                 file.batch().number(), promised - gone,
                 gone == 0 && file.promises().size() == 1 && file.state().stage() == BatchStage.PLANNED);
@@ -176,7 +176,7 @@ class Routes {
         Batch planned = batch.file().batch();
         boolean begun = batch.file().state().sownOn().isPresent();
         Optional<Outlay> outlay = begun || planned.isBoughtIn() ? Optional.empty() : Optional.of(outlay(batch));
-        Optional<Double> price = planned.isBoughtIn() && !begun ? seeds.priceOf(planned.lotId()) : Optional.empty();
+        Optional<Double> price = planned.isBoughtIn() && !begun ? seeds.priceOf(planned.lot()) : Optional.empty();
         return new RouteView(
                 route, true, true, batch.file().state().sownOn().orElse(planned.sowDay()), null,
                 batch.forecast().ready().orElse(null), batch.chanceFor(line.id()),

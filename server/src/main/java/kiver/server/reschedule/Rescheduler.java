@@ -11,6 +11,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Way;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchForecast;
@@ -164,11 +165,11 @@ class Rescheduler {
         if (file.promises().isEmpty()) {
             batches.aimAt(file.batch().number(), file.batch().target().plusDays(days));
         }
-        Map<Long, Integer> released = file.releasedByLine();
+        Map<LineId, Integer> released = file.releasedByLine();
         file.promises().stream()
-                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .filter(promise -> released.getOrDefault(promise.line(), 0) < promise.accepted())
                 .forEach(promise -> {
-                    OrderedLine line = orders.line(promise.lineId());
+                    OrderedLine line = orders.line(promise.line());
                     orders.moveLine(line, line.target().plusDays(days), clock.today(), by);
                 });
     }
@@ -180,7 +181,7 @@ class Rescheduler {
                     .with("batch", file.batch().number()));
         }
         Promised promise = file.promises().get(0);
-        OrderedLine line = orders.line(promise.lineId());
+        OrderedLine line = orders.line(promise.line());
         int rest = promise.plants() - plants;
         if (plants < 1 || rest < 1) {
             throw new Refusal("plants", Said.of("Hand over from 1 to {plants} plants on the day.").with("plants", (promise.plants() - 1)));
@@ -189,7 +190,7 @@ class Rescheduler {
         orders.setPlants(line, line.plants() - rest, today, by);
         batches.setPromise(line.id(), file.batch().number(), plants);
         Wish wish = PromiseService.wishFor(line, rest, promises.firstDayFor(line, rest, target));
-        long added = promises.addLine(line.orderNumber(), new PromiseService.LineWish(wish, null, null));
-        orders.noteAdded(orders.line(added), today, by);
+        long added = promises.addLine(line.orderNumber(), new PromiseService.LineWish(wish, null, null)).number();
+        orders.noteAdded(orders.line(new LineId(added)), today, by);
     }
 }

@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import kiver.core.seed.LotId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.Refusal;
@@ -46,7 +47,7 @@ class LotController {
             throw new Refusal("testedOn", Said.of("This day is still to come."));
         }
         seeds.add(new SeedLot(
-                0, entry.code().strip(), crops.variety(entry.varietyId()).id(), entry.supplier().strip(),
+                new LotId(0), entry.code().strip(), crops.variety(entry.varietyId()).id(), entry.supplier().strip(),
                 entry.germinationLabel(), entry.testedSeeds(), entry.testedOn(), entry.seeds(), entry.seeds()));
     }
 }

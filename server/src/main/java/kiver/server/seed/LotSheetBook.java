@@ -3,6 +3,7 @@ package kiver.server.seed;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import kiver.core.seed.LotId;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
@@ -76,7 +77,7 @@ class LotSheetBook implements SheetBook {
             throw new Refusal("seeds", Said.of("A lot holds, and a test takes, at least one seed, not {seeds}.").with("seeds", seeds));
         }
         mapper.put(new SeedLot(
-                0, row.words("code"), variety.id(), row.words("supplier"), germination, row.wholeNumber("tested_seeds"),
+                new LotId(0), row.words("code"), variety.id(), row.words("supplier"), germination, row.wholeNumber("tested_seeds"),
                 row.day("tested_on"), seeds, seeds));
     }
 }

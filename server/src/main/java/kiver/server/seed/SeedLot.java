@@ -3,6 +3,7 @@ package kiver.server.seed;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import kiver.core.seed.Germination;
+import kiver.core.seed.LotId;
 
 /**
  * A seed lot.
@@ -18,7 +19,7 @@ import kiver.core.seed.Germination;
  * @param seedsLeft after all sowings, 0 or more
  */
 public record SeedLot(
-        long id, String code, long varietyId, String supplier, double germinationLabel, int testedSeeds,
+        LotId id, String code, long varietyId, String supplier, double germinationLabel, int testedSeeds,
         LocalDate testedOn, int seedsBought, int seedsLeft) {
 
     private static final double DAYS_IN_YEAR = 365.25;

@@ -3,6 +3,7 @@ package kiver.server.seed;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import kiver.core.seed.LotId;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -36,7 +37,7 @@ interface SeedLotMapper {
             values (#{code}, #{varietyId}, #{supplier}, 1, 1, #{arrives}, #{plants}, 'PLANTS', #{price})
             on conflict (code) do nothing returning id
             """, affectData = true)
-    Optional<Long> insertConsignment(
+    Optional<LotId> insertConsignment(
             @Param("code") String code, @Param("varietyId") long varietyId, @Param("supplier") String supplier,
             @Param("arrives") LocalDate arrives, @Param("plants") int plants, @Param("price") Double price);
 
@@ -47,14 +48,14 @@ interface SeedLotMapper {
     Optional<Double> lastPrice(@Param("crop") String crop);
 
     @Select("select price_each from seed_lot where id = #{id}")
-    Optional<Double> price(@Param("id") long id);
+    Optional<Double> price(@Param("id") LotId id);
 
     @Select(LOTS + " where lot.id = #{id}")
-    Optional<SeedLot> byId(@Param("id") long id);
+    Optional<SeedLot> byId(@Param("id") LotId id);
 
     /** Waits for others who take seed from this lot. */
     @Select("select id from seed_lot where id = #{id} for update")
-    Long lock(@Param("id") long id);
+    Long lock(@Param("id") LotId id);
 
     @Insert("""
             insert into seed_lot (code, variety_id, supplier, germination_label, tested_seeds, tested_on, seeds_bought)

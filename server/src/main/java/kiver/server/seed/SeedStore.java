@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import kiver.core.seed.LotId;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
@@ -60,8 +61,8 @@ public class SeedStore {
     }
 
     /** The seed lot, or the consignment of plants, of that number. */
-    public SeedLot lot(long id) {
-        return lotsAndConsignments().stream().filter(lot -> lot.id() == id).findFirst().orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
+    public SeedLot lot(LotId id) {
+        return lotsAndConsignments().stream().filter(lot -> lot.id().equals(id)).findFirst().orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
     }
 
     /**
@@ -69,7 +70,7 @@ public class SeedStore {
      *
      * @param id of the lot
      */
-    public SeedLot lotToTakeFrom(long id) {
+    public SeedLot lotToTakeFrom(LotId id) {
         mapper.lock(id);
         return mapper.byId(id).orElseGet(() -> lot(id));
     }
@@ -80,14 +81,14 @@ public class SeedStore {
      * @param code on the papers; empty where there is none
      * @param price of one plant, in the nursery's own money; null when it is not known
      */
-    public long addConsignment(String code, long varietyId, String supplier, LocalDate arrives, int plants, Double price) {
+    public LotId addConsignment(String code, long varietyId, String supplier, LocalDate arrives, int plants, Double price) {
         String own = code.isEmpty() ? "P-" + (mapper.consignments().size() + 1) + "-" + arrives : code;
         return mapper.insertConsignment(own, varietyId, supplier, arrives, plants, price).orElseThrow(() ->
                 new Refusal("code", Said.of("There is a lot with the code \"{lot}\" already.").with("lot", own)));
     }
 
     /** What one plant of a consignment cost, if that is known. */
-    public Optional<Double> priceOf(long id) {
+    public Optional<Double> priceOf(LotId id) {
         return mapper.price(id);
     }
 

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import kiver.core.outlook.BatchFile;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
@@ -39,7 +40,7 @@ class LabelPrinter {
     }
 
     /** A run of cells; no seeds to a cell where its plants were bought in. */
-    private record Label(CellRun run, long lot, int seedsPerCell, LocalDate day) {}
+    private record Label(CellRun run, LotId lot, int seedsPerCell, LocalDate day) {}
 
     byte[] labels(int number, String address) {
         BatchFile file = batches.file(number);
@@ -59,7 +60,7 @@ class LabelPrinter {
                 new Label(arrival.plants().run(), arrival.plants().lot(), 0, arrival.day())));
         file.toSow().forEach(run -> labels.add(
                 new Label(
-                run, file.batch().lotId(), file.batch().isBoughtIn() ? 0 : file.batch().seedsPerCell(), file.batch().sowDay())));
+                run, file.batch().lot(), file.batch().isBoughtIn() ? 0 : file.batch().seedsPerCell(), file.batch().sowDay())));
         return labels;
     }
 

@@ -10,6 +10,7 @@ import kiver.core.batch.BatchProjection;
 import kiver.core.outlook.BatchFile;
 import kiver.core.seed.CountLesson;
 import kiver.core.seed.Germination;
+import kiver.core.seed.LotId;
 import kiver.core.sow.LotLessons;
 import kiver.core.sow.LotLessons.CountedCells;
 import kiver.server.batch.PutAway;
@@ -78,7 +79,7 @@ public class LotKnowledge {
         Map<Integer, List<CountedCells>> byBatch = mapper.counted(away).stream().collect(Collectors.groupingBy(
                 PutAwayLessonsMapper.CountedRow::batch,
                 Collectors.mapping(
-                        row -> new CountedCells(row.lotId(), row.seeds(), row.seedlings(), row.onlySeen(), row.cells()),
+                        row -> new CountedCells(new LotId(row.lotId()), row.seeds(), row.seedlings(), row.onlySeen(), row.cells()),
                         Collectors.toList())));
         List<LotLesson> lessons = new ArrayList<>();
         byBatch.forEach((batch, cells) ->
@@ -87,7 +88,7 @@ public class LotKnowledge {
     }
 
     private static OfAll workedOut(List<BatchFile> files, List<LotLesson> putAway) {
-        Map<Long, List<Lesson>> byLot = new HashMap<>();
+        Map<LotId, List<Lesson>> byLot = new HashMap<>();
         putAway.forEach(each -> byLot.computeIfAbsent(each.lot(), lot -> new ArrayList<>()).add(each.lesson()));
         for (BatchFile file : files) {
             if (file.state().isCompletelyCounted()) {
@@ -100,7 +101,7 @@ public class LotKnowledge {
     }
 
     /** Lessons by lot. */
-    public record OfAll(Map<Long, List<Lesson>> byLot) {
+    public record OfAll(Map<LotId, List<Lesson>> byLot) {
 
         /** The germination of a lot as known on a day, without the vouching of one batch. */
         public Germination germination(SeedLot lot, LocalDate day, int exceptBatch) {
@@ -115,5 +116,5 @@ public class LotKnowledge {
     /** What one batch taught. */
     public record Lesson(int batch, CountLesson counts) {}
 
-    private record LotLesson(long lot, Lesson lesson) {}
+    private record LotLesson(LotId lot, Lesson lesson) {}
 }

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import kiver.core.crop.Crop;
 import kiver.core.outlook.BatchFile;
 import kiver.core.seed.Germination;
+import kiver.core.seed.LotId;
 import kiver.core.sow.LotWorth;
 import kiver.core.sow.SeedNeeds;
 import kiver.server.batch.BatchBook;
@@ -76,15 +77,15 @@ class SeedNeedsController {
         LocalDate today = clock.today();
         List<BatchFile> files = batches.files();
         List<SeedLot> all = seeds.lots();
-        Map<Long, SeedLot> byId = all.stream().collect(Collectors.toMap(SeedLot::id, lot -> lot));
+        Map<LotId, SeedLot> byId = all.stream().collect(Collectors.toMap(SeedLot::id, lot -> lot));
         List<SeedNeeds.Sowing> sowings = files.stream()
                 .filter(file -> !file.toSow().isEmpty() && !file.batch().isBoughtIn() && !file.batch().target().isBefore(today))
                 .map(file -> new SeedNeeds.Sowing(
-                        file.batch().number(), file.batch().lotId(), later(file.batch().sowDay(), today),
+                        file.batch().number(), file.batch().lot(), later(file.batch().sowDay(), today),
                         file.toSow().stream().mapToInt(run -> run.length()).sum() * file.batch().seedsPerCell()))
                 .toList();
-        Map<Long, Integer> stock = all.stream().collect(Collectors.toMap(SeedLot::id, SeedLot::seedsLeft));
-        Map<Long, SeedNeeds.LotNeed> needs = new HashMap<>();
+        Map<LotId, Integer> stock = all.stream().collect(Collectors.toMap(SeedLot::id, SeedLot::seedsLeft));
+        Map<LotId, SeedNeeds.LotNeed> needs = new HashMap<>();
         SeedNeeds.of(sowings, stock).forEach(need -> needs.put(need.lot(), need));
         LotKnowledge.OfAll known = lots.ofAll(files);
         List<LotLine> lines = all.stream()
@@ -102,7 +103,7 @@ class SeedNeedsController {
         int lacking = need == null ? 0 : need.lacking();
         LotWorth worth = new LotWorth(germination, lot.testedOn());
         return new LotLine(
-                lot.id(), lot.code(), variety.name(), crop.name(), lot.supplier(),
+                lot.id().number(), lot.code(), variety.name(), crop.name(), lot.supplier(),
                 new LotQuality(
                         lot.testedOn(), lot.germinationLabel(), germination.mean(), germination.quantile(0.1),
                         germination.quantile(0.9), worth.isOldOn(today), worth.isPoor(),
@@ -114,7 +115,7 @@ class SeedNeedsController {
     }
 
     private List<SowingLine> sowingLines(
-            List<SeedNeeds.Sowing> sowings, Map<Long, SeedNeeds.LotNeed> needs, Map<Long, SeedLot> byId) {
+            List<SeedNeeds.Sowing> sowings, Map<LotId, SeedNeeds.LotNeed> needs, Map<LotId, SeedLot> byId) {
         return sowings.stream()
                 .sorted(Comparator.comparing(SeedNeeds.Sowing::day).thenComparing(SeedNeeds.Sowing::batch))
                 .map(sowing -> {

@@ -6,6 +6,7 @@ import kiver.core.crop.Container;
 import kiver.core.outlook.Batch;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.RecordingService;
@@ -57,7 +58,7 @@ public class SowingService {
             throw new Refusal("placeId", Said.of("Choose a place where seed can come up."));
         }
         BatchChange.Sown sown = new BatchChange.Sown(
-                run, entry.seedsPerCell(), entry.lotId(), entry.medium().strip(), new PlaceId(entry.placeId()));
+                run, entry.seedsPerCell(), new LotId(entry.lotId()), entry.medium().strip(), new PlaceId(entry.placeId()));
         requireSeed(number, entry, sown);
         recording.record(entry.requestId(), number, entry.day(), List.of(sown), recordedBy);
     }
@@ -86,7 +87,7 @@ public class SowingService {
         }
         double leaves = entry.leaves() == null ? batch.leavesOnArrival() : entry.leaves();
         recording.record(entry.requestId(), number, entry.day(),
-                List.of(new BatchChange.BroughtIn(run, batch.lotId(), leaves, new PlaceId(entry.placeId()))), recordedBy);
+                List.of(new BatchChange.BroughtIn(run, batch.lot(), leaves, new PlaceId(entry.placeId()))), recordedBy);
     }
 
     private CellRun run(int trayNumber, int first, int last) {
@@ -104,8 +105,8 @@ public class SowingService {
     }
 
     private void requireSeed(int number, SowingController.SowingEntry entry, BatchChange.Sown sown) {
-        SeedLot lot = seeds.lotToTakeFrom(entry.lotId());
-        SeedLot planned = seeds.lot(batches.file(number).batch().lotId());
+        SeedLot lot = seeds.lotToTakeFrom(new LotId(entry.lotId()));
+        SeedLot planned = seeds.lot(batches.file(number).batch().lot());
         if (lot.varietyId() != planned.varietyId()) {
             throw new Refusal("lotId", Said.of("Lot {lot} is of another variety than this batch.").with("lot", lot.code()));
         }

@@ -84,6 +84,8 @@ public record Placings(
     }
 
     /** Whether others of its crop grow on at the same place. */
+    // Two batches may have candidates that are equal; a batch is only not beside itself.
+    @SuppressWarnings("ReferenceEquality")
     private static boolean beside(Candidate chosen, List<Candidate> kin) {
         return kin.stream().anyMatch(other -> other != chosen && other.growsBeside(chosen));
     }
@@ -96,7 +98,7 @@ public record Placings(
         if (batch.file().batch().plan().pinned()) {
             return Said.of("Placed by hand.");
         }
-        if (chosen == best) {
+        if (chosen.equals(best)) {
             return Said.of("What suits it best has room.");
         }
         Optional<Occupancy.Lack> lack = then.lackFor(best.stays(), chosen.stays());

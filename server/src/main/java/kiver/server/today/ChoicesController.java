@@ -70,7 +70,7 @@ class ChoicesController {
                 crops.containers().stream().map(ChoicesController::choice).toList(),
                 seeds.lots().stream()
                         .map(lot -> new LotChoice(
-                                lot.id(), lot.code(), lot.varietyId(), lot.supplier(), lot.germinationLabel(),
+                                lot.id().number(), lot.code(), lot.varietyId(), lot.supplier(), lot.germinationLabel(),
                                 lot.seedsLeft()))
                         .toList(),
                 places.places().stream().map(ChoicesController::choice).toList(),

@@ -12,6 +12,7 @@ import java.util.Set;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
@@ -146,9 +147,9 @@ class WorkAhead {
                     later(spread.middle(), planned.target().minusDays(planned.hardeningProgramme().days())), WorkKind.HARDEN, batch,
                     way.hardening(), names, Optional.of(spread), hardening(plants, planned.hardeningProgramme().days()))));
         }
-        Map<Long, Integer> released = batch.file().releasedByLine();
+        Map<LineId, Integer> released = batch.file().releasedByLine();
         batch.file().promises().stream()
-                .filter(promise -> released.getOrDefault(promise.lineId(), 0) < promise.accepted())
+                .filter(promise -> released.getOrDefault(promise.line(), 0) < promise.accepted())
                 .forEach(promise -> works.add(work(
                                 promise.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
                                 Said.of("Release {number} {plants} to {grower}").with("number", promise.plants())

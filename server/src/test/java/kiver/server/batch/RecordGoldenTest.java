@@ -14,7 +14,9 @@ import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
+import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import org.junit.jupiter.api.Test;
@@ -33,8 +35,8 @@ class RecordGoldenTest {
 
     static Stream<Arguments> written() {
         return Stream.of(
-                arguments("Sown", 1, new BatchChange.Sown(new CellRun(TRAY, 1, 30), 2, 4, "Fine mix", new PlaceId(2))),
-                arguments("BroughtIn", 1, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 30), 9, 2.5, new PlaceId(2))),
+                arguments("Sown", 1, new BatchChange.Sown(new CellRun(TRAY, 1, 30), 2, new LotId(4), "Fine mix", new PlaceId(2))),
+                arguments("BroughtIn", 1, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 30), new LotId(9), 2.5, new PlaceId(2))),
                 arguments("LeftUnsown", 1, new BatchChange.LeftUnsown(TRAY)),
                 arguments("Counted", 1, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), false)),
                 arguments("Counted", 2, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), List.of(4, 5), true)),
@@ -49,8 +51,8 @@ class RecordGoldenTest {
                 arguments("HardeningEnded", 1, new BatchChange.HardeningEnded()),
                 arguments("Released", 1, new BatchChange.Released(
                         501, BatchChange.Released.BEFORE_LINES, new TrayId(14), List.of(1, 2))),
-                arguments("Released", 2, new BatchChange.Released(501, 77, new TrayId(14), List.of(1, 2))),
-                arguments("Released", 3, new BatchChange.Released(501, 77, new TrayId(14), List.of(1, 2), true)),
+                arguments("Released", 2, new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2))),
+                arguments("Released", 3, new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2), true)),
                 arguments("Corrected", 1, new BatchChange.Corrected(3)),
                 arguments("Corrected", 2, new BatchChange.Corrected(3, "the other tray")));
     }

@@ -1,0 +1,2 @@
+/** How numbers that say of what they are stand in columns and in what is sent: plainly. */
+package kiver.server.number;
