@@ -40,13 +40,15 @@ public class AssignmentBenchmark {
 
     @Benchmark
     public Assignment placeAll() {
-        last = Assigner.assign(season.places(), season.batches(), new SplittableRandom(1), share -> { }, () -> false);
+        last = Assigner.assign(season.places(), season.batches(), new SplittableRandom(1), share -> {}, () -> false);
         return last;
     }
 
     /** Quality belongs beside time. */
     @TearDown
     public void tellQuality() {
-        System.out.printf("at most %.2f %% above the best possible; lack of room %.0f tray-days%n", 100 * last.gap(), last.overflow());
+        System.out.printf(
+                "at most %.2f %% above the best possible; lack of room %.0f tray-days%n",
+                100 * last.gap(), last.overflow());
     }
 }

@@ -58,7 +58,6 @@ public final class ChancesComeTrue {
 
     private static final double CROP = 0.08;
 
-
     private final SplittableRandom random;
     private final Season season;
     private final Season fresh;
@@ -66,12 +65,17 @@ public final class ChancesComeTrue {
     private ChancesComeTrue(long seed) {
         random = new SplittableRandom(seed);
         StationRecord record = StationSimulator.draw(VALLEY, random, LocalDate.of(1996, 1, 1), 32 * 366);
-        List<StationRecord> past = record.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(30), TODAY.plusDays(260));
+        List<StationRecord> past =
+                record.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(30), TODAY.plusDays(260));
         season = new Season(places(), past, Map.of(), 46);
         List<StationRecord> unseen = new ArrayList<>();
         for (int year = 0; year < FRESH_YEARS; year++) {
-            List<DailyRange> days =
-                    StationSimulator.draw(VALLEY, random, TODAY.minusDays(30), past.get(0).days().size()).days();
+            List<DailyRange> days = StationSimulator.draw(
+                            VALLEY,
+                            random,
+                            TODAY.minusDays(30),
+                            past.get(0).days().size())
+                    .days();
             unseen.add(new StationRecord(TODAY.minusDays(30), days));
         }
         fresh = new Season(places(), unseen, Map.of(), 46);
@@ -105,11 +109,21 @@ public final class ChancesComeTrue {
             int leaves = 3 + random.nextInt(3);
             int plants = 20 + random.nextInt(380);
             OrderLine line = new OrderLine(
-                    plants, new LeafStage(leaves, leaves + 1 + random.nextInt(3)), TODAY.plusDays(35 + random.nextInt(120)));
+                    plants,
+                    new LeafStage(leaves, leaves + 1 + random.nextInt(3)),
+                    TODAY.plusDays(35 + random.nextInt(120)));
             Germination germination = new Germination(80 + random.nextInt(16), 10).ofNextBatch();
             PlanRequest request = new PlanRequest(
-                    line, crop, ContainerPath.straight(container), Optional.empty(), germination, 100_000, Allowances.USUAL, 0,
-                    5, TODAY);
+                    line,
+                    crop,
+                    ContainerPath.straight(container),
+                    Optional.empty(),
+                    germination,
+                    100_000,
+                    Allowances.USUAL,
+                    0,
+                    5,
+                    TODAY);
             Promise promise = new PromiseCheck(season, empty, List.of(), List::of).answer(request);
             Plan plan = promise.plan();
             if (plan.sowDay().isPresent() && plan.chosen().isPresent() && plan.isPossible()) {
@@ -125,16 +139,22 @@ public final class ChancesComeTrue {
         Way way = promise.way();
         Crop crop = request.crop();
         double due = request.line().target().toEpochDay() - season.firstDay().toEpochDay();
-        Standing sown = Standing.sownAt(plan.sowDay().orElseThrow().toEpochDay() - season.firstDay().toEpochDay());
+        Standing sown = Standing.sownAt(
+                plan.sowDay().orElseThrow().toEpochDay() - season.firstDay().toEpochDay());
         int kept = 0;
         for (int life = 0; life < LIVES; life++) {
             int year = random.nextInt(FRESH_YEARS);
             Scenario scenario = new Scenario(
                     fresh.emergence(way.emergence(), crop.emergence()).get(year),
                     fresh.leaves(way.growingOn(), crop.leaves()).get(year),
-                    fresh.leaves(way.hardening(), crop.leaves()).get(year), pace(), pace());
+                    fresh.leaves(way.hardening(), crop.leaves()).get(year),
+                    pace(),
+                    pace());
             Milestones milestones = request.path().from(sown, scenario);
-            kept += milestones.fitOn(due) && living(request, plan) >= request.line().accepted() ? 1 : 0;
+            kept += milestones.fitOn(due)
+                            && living(request, plan) >= request.line().accepted()
+                    ? 1
+                    : 0;
         }
         return kept / (double) LIVES;
     }
@@ -146,11 +166,13 @@ public final class ChancesComeTrue {
     private int living(PlanRequest request, Plan plan) {
         int seeds = plan.chosen().orElseThrow().seedsPerCell();
         // The request's germination is that of the next batch already; a lot drawn from it is that batch's.
-        double germination = beta(request.germination().up(), request.germination().failed());
+        double germination =
+                beta(request.germination().up(), request.germination().failed());
         if (random.nextDouble() < GerminationNodes.CHANCE_OF_MISHAP) {
             germination *= random.nextDouble();
         }
-        double survival = beta(request.allowances().survival() * 60, (1 - request.allowances().survival()) * 60);
+        double survival = beta(
+                request.allowances().survival() * 60, (1 - request.allowances().survival()) * 60);
         double good = (1 - Math.pow(1 - germination, seeds)) * survival;
         int living = 0;
         for (int cell = 0; cell < plan.chosen().orElseThrow().cells(); cell++) {
@@ -188,29 +210,78 @@ public final class ChancesComeTrue {
                     .filter(each -> each.stated() >= from && (each.stated() < from + 0.1 || from >= 0.9))
                     .toList();
             if (!inside.isEmpty()) {
-                double stated = inside.stream().mapToDouble(Outcome::stated).average().orElse(0);
-                double came = inside.stream().mapToDouble(Outcome::came).average().orElse(0);
-                System.out.printf("%.1f to %.1f  %6d      %.3f         %.3f       %+.3f%n",
+                double stated =
+                        inside.stream().mapToDouble(Outcome::stated).average().orElse(0);
+                double came =
+                        inside.stream().mapToDouble(Outcome::came).average().orElse(0);
+                System.out.printf(
+                        "%.1f to %.1f  %6d      %.3f         %.3f       %+.3f%n",
                         from, from + 0.1, inside.size(), stated, came, stated - came);
             }
         }
-        List<Outcome> yes = outcomes.stream().filter(each -> each.answer() == Answer.YES).toList();
+        List<Outcome> yes =
+                outcomes.stream().filter(each -> each.answer() == Answer.YES).toList();
         // Lives are drawn, so a yes that comes true 79 times in 100 in them may well be one of 80.
         long wrong = yes.stream()
-                .filter(each -> each.came() < PromiseCheck.SURE_ENOUGH
-                        - 1.64 * Math.sqrt(PromiseCheck.SURE_ENOUGH * (1 - PromiseCheck.SURE_ENOUGH) / LIVES))
+                .filter(each -> each.came()
+                        < PromiseCheck.SURE_ENOUGH
+                                - 1.64 * Math.sqrt(PromiseCheck.SURE_ENOUGH * (1 - PromiseCheck.SURE_ENOUGH) / LIVES))
                 .count();
-        System.out.printf("plain yes: %d of %d questions; false (surely below 4 in 5): %d, %.1f %%; came true on average %.3f%n",
-                yes.size(), outcomes.size(), wrong, 100.0 * wrong / Math.max(1, yes.size()),
+        System.out.printf(
+                "plain yes: %d of %d questions; false (surely below 4 in 5): %d, %.1f %%; came true on average %.3f%n",
+                yes.size(),
+                outcomes.size(),
+                wrong,
+                100.0 * wrong / Math.max(1, yes.size()),
                 yes.stream().mapToDouble(Outcome::came).average().orElse(0));
     }
 
     private static List<Place> places() {
         return List.of(
-                new Place(new PlaceId(1), "Bench", 1, 400, new PlaceClimate.SetPoints(23, 20), 0.4, 6, Set.of(PlaceUse.EMERGENCE)),
-                new Place(new PlaceId(2), "House", 2, 400, new PlaceClimate.SetPoints(18, 13), 0.75, 2, Set.of(PlaceUse.GROWING_ON)),
-                new Place(new PlaceId(3), "Cool house", 3, 400, new PlaceClimate.SetPoints(14, 8), 0.75, 0, Set.of(PlaceUse.GROWING_ON, PlaceUse.EMERGENCE)),
-                new Place(new PlaceId(4), "Tunnel", 4, 400, new PlaceClimate.FollowsWeather(2, 7, -60), 0.8, 0, Set.of(PlaceUse.GROWING_ON)),
-                new Place(new PlaceId(5), "Yard", 5, 400, new PlaceClimate.FollowsWeather(0.5, 1, -60), 0.9, 0, Set.of(PlaceUse.HARDENING_OFF)));
+                new Place(
+                        new PlaceId(1),
+                        "Bench",
+                        1,
+                        400,
+                        new PlaceClimate.SetPoints(23, 20),
+                        0.4,
+                        6,
+                        Set.of(PlaceUse.EMERGENCE)),
+                new Place(
+                        new PlaceId(2),
+                        "House",
+                        2,
+                        400,
+                        new PlaceClimate.SetPoints(18, 13),
+                        0.75,
+                        2,
+                        Set.of(PlaceUse.GROWING_ON)),
+                new Place(
+                        new PlaceId(3),
+                        "Cool house",
+                        3,
+                        400,
+                        new PlaceClimate.SetPoints(14, 8),
+                        0.75,
+                        0,
+                        Set.of(PlaceUse.GROWING_ON, PlaceUse.EMERGENCE)),
+                new Place(
+                        new PlaceId(4),
+                        "Tunnel",
+                        4,
+                        400,
+                        new PlaceClimate.FollowsWeather(2, 7, -60),
+                        0.8,
+                        0,
+                        Set.of(PlaceUse.GROWING_ON)),
+                new Place(
+                        new PlaceId(5),
+                        "Yard",
+                        5,
+                        400,
+                        new PlaceClimate.FollowsWeather(0.5, 1, -60),
+                        0.9,
+                        0,
+                        Set.of(PlaceUse.HARDENING_OFF)));
     }
 }

@@ -63,8 +63,8 @@ public class ForecastBenchmark {
     @Setup
     public void draw() {
         SplittableRandom random = new SplittableRandom(1);
-        StationRecord record = StationSimulator.draw(
-                new StationClimate(9, 10, 10, 3, 0.7), random, LocalDate.of(1996, 1, 1), 12_000);
+        StationRecord record =
+                StationSimulator.draw(new StationClimate(9, 10, 10, 3, 0.7), random, LocalDate.of(1996, 1, 1), 12_000);
         weather = record.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(150), TODAY.plusDays(250))
                 .subList(0, YEARS);
         places = new ArrayList<>();
@@ -72,14 +72,22 @@ public class ForecastBenchmark {
             PlaceClimate climate = number % 2 == 0
                     ? new PlaceClimate.SetPoints(15 + number % 5, 10 + number % 5)
                     : new PlaceClimate.FollowsWeather(3, 5 + number % 4, 2);
-            places.add(new Place(new PlaceId(number), "Place " + number, number, 40, climate, 0.8, 4,
+            places.add(new Place(
+                    new PlaceId(number),
+                    "Place " + number,
+                    number,
+                    40,
+                    climate,
+                    0.8,
+                    4,
                     Set.of(PlaceUse.EMERGENCE, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF)));
         }
         List<Emergence> emergences = new ArrayList<>();
         List<LeafGrowth> leaves = new ArrayList<>();
         for (int crop = 0; crop < CROPS; crop++) {
             emergences.add(new Emergence(CardinalTemperatures.of(2 + crop % 5, 26 + crop % 3, 40), 3 + crop % 4, 0.2));
-            leaves.add(new LeafGrowth(CardinalTemperatures.of(2 + crop % 4, 22 + crop % 5, 36), 0.2 + crop / 300.0, 12));
+            leaves.add(
+                    new LeafGrowth(CardinalTemperatures.of(2 + crop % 4, 22 + crop % 5, 36), 0.2 + crop / 300.0, 12));
         }
         batches = new ArrayList<>();
         for (int batch = 0; batch < BATCHES; batch++) {
@@ -87,7 +95,10 @@ public class ForecastBenchmark {
             Way way = new Way(place(random), place(random), place(random));
             double sown = 100 + random.nextInt(100);
             batches.add(new Grown(
-                    emergences.get(crop), leaves.get(crop), way, Standing.sownAt(sown),
+                    emergences.get(crop),
+                    leaves.get(crop),
+                    way,
+                    Standing.sownAt(sown),
                     TODAY.plusDays(random.nextInt(90))));
         }
         warm = season();
@@ -108,7 +119,8 @@ public class ForecastBenchmark {
         Path path = new Path(4, 7, 5);
         for (Grown batch : batches) {
             BatchForecast forecast = BatchForecast.of(
-                    path, batch.standing(),
+                    path,
+                    batch.standing(),
                     season.scenarios(batch.way(), batch.emergence(), batch.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                     season.freshDraws(batch.way(), batch.emergence(), batch.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                     batch.target());

@@ -45,8 +45,16 @@ public record MadeUpSeason(List<Place> places, List<ToPlace> batches) {
         for (int place = 1; place <= places; place++) {
             int kind = Math.min(2, (place - 1) / third);
             double share = new double[] {10, 28, 8}[kind] / 45.0;
-            int slots = (int) Math.max(4, slotsTogether * share / third / tightness * (0.7 + 0.9 * random.nextDouble()) * 2.2);
-            rooms.add(new Place(new PlaceId(place), "Place " + place, place, slots, new PlaceClimate.SetPoints(18, 14), 0.8, 0,
+            int slots = (int)
+                    Math.max(4, slotsTogether * share / third / tightness * (0.7 + 0.9 * random.nextDouble()) * 2.2);
+            rooms.add(new Place(
+                    new PlaceId(place),
+                    "Place " + place,
+                    place,
+                    slots,
+                    new PlaceClimate.SetPoints(18, 14),
+                    0.8,
+                    0,
                     Set.of(PlaceUse.values()[kind])));
         }
         List<ToPlace> wanted = new ArrayList<>();
@@ -61,9 +69,13 @@ public record MadeUpSeason(List<Place> places, List<ToPlace> batches) {
                 LocalDate from = FIRST.plusDays(sown + random.nextInt(5));
                 LocalDate up = from.plusDays(5 + random.nextInt(10));
                 LocalDate stage = up.plusDays(18 + random.nextInt(20));
-                candidates.add(new Candidate(new Way(warm, bench, out), random.nextInt(300) / 10.0, List.of(
-                        new Stay(warm, from, up, slots), new Stay(bench, up, stage, slots),
-                        new Stay(out, stage, stage.plusDays(4 + random.nextInt(8)), slots))));
+                candidates.add(new Candidate(
+                        new Way(warm, bench, out),
+                        random.nextInt(300) / 10.0,
+                        List.of(
+                                new Stay(warm, from, up, slots),
+                                new Stay(bench, up, stage, slots),
+                                new Stay(out, stage, stage.plusDays(4 + random.nextInt(8)), slots))));
             }
             wanted.add(new ToPlace(batch, "crop " + batch % Math.max(FEWEST_CROPS, batches / 80), candidates));
         }

@@ -42,15 +42,21 @@ class AssignmentAgainstOptimumTest {
 
     @ParameterizedTest
     @CsvSource({
-        "20, 6, 120, 0.6, 1", "20, 6, 120, 0.8, 2", "24, 6, 140, 0.6, 3", "24, 9, 140, 0.7, 4", "30, 9, 160, 0.6, 5",
+        "20, 6, 120, 0.6, 1",
+        "20, 6, 120, 0.8, 2",
+        "24, 6, 140, 0.6, 3",
+        "24, 9, 140, 0.7, 4",
+        "30, 9, 160, 0.6, 5",
         "30, 9, 160, 0.7, 6"
     })
     void isWithinTwoPercentOfTheProvenOptimum(int batches, int places, int days, double tightness, long seed) {
         MadeUpSeason season = MadeUpSeason.of(batches, places, days, tightness, seed);
-        Assignment found = Assigner.assign(season.places(), season.batches(), new SplittableRandom(1), share -> { }, () -> false);
+        Assignment found =
+                Assigner.assign(season.places(), season.batches(), new SplittableRandom(1), share -> {}, () -> false);
         double optimum = optimum(season);
-        System.out.printf("%d batches, %d places: found %.1f, optimum %.1f, %.2f %% above; bound %.1f%n", batches, places,
-                found.total(), optimum, 100 * (found.total() / optimum - 1), found.bound());
+        System.out.printf(
+                "%d batches, %d places: found %.1f, optimum %.1f, %.2f %% above; bound %.1f%n",
+                batches, places, found.total(), optimum, 100 * (found.total() / optimum - 1), found.bound());
         assertThat(found.total()).isGreaterThanOrEqualTo(optimum - 1e-6);
         assertThat(found.total()).isLessThanOrEqualTo(1.02 * optimum + 1e-6);
         assertThat(found.bound()).as("a bound never lies above the optimum").isLessThanOrEqualTo(optimum + 1e-6);
@@ -67,10 +73,11 @@ class AssignmentAgainstOptimumTest {
                 choices.add(chosen);
                 cost.addTerm(chosen, Math.round(candidate.cost() * COST_SCALE));
                 for (Stay stay : candidate.stays()) {
-                    stay.from().datesUntil(stay.until()).forEach(day -> used
-                            .computeIfAbsent(stay.place(), place -> new HashMap<>())
-                            .computeIfAbsent(day, each -> LinearExpr.newBuilder())
-                            .addTerm(chosen, Math.round(stay.slots() * ROOM_SCALE)));
+                    stay.from()
+                            .datesUntil(stay.until())
+                            .forEach(day -> used.computeIfAbsent(stay.place(), place -> new HashMap<>())
+                                    .computeIfAbsent(day, each -> LinearExpr.newBuilder())
+                                    .addTerm(chosen, Math.round(stay.slots() * ROOM_SCALE)));
                 }
             }
             model.addExactlyOne(choices.toArray(BoolVar[]::new));

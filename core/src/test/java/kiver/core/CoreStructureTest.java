@@ -24,8 +24,29 @@ class CoreStructureTest {
 
     /** The packages in the order of the job; each may use only those before it. */
     private static final List<String> IN_ORDER = List.of(
-            "sheet", "weather", "place", "growth", "crop", "seed", "media", "stock", "tray", "order", "batch", "sow", "labels",
-            "plan", "space", "promise", "emerge", "care", "harden", "outlook", "release", "learning", "today");
+            "sheet",
+            "weather",
+            "place",
+            "growth",
+            "crop",
+            "seed",
+            "media",
+            "stock",
+            "tray",
+            "order",
+            "batch",
+            "sow",
+            "labels",
+            "plan",
+            "space",
+            "promise",
+            "emerge",
+            "care",
+            "harden",
+            "outlook",
+            "release",
+            "learning",
+            "today");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
@@ -39,8 +60,12 @@ class CoreStructureTest {
                             .map(each -> "kiver.core." + each + "..")
                             .toArray(String[]::new);
                     if (later.length > 0) {
-                        noClasses().that().resideInAPackage("kiver.core." + name + "..")
-                                .should().dependOnClassesThat().resideInAnyPackage(later)
+                        noClasses()
+                                .that()
+                                .resideInAPackage("kiver.core." + name + "..")
+                                .should()
+                                .dependOnClassesThat()
+                                .resideInAnyPackage(later)
                                 // Rooms that are made for what comes hold nothing yet.
                                 .allowEmptyShould(true)
                                 .check(CORE);
@@ -57,24 +82,45 @@ class CoreStructureTest {
 
     @Test
     void usesNoFrameworkAndNoDatabase() {
-        classes().should().onlyDependOnClassesThat()
-                .resideInAnyPackage("kiver.core..", "java..", "org.apache.commons..", "org.hipparchus..", "org.jspecify.annotations..")
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "kiver.core..",
+                        "java..",
+                        "org.apache.commons..",
+                        "org.hipparchus..",
+                        "org.jspecify.annotations..")
                 .check(CORE);
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("java.sql..", "java.net..", "java.nio.file..")
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "java.net..", "java.nio.file..")
                 .check(CORE);
     }
 
     @Test
     void readsNoClockAndNoChance() {
-        noClasses().should().callMethod(LocalDate.class, "now")
-                .orShould().callMethod(LocalDateTime.class, "now")
-                .orShould().callMethod(Instant.class, "now")
-                .orShould().callMethod(Clock.class, "systemDefaultZone")
-                .orShould().callMethod(System.class, "currentTimeMillis")
-                .orShould().callMethod(System.class, "nanoTime")
-                .orShould().callMethod(Math.class, "random")
-                .orShould().callMethod(UUID.class, "randomUUID")
-                .orShould().dependOnClassesThat().belongToAnyOf(Random.class, ThreadLocalRandom.class)
+        noClasses()
+                .should()
+                .callMethod(LocalDate.class, "now")
+                .orShould()
+                .callMethod(LocalDateTime.class, "now")
+                .orShould()
+                .callMethod(Instant.class, "now")
+                .orShould()
+                .callMethod(Clock.class, "systemDefaultZone")
+                .orShould()
+                .callMethod(System.class, "currentTimeMillis")
+                .orShould()
+                .callMethod(System.class, "nanoTime")
+                .orShould()
+                .callMethod(Math.class, "random")
+                .orShould()
+                .callMethod(UUID.class, "randomUUID")
+                .orShould()
+                .dependOnClassesThat()
+                .belongToAnyOf(Random.class, ThreadLocalRandom.class)
                 .check(CORE);
     }
 

@@ -41,9 +41,11 @@ class NoProseTest {
         List<String> found = new ArrayList<>();
         try (StandardJavaFileManager files = compiler.getStandardFileManager(null, null, null);
                 Stream<Path> walked = Files.walk(sources)) {
-            List<Path> all = walked.filter(path -> path.toString().endsWith(".java")).toList();
+            List<Path> all =
+                    walked.filter(path -> path.toString().endsWith(".java")).toList();
             assertThat(all).hasSizeGreaterThan(100);
-            JavacTask task = (JavacTask) compiler.getTask(null, files, null, null, null, files.getJavaFileObjectsFromPaths(all));
+            JavacTask task =
+                    (JavacTask) compiler.getTask(null, files, null, null, null, files.getJavaFileObjectsFromPaths(all));
             for (CompilationUnitTree unit : task.parse()) {
                 new Sentences(unit, found).scan(unit, null);
             }
@@ -63,7 +65,9 @@ class NoProseTest {
 
         @Override
         public Void visitLiteral(LiteralTree literal, Void nothing) {
-            if (literal.getValue() instanceof String words && PROSE.matcher(words).find() && !OF_SHEETS.contains(words)
+            if (literal.getValue() instanceof String words
+                    && PROSE.matcher(words).find()
+                    && !OF_SHEETS.contains(words)
                     && !isForProgrammers(getCurrentPath())) {
                 found.add(unit.getSourceFile().getName() + ": \"" + words + "\"");
             }
@@ -73,8 +77,10 @@ class NoProseTest {
         /** Inside of a new exception, or of what one hands on to its parent. */
         private static boolean isForProgrammers(TreePath path) {
             for (Tree each : path) {
-                if (each instanceof NewClassTree made && made.getIdentifier().toString().endsWith("Exception")
-                        || each instanceof MethodInvocationTree call && call.getMethodSelect().toString().equals("super")) {
+                if (each instanceof NewClassTree made
+                                && made.getIdentifier().toString().endsWith("Exception")
+                        || each instanceof MethodInvocationTree call
+                                && call.getMethodSelect().toString().equals("super")) {
                     return true;
                 }
             }

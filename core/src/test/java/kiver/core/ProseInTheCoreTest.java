@@ -20,8 +20,8 @@ class ProseInTheCoreTest {
     private static final Pattern SENTENCE = Pattern.compile("\"[^\"\\n]*[A-Za-z] [A-Za-z][^\"\\n]*\"");
 
     /** What programmers are told when they call something wrongly. */
-    private static final Pattern FOR_PROGRAMMERS = Pattern.compile(
-            "(IllegalArgumentException|IllegalStateException|requireNonNull|@SuppressWarnings)\\(");
+    private static final Pattern FOR_PROGRAMMERS =
+            Pattern.compile("(IllegalArgumentException|IllegalStateException|requireNonNull|@SuppressWarnings)\\(");
 
     /** Its entries are those of the file, whatever language a person speaks. */
     private static final List<String> ENTRIES_OF_A_FILE = List.of("crop/CropSheet.java");
@@ -31,7 +31,8 @@ class ProseInTheCoreTest {
         Set<String> found = new TreeSet<>();
         Path root = Path.of("src/main/java/kiver/core");
         try (Stream<Path> files = Files.walk(root)) {
-            for (Path file : files.filter(each -> each.toString().endsWith(".java")).toList()) {
+            for (Path file :
+                    files.filter(each -> each.toString().endsWith(".java")).toList()) {
                 if (hasSentence(Files.readString(file))) {
                     found.add(root.relativize(file).toString());
                 }
@@ -44,7 +45,8 @@ class ProseInTheCoreTest {
     private static boolean hasSentence(String source) {
         String code = source.replaceAll("(?s)/\\*.*?\\*/", "").replaceAll("//[^\\n]*", "");
         for (String statement : code.split(";")) {
-            if (SENTENCE.matcher(statement).find() && !FOR_PROGRAMMERS.matcher(statement).find()) {
+            if (SENTENCE.matcher(statement).find()
+                    && !FOR_PROGRAMMERS.matcher(statement).find()) {
                 return true;
             }
         }

@@ -56,14 +56,31 @@ public final class Samples {
     public static PlanRequest request(
             Crop crop, Container container, int plants, LocalDate target, int seeds, Germination lot) {
         OrderLine line = new OrderLine(plants, new LeafStage(4, 6), target);
-        return new PlanRequest(line, crop, ContainerPath.straight(container), Optional.empty(), lot, seeds,
-                Allowances.USUAL, 0, 3, TODAY);
+        return new PlanRequest(
+                line,
+                crop,
+                ContainerPath.straight(container),
+                Optional.empty(),
+                lot,
+                seeds,
+                Allowances.USUAL,
+                0,
+                3,
+                TODAY);
     }
 
     public static PlanRequest at(OutdoorSeason outdoors, PlanRequest request) {
-        return new PlanRequest(request.line(), request.crop(), request.containers(), Optional.of(outdoors),
-                request.germination(), request.seedsInStock(), request.allowances(), request.seedsPerCell(),
-                request.hardeningDays(), request.today());
+        return new PlanRequest(
+                request.line(),
+                request.crop(),
+                request.containers(),
+                Optional.of(outdoors),
+                request.germination(),
+                request.seedsInStock(),
+                request.allowances(),
+                request.seedsPerCell(),
+                request.hardeningDays(),
+                request.today());
     }
 
     public static List<Scenario> scenarios(Crop crop) {
@@ -79,12 +96,25 @@ public final class Samples {
     }
 
     public static Crop crop(
-            String name, Hardiness hardiness, double leafLimit, double depth, CardinalTemperatures emergence,
+            String name,
+            Hardiness hardiness,
+            double leafLimit,
+            double depth,
+            CardinalTemperatures emergence,
             OutdoorNeeds outdoors) {
-        return new Crop(name.toLowerCase(Locale.ROOT), name, hardiness, new Emergence(emergence, 3.2, 0.18),
-                new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12), 14, leafLimit,
-                new CellHabits(400, CellHabits.Habit.WELL, 4, 1), new SeedTraits(depth, false, 0, 3.5), outdoors,
-                new PlantingOut(45, "to the lowest leaves", ""), new Sources("test", "test"));
+        return new Crop(
+                name.toLowerCase(Locale.ROOT),
+                name,
+                hardiness,
+                new Emergence(emergence, 3.2, 0.18),
+                new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12),
+                14,
+                leafLimit,
+                new CellHabits(400, CellHabits.Habit.WELL, 4, 1),
+                new SeedTraits(depth, false, 0, 3.5),
+                outdoors,
+                new PlantingOut(45, "to the lowest leaves", ""),
+                new Sources("test", "test"));
     }
 
     public static Place place(long id, int slots, PlaceClimate climate, PlaceUse... uses) {
@@ -93,12 +123,23 @@ public final class Samples {
 
     /** A nursery whose growing place lets so much of the daylight in and has lamps of so many mol a day. */
     public static Season seasonInLight(double daylight, double lamps) {
-        Place growing = new Place(WAY.growingOn(), "Shed", 2, 10, new PlaceClimate.SetPoints(17, 13), daylight, lamps,
+        Place growing = new Place(
+                WAY.growingOn(),
+                "Shed",
+                2,
+                10,
+                new PlaceClimate.SetPoints(17, 13),
+                daylight,
+                lamps,
                 Set.of(PlaceUse.GROWING_ON));
         return new Season(
-                List.of(place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE), growing,
+                List.of(
+                        place(1, 10, new PlaceClimate.SetPoints(22, 20), PlaceUse.EMERGENCE),
+                        growing,
                         place(3, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF)),
-                weather(), Map.of(), 46);
+                weather(),
+                Map.of(),
+                46);
     }
 
     private static Season season() {

@@ -41,16 +41,30 @@ class WorkedExampleTest {
     @Test
     void theFiguresOfTheDocumentAreThoseOfTheProgram() throws IOException {
         String document = Files.readString(ROOT.resolve("docs/worked-example.md"));
-        figures().forEach((name, value) ->
-                assertThat(document).as("the row \"%s\"", name).contains("| " + name + " | " + value + " |"));
+        figures()
+                .forEach((name, value) ->
+                        assertThat(document).as("the row \"%s\"", name).contains("| " + name + " | " + value + " |"));
     }
 
     private static Map<String, String> figures() throws IOException {
-        Crop kale = SheetText.read("crops.csv", Files.readString(ROOT.resolve("library/crops.csv")), CropSheet.NAMES, CropSheet::read)
-                .stream().filter(crop -> crop.code().equals("curly-kale")).findFirst().orElseThrow();
-        Container module = SheetText.read("containers.csv", Files.readString(ROOT.resolve("library/containers.csv")),
-                        ContainerSheet.NAMES, ContainerSheet::read)
-                .stream().filter(each -> each.code().equals("module-60")).findFirst().orElseThrow();
+        Crop kale = SheetText.read(
+                        "crops.csv",
+                        Files.readString(ROOT.resolve("library/crops.csv")),
+                        CropSheet.NAMES,
+                        CropSheet::read)
+                .stream()
+                .filter(crop -> crop.code().equals("curly-kale"))
+                .findFirst()
+                .orElseThrow();
+        Container module = SheetText.read(
+                        "containers.csv",
+                        Files.readString(ROOT.resolve("library/containers.csv")),
+                        ContainerSheet.NAMES,
+                        ContainerSheet::read)
+                .stream()
+                .filter(each -> each.code().equals("module-60"))
+                .findFirst()
+                .orElseThrow();
         Map<String, String> figures = new LinkedHashMap<>();
         int aim = Allowances.USUAL.plantsToAimFor(PLANTS);
         SowQuantity two = new SowQuantity(GerminationNodes.of(new Germination(90, 10)), 2, Allowances.USUAL.survival());
@@ -77,8 +91,13 @@ class WorkedExampleTest {
         figures.put("days at its limit in this cell", figure(kale.dayLimitIn(module), 0));
         SiteClimate terrace = SiteClimate.at(1120, 600, Protection.LOW_COVER);
         StationRecord record = StationSimulator.draw(
-                new StationClimate(9.2, 10.2, 10.5, 3.2, 0.72), new SplittableRandom(600_413), LocalDate.of(1996, 1, 1), 11_427);
-        DateSpread frost = FrostDates.of(record, terrace.nightOffset(), 0, true).spring(WANTED).orElseThrow();
+                new StationClimate(9.2, 10.2, 10.5, 3.2, 0.72),
+                new SplittableRandom(600_413),
+                LocalDate.of(1996, 1, 1),
+                11_427);
+        DateSpread frost = FrostDates.of(record, terrace.nightOffset(), 0, true)
+                .spring(WANTED)
+                .orElseThrow();
         OutdoorSeason season = OutdoorSeason.of(kale, terrace, record, 46.4, WANTED);
         figures.put("the site against the station, K", figure(terrace.offset(), 2));
         figures.put("last 0 °C, one year in ten by", frost.early() + "");

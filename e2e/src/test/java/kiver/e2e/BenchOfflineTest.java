@@ -21,7 +21,8 @@ class BenchOfflineTest {
     @BeforeAll
     static void start() throws IOException, InterruptedException {
         nursery = Nursery.demo();
-        Matcher growing = Pattern.compile("\"number\":(\\d+),\"variety\":\"[^\"]*\",\"crop\":\"[^\"]*\",\"stage\":\"GROWING_ON\"")
+        Matcher growing = Pattern.compile(
+                        "\"number\":(\\d+),\"variety\":\"[^\"]*\",\"crop\":\"[^\"]*\",\"stage\":\"GROWING_ON\"")
                 .matcher(nursery.signedIn(Nursery.HAND).get("/api/batches").body());
         growing.find();
         batch = Integer.parseInt(growing.group(1));
@@ -38,29 +39,38 @@ class BenchOfflineTest {
             Page page = screen.page();
             page.navigate("/batches/" + batch);
             button(page, "Move to another place").click();
-            page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).selectOption(
-                    new com.microsoft.playwright.options.SelectOption().setIndex(0));
+            page.getByLabel("To", new Page.GetByLabelOptions().setExact(true))
+                    .selectOption(new com.microsoft.playwright.options.SelectOption().setIndex(0));
             screen.context().setOffline(true);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move to .+"))).last().click();
-            assertThat(page.getByText("1 entry kept on this device until there is a connection: move of batch " + batch)).isVisible();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move to .+")))
+                    .last()
+                    .click();
+            assertThat(page.getByText(
+                            "1 entry kept on this device until there is a connection: move of batch " + batch))
+                    .isVisible();
             button(page, "Sign out").click();
             assertThat(page.getByText("1 entry of yours could not be sent yet")).isVisible();
             button(page, "Sign out all the same").click();
-            assertThat(page.getByText("Without a connection nobody can be signed out")).isVisible();
+            assertThat(page.getByText("Without a connection nobody can be signed out"))
+                    .isVisible();
 
             screen.context().clearCookies();
             screen.context().setOffline(false);
             screen.typePassword(Nursery.PROPAGATOR);
-            assertThat(page.getByText("1 entry of Pell Oskway kept on this device")).isVisible();
+            assertThat(page.getByText("1 entry of Pell Oskway kept on this device"))
+                    .isVisible();
             page.navigate("/batches/" + batch);
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was done and seen"))).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was done and seen")))
+                    .isVisible();
             int before = moves(page);
 
             screen.context().clearCookies();
             screen.typePassword(Nursery.HAND);
             assertThat(page.getByText("kept on this device")).isHidden();
             page.navigate("/batches/" + batch);
-            Locator moved = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Moved to")).first();
+            Locator moved = page.getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("Moved to"))
+                    .first();
             assertThat(moved).containsText("Pell Oskway");
             org.assertj.core.api.Assertions.assertThat(moves(page)).isEqualTo(before + 1);
         }
@@ -71,19 +81,27 @@ class BenchOfflineTest {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
             Page page = screen.page();
             screen.context().setOffline(true);
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Seed")).first().click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Offline"))).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Seed"))
+                    .first()
+                    .click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Offline")))
+                    .isVisible();
             screen.context().setOffline(false);
             page.getByText("Try again").click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seed")).first()).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seed"))
+                            .first())
+                    .isVisible();
         }
     }
 
     private static int moves(Page page) {
-        return page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Moved to")).count();
+        return page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Moved to"))
+                .count();
     }
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .first();
     }
 }

@@ -24,24 +24,38 @@ final class BenchWork {
 
     void makeReady(int order) throws IOException, InterruptedException {
         Set<Integer> batches = new TreeSet<>();
-        get("/api/orders/" + order).at("/order/lines").forEach(line ->
-                line.path("supplies").forEach(supply -> batches.add(supply.at("/batch/number").asInt())));
+        get("/api/orders/" + order)
+                .at("/order/lines")
+                .forEach(line -> line.path("supplies")
+                        .forEach(
+                                supply -> batches.add(supply.at("/batch/number").asInt())));
         for (int batch : batches) {
             JsonNode planned = get("/api/batches/" + batch);
             for (JsonNode run : planned.at("/layout/toSow")) {
                 record(batch, "sowings", """
-                        "tray":%d,"firstCell":%d,"lastCell":%d,"seedsPerCell":%d,"lotId":%d,"medium":"Fine mix","placeId":%d"""
-                        .formatted(
-                                run.path("tray").asInt(), run.path("firstCell").asInt(), run.path("lastCell").asInt(),
-                                planned.at("/plan/seedsPerCell").asInt(), planned.at("/from/lotId").asLong(),
+                        "tray":%d,"firstCell":%d,"lastCell":%d,"seedsPerCell":%d,"lotId":%d,"medium":"Fine mix","placeId":%d""".formatted(
+                                run.path("tray").asInt(),
+                                run.path("firstCell").asInt(),
+                                run.path("lastCell").asInt(),
+                                planned.at("/plan/seedsPerCell").asInt(),
+                                planned.at("/from/lotId").asLong(),
                                 planned.at("/places/emergence/id").asLong()));
-                String cells = IntStream.rangeClosed(run.path("firstCell").asInt(), run.path("lastCell").asInt())
+                String cells = IntStream.rangeClosed(
+                                run.path("firstCell").asInt(),
+                                run.path("lastCell").asInt())
                         .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}")
                         .collect(Collectors.joining(","));
-                record(batch, "counts", "\"tray\":%d,\"cells\":[%s],\"complete\":true".formatted(run.path("tray").asInt(), cells));
+                record(
+                        batch,
+                        "counts",
+                        "\"tray\":%d,\"cells\":[%s],\"complete\":true"
+                                .formatted(run.path("tray").asInt(), cells));
             }
-            record(batch, "hardening-starts", "\"placeId\":%d,\"programme\":\"NONE\""
-                    .formatted(planned.at("/places/hardening/id").asLong()));
+            record(
+                    batch,
+                    "hardening-starts",
+                    "\"placeId\":%d,\"programme\":\"NONE\""
+                            .formatted(planned.at("/places/hardening/id").asLong()));
             record(batch, "hardening-ends", "\"day\":null");
         }
     }

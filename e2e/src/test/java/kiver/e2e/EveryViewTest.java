@@ -53,7 +53,9 @@ class EveryViewTest {
     private static void look(Screen screen, View view) {
         Page page = screen.page();
         screen.open(view.path());
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).first()).containsText(view.heading());
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                        .first())
+                .containsText(view.heading());
         assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
         screen.requireAccessible();
         screen.requireNoSidewaysScroll();

@@ -14,7 +14,8 @@ import org.junit.jupiter.api.Test;
 class FirstRunTest {
 
     private static void fillTheNursery(Page page) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Nursery")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Nursery"))
+                .click();
         Locator places = part(page, "Places");
         for (String use : List.of("EMERGENCE", "GROWING_ON", "HARDENING_OFF")) {
             places.getByLabel("Name").fill("Place for " + use);
@@ -31,7 +32,8 @@ class FirstRunTest {
             assertThat(places.getByText("Place for " + use)).isVisible();
         }
         Locator growers = part(page, "Growers");
-        growers.getByLabel("Grower", new Locator.GetByLabelOptions().setExact(true)).fill("Hill farm");
+        growers.getByLabel("Grower", new Locator.GetByLabelOptions().setExact(true))
+                .fill("Hill farm");
         growers.getByLabel("Site").fill("Home field");
         growers.getByLabel("Altitude").fill("640");
         // Frost must not stand in the way on any day of the year on which this runs.
@@ -62,7 +64,8 @@ class FirstRunTest {
 
     @Test
     void makesTheFirstAccount() throws IOException, InterruptedException {
-        try (Nursery nursery = Nursery.empty("own"); Screen screen = Screen.desk(nursery)) {
+        try (Nursery nursery = Nursery.empty("own");
+                Screen screen = Screen.desk(nursery)) {
             Page page = screen.page();
             page.navigate("/");
             page.getByLabel("Name of the nursery").fill("Hill nursery");
@@ -80,18 +83,30 @@ class FirstRunTest {
             page.getByLabel("E-mail address").fill("first@hill.example");
             page.getByLabel("Password").fill(Nursery.PASSWORD);
             page.getByRole(AriaRole.BUTTON).click();
-            page.getByText("Sign in", new Page.GetByTextOptions().setExact(true)).waitFor();
+            page.getByText("Sign in", new Page.GetByTextOptions().setExact(true))
+                    .waitFor();
             screen.signIn("first@hill.example");
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("The round"))).isVisible();
-            assertThat(page.getByText("The weather is assumed from latitude and height, not measured")).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("The round")))
+                    .isVisible();
+            assertThat(page.getByText("The weather is assumed from latitude and height, not measured"))
+                    .isVisible();
             screen.requireAccessible();
             fillTheNursery(page);
             screen.requireAccessible();
             page.navigate("/orders/new");
-            Screen.typeOrder(page, "Hill farm", "Hill kale", "40", LocalDate.now().plusDays(75).toString());
+            Screen.typeOrder(
+                    page,
+                    "Hill farm",
+                    "Hill kale",
+                    "40",
+                    LocalDate.now().plusDays(75).toString());
             assertThat(page.getByText("Seeds per cell compared")).isVisible();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take the order for 40 plants")).click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("40 Hill kale").setLevel(1))).isVisible();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take the order for 40 plants"))
+                    .click();
+            assertThat(page.getByRole(
+                            AriaRole.HEADING,
+                            new Page.GetByRoleOptions().setName("40 Hill kale").setLevel(1)))
+                    .isVisible();
         }
     }
 }

@@ -45,7 +45,9 @@ class KilledInTheMiddleTest {
             for (int count = 0; !ended.get() && count < 2000; count++) {
                 String request = UUID.randomUUID().toString();
                 try {
-                    if (hand.post("/api/batches/" + batch + "/counts", count(request, tray)).statusCode() == 200) {
+                    if (hand.post("/api/batches/" + batch + "/counts", count(request, tray))
+                                    .statusCode()
+                            == 200) {
                         acknowledged.add(request);
                     }
                 } catch (IOException | InterruptedException away) {
@@ -73,19 +75,22 @@ class KilledInTheMiddleTest {
         // One more than was acknowledged may have been saved when the answer was cut off.
         assertThat(recorded - before).isBetween(sure, sure + 1);
         // Requests that were carried out and entries of the record are written together or not at all.
-        assertThat(nursery.answerOf("select count(*) from request where result is null")).isEqualTo("0");
+        assertThat(nursery.answerOf("select count(*) from request where result is null"))
+                .isEqualTo("0");
         assertThat(nursery.answerOf("select count(*) from request r where r.result = " + batch
-                + " and r.id::text = any('{" + String.join(",", acknowledged) + "}')")).isEqualTo(String.valueOf(sure));
+                        + " and r.id::text = any('{" + String.join(",", acknowledged) + "}')"))
+                .isEqualTo(String.valueOf(sure));
         String retried = acknowledged.iterator().next();
-        assertThat(again.post("/api/batches/" + batch + "/counts", count(retried, tray)).statusCode()).isEqualTo(200);
+        assertThat(again.post("/api/batches/" + batch + "/counts", count(retried, tray))
+                        .statusCode())
+                .isEqualTo(200);
         assertThat(countsRecorded(again, batch)).isEqualTo(recorded);
     }
 
     private static String count(String request, int tray) {
         return """
                 {"requestId":"%s","tray":%d,"complete":false,
-                 "cells":[{"cell":1,"seedlings":1},{"cell":2,"seedlings":1},{"cell":3,"seedlings":1}]}"""
-                .formatted(request, tray);
+                 "cells":[{"cell":1,"seedlings":1},{"cell":2,"seedlings":1},{"cell":3,"seedlings":1}]}""".formatted(request, tray);
     }
 
     private static int countsRecorded(Nursery.Caller caller, int batch) throws IOException, InterruptedException {
@@ -102,12 +107,16 @@ class KilledInTheMiddleTest {
     }
 
     private static int firstBatchWithWaitingCells(Nursery.Caller caller) throws IOException, InterruptedException {
-        return number(caller.get("/api/batches").body(), "\"number\":(\\d+),\"variety\":\"[^\"]*\",\"crop\":\"[^\"]*\",\"stage\":\"SOWN\"");
+        return number(
+                caller.get("/api/batches").body(),
+                "\"number\":(\\d+),\"variety\":\"[^\"]*\",\"crop\":\"[^\"]*\",\"stage\":\"SOWN\"");
     }
 
     private static int number(String text, String pattern) {
         Matcher matcher = Pattern.compile(pattern).matcher(text);
-        assertThat(matcher.find()).as(pattern + " in " + text.substring(0, Math.min(400, text.length()))).isTrue();
+        assertThat(matcher.find())
+                .as(pattern + " in " + text.substring(0, Math.min(400, text.length())))
+                .isTrue();
         return Integer.parseInt(matcher.group(1));
     }
 }

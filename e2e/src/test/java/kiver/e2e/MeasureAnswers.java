@@ -24,14 +24,22 @@ final class MeasureAnswers {
     public static void main(String[] arguments) throws Exception {
         Nursery.Caller caller = new Nursery.Caller(arguments[0]);
         caller.get("/api/session");
-        caller.post("/api/session", "{\"email\":\"" + Nursery.PROPAGATOR + "\",\"password\":\"" + Nursery.PASSWORD + "\"}");
-        tell("promise", caller, "/api/promises",
+        caller.post(
+                "/api/session", "{\"email\":\"" + Nursery.PROPAGATOR + "\",\"password\":\"" + Nursery.PASSWORD + "\"}");
+        tell(
+                "promise",
+                caller,
+                "/api/promises",
                 call -> "{\"text\":\"" + QUESTIONS.get(call % QUESTIONS.size()) + "\"}");
         String board = caller.get("/api/board").body();
         List<String> planned = all(board, "\"number\":(\\d+)[^{}]*?\"sown\":false");
         if (!planned.isEmpty()) {
-            tell("trial of a sow day", caller, "/api/board/trials", call ->
-                    "{\"edit\":{\"batch\":" + planned.get(0) + ",\"sowDay\":\"2027-06-" + (10 + call % 18) + "\"}}");
+            tell(
+                    "trial of a sow day",
+                    caller,
+                    "/api/board/trials",
+                    call -> "{\"edit\":{\"batch\":" + planned.get(0) + ",\"sowDay\":\"2027-06-" + (10 + call % 18)
+                            + "\"}}");
         }
         String batches = caller.get("/api/batches").body();
         List<String> numbers = all(batches, "\"number\":(\\d+)");
@@ -87,6 +95,8 @@ final class MeasureAnswers {
             }
         }
         Collections.sort(milliseconds);
-        System.out.printf("%s: median %.0f ms, 95 of 100 within %.0f ms%n", what, milliseconds.get(TIMES / 2), milliseconds.get(TIMES * 95 / 100));
+        System.out.printf(
+                "%s: median %.0f ms, 95 of 100 within %.0f ms%n",
+                what, milliseconds.get(TIMES / 2), milliseconds.get(TIMES * 95 / 100));
     }
 }

@@ -63,8 +63,12 @@ public final class MeasureBoard {
             }
             @SuppressWarnings("unchecked")
             Map<String, List<Number>> told = (Map<String, List<Number>>) page.evaluate(TELL);
-            told.forEach((what, figures) -> System.out.printf("%s: %d, median %.1f ms, 95 of 100 within %.1f ms%n", what,
-                    figures.get(0).intValue(), figures.get(1).doubleValue(), figures.get(2).doubleValue()));
+            told.forEach((what, figures) -> System.out.printf(
+                    "%s: %d, median %.1f ms, 95 of 100 within %.1f ms%n",
+                    what,
+                    figures.get(0).intValue(),
+                    figures.get(1).doubleValue(),
+                    figures.get(2).doubleValue()));
             page.keyboard().press("Escape");
             page.mouse().up();
         }

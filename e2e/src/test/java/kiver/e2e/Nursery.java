@@ -92,9 +92,11 @@ abstract class Nursery implements AutoCloseable {
         }
     }
 
-    private static String run(Map<String, String> environment, String... words) throws IOException, InterruptedException {
+    private static String run(Map<String, String> environment, String... words)
+            throws IOException, InterruptedException {
         Path log = Files.createTempFile("kiver", ".log");
-        ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(log.toFile());
+        ProcessBuilder builder =
+                new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(log.toFile());
         builder.environment().remove("KIVER_PORT");
         builder.environment().putAll(environment);
         Process process = builder.start();
@@ -114,8 +116,22 @@ abstract class Nursery implements AutoCloseable {
         return URI.create(System.getenv("KIVER_TEST_DATABASE_URL").substring("jdbc:".length()));
     }
 
-    private static void sql(int port, String password, String database, String statement) throws IOException, InterruptedException {
-        run(Map.of("PGPASSWORD", password), "psql", "-q", "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", "kiver", "-d", database, "-c", statement);
+    private static void sql(int port, String password, String database, String statement)
+            throws IOException, InterruptedException {
+        run(
+                Map.of("PGPASSWORD", password),
+                "psql",
+                "-q",
+                "-h",
+                "127.0.0.1",
+                "-p",
+                String.valueOf(port),
+                "-U",
+                "kiver",
+                "-d",
+                database,
+                "-c",
+                statement);
     }
 
     /** On a copy of the winter, beside other tests on one database server. */
@@ -142,19 +158,30 @@ abstract class Nursery implements AutoCloseable {
         String instance() throws IOException, InterruptedException {
             Path log = Path.of("target", name + "_" + processes.size() + ".log").toAbsolutePath();
             int port = freePort();
-            List<String> words = new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC"));
+            List<String> words =
+                    new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC"));
             // Made by whichever test starts Kiver by its own command first; without it a start takes longer.
             Path archive = ROOT.resolve(".kiver/app/kiver.jsa");
             if (Files.exists(archive)) {
                 words.add("-XX:SharedArchiveFile=" + archive);
             }
             words.addAll(List.of("-jar", ROOT.resolve(".kiver/app/kiver.jar").toString()));
-            ProcessBuilder builder = new ProcessBuilder(words)
-                    .redirectErrorStream(true).redirectOutput(log.toFile());
-            builder.environment().putAll(Map.of(
-                    "KIVER_DATABASE_URL", System.getenv("KIVER_TEST_DATABASE_URL") + name, "KIVER_DATABASE_USER", "kiver",
-                    "KIVER_DATABASE_PASSWORD", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "KIVER_PORT", String.valueOf(port),
-                    "KIVER_LIBRARY", ROOT.resolve("library").toString(), "KIVER_DEMO", "true"));
+            ProcessBuilder builder =
+                    new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(log.toFile());
+            builder.environment()
+                    .putAll(Map.of(
+                            "KIVER_DATABASE_URL",
+                            System.getenv("KIVER_TEST_DATABASE_URL") + name,
+                            "KIVER_DATABASE_USER",
+                            "kiver",
+                            "KIVER_DATABASE_PASSWORD",
+                            System.getenv("KIVER_TEST_DATABASE_PASSWORD"),
+                            "KIVER_PORT",
+                            String.valueOf(port),
+                            "KIVER_LIBRARY",
+                            ROOT.resolve("library").toString(),
+                            "KIVER_DEMO",
+                            "true"));
             Process process = builder.start();
             processes.add(process);
             String address = "http://127.0.0.1:" + port;
@@ -164,7 +191,8 @@ abstract class Nursery implements AutoCloseable {
                     throw new IllegalStateException("It stopped while starting; see " + log);
                 }
                 try {
-                    HttpRequest ready = HttpRequest.newBuilder(URI.create(address + "/actuator/health/readiness")).build();
+                    HttpRequest ready = HttpRequest.newBuilder(URI.create(address + "/actuator/health/readiness"))
+                            .build();
                     if (http.send(ready, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
                         return address;
                     }
@@ -240,19 +268,46 @@ abstract class Nursery implements AutoCloseable {
 
         /** Brings the winter over from the tests' database server. */
         private void takeWinter() throws IOException, InterruptedException {
-            int port = Integer.parseInt(Files.readAllLines(home.resolve("database/postmaster.pid")).get(3).strip());
-            String password = Files.readString(home.resolve("database-password")).strip();
+            int port = Integer.parseInt(Files.readAllLines(home.resolve("database/postmaster.pid"))
+                    .get(3)
+                    .strip());
+            String password =
+                    Files.readString(home.resolve("database-password")).strip();
             sql(port, password, "postgres", "create database kiver_demo");
-            List<String> words = new ArrayList<>(List.of("bash", "-c", "PGPASSWORD=\"$FROM\" pg_dump -h 127.0.0.1 -p " + database().getPort()
-                    + " -U kiver " + WINTER + " | PGPASSWORD=\"$TO\" psql -q -o /dev/null -h 127.0.0.1 -p " + port + " -U kiver -d kiver_demo"));
-            run(Map.of("FROM", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "TO", password), words.toArray(String[]::new));
+            List<String> words = new ArrayList<>(List.of(
+                    "bash",
+                    "-c",
+                    "PGPASSWORD=\"$FROM\" pg_dump -h 127.0.0.1 -p " + database().getPort() + " -U kiver " + WINTER
+                            + " | PGPASSWORD=\"$TO\" psql -q -o /dev/null -h 127.0.0.1 -p " + port
+                            + " -U kiver -d kiver_demo"));
+            run(
+                    Map.of("FROM", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "TO", password),
+                    words.toArray(String[]::new));
         }
 
         /** The one value that a statement on its demonstration's records answers. */
         String answerOf(String statement) throws IOException, InterruptedException {
-            String port = Files.readAllLines(home.resolve("database/postmaster.pid")).get(3).strip();
-            return run(Map.of("PGPASSWORD", Files.readString(home.resolve("database-password")).strip()), "psql", "-qAt", "-h",
-                    "127.0.0.1", "-p", port, "-U", "kiver", "-d", "kiver_demo", "-c", statement).strip();
+            String port = Files.readAllLines(home.resolve("database/postmaster.pid"))
+                    .get(3)
+                    .strip();
+            return run(
+                            Map.of(
+                                    "PGPASSWORD",
+                                    Files.readString(home.resolve("database-password"))
+                                            .strip()),
+                            "psql",
+                            "-qAt",
+                            "-h",
+                            "127.0.0.1",
+                            "-p",
+                            port,
+                            "-U",
+                            "kiver",
+                            "-d",
+                            "kiver_demo",
+                            "-c",
+                            statement)
+                    .strip();
         }
 
         /** Throws away what an earlier run left. */
@@ -271,8 +326,18 @@ abstract class Nursery implements AutoCloseable {
         }
 
         private String kiver(String word) throws IOException, InterruptedException {
-            return run(Map.of("KIVER_HOME", home.toString(), "KIVER_PORT", String.valueOf(port), "KIVER_BUILT", "yes",
-                    "JAVA_TOOL_OPTIONS", "-XX:TieredStopAtLevel=1"), ROOT.resolve("kiver").toString(), word);
+            return run(
+                    Map.of(
+                            "KIVER_HOME",
+                            home.toString(),
+                            "KIVER_PORT",
+                            String.valueOf(port),
+                            "KIVER_BUILT",
+                            "yes",
+                            "JAVA_TOOL_OPTIONS",
+                            "-XX:TieredStopAtLevel=1"),
+                    ROOT.resolve("kiver").toString(),
+                    word);
         }
     }
 
@@ -291,7 +356,8 @@ abstract class Nursery implements AutoCloseable {
     /** Calls the server as a program would. */
     static final class Caller {
         private final CookieManager cookies = new CookieManager();
-        private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+        private final HttpClient http =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
         private final String address;
 
         Caller(String address) {

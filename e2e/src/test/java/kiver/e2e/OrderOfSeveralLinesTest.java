@@ -58,17 +58,21 @@ class OrderOfSeveralLinesTest {
             take(page, "Take the order");
             button(page, "Compare the ways").click();
             button(page, "Have it sown in place").click();
-            assertThat(page.getByText("is not sown and for nobody else; it leaves the plan.")).isVisible();
+            assertThat(page.getByText("is not sown and for nobody else; it leaves the plan."))
+                    .isVisible();
             screen.requireAccessible();
             button(page, "Go over to this").click();
-            assertThat(page.getByText("Thickset: sown in place instead of raised here.")).isVisible();
+            assertThat(page.getByText("Thickset: sown in place instead of raised here."))
+                    .isVisible();
             page.getByLabel("the seed of Thickset").check();
             screen.requireAccessible();
             button(page, "Release the seed").click();
             assertThat(page.getByText("The seed went with note")).isVisible();
             Locator note = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Delivery note"));
-            assertThat(page.getByText("25 of 25", new Page.GetByTextOptions().setExact(true))).isVisible();
-            try (PDDocument document = Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
+            assertThat(page.getByText("25 of 25", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
+            try (PDDocument document =
+                    Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
                 assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
                         .contains("Seed for 25 Thickset", "To be sown in place from", "seed lot");
             }
@@ -85,7 +89,8 @@ class OrderOfSeveralLinesTest {
         try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             page.navigate("/orders/new");
-            page.getByLabel("Grower").selectOption(new SelectOption().setLabel("Nobody yet: own beds, the stall, spares"));
+            page.getByLabel("Grower")
+                    .selectOption(new SelectOption().setLabel("Nobody yet: own beds, the stall, spares"));
             line(page, "Thickset", "40");
             button(page, "Plan 40 plants for nobody yet").click();
             page.waitForURL(Pattern.compile(".*/batches/\\d+"));
@@ -139,7 +144,8 @@ class OrderOfSeveralLinesTest {
             take(page, "Take the order: 5 lines, 150 plants");
             order = number(page.url());
             assertThat(heading(page, "5 lines, 150 plants")).isVisible();
-            assertThat(page.getByText(Pattern.compile("shared with \\d+ other line"))).hasCount(2);
+            assertThat(page.getByText(Pattern.compile("shared with \\d+ other line")))
+                    .hasCount(2);
             screen.requireAccessible();
         }
     }
@@ -171,13 +177,21 @@ class OrderOfSeveralLinesTest {
             page.navigate("/orders/" + order);
             screen.requireAccessible();
             button(page, "Release 154 plants of 5 lines").click();
-            assertThat(page.getByText("154 of 154", new Page.GetByTextOptions().setExact(true))).isVisible();
+            assertThat(page.getByText("154 of 154", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
             Locator note = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Delivery note"));
             assertThat(note).hasCount(1);
-            try (PDDocument document = Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
-                assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " ")).contains(
-                        "30 Thickset", "40 Ruffled Warden", "40 Blue Lantern", "20 Stonecap", "24 Green Anvil", "To " + ASKING,
-                        "batch " + spares);
+            try (PDDocument document =
+                    Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
+                assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                        .contains(
+                                "30 Thickset",
+                                "40 Ruffled Warden",
+                                "40 Blue Lantern",
+                                "20 Stonecap",
+                                "24 Green Anvil",
+                                "To " + ASKING,
+                                "batch " + spares);
             }
         }
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.OTHER_GROWER)) {
@@ -190,7 +204,9 @@ class OrderOfSeveralLinesTest {
     /** Fills the fields of one line and waits for its plan. */
     private static void line(Page page, String variety, String plants) {
         page.getByLabel("Variety").fill(variety);
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(variety)).first().click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(variety))
+                .first()
+                .click();
         page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill(plants);
         page.getByLabel("Wanted on").fill(TARGET.toString());
         assertThat(heading(page, "Sow")).isVisible();
@@ -206,7 +222,8 @@ class OrderOfSeveralLinesTest {
                 return;
             }
         }
-        throw new AssertionError("It is not taken: " + page.getByRole(AriaRole.ALERT).allInnerTexts());
+        throw new AssertionError(
+                "It is not taken: " + page.getByRole(AriaRole.ALERT).allInnerTexts());
     }
 
     private static void alone(Page page) {
@@ -218,15 +235,18 @@ class OrderOfSeveralLinesTest {
 
     private static void put(Page page) {
         button(page, "Put it on the order, and another line").click();
-        assertThat(page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true))).hasValue("");
+        assertThat(page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("");
     }
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(false));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(false));
     }
 
     private static Locator heading(Page page, String name) {
-        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name)).first();
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name))
+                .first();
     }
 
     private static int number(String path) {

@@ -78,7 +78,12 @@ abstract class OrderToRelease {
             Page page = screen.page();
             page.getByRole(AriaRole.LINK, named("Orders")).click();
             page.getByRole(AriaRole.LINK, named("Take an order")).click();
-            Screen.typeOrder(page, "Lowermead Market Garden", "Thickset", "30", TODAY.plusDays(4).toString());
+            Screen.typeOrder(
+                    page,
+                    "Lowermead Market Garden",
+                    "Thickset",
+                    "30",
+                    TODAY.plusDays(4).toString());
             assertThat(page.getByText("Not for this date")).isVisible();
             assertThat(page.getByText("It is too late to sow for")).isVisible();
             assertThat(button(page, "Take the order")).isDisabled();
@@ -86,7 +91,8 @@ abstract class OrderToRelease {
             assertThat(heading(page, "Sow")).isVisible();
             assertThat(page.getByText("Seeds per cell compared")).isVisible();
             int before = cells(page);
-            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("50");
+            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true))
+                    .fill("50");
             assertThat(button(page, "Take the order for 50 plants")).isEnabled();
             page.waitForCondition(() -> cells(page) > before);
             button(page, "Take 3").click();
@@ -109,7 +115,8 @@ abstract class OrderToRelease {
         try (Screen screen = screen().signIn(Nursery.HAND)) {
             Page page = screen.page();
             page.navigate("/batches/" + batch);
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Sow \\d+ cells"))).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Sow \\d+ cells")))
+                    .click();
             page.waitForURL(Pattern.compile(".*/trays/\\d+"));
             tray = lastNumber(page.url());
             String label = pdf(screen, "/api/batches/" + batch + "/labels.pdf");
@@ -137,9 +144,10 @@ abstract class OrderToRelease {
             page.getByText("7", new Page.GetByTextOptions().setExact(true)).click();
             page.getByLabel("The nursery's hands do the round meanwhile").uncheck();
             button(page, "Let 7 days pass").click();
-            assertThat(heading(page, "The round, Thu 22 Apr")).isVisible(
-                    new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
-            Locator work = page.getByRole(AriaRole.LINK, named("T" + tray)).filter(new Locator.FilterOptions().setHasText("Count"));
+            assertThat(heading(page, "The round, Thu 22 Apr"))
+                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+            Locator work = page.getByRole(AriaRole.LINK, named("T" + tray))
+                    .filter(new Locator.FilterOptions().setHasText("Count"));
             assertThat(work).isVisible();
             work.click();
             page.waitForURL("**/trays/" + tray);
@@ -184,7 +192,8 @@ abstract class OrderToRelease {
             cell(page, 5).click();
             screen.context().setOffline(true);
             button(page, "Save count of 1 cell").click();
-            assertThat(page.getByText("kept on this device until there is a connection")).isVisible();
+            assertThat(page.getByText("kept on this device until there is a connection"))
+                    .isVisible();
             assertThat(cell(page, 5)).hasText("2");
             button(page, "Sign out").click();
             assertThat(page.getByText("could not be sent yet")).isVisible();
@@ -212,7 +221,10 @@ abstract class OrderToRelease {
             assertThat(cell(page, 3)).hasAttribute("aria-label", "Cell 3, lost");
             page.navigate("/batches/" + batch);
             assertThat(page.getByText("2 lost")).isVisible();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Undo entry \\d+: Lost"))).click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("Undo entry \\d+: Lost")))
+                    .click();
             button(page, "Undo this entry").click();
             assertThat(page.getByText("Say in a few words why")).isVisible();
             page.getByLabel("Why").fill("the other tray was meant");
@@ -241,7 +253,8 @@ abstract class OrderToRelease {
             screen.requireAccessible();
             button(page, "Move to Long tunnel").click();
             assertThat(page.getByText("Moved to Long tunnel")).isVisible();
-            page.waitForCondition(() -> !page.getByRole(AriaRole.FIGURE).first().innerText().equals(before));
+            page.waitForCondition(
+                    () -> !page.getByRole(AriaRole.FIGURE).first().innerText().equals(before));
             button(page, "Begin hardening off").click();
             page.getByLabel("Programme").selectOption("BY_DAY");
             button(page, "Begin hardening").last().click();
@@ -264,20 +277,30 @@ abstract class OrderToRelease {
         try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             page.navigate("/orders/" + order);
-            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("5000");
+            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true))
+                    .fill("5000");
             button(page, "Release").click();
             assertThat(page.getByRole(AriaRole.ALERT)).containsText("release at most");
-            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("30");
+            page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true))
+                    .fill("30");
             screen.requireAccessible();
             button(page, "Release 30 plants").click();
-            assertThat(page.getByText("30 of 50", new Page.GetByTextOptions().setExact(true))).isVisible();
+            assertThat(page.getByText("30 of 50", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
             assertThat(button(page, "Release 20 plants")).isVisible();
             Locator note = page.getByRole(AriaRole.LINK, named("Delivery note"));
             String text = pdf(screen, note.getAttribute("href"));
-            assertThat(text).contains("30 Thickset", "To Lowermead Market Garden", "batch " + batch, "Fine mix, test heap",
-                    "How to plant", "of 50 ordered");
+            assertThat(text)
+                    .contains(
+                            "30 Thickset",
+                            "To Lowermead Market Garden",
+                            "batch " + batch,
+                            "Fine mix, test heap",
+                            "How to plant",
+                            "of 50 ordered");
             button(page, "Release 20 plants").click();
-            assertThat(page.getByText("50 of 50", new Page.GetByTextOptions().setExact(true))).isVisible();
+            assertThat(page.getByText("50 of 50", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
         }
     }
 
@@ -287,9 +310,14 @@ abstract class OrderToRelease {
         try (Screen screen = screen().signIn(Nursery.GROWER)) {
             Page page = screen.page();
             assertThat(heading(page, "Your plants")).isVisible();
-            Locator mine = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("50 Thickset"));
-            assertThat(mine.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Delivery note")).first()).isVisible();
-            String note = mine.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Delivery note")).first().getAttribute("href");
+            Locator mine =
+                    page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("50 Thickset"));
+            assertThat(mine.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Delivery note"))
+                            .first())
+                    .isVisible();
+            String note = mine.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Delivery note"))
+                    .first()
+                    .getAttribute("href");
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
             assertThat(page.request().get(note).status()).isEqualTo(200);
@@ -297,7 +325,8 @@ abstract class OrderToRelease {
             try (Screen other = screen().signIn(Nursery.OTHER_GROWER)) {
                 assertThat(other.page().getByText("50 Thickset")).isHidden();
                 assertThat(other.page().request().get(note).status()).isEqualTo(404);
-                assertThat(other.page().request().get("/api/orders/" + order).status()).isEqualTo(404);
+                assertThat(other.page().request().get("/api/orders/" + order).status())
+                        .isEqualTo(404);
             }
         }
     }

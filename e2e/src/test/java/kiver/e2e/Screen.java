@@ -26,11 +26,18 @@ final class Screen implements AutoCloseable {
 
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private static final Browser CHROMIUM = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
-            .setArgs(List.of(
-                    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-                    "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+    private static final Browser CHROMIUM = PLAYWRIGHT
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
 
     /** British and stretched. */
     private static final Pattern FETCHING = Pattern.compile("Fetching|Féétçhíñg");
@@ -73,14 +80,18 @@ final class Screen implements AutoCloseable {
     /** Chooses a place to move to; beside its name stands how much is free there. */
     static void moveTo(Page page, String place) {
         Locator places = page.getByLabel("To", new Page.GetByLabelOptions().setExact(true));
-        places.selectOption(places.locator("option", new Locator.LocatorOptions().setHasText(place)).first().getAttribute("value"));
+        places.selectOption(places.locator("option", new Locator.LocatorOptions().setHasText(place))
+                .first()
+                .getAttribute("value"));
     }
 
     /** Types an order; the page must be the one for taking orders. */
     static void typeOrder(Page page, String grower, String variety, String plants, String target) {
         page.getByLabel("Grower").selectOption(new SelectOption().setLabel(grower));
         page.getByLabel("Variety").fill(variety);
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(variety)).first().click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(variety))
+                .first()
+                .click();
         page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill(plants);
         page.getByLabel("Wanted on").fill(target);
     }
@@ -98,7 +109,9 @@ final class Screen implements AutoCloseable {
     void open(String path) {
         page.navigate(path);
         page.locator("h1").first().waitFor();
-        page.locator("main [role=status]").filter(new Locator.FilterOptions().setHasText(FETCHING)).first()
+        page.locator("main [role=status]")
+                .filter(new Locator.FilterOptions().setHasText(FETCHING))
+                .first()
                 .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
@@ -139,17 +152,23 @@ final class Screen implements AutoCloseable {
                 .analyze()
                 .getViolations();
         assertThat(violations)
-                .as(() -> page.url() + ": " + violations.stream()
-                        .map(rule -> rule.getId() + " at "
-                                + rule.getNodes().stream().limit(3).map(node -> node.getHtml()).toList())
-                        .toList())
+                .as(() -> page.url() + ": "
+                        + violations.stream()
+                                .map(rule -> rule.getId() + " at "
+                                        + rule.getNodes().stream()
+                                                .limit(3)
+                                                .map(node -> node.getHtml())
+                                                .toList())
+                                .toList())
                 .isEmpty();
     }
 
     /** Fails when the page is wider than the screen. */
     void requireNoSidewaysScroll() {
         Object wider = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
-        assertThat(((Number) wider).intValue()).as("pixels wider than the screen: " + page.url()).isLessThanOrEqualTo(0);
+        assertThat(((Number) wider).intValue())
+                .as("pixels wider than the screen: " + page.url())
+                .isLessThanOrEqualTo(0);
     }
 
     @Override

@@ -58,14 +58,16 @@ class SeasonAtTheDeskTest {
             screen.requireNoSidewaysScroll();
             button(page, Pattern.compile("^on .* instead")).first().click();
             assertThat(answer).containsText("Yes");
-            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it takes"))).containsText("L of mix");
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it takes")))
+                    .containsText("L of mix");
             asked.fill("10000000 curly kale, 25 June");
             assertThat(page.getByText("Ask for 1 to 100000 plants")).isVisible();
             asked.fill("40 curly kale, in 8 weeks, Upper terrace, standard module");
             assertThat(answer).containsText("Yes");
             button(page, Pattern.compile("take the order|Take the order")).click();
             page.waitForURL(Pattern.compile(".*/orders/\\d+"));
-            assertThat(page.getByRole(AriaRole.HEADING, heading("40 ").setLevel(1))).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, heading("40 ").setLevel(1)))
+                    .isVisible();
         }
     }
 
@@ -83,7 +85,8 @@ class SeasonAtTheDeskTest {
             page.getByLabel("Variety").fill("Ruffled");
             page.getByRole(AriaRole.OPTION).first().click();
             page.getByLabel("Wanted on").fill("2027-06-15");
-            assertThat(page.getByText("May go out", new Page.GetByTextOptions().setExact(true))).isVisible();
+            assertThat(page.getByText("May go out", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
             assertThat(page.getByText("even odds")).isVisible();
             page.navigate("/sites/5");
             assertThat(page.getByText("1 year in 10")).isVisible();
@@ -103,7 +106,9 @@ class SeasonAtTheDeskTest {
             assertThat(paths).containsText("Potted once");
             assertThat(paths).containsText("Room, trays × days");
             screen.requireAccessible();
-            paths.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take this path")).first().click();
+            paths.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take this path"))
+                    .first()
+                    .click();
             assertThat(paths).containsText("chosen");
             page.getByLabel("Container").selectOption("module-60");
             page.getByLabel("Variety").fill("Butterlow");
@@ -131,7 +136,11 @@ class SeasonAtTheDeskTest {
             BoundingBox box = sowing.boundingBox();
             page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
             page.mouse().down();
-            page.mouse().move(box.x + box.width / 2 + (phone ? 40 : 90), box.y + box.height / 2, new MoveOptions().setSteps(6));
+            page.mouse()
+                    .move(
+                            box.x + box.width / 2 + (phone ? 40 : 90),
+                            box.y + box.height / 2,
+                            new MoveOptions().setSteps(6));
             assertThat(page.getByText("if so:")).isVisible();
             assertThat(page.getByText(Pattern.compile("instead of"))).not().hasCount(0);
             page.mouse().up();
@@ -168,9 +177,15 @@ class SeasonAtTheDeskTest {
             button(page, "Throw it away").click();
             assertThat(button(page, "Begin a draft")).isVisible();
             assertThat(page.getByRole(AriaRole.SLIDER).first()).hasAttribute("aria-valuetext", before);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setPressed(false).setName(Pattern.compile("%$"))).first().click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setPressed(false).setName(Pattern.compile("%$")))
+                    .first()
+                    .click();
             Locator growing = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Grows on in"));
-            growing.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(false)).first().click();
+            growing.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(false))
+                    .first()
+                    .click();
             assertThat(button(page, "Change it so")).isEnabled();
             button(page, "Leave it").click();
         }
@@ -181,17 +196,22 @@ class SeasonAtTheDeskTest {
         try (Screen screen = screen(false)) {
             Page page = screen.page();
             page.navigate("/space");
-            assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("Heat mat: holds 8")))).isVisible();
+            assertThat(page.getByRole(
+                            AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("Heat mat: holds 8"))))
+                    .isVisible();
             button(page, "Place the whole season").click();
-            assertThat(button(page, "Place all anew")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+            assertThat(button(page, "Place all anew"))
+                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
             page.getByText("Each batch with its reason").click();
             assertThat(page.getByText("Stands there already.").first()).isVisible();
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
-            Locator crowded = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("lacks \\d+ tray places")));
+            Locator crowded = page.getByRole(
+                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("lacks \\d+ tray places")));
             if (crowded.count() > 0) {
                 crowded.first().click();
-                assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What could be done"))).isVisible();
+                assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What could be done")))
+                        .isVisible();
             }
         }
     }
@@ -221,8 +241,11 @@ class SeasonAtTheDeskTest {
         try (Screen screen = screen(false)) {
             Page page = screen.page();
             page.navigate("/seed");
-            assertThat(page.getByRole(AriaRole.HEADING, heading("Lined up by sow day"))).isVisible();
-            assertThat(page.getByText(Pattern.compile("100 plants take \\d+ cells")).first()).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, heading("Lined up by sow day")))
+                    .isVisible();
+            assertThat(page.getByText(Pattern.compile("100 plants take \\d+ cells"))
+                            .first())
+                    .isVisible();
             screen.requireAccessible();
             page.navigate("/season/reschedule");
             page.getByLabel("Find batches").fill("Highbank");
@@ -232,7 +255,9 @@ class SeasonAtTheDeskTest {
             Locator choices = page.getByRole(AriaRole.ARTICLE).first();
             assertThat(choices).containsText("Leave it as it is");
             screen.requireAccessible();
-            choices.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take this")).first().click();
+            choices.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take this"))
+                    .first()
+                    .click();
             assertThat(choices).containsText("Done.");
         }
     }
@@ -245,9 +270,12 @@ class SeasonAtTheDeskTest {
             assertThat(page.getByRole(AriaRole.HEADING, heading("Week from"))).isVisible();
             screen.requireAccessible();
             page.getByText("Month", new Page.GetByTextOptions().setExact(true)).click();
-            assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Month"))).isVisible();
+            assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Month")))
+                    .isVisible();
             button(page, "Show its address").click();
-            String address = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("calendar"))).getAttribute("href");
+            String address = page.getByRole(
+                            AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("calendar")))
+                    .getAttribute("href");
             String calendar = new Nursery.Caller("").get(address).body();
             Assertions.assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("SUMMARY:Sow ");
         }
@@ -265,13 +293,17 @@ class SeasonAtTheDeskTest {
             page.getByLabel("Trays it holds").fill("52");
             screen.requireAccessible();
             button(page, "Save").click();
-            assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("Frames")))).containsText("52");
+            assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("Frames"))))
+                    .containsText("52");
             page.getByLabel("Read a file in").setInputFiles(payload("name,walking_order\nX,1\n"));
             assertThat(page.getByText("Nothing was read in.")).isVisible();
             page.navigate("/crops/tomato");
-            assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Days from sowing until half are up"))).isVisible();
+            assertThat(page.getByRole(
+                            AriaRole.IMG, new Page.GetByRoleOptions().setName("Days from sowing until half are up")))
+                    .isVisible();
             assertThat(page.getByText("6 true leaves")).isVisible();
-            page.getByLabel("in", new Page.GetByLabelOptions().setExact(true)).selectOption(new SelectOption().setLabel("Heat mat"));
+            page.getByLabel("in", new Page.GetByLabelOptions().setExact(true))
+                    .selectOption(new SelectOption().setLabel("Heat mat"));
             assertThat(page.getByText("about 2")).isVisible();
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
@@ -287,7 +319,8 @@ class SeasonAtTheDeskTest {
     }
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .first();
     }
 
     private static Locator button(Page page, Pattern name) {

@@ -43,7 +43,8 @@ class SeasonChangedTest {
     void aBatchIsDraggedIntoAnotherPlaceAndAnotherContainer() {
         page.navigate("/season");
         page.getByLabel("All states").selectOption("PLANNED");
-        Locator name = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("%$"))).first();
+        Locator name = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("%$")))
+                .first();
         drag(name, "Grows on in");
         assertThat(name).containsText("by hand");
         Locator undo = button(Pattern.compile("^Undo"));
@@ -79,12 +80,15 @@ class SeasonChangedTest {
     @Order(3)
     void aPlaceThatLacksRoomIsRelieved() {
         page.navigate("/space");
-        Locator lacks = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("lacks \\d+ tray places")));
+        Locator lacks = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("lacks \\d+ tray places")));
         lacks.last().click();
         Locator help = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What could be done"));
         assertThat(help).containsText("frees");
         screen.requireAccessible();
-        help.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Do it")).first().click();
+        help.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Do it"))
+                .first()
+                .click();
         page.navigate("/season");
         assertThat(button(Pattern.compile("^Undo: "))).isVisible();
     }
@@ -96,7 +100,8 @@ class SeasonChangedTest {
         button("Place the whole season").click();
         Locator take = button(Pattern.compile("^Place \\d+ batch(es)? so$"));
         assertThat(take).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
-        assertThat(page.getByText(Pattern.compile("at most [\\d.]+ % from the best there can be"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("at most [\\d.]+ % from the best there can be")))
+                .isVisible();
         take.click();
         assertThat(page.getByText("placed anew")).isVisible();
         page.navigate("/season");
@@ -122,7 +127,9 @@ class SeasonChangedTest {
     @Order(6)
     void theRoundCallsForPottingAndItIsRecorded() {
         page.navigate("/");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Pot on"))).first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Pot on")))
+                .first()
+                .click();
         page.waitForURL(Pattern.compile(".*/batches/\\d+"));
         button("Pot on").click();
         assertThat(page.getByText("About a thumb of new mix all round")).isVisible();
@@ -132,7 +139,9 @@ class SeasonChangedTest {
         assertThat(page.getByText("living plants of this batch, not 9999")).isVisible();
         page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("18");
         button(Pattern.compile("^Pot 18 plants into 1 tray")).click();
-        assertThat(page.getByText(Pattern.compile("Potted 18|18 plants? potted|potted on", Pattern.CASE_INSENSITIVE)).first()).isVisible();
+        assertThat(page.getByText(Pattern.compile("Potted 18|18 plants? potted|potted on", Pattern.CASE_INSENSITIVE))
+                        .first())
+                .isVisible();
     }
 
     @Test
@@ -141,14 +150,16 @@ class SeasonChangedTest {
         page.navigate("/orders/new");
         Screen.typeOrder(page, "Lowermead Market Garden", "Grey Sergeant", "60", "2027-06-19");
         page.getByLabel("Container").selectOption("plug-150");
-        assertThat(page.getByText(Pattern.compile("The seed lies \\d+ mm deep in a cell of"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("The seed lies \\d+ mm deep in a cell of")))
+                .isVisible();
         page.getByLabel("Wanted on").fill("2027-04-14");
         assertThat(page.getByText("This day has passed").first()).isVisible();
         page.getByLabel("Wanted on").fill("2027-06-19");
         page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("0");
         assertThat(page.getByText("Order at least 1 plant.").first()).isVisible();
         page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("10000000");
-        assertThat(page.getByText("Order at most 100,000 plants in one order.").first()).isVisible();
+        assertThat(page.getByText("Order at most 100,000 plants in one order.").first())
+                .isVisible();
         screen.requireAccessible();
     }
 
@@ -156,7 +167,8 @@ class SeasonChangedTest {
     private static void drag(Locator name, String row) {
         name.click();
         Locator target = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(row))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(false)).first();
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(false))
+                .first();
         target.scrollIntoViewIfNeeded();
         BoundingBox from = name.boundingBox();
         BoundingBox to = target.boundingBox();
@@ -169,7 +181,8 @@ class SeasonChangedTest {
     }
 
     private static Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .first();
     }
 
     private static Locator button(Pattern name) {

@@ -46,15 +46,18 @@ class SpokenToTest {
     @TestFactory
     List<DynamicTest> everyPage() {
         List<DynamicTest> tests = new ArrayList<>();
-        List<View> signedIn = View.ALL.stream().filter(view -> !view.email().isEmpty()).toList();
+        List<View> signedIn =
+                View.ALL.stream().filter(view -> !view.email().isEmpty()).toList();
         for (View view : signedIn) {
             tests.add(DynamicTest.dynamicTest("stretched " + view, () -> lookStretched(view)));
         }
         tests.add(DynamicTest.dynamicTest("stretched, what opens over a page", SpokenToTest::lookAtSheets));
         // What files hold stays in their own units, and says so.
-        signedIn.stream().filter(view -> !view.path().equals("/nursery/crops") && !view.path().startsWith("/crops")
-                && !view.path().equals("/account")).forEach(view ->
-                tests.add(DynamicTest.dynamicTest("American " + view, () -> lookAmerican(view))));
+        signedIn.stream()
+                .filter(view -> !view.path().equals("/nursery/crops")
+                        && !view.path().startsWith("/crops")
+                        && !view.path().equals("/account"))
+                .forEach(view -> tests.add(DynamicTest.dynamicTest("American " + view, () -> lookAmerican(view))));
         return tests;
     }
 
@@ -64,7 +67,9 @@ class SpokenToTest {
         requireStretched(screen);
         screen.requireNoSidewaysScroll();
         screen.page().setViewportSize(390, 844);
-        assertThat((List<?>) screen.page().evaluate(CUT_OFF)).as("cut off on a phone on " + view.path()).isEmpty();
+        assertThat((List<?>) screen.page().evaluate(CUT_OFF))
+                .as("cut off on a phone on " + view.path())
+                .isEmpty();
         screen.requireNoSidewaysScroll();
         screen.page().setViewportSize(1280, 800);
     }
@@ -99,13 +104,18 @@ class SpokenToTest {
 
     private static void requireStretched(Screen screen) {
         Page page = screen.page();
-        assertThat((List<?>) page.evaluate(BARE_WORDS)).as("words in no catalogue on " + page.url()).isEmpty();
-        assertThat((List<?>) page.evaluate(CUT_OFF)).as("cut off on " + page.url()).isEmpty();
+        assertThat((List<?>) page.evaluate(BARE_WORDS))
+                .as("words in no catalogue on " + page.url())
+                .isEmpty();
+        assertThat((List<?>) page.evaluate(CUT_OFF))
+                .as("cut off on " + page.url())
+                .isEmpty();
     }
 
     /** Each person signs in once, and says how they want to be spoken to. */
     private static Screen screen(String email, String speech) {
-        Screen screen = SCREENS.computeIfAbsent(email + speech, each -> Screen.desk(nursery).signIn(email));
+        Screen screen = SCREENS.computeIfAbsent(
+                email + speech, each -> Screen.desk(nursery).signIn(email));
         screen.page().evaluate("""
                 async (speech) => {
                   const token = decodeURIComponent(document.cookie.split('; ').find((each) => each.startsWith('XSRF-TOKEN=')).slice(11));

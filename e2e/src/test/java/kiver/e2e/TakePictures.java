@@ -79,7 +79,10 @@ public final class TakePictures {
                 page.navigate("/");
             } else {
                 screen.signIn(view.email());
-                page.navigate(view.path().startsWith("/") ? view.path() : view.path().equals("ASK") ? "/" : trayIn(page, view.path()));
+                page.navigate(
+                        view.path().startsWith("/")
+                                ? view.path()
+                                : view.path().equals("ASK") ? "/" : trayIn(page, view.path()));
             }
             page.waitForLoadState(LoadState.NETWORKIDLE);
             if (view.path().equals("/orders/new")) {
@@ -88,8 +91,12 @@ public final class TakePictures {
             }
             if (view.path().equals("ASK")) {
                 page.keyboard().press("p");
-                page.getByLabel("Asked on the telephone").fill("400 curly kale, 12 June, Upper terrace, standard module");
-                page.getByText("What it takes").or(page.getByText("What would be a yes")).first().waitFor();
+                page.getByLabel("Asked on the telephone")
+                        .fill("400 curly kale, 12 June, Upper terrace, standard module");
+                page.getByText("What it takes")
+                        .or(page.getByText("What would be a yes"))
+                        .first()
+                        .waitFor();
             }
             if (view.path().equals("/season/reschedule")) {
                 page.getByRole(AriaRole.CHECKBOX).first().check();
@@ -101,7 +108,8 @@ public final class TakePictures {
                 page.getByText("as it is now").waitFor();
             }
             if (view.name().equals("month-sheet")) {
-                page.getByText("Month", new Page.GetByTextOptions().setExact(true)).click();
+                page.getByText("Month", new Page.GetByTextOptions().setExact(true))
+                        .click();
             }
             page.waitForTimeout(600);
             page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(view.name() + ".png")));
@@ -109,8 +117,10 @@ public final class TakePictures {
     }
 
     private static String trayIn(Page page, String stage) {
-        Object tray = page.evaluate("stage => fetch('/api/batches').then(r => r.json())"
-                + ".then(all => all.filter(b => b.stage === stage).at(0).trays[0])", stage);
+        Object tray = page.evaluate(
+                "stage => fetch('/api/batches').then(r => r.json())"
+                        + ".then(all => all.filter(b => b.stage === stage).at(0).trays[0])",
+                stage);
         return "/trays/" + tray;
     }
 }

@@ -20,13 +20,21 @@ import java.util.concurrent.atomic.AtomicInteger;
 final class TurnAndTurnAbout implements AutoCloseable {
 
     /** What belongs to one connection and is not handed on. */
-    private static final Set<String> OF_THE_CONNECTION =
-            Set.of("connection", "content-length", "expect", "host", "upgrade", "transfer-encoding", "keep-alive", "http2-settings");
+    private static final Set<String> OF_THE_CONNECTION = Set.of(
+            "connection",
+            "content-length",
+            "expect",
+            "host",
+            "upgrade",
+            "transfer-encoding",
+            "keep-alive",
+            "http2-settings");
 
     private final List<String> instances;
     private final AtomicInteger next = new AtomicInteger();
     private final ExecutorService threads = Executors.newFixedThreadPool(16);
-    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
     private final HttpServer gate;
 
     TurnAndTurnAbout(List<String> instances) throws IOException {
@@ -45,9 +53,11 @@ final class TurnAndTurnAbout implements AutoCloseable {
         String instance = instances.get(Math.floorMod(next.getAndIncrement(), instances.size()));
         byte[] body = exchange.getRequestBody().readAllBytes();
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(instance + exchange.getRequestURI()))
-                .method(exchange.getRequestMethod(), body.length == 0
-                        ? HttpRequest.BodyPublishers.noBody()
-                        : HttpRequest.BodyPublishers.ofByteArray(body));
+                .method(
+                        exchange.getRequestMethod(),
+                        body.length == 0
+                                ? HttpRequest.BodyPublishers.noBody()
+                                : HttpRequest.BodyPublishers.ofByteArray(body));
         exchange.getRequestHeaders().forEach((name, values) -> {
             if (!OF_THE_CONNECTION.contains(name.toLowerCase(Locale.ROOT))) {
                 values.forEach(value -> request.header(name, value));

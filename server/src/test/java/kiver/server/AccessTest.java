@@ -29,10 +29,17 @@ import org.springframework.test.web.servlet.ResultActions;
 @Import(SmallNursery.class)
 class AccessTest {
 
-    @Autowired SmallNursery nursery;
-    @Autowired MockMvc http;
-    @Autowired AccountMapper accounts;
-    @Autowired PasswordEncoder encoder;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    AccountMapper accounts;
+
+    @Autowired
+    PasswordEncoder encoder;
 
     @BeforeEach
     void found() {
@@ -40,7 +47,8 @@ class AccessTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/api/round", "/api/orders", "/api/batches", "/api/choices", "/v3/api-docs", "/api/orders/101"})
+    @ValueSource(
+            strings = {"/api/round", "/api/orders", "/api/batches", "/api/choices", "/v3/api-docs", "/api/orders/101"})
     void strangersSeeNothing(String path) throws Exception {
         http.perform(get(path)).andExpect(status().isUnauthorized());
     }
@@ -71,7 +79,9 @@ class AccessTest {
 
     @Test
     void changesNeedTheToken() throws Exception {
-        http.perform(post("/api/orders").with(user(nursery.propagator)).contentType(MediaType.APPLICATION_JSON)
+        http.perform(post("/api/orders")
+                        .with(user(nursery.propagator))
+                        .contentType(MediaType.APPLICATION_JSON)
                         .content(nursery.orderBody(UUID.randomUUID(), 10, SmallNursery.TODAY.plusDays(70))))
                 .andExpect(status().isForbidden());
     }
@@ -79,24 +89,32 @@ class AccessTest {
     @Test
     void signingInNeedsTheRightPassword() throws Exception {
         accounts.insert("real@test.example", "Real", encoder.encode("right password"), Role.PROPAGATOR, null);
-        assertThat(accounts.byEmail("REAL@test.example").orElseThrow().passwordHash()).doesNotContain("right password");
-        signIn("wrong password").andExpect(status().isUnprocessableContent())
+        assertThat(accounts.byEmail("REAL@test.example").orElseThrow().passwordHash())
+                .doesNotContain("right password");
+        signIn("wrong password")
+                .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].field").value("password"));
-        signIn("right password").andExpect(status().isOk())
+        signIn("right password")
+                .andExpect(status().isOk())
                 .andExpect(jsonPath("$.name").value("Real"))
                 .andExpect(jsonPath("$.role").value("PROPAGATOR"));
     }
 
     @Test
     void theFirstAccountIsMadeOnce() throws Exception {
-        http.perform(post("/api/setup").with(csrf()).contentType(MediaType.APPLICATION_JSON).content("""
+        http.perform(post("/api/setup")
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("""
                         {"nursery":"Other","name":"Else","email":"else@test.example","password":"long enough words","latitude":46,"altitude":600}"""))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("first account already")));
     }
 
     private ResultActions signIn(String password) throws Exception {
-        return http.perform(post("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON)
+        return http.perform(post("/api/session")
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
                 .content("{\"email\":\"real@test.example\",\"password\":\"" + password + "\"}"));
     }
 }

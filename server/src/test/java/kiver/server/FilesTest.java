@@ -29,9 +29,14 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 @TestPropertySource(properties = "kiver.test=a nursery that reads files in")
 class FilesTest {
 
-    @Autowired SmallNursery nursery;
-    @Autowired MockMvc http;
-    @Autowired JdbcTemplate database;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    JdbcTemplate database;
 
     @BeforeEach
     void found() {
@@ -50,9 +55,11 @@ class FilesTest {
         file("/api/weather/file?take=true&file=s.csv", text.getBytes(StandardCharsets.UTF_8))
                 .andExpect(jsonPath("$.taken").value(true));
         assertThat(fromFile()).isEqualTo(2);
-        assertThat(database.queryForObject("select minimum from station_day where day = '2026-12-27'", Double.class)).isEqualTo(-5);
+        assertThat(database.queryForObject("select minimum from station_day where day = '2026-12-27'", Double.class))
+                .isEqualTo(-5);
         file("/api/weather/file?take=true&file=s.csv", "day;minimum;maximum\n".getBytes(StandardCharsets.UTF_8))
-                .andExpect(status().isUnprocessableContent()).andExpect(jsonPath("$.detail", containsString("semicolons")));
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.detail", containsString("semicolons")));
         nursery.get(nursery.hand, "/api/weather").andExpect(jsonPath("$.years", greaterThan(20)));
     }
 
@@ -60,12 +67,18 @@ class FilesTest {
     @ValueSource(strings = {"crops", "containers", "varieties", "places", "sites", "lots", "rates"})
     void everySheetGoesOutAndComesBackUnchanged(String name) throws Exception {
         byte[] out = nursery.get(nursery.propagator, "/api/sheets/" + name + "/file")
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsByteArray();
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
         file("/api/sheets/" + name + "/file?file=x.csv", out)
-                .andExpect(result -> assertThat(result.getResponse().getContentAsString()).doesNotContain("errors"))
+                .andExpect(result ->
+                        assertThat(result.getResponse().getContentAsString()).doesNotContain("errors"))
                 .andExpect(jsonPath("$.rows", greaterThan(0)));
         byte[] again = nursery.get(nursery.propagator, "/api/sheets/" + name + "/file")
-                .andReturn().getResponse().getContentAsByteArray();
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
         assertThat(new String(again, StandardCharsets.UTF_8)).isEqualTo(new String(out, StandardCharsets.UTF_8));
     }
 
@@ -83,13 +96,17 @@ class FilesTest {
                 .andExpect(jsonPath("$.errors[0].field").value("line 3"))
                 .andExpect(jsonPath("$.errors[1].message", containsString("cells, blocks, pots, open")));
         nursery.get(nursery.propagator, "/api/sheets/containers/file")
-                .andExpect(result -> assertThat(result.getResponse().getContentAsString()).doesNotContain("fresh-tray"));
+                .andExpect(result ->
+                        assertThat(result.getResponse().getContentAsString()).doesNotContain("fresh-tray"));
     }
 
     @Test
     void aPlaceOfNoSlotsIsRefusedAtItsColumn() throws Exception {
-        http.perform(MockMvcRequestBuilders.put("/api/sheets/places/rows").with(user(nursery.propagator)).with(csrf())
-                        .contentType(MediaType.APPLICATION_JSON).content("""
+        http.perform(MockMvcRequestBuilders.put("/api/sheets/places/rows")
+                        .with(user(nursery.propagator))
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("""
                         {"entries":{"name":"Nowhere","walking_order":"9","slots":"0","day_set_point":"20","night_set_point":"15",
                          "daylight_share":"0.5","lamp_light":"0","for_emergence":"yes","for_growing_on":"no","for_hardening_off":"no"}}"""))
                 .andExpect(status().isUnprocessableContent())
@@ -101,7 +118,10 @@ class FilesTest {
     }
 
     private ResultActions file(String path, byte[] bytes) throws Exception {
-        return http.perform(MockMvcRequestBuilders.post(path).with(user(nursery.propagator)).with(csrf())
-                .contentType(MediaType.APPLICATION_OCTET_STREAM).content(bytes));
+        return http.perform(MockMvcRequestBuilders.post(path)
+                .with(user(nursery.propagator))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content(bytes));
     }
 }

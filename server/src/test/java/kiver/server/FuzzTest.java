@@ -39,15 +39,53 @@ class FuzzTest {
 
     private static final int CALLS = 3_000;
     private static final Object[] NONSENSE = {
-        null, "", " ", "x".repeat(300), "x".repeat(30_000), "\u0000", "a\u0000b", "=cmd|' /C calc'!A0", "Ünï çødé \u202Erl", "'\";--",
-        0, -1, 1, 7, Integer.MAX_VALUE, Integer.MIN_VALUE, 1.5, -0.0, 1e308, 9_999_999_999L, true, "+999999999-12-31", "-999999999-01-01",
-        "2027-02-29", "2027-03-05", "2190-01-01", "9999-12-31", List.of(), Map.of(), Arrays.asList((Object) null), List.of(0, -1), "NaN",
-        UUID.nameUUIDFromBytes(new byte[] {1}).toString(), "module-60", "STRAIGHT", "curly-kale", List.of("EMERGENCE")
+        null,
+        "",
+        " ",
+        "x".repeat(300),
+        "x".repeat(30_000),
+        "\u0000",
+        "a\u0000b",
+        "=cmd|' /C calc'!A0",
+        "Ünï çødé \u202Erl",
+        "'\";--",
+        0,
+        -1,
+        1,
+        7,
+        Integer.MAX_VALUE,
+        Integer.MIN_VALUE,
+        1.5,
+        -0.0,
+        1e308,
+        9_999_999_999L,
+        true,
+        "+999999999-12-31",
+        "-999999999-01-01",
+        "2027-02-29",
+        "2027-03-05",
+        "2190-01-01",
+        "9999-12-31",
+        List.of(),
+        Map.of(),
+        Arrays.asList((Object) null),
+        List.of(0, -1),
+        "NaN",
+        UUID.nameUUIDFromBytes(new byte[] {1}).toString(),
+        "module-60",
+        "STRAIGHT",
+        "curly-kale",
+        List.of("EMERGENCE")
     };
 
-    @Autowired SmallNursery nursery;
-    @Autowired MockMvc http;
-    @Autowired JdbcTemplate database;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    JdbcTemplate database;
 
     private final JsonMapper json = JsonMapper.builder().build();
     private final SplittableRandom random = new SplittableRandom(8_0813);
@@ -71,18 +109,22 @@ class FuzzTest {
             MockHttpServletRequestBuilder request = request(operation, order);
             MockHttpServletResponse answer;
             try {
-                answer = http.perform(request.with(user(nursery.propagator)).with(csrf())).andReturn().getResponse();
+                answer = http.perform(request.with(user(nursery.propagator)).with(csrf()))
+                        .andReturn()
+                        .getResponse();
             } catch (Exception thrown) {
                 failures.add(operation.method() + " " + operation.path() + " threw " + rootOf(thrown) + " for " + sent);
                 continue;
             }
             String after = everything();
             if (answer.getStatus() >= 500) {
-                failures.add(operation.method() + " " + operation.path() + " answered " + answer.getStatus() + " to " + sent);
+                failures.add(operation.method() + " " + operation.path() + " answered " + answer.getStatus() + " to "
+                        + sent);
             } else if (answer.getStatus() >= 400) {
                 refused++;
                 if (!after.equals(before)) {
-                    failures.add(operation.method() + " " + operation.path() + " refused and yet changed something: " + sent);
+                    failures.add(operation.method() + " " + operation.path() + " refused and yet changed something: "
+                            + sent);
                 }
             }
             before = after;
@@ -99,10 +141,11 @@ class FuzzTest {
             String value = random.nextInt(3) == 0 ? String.valueOf(NONSENSE[random.nextInt(NONSENSE.length)]) : "201";
             path = path.replaceFirst(
                     "\\{[^}]*}",
-                    java.util.regex.Matcher.quoteReplacement(random.nextInt(4) == 0 ? String.valueOf(order) : plain(value)));
+                    java.util.regex.Matcher.quoteReplacement(
+                            random.nextInt(4) == 0 ? String.valueOf(order) : plain(value)));
         }
-        MockHttpServletRequestBuilder request = MockMvcRequestBuilders.request(
-                HttpMethod.valueOf(operation.method()), java.net.URI.create(path));
+        MockHttpServletRequestBuilder request =
+                MockMvcRequestBuilders.request(HttpMethod.valueOf(operation.method()), java.net.URI.create(path));
         StringBuilder said = new StringBuilder(path);
         for (Map<String, Object> parameter : list(operation.entry().get("parameters"))) {
             if ("query".equals(parameter.get("in")) && random.nextInt(5) > 0) {
@@ -115,7 +158,8 @@ class FuzzTest {
         if (!body.isEmpty()) {
             Map<String, Object> content = map(body.get("content"));
             String type = content.keySet().iterator().next();
-            String text = json.writeValueAsString(value(map(map(content.get(type)).get("schema")), 0));
+            String text =
+                    json.writeValueAsString(value(map(map(content.get(type)).get("schema")), 0));
             request.contentType(MediaType.parseMediaType(type)).content(text);
             said.append(' ').append(text, 0, Math.min(300, text.length()));
         }
@@ -124,8 +168,14 @@ class FuzzTest {
     }
 
     private static String plain(String value) {
-        return java.net.URLEncoder.encode(value.isBlank() ? "x" : value.substring(0, Math.min(40, value.length())), java.nio.charset.StandardCharsets.UTF_8)
-                .replace("+", "%20").replace("%00", "%01").replace("%2F", "x").replace("%3B", "x").replace("%5C", "x");
+        return java.net.URLEncoder.encode(
+                        value.isBlank() ? "x" : value.substring(0, Math.min(40, value.length())),
+                        java.nio.charset.StandardCharsets.UTF_8)
+                .replace("+", "%20")
+                .replace("%00", "%01")
+                .replace("%2F", "x")
+                .replace("%3B", "x")
+                .replace("%5C", "x");
     }
 
     /** Something of a schema, or nonsense in its place. */
@@ -135,7 +185,8 @@ class FuzzTest {
         }
         if (schema.containsKey("$ref")) {
             String name = ((String) schema.get("$ref")).substring("#/components/schemas/".length());
-            return value(map(map(map(description.get("components")).get("schemas")).get(name)), depth + 1);
+            return value(
+                    map(map(map(description.get("components")).get("schemas")).get(name)), depth + 1);
         }
         Object type = schema.get("type");
         String kind = type instanceof List<?> several ? String.valueOf(several.get(0)) : String.valueOf(type);
@@ -144,15 +195,20 @@ class FuzzTest {
         }
         return switch (kind) {
             case "object" -> object(schema, depth);
-            case "array" -> random.nextBoolean() ? Collections.singletonList(value(map(schema.get("items")), depth + 1)) : List.of();
+            case "array" ->
+                random.nextBoolean()
+                        ? Collections.singletonList(value(map(schema.get("items")), depth + 1))
+                        : List.of();
             case "integer" -> random.nextInt(3) == 0 ? 201 : 1 + random.nextInt(4);
             case "number" -> random.nextDouble() * 20;
             case "boolean" -> random.nextBoolean();
-            default -> switch (String.valueOf(schema.get("format"))) {
-                case "uuid" -> UUID.randomUUID().toString();
-                case "date" -> SmallNursery.TODAY.plusDays(random.nextInt(90)).toString();
-                default -> random.nextInt(3) == 0 ? "module-60" : "words " + random.nextInt(9);
-            };
+            default ->
+                switch (String.valueOf(schema.get("format"))) {
+                    case "uuid" -> UUID.randomUUID().toString();
+                    case "date" ->
+                        SmallNursery.TODAY.plusDays(random.nextInt(90)).toString();
+                    default -> random.nextInt(3) == 0 ? "module-60" : "words " + random.nextInt(9);
+                };
         };
     }
 
@@ -168,12 +224,15 @@ class FuzzTest {
 
     private List<Operation> operations() {
         List<Operation> operations = new ArrayList<>();
-        map(description.get("paths")).forEach((path, methods) -> map(methods).forEach((method, entry) -> {
-            // The session is the test's own; letting days pass and placing all are measured elsewhere.
-            if (!path.equals("/api/session") && !path.startsWith("/api/demo") && !path.startsWith("/api/space/assignment")) {
-                operations.add(new Operation(method.toUpperCase(java.util.Locale.ROOT), path, map(entry)));
-            }
-        }));
+        map(description.get("paths"))
+                .forEach((path, methods) -> map(methods).forEach((method, entry) -> {
+                    // The session is the test's own; letting days pass and placing all are measured elsewhere.
+                    if (!path.equals("/api/session")
+                            && !path.startsWith("/api/demo")
+                            && !path.startsWith("/api/space/assignment")) {
+                        operations.add(new Operation(method.toUpperCase(java.util.Locale.ROOT), path, map(entry)));
+                    }
+                }));
         return operations;
     }
 
@@ -203,8 +262,13 @@ class FuzzTest {
             root = root.getCause();
         }
         StackTraceElement[] trace = root.getStackTrace();
-        String ours = Arrays.stream(trace).filter(each -> each.getClassName().startsWith("kiver.server")).findFirst().map(Object::toString).orElse("");
-        return root.getClass().getSimpleName() + ": " + String.valueOf(root.getMessage()).lines().findFirst().orElse("") + " at " + ours;
+        String ours = Arrays.stream(trace)
+                .filter(each -> each.getClassName().startsWith("kiver.server"))
+                .findFirst()
+                .map(Object::toString)
+                .orElse("");
+        return root.getClass().getSimpleName() + ": "
+                + String.valueOf(root.getMessage()).lines().findFirst().orElse("") + " at " + ours;
     }
 
     @SuppressWarnings("unchecked")

@@ -19,14 +19,18 @@ class InterfaceDescriptionTest {
 
     private static final Path FILE = Path.of("..", "web", "openapi.json");
 
-    @Autowired SmallNursery nursery;
+    @Autowired
+    SmallNursery nursery;
 
     @Test
     void theFileSaysWhatTheServerServes() throws Exception {
         nursery.found();
-        JsonMapper json = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+        JsonMapper json =
+                JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
         String served = nursery.get(nursery.propagator, "/v3/api-docs")
-                .andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
+                .andReturn()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
         JsonNode description = json.readTree(served);
         if (System.getenv("KIVER_WRITE_OPENAPI") != null) {
             Files.writeString(FILE, json.writeValueAsString(description) + "\n");

@@ -43,13 +43,26 @@ import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class JourneyTest {
 
-    @Autowired SmallNursery nursery;
-    @Autowired BatchBook batches;
-    @Autowired CropBook crops;
-    @Autowired SeedStore seeds;
-    @Autowired NurseryClock clock;
-    @Autowired JdbcTemplate database;
-    @MockitoSpyBean WeatherStation station;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    CropBook crops;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    NurseryClock clock;
+
+    @Autowired
+    JdbcTemplate database;
+
+    @MockitoSpyBean
+    WeatherStation station;
 
     @BeforeEach
     void found() {
@@ -81,30 +94,46 @@ class JourneyTest {
         assertThat(reasons(batch)).contains("PartSown");
         sow(batch, tray, firstHalf + 1, cells, second, "Fine mix, heap two");
         for (int run = 1; run < file.runs().size(); run++) {
-            record(batch, "left-unsown", "\"tray\":" + tray(file.runs().get(run).tray().number()));
+            record(
+                    batch,
+                    "left-unsown",
+                    "\"tray\":" + tray(file.runs().get(run).tray().number()));
         }
         assertThat(batches.file(batch).toSow()).isEmpty();
 
         pass(14);
-        String up = IntStream.rangeClosed(1, cells).filter(cell -> cell % 12 != 0).mapToObj(String::valueOf)
+        String up = IntStream.rangeClosed(1, cells)
+                .filter(cell -> cell % 12 != 0)
+                .mapToObj(String::valueOf)
                 .collect(Collectors.joining(","));
         record(batch, "counts", "\"tray\":" + tray + ",\"cells\":[],\"somethingUp\":[" + up + "],\"complete\":true");
         int alive = batches.file(batch).plantsAlive();
         assertThat(alive).isEqualTo(cells - cells / 12);
-        nursery.get(nursery.hand, "/api/trays/" + tray).andExpect(jsonPath("$.cells[0].onlySeen").value(true));
+        nursery.get(nursery.hand, "/api/trays/" + tray)
+                .andExpect(jsonPath("$.cells[0].onlySeen").value(true));
         // Two seeds a cell at nine in ten: 11 of 12 cells up is about 7 in 10, nothing like one seedling of two seeds.
         double known = JsonPath.<List<Double>>read(
-                nursery.get(nursery.hand, "/api/seed-needs").andReturn().getResponse().getContentAsString(),
-                "$.lots[?(@.code == 'T1')].quality.germination").get(0);
+                        nursery.get(nursery.hand, "/api/seed-needs")
+                                .andReturn()
+                                .getResponse()
+                                .getContentAsString(),
+                        "$.lots[?(@.code == 'T1')].quality.germination")
+                .get(0);
         assertThat(known).isGreaterThan(0.75);
 
         pass(20);
         record(batch, "pottings", "\"container\":\"pot-9\",\"plants\":" + alive);
         int carriers = batches.file(batch).state().trays().stream()
-                .filter(each -> !batches.file(batch).state().cellsIn(each, CellCondition.ALIVE).isEmpty())
-                .toList().size();
-        assertThat(carriers).isEqualTo((int) Math.ceil(alive / (double) crops.container("pot-9").cells()));
-        nursery.get(nursery.hand, "/api/batches/" + batch).andExpect(jsonPath("$.growth.pottingsDone").value(1));
+                .filter(each -> !batches.file(batch)
+                        .state()
+                        .cellsIn(each, CellCondition.ALIVE)
+                        .isEmpty())
+                .toList()
+                .size();
+        assertThat(carriers).isEqualTo((int)
+                Math.ceil(alive / (double) crops.container("pot-9").cells()));
+        nursery.get(nursery.hand, "/api/batches/" + batch)
+                .andExpect(jsonPath("$.growth.pottingsDone").value(1));
 
         pass(30);
         record(batch, "hardening-starts", "\"placeId\":3,\"programme\":\"BY_DAY\"");
@@ -112,22 +141,37 @@ class JourneyTest {
         frostTonight();
         String round = round();
         assertThat(JsonPath.<List<Integer>>read(round, "$.evening[*].batch")).contains(batch);
-        assertThat(JsonPath.<List<Double>>read(round, "$.evening[?(@.batch == " + batch + ")].likelyLoss").get(0)).isPositive();
-        nursery.post(nursery.hand, "/api/round/evening", "{\"batch\":" + batch + ",\"done\":\"BROUGHT_IN\"}").andExpect(status().isOk());
+        assertThat(JsonPath.<List<Double>>read(round, "$.evening[?(@.batch == " + batch + ")].likelyLoss")
+                        .get(0))
+                .isPositive();
+        nursery.post(nursery.hand, "/api/round/evening", "{\"batch\":" + batch + ",\"done\":\"BROUGHT_IN\"}")
+                .andExpect(status().isOk());
         assertThat(JsonPath.<List<Integer>>read(round(), "$.evening[*].batch")).doesNotContain(batch);
         record(batch, "hardening-ends", "\"day\":\"" + clock.today() + "\"");
 
         int part = release(orderOf(batch), 30);
         int rest = release(orderOf(batch), Math.min(80, alive) - 30);
         String both = nursery.note(nursery.propagator, part) + nursery.note(nursery.propagator, rest);
-        assertThat(both).contains("30 Test tomato", "seed lot T1", "seed lot T2", "heap one", "heap two", "potted on",
-                "sown " + new java.text.SimpleDateFormat("EEE d MMM yyyy", java.util.Locale.UK)
-                        .format(java.sql.Date.valueOf(sownOn)));
+        assertThat(both)
+                .contains(
+                        "30 Test tomato",
+                        "seed lot T1",
+                        "seed lot T2",
+                        "heap one",
+                        "heap two",
+                        "potted on",
+                        "sown "
+                                + new java.text.SimpleDateFormat("EEE d MMM yyyy", java.util.Locale.UK)
+                                        .format(java.sql.Date.valueOf(sownOn)));
         assertThat(plantsOn(both)).isEqualTo(Math.min(80, alive));
 
         int sequence = JsonPath.<List<Integer>>read(
-                nursery.get(nursery.hand, "/api/batches/" + batch).andReturn().getResponse().getContentAsString(),
-                "$.changes[?(@.words =~ /Released.*" + rest + ".*/)].sequence").get(0);
+                        nursery.get(nursery.hand, "/api/batches/" + batch)
+                                .andReturn()
+                                .getResponse()
+                                .getContentAsString(),
+                        "$.changes[?(@.words =~ /Released.*" + rest + ".*/)].sequence")
+                .get(0);
         nursery.record(nursery.hand, batch, "corrections", "\"sequence\":" + sequence + ",\"reason\":\"wrong grower\"")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].message").value(containsString("propagator only")));
@@ -151,13 +195,25 @@ class JourneyTest {
         int tray = tray(file.runs().get(0).tray().number());
         sow(batch, tray, 1, file.runs().get(0).length(), lot, "Clump mix", 4);
         for (int run = 1; run < file.runs().size(); run++) {
-            sow(batch, tray(file.runs().get(run).tray().number()), 1, file.runs().get(run).length(), lot, "Clump mix", 4);
+            sow(
+                    batch,
+                    tray(file.runs().get(run).tray().number()),
+                    1,
+                    file.runs().get(run).length(),
+                    lot,
+                    "Clump mix",
+                    4);
         }
         pass(25);
         for (var run : file.runs()) {
-            record(batch, "counts", "\"tray\":" + tray(run.tray().number()) + ",\"cells\":[" + IntStream.rangeClosed(1, run.length())
-                    .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":" + (3 + cell % 2) + "}")
-                    .collect(Collectors.joining(",")) + "],\"complete\":true");
+            record(
+                    batch,
+                    "counts",
+                    "\"tray\":" + tray(run.tray().number()) + ",\"cells\":["
+                            + IntStream.rangeClosed(1, run.length())
+                                    .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":" + (3 + cell % 2) + "}")
+                                    .collect(Collectors.joining(","))
+                            + "],\"complete\":true");
         }
         int seedlings = batches.file(batch).plantsAlive();
         assertThat(seedlings).isGreaterThanOrEqualTo(300).isGreaterThan(3 * cells);
@@ -173,28 +229,55 @@ class JourneyTest {
                 .andExpect(jsonPath("$.order.releases[*].number", hasItem(release)));
         int sequence = batches.file(batch).state().changes().size();
         for (int part = sequence; batches.file(batch).plantsReleased() > 0; part--) {
-            nursery.record(nursery.propagator, batch, "corrections", "\"sequence\":" + part + ",\"reason\":\"came back\"")
+            nursery.record(
+                            nursery.propagator,
+                            batch,
+                            "corrections",
+                            "\"sequence\":" + part + ",\"reason\":\"came back\"")
                     .andExpect(status().isOk());
         }
-        nursery.get(nursery.propagator, "/api/orders/" + orderOf(batch)).andExpect(jsonPath("$.order.releases[0].plants").value(0));
+        nursery.get(nursery.propagator, "/api/orders/" + orderOf(batch))
+                .andExpect(jsonPath("$.order.releases[0].plants").value(0));
         assertThat(nursery.note(nursery.propagator, release)).contains("taken back");
     }
 
     private long lot(String code, long variety, double label) {
-        seeds.add(new SeedLot(new LotId(0), code, variety, "House of " + code, label, 100, SmallNursery.TODAY.minusDays(60), 4000, 4000));
-        return seeds.lotsOf(variety).stream().filter(lot -> lot.code().equals(code)).findFirst().orElseThrow().id().number();
+        seeds.add(new SeedLot(
+                new LotId(0),
+                code,
+                variety,
+                "House of " + code,
+                label,
+                100,
+                SmallNursery.TODAY.minusDays(60),
+                4000,
+                4000));
+        return seeds.lotsOf(variety).stream()
+                .filter(lot -> lot.code().equals(code))
+                .findFirst()
+                .orElseThrow()
+                .id()
+                .number();
     }
 
     private int order(String wish) throws Exception {
         String answer = nursery.post(
-                        nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + "}"))
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
+                        nursery.propagator,
+                        "/api/orders",
+                        nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + "}"))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         return nursery.batchOf(JsonPath.<Integer>read(answer, "$.number"));
     }
 
     private void plan(int batch, LocalDate sowDay) throws Exception {
-        nursery.post(nursery.propagator, "/api/board/changes",
-                "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + sowDay + "\"}}").andExpect(status().isOk());
+        nursery.post(
+                        nursery.propagator,
+                        "/api/board/changes",
+                        "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"" + sowDay + "\"}}")
+                .andExpect(status().isOk());
     }
 
     private int tray(long id) {
@@ -209,9 +292,13 @@ class JourneyTest {
         sow(batch, tray, first, last, lot, mix, 2);
     }
 
-    private void sow(int batch, int tray, int first, int last, long lot, String mix, int seedsPerCell) throws Exception {
-        record(batch, "sowings", "\"tray\":%d,\"firstCell\":%d,\"lastCell\":%d,\"seedsPerCell\":%d,\"lotId\":%d,\"medium\":\"%s\",\"placeId\":1"
-                .formatted(tray, first, last, seedsPerCell, lot, mix));
+    private void sow(int batch, int tray, int first, int last, long lot, String mix, int seedsPerCell)
+            throws Exception {
+        record(
+                batch,
+                "sowings",
+                "\"tray\":%d,\"firstCell\":%d,\"lastCell\":%d,\"seedsPerCell\":%d,\"lotId\":%d,\"medium\":\"%s\",\"placeId\":1"
+                        .formatted(tray, first, last, seedsPerCell, lot, mix));
     }
 
     private void record(int batch, String what, String entries) throws Exception {
@@ -220,7 +307,10 @@ class JourneyTest {
 
     private int release(int order, int plants) throws Exception {
         String made = nursery.release(UUID.randomUUID(), order, plants)
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         return JsonPath.read(made, "$.number");
     }
 
@@ -230,7 +320,9 @@ class JourneyTest {
 
     /** The forecast for tomorrow's dawn falls to −8 °C. */
     private void frostTonight() {
-        Mockito.doReturn(Collections.nCopies(5, new DailyRange(-8, 4))).when(station).forecast(any());
+        Mockito.doReturn(Collections.nCopies(5, new DailyRange(-8, 4)))
+                .when(station)
+                .forecast(any());
         nursery.seasons.forget();
     }
 

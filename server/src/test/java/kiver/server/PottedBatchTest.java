@@ -39,17 +39,35 @@ class PottedBatchTest {
 
     private static final LocalDate TARGET = SmallNursery.TODAY.plusDays(90);
 
-    @Autowired SmallNursery nursery;
-    @Autowired BatchBook batches;
-    @Autowired SeedStore seeds;
-    @Autowired NurseryClock clock;
-    @Autowired JdbcTemplate database;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    NurseryClock clock;
+
+    @Autowired
+    JdbcTemplate database;
 
     @BeforeEach
     void found() {
         nursery.found();
         if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(new LotId(0), "L3", nursery.varietyId, "Seed house", 0.92, 100, SmallNursery.TODAY.minusDays(60), 60_000, 60_000));
+            seeds.add(new SeedLot(
+                    new LotId(0),
+                    "L3",
+                    nursery.varietyId,
+                    "Seed house",
+                    0.92,
+                    100,
+                    SmallNursery.TODAY.minusDays(60),
+                    60_000,
+                    60_000));
         }
     }
 
@@ -78,13 +96,21 @@ class PottedBatchTest {
         nursery.post(nursery.propagator, "/api/board/trials", edit(batch, "\"pottedLate\":true"))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.batch.plan.pottedLate").value(true));
-        assertThat(batches.file(batch).batch().plan().pottedLate()).as("a trial changes nothing").isFalse();
-        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"pottedLate\":true")).andExpect(status().isOk());
+        assertThat(batches.file(batch).batch().plan().pottedLate())
+                .as("a trial changes nothing")
+                .isFalse();
+        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"pottedLate\":true"))
+                .andExpect(status().isOk());
         assertThat(batches.file(batch).batch().plan().pottedLate()).isTrue();
         assertThat(potting(batch)).isAfter(usual);
-        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today().plusDays(3) + "\""))
+        nursery.post(
+                        nursery.propagator,
+                        "/api/board/changes",
+                        edit(batch, "\"sowDay\":\"" + clock.today().plusDays(3) + "\""))
                 .andExpect(status().isOk());
-        assertThat(batches.file(batch).batch().plan().pottedLate()).as("another change leaves it").isTrue();
+        assertThat(batches.file(batch).batch().plan().pottedLate())
+                .as("another change leaves it")
+                .isTrue();
         nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
         nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
         assertThat(batches.file(batch).batch().plan().pottedLate()).isFalse();
@@ -95,7 +121,10 @@ class PottedBatchTest {
     @Order(3)
     void laterPottingIsOfferedWhereRoomLacks() throws Exception {
         int crowd = take(700);
-        String space = nursery.get(nursery.hand, "/api/space").andReturn().getResponse().getContentAsString();
+        String space = nursery.get(nursery.hand, "/api/space")
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         List<String> kinds = JsonPath.<List<Object>>read(space, "$.overflows").stream()
                 .flatMap(overflow -> suggestions(overflow).stream())
                 .toList();
@@ -110,15 +139,20 @@ class PottedBatchTest {
         nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\""))
                 .andExpect(status().isOk());
         BatchFile file = batches.file(batch);
-        int tray = database.queryForObject("select number from tray where id = ?", Integer.class, file.runs().get(0).tray().number());
+        int tray = database.queryForObject(
+                "select number from tray where id = ?",
+                Integer.class,
+                file.runs().get(0).tray().number());
         int cells = file.batch().cells();
         record(batch, "sowings", """
-                "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1"""
-                .formatted(tray, cells, file.batch().lot().number()));
+                "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1""".formatted(tray, cells, file.batch().lot().number()));
         clock.showDay(clock.today().plusDays(12));
         record(batch, "counts", """
-                "tray":%d,"cells":[%s],"complete":true""".formatted(tray, IntStream.rangeClosed(1, cells)
-                .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","))));
+                "tray":%d,"cells":[%s],"complete":true""".formatted(
+                        tray,
+                        IntStream.rangeClosed(1, cells)
+                                .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}")
+                                .collect(Collectors.joining(","))));
         assertThat(tasks(batch)).doesNotContain("POT_ON");
         clock.showDay(clock.today().plusDays(25));
         assertThat(tasks(batch)).contains("POT_ON");
@@ -134,39 +168,68 @@ class PottedBatchTest {
     @Test
     @Order(5)
     void onlyWhatWasPottedGoesWhereAPartWas() throws Exception {
-        String answer = nursery.post(nursery.propagator, "/api/orders",
-                        nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish(20).replace(TARGET.toString(), clock.today().plusDays(75).toString()) + "}"))
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
+        String answer = nursery.post(
+                        nursery.propagator,
+                        "/api/orders",
+                        nursery.orderBody(
+                                UUID.randomUUID(),
+                                "{\"wish\":"
+                                        + wish(20).replace(
+                                                        TARGET.toString(),
+                                                        clock.today()
+                                                                .plusDays(75)
+                                                                .toString()) + "}"))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         int order = JsonPath.<Integer>read(answer, "$.number");
         int batch = nursery.batchOf(order);
-        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\"")).andExpect(status().isOk());
+        nursery.post(nursery.propagator, "/api/board/changes", edit(batch, "\"sowDay\":\"" + clock.today() + "\""))
+                .andExpect(status().isOk());
         BatchFile file = batches.file(batch);
-        int tray = database.queryForObject("select number from tray where id = ?", Integer.class, file.runs().get(0).tray().number());
+        int tray = database.queryForObject(
+                "select number from tray where id = ?",
+                Integer.class,
+                file.runs().get(0).tray().number());
         int cells = file.batch().cells();
         record(batch, "sowings", """
-                "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1"""
-                .formatted(tray, cells, file.batch().lot().number()));
+                "tray":%d,"firstCell":1,"lastCell":%d,"seedsPerCell":1,"lotId":%d,"medium":"Sowing mix","placeId":1""".formatted(tray, cells, file.batch().lot().number()));
         clock.showDay(clock.today().plusDays(12));
         record(batch, "counts", """
-                "tray":%d,"cells":[%s],"complete":true""".formatted(tray, IntStream.rangeClosed(1, cells)
-                .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","))));
+                "tray":%d,"cells":[%s],"complete":true""".formatted(
+                        tray,
+                        IntStream.rangeClosed(1, cells)
+                                .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}")
+                                .collect(Collectors.joining(","))));
         clock.showDay(clock.today().plusDays(25));
         record(batch, "pottings", """
                 "tray":%d,"container":"pot-9","plants":%d""".formatted(tray, 15));
         record(batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"");
-        nursery.post(nursery.hand, "/api/batches/" + batch + "/hardening-ends", "{\"requestId\":\"" + UUID.randomUUID() + "\"}")
+        nursery.post(
+                        nursery.hand,
+                        "/api/batches/" + batch + "/hardening-ends",
+                        "{\"requestId\":\"" + UUID.randomUUID() + "\"}")
                 .andExpect(status().isOk());
         nursery.get(nursery.propagator, "/api/orders/" + order)
                 .andExpect(jsonPath("$.order.lines[0].ready").value(15))
                 .andExpect(jsonPath("$.picks[0].picks[*].plants").value(15));
-        nursery.get(nursery.hand, "/api/batches/" + batch).andExpect(jsonPath("$.summary.promises[0].outstanding").value(20));
+        nursery.get(nursery.hand, "/api/batches/" + batch)
+                .andExpect(jsonPath("$.summary.promises[0].outstanding").value(20));
     }
 
     private List<String> suggestions(Object overflow) {
         try {
-            return JsonPath.read(nursery.get(nursery.propagator, "/api/space/suggestions?place=" + JsonPath.read(overflow, "$.placeId")
-                    + "&from=" + JsonPath.read(overflow, "$.from") + "&to=" + JsonPath.read(overflow, "$.to"))
-                    .andReturn().getResponse().getContentAsString(), "$[*].help.kind");
+            return JsonPath.read(
+                    nursery.get(
+                                    nursery.propagator,
+                                    "/api/space/suggestions?place=" + JsonPath.read(overflow, "$.placeId") + "&from="
+                                            + JsonPath.read(overflow, "$.from") + "&to="
+                                            + JsonPath.read(overflow, "$.to"))
+                            .andReturn()
+                            .getResponse()
+                            .getContentAsString(),
+                    "$[*].help.kind");
         } catch (Exception failed) {
             throw new IllegalStateException(failed);
         }
@@ -174,36 +237,47 @@ class PottedBatchTest {
 
     private List<String> tasks(int batch) throws Exception {
         return JsonPath.read(
-                nursery.get(nursery.hand, "/api/round").andReturn().getResponse().getContentAsString(),
+                nursery.get(nursery.hand, "/api/round")
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
                 "$.stops[*].work[?(@.batch.number == " + batch + ")].tasks[*].kind");
     }
 
     private void record(int batch, String what, String entry) throws Exception {
-        nursery.post(nursery.hand, "/api/batches/" + batch + "/" + what, "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entry + "}")
+        nursery.post(
+                        nursery.hand,
+                        "/api/batches/" + batch + "/" + what,
+                        "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entry + "}")
                 .andExpect(status().isOk());
     }
 
     private int take(int plants) throws Exception {
         String answer = nursery.post(
-                        nursery.propagator, "/api/orders",
+                        nursery.propagator,
+                        "/api/orders",
                         nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish(plants) + "}"))
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         return nursery.batchOf(JsonPath.<Integer>read(answer, "$.number"));
     }
 
     private String wish(int plants) {
         return """
-                {"varietyId":%d,"container":"pot-9","plants":%d,"leavesFrom":5,"leavesTo":8,"target":"%s","siteId":%d,"containerPath":"POTTED_ONCE"}"""
-                .formatted(nursery.varietyId, plants, TARGET, nursery.siteId);
+                {"varietyId":%d,"container":"pot-9","plants":%d,"leavesFrom":5,"leavesTo":8,"target":"%s","siteId":%d,"containerPath":"POTTED_ONCE"}""".formatted(nursery.varietyId, plants, TARGET, nursery.siteId);
     }
 
     private LocalDate potting(int batch) throws Exception {
         String season = onBoard(batch).andReturn().getResponse().getContentAsString();
-        return LocalDate.parse(JsonPath.<List<String>>read(season, path(batch, "dates.pottings[0].middle")).get(0));
+        return LocalDate.parse(JsonPath.<List<String>>read(season, path(batch, "dates.pottings[0].middle"))
+                .get(0));
     }
 
     private ResultActions onBoard(int batch) throws Exception {
-        return nursery.get(nursery.propagator, "/api/board").andExpect(jsonPath(path(batch, "number")).value(batch));
+        return nursery.get(nursery.propagator, "/api/board")
+                .andExpect(jsonPath(path(batch, "number")).value(batch));
     }
 
     private static String path(int batch, String field) {

@@ -38,8 +38,11 @@ class QueriesTest {
         }
     };
 
-    @Autowired SqlSessionFactory sessions;
-    @Autowired DataSource database;
+    @Autowired
+    SqlSessionFactory sessions;
+
+    @Autowired
+    DataSource database;
 
     @Test
     void everyQueryNamesItsColumnsInTheOrderOfItsRecord() throws SQLException {
@@ -47,17 +50,25 @@ class QueriesTest {
         int compared = 0;
         try (Connection connection = database.getConnection()) {
             for (Object each : sessions.getConfiguration().getMappedStatements()) {
-                if (!(each instanceof MappedStatement statement) || statement.getResultMaps().isEmpty()) {
+                if (!(each instanceof MappedStatement statement)
+                        || statement.getResultMaps().isEmpty()) {
                     continue;
                 }
                 Class<?> type = statement.getResultMaps().get(0).getType();
-                boolean byName = !statement.getResultMaps().get(0).getConstructorResultMappings().isEmpty();
-                boolean oneColumn = sessions.getConfiguration().getTypeHandlerRegistry().hasTypeHandler(type);
+                boolean byName = !statement
+                        .getResultMaps()
+                        .get(0)
+                        .getConstructorResultMappings()
+                        .isEmpty();
+                boolean oneColumn =
+                        sessions.getConfiguration().getTypeHandlerRegistry().hasTypeHandler(type);
                 if (!type.isRecord() || byName || oneColumn) {
                     continue;
                 }
                 compared++;
-                List<String> names = Arrays.stream(type.getRecordComponents()).map(RecordComponent::getName).toList();
+                List<String> names = Arrays.stream(type.getRecordComponents())
+                        .map(RecordComponent::getName)
+                        .toList();
                 List<String> columns = columns(connection, statement);
                 if (!columns.equals(names)) {
                     faults.add(statement.getId() + "\n  columns " + columns + "\n  record  " + names);

@@ -35,11 +35,20 @@ class RoutesTest {
     private static final AtomicInteger TESTS = new AtomicInteger();
     private static final LocalDate WANTED = SmallNursery.TODAY.plusDays(110);
 
-    @Autowired SmallNursery nursery;
-    @Autowired BatchBook batches;
-    @Autowired SeedStore seeds;
-    @Autowired TrayBook trays;
-    @Autowired JdbcTemplate database;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    TrayBook trays;
+
+    @Autowired
+    JdbcTemplate database;
 
     private SeedLot lot;
 
@@ -48,8 +57,20 @@ class RoutesTest {
     void found() {
         nursery.found();
         String code = "R-" + UUID.randomUUID();
-        seeds.add(new SeedLot(new LotId(0), code, nursery.varietyId, "Seed house", 0.95 + 0.004 * TESTS.incrementAndGet(), 400, SmallNursery.TODAY.minusDays(30), 2500, 2500));
-        lot = seeds.lots().stream().filter(each -> each.code().equals(code)).findFirst().orElseThrow();
+        seeds.add(new SeedLot(
+                new LotId(0),
+                code,
+                nursery.varietyId,
+                "Seed house",
+                0.95 + 0.004 * TESTS.incrementAndGet(),
+                400,
+                SmallNursery.TODAY.minusDays(30),
+                2500,
+                2500));
+        lot = seeds.lots().stream()
+                .filter(each -> each.code().equals(code))
+                .findFirst()
+                .orElseThrow();
     }
 
     private int seedsLeft() {
@@ -60,7 +81,8 @@ class RoutesTest {
     void theThreeWaysStandSideBySide() throws Exception {
         int order = order(40);
         int batch = nursery.batchOf(order);
-        nursery.get(nursery.propagator, "/api/routes/" + order + "/1").andExpect(status().isOk())
+        nursery.get(nursery.propagator, "/api/routes/" + order + "/1")
+                .andExpect(status().isOk())
                 .andExpect(jsonPath("$.plants").value(40))
                 .andExpect(jsonPath("$.routes[*].route", contains("RAISED", "IN_PLACE", "BOUGHT_IN")))
                 .andExpect(jsonPath("$.routes[*].current", contains(true, false, false)))
@@ -80,8 +102,11 @@ class RoutesTest {
         UUID request = UUID.randomUUID();
         take(request, order, "IN_PLACE", "").andExpect(status().isOk());
         take(request, order, "IN_PLACE", "").andExpect(status().isOk());
-        assertThat(database.queryForObject("select withdrawn_on is not null from batch where number = ?", Boolean.class, batch)).isTrue();
-        String view = nursery.get(nursery.grower, "/api/orders/" + order).andExpect(status().isOk())
+        assertThat(database.queryForObject(
+                        "select withdrawn_on is not null from batch where number = ?", Boolean.class, batch))
+                .isTrue();
+        String view = nursery.get(nursery.grower, "/api/orders/" + order)
+                .andExpect(status().isOk())
                 .andExpect(jsonPath("$.order.lines[0].promised").value(40))
                 .andExpect(jsonPath("$.order.lines[0].supplies", hasSize(0)))
                 .andExpect(jsonPath("$.order.lines[0].inPlace.lot").value(lot.code()))
@@ -89,27 +114,41 @@ class RoutesTest {
                 .andExpect(jsonPath("$.order.lines[0].chance", greaterThan(0.0)))
                 .andExpect(jsonPath("$.order.changes[0].kind").value("ROUTE_CHANGED"))
                 .andExpect(jsonPath("$.order.changes[0].before").value("RAISED"))
-                .andReturn().getResponse().getContentAsString();
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         int set = JsonPath.read(view, "$.order.lines[0].inPlace.seeds");
         assertThat(seedsLeft()).isEqualTo(seedsBefore - set);
 
         LocalDate from = LocalDate.parse(JsonPath.read(view, "$.order.lines[0].inPlace.sowFrom"));
-        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.seedToGo[?(@.order == " + order + ")]",
-                hasSize(from.isAfter(SmallNursery.TODAY.plusWeeks(2)) ? 0 : 1)));
+        nursery.get(nursery.hand, "/api/round")
+                .andExpect(jsonPath(
+                        "$.seedToGo[?(@.order == " + order + ")]",
+                        hasSize(from.isAfter(SmallNursery.TODAY.plusWeeks(2)) ? 0 : 1)));
         handOver(order).andExpect(status().isOk());
-        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.seedToGo[?(@.order == " + order + ")]", hasSize(0)));
+        nursery.get(nursery.hand, "/api/round")
+                .andExpect(jsonPath("$.seedToGo[?(@.order == " + order + ")]", hasSize(0)));
         int note = database.queryForObject("select max(number) from release", Integer.class);
         nursery.get(nursery.propagator, "/api/orders/" + order)
                 .andExpect(jsonPath("$.order.standing").value("RELEASED"))
                 .andExpect(jsonPath("$.order.releases[0].plants").value(40));
-        assertThat(nursery.note(nursery.grower, note)).contains("Seed for 40 Test kale").contains(set + " seeds")
-                .contains("seed lot " + lot.code()).contains("To be sown in place from").doesNotContain("taken back");
-        nursery.get(nursery.propagator, "/api/orders").andExpect(jsonPath("$[?(@.number == " + order + ")]", hasSize(0)));
-        nursery.get(nursery.propagator, "/api/orders?withDone=true").andExpect(jsonPath("$[?(@.number == " + order + ")]", hasSize(1)));
+        assertThat(nursery.note(nursery.grower, note))
+                .contains("Seed for 40 Test kale")
+                .contains(set + " seeds")
+                .contains("seed lot " + lot.code())
+                .contains("To be sown in place from")
+                .doesNotContain("taken back");
+        nursery.get(nursery.propagator, "/api/orders")
+                .andExpect(jsonPath("$[?(@.number == " + order + ")]", hasSize(0)));
+        nursery.get(nursery.propagator, "/api/orders?withDone=true")
+                .andExpect(jsonPath("$[?(@.number == " + order + ")]", hasSize(1)));
         refused(handOver(order), "seedOf", "No seed of line 1 waits");
         refused(take(UUID.randomUUID(), order, "RAISED", ""), "line", "Nothing of line 1 is wanted any more");
 
-        nursery.post(nursery.propagator, "/api/orders/" + order + "/lines/1/seed-returns", "{\"requestId\":\"" + UUID.randomUUID() + "\"}")
+        nursery.post(
+                        nursery.propagator,
+                        "/api/orders/" + order + "/lines/1/seed-returns",
+                        "{\"requestId\":\"" + UUID.randomUUID() + "\"}")
                 .andExpect(status().isOk());
         assertThat(nursery.note(nursery.grower, note)).contains("taken back");
         take(UUID.randomUUID(), order, "RAISED", "").andExpect(status().isOk());
@@ -122,14 +161,17 @@ class RoutesTest {
         int order = order(30);
         take(UUID.randomUUID(), order, "IN_PLACE", "").andExpect(status().isOk());
         refused(take(UUID.randomUUID(), order, "BOUGHT_IN", ""), "consignment", "Say what is bought");
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(30));
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(30));
         take(UUID.randomUUID(), order, "BOUGHT_IN", """
-                ,"consignment":{"supplier":"Plug house","plants":32,"container":"module-60","leaves":2,"arrives":"%s","price":0.3}"""
-                .formatted(WANTED.minusDays(20))).andExpect(status().isOk());
+                ,"consignment":{"supplier":"Plug house","plants":32,"container":"module-60","leaves":2,"arrives":"%s","price":0.3}""".formatted(WANTED.minusDays(20)))
+                .andExpect(status().isOk());
         nursery.get(nursery.propagator, "/api/orders/" + order)
                 .andExpect(jsonPath("$.order.lines[0].inPlace").doesNotExist())
-                .andExpect(jsonPath("$.order.lines[0].supplies[0].batch.boughtIn").value(true));
-        nursery.get(nursery.propagator, "/api/routes/" + order(20) + "/1").andExpect(jsonPath("$.routes[2].price").value(0.3));
+                .andExpect(
+                        jsonPath("$.order.lines[0].supplies[0].batch.boughtIn").value(true));
+        nursery.get(nursery.propagator, "/api/routes/" + order(20) + "/1")
+                .andExpect(jsonPath("$.routes[2].price").value(0.3));
     }
 
     @Test
@@ -138,13 +180,22 @@ class RoutesTest {
         int batch = nursery.batchOf(order);
         int cells = batches.file(batch).batch().cells();
         int tray = trays.tray(batches.file(batch).runs().get(0).tray()).number();
-        nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
-                .formatted(tray, cells, lot.id())).andExpect(status().isOk());
-        nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"cells\":[],\"complete\":true").andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/routes/" + order + "/1").andExpect(jsonPath("$.routes[0].current").value(false))
-                .andExpect(jsonPath("$.routes[0].possible").value(true)).andExpect(jsonPath("$.frees", hasSize(0)));
+        nursery.record(
+                        nursery.hand,
+                        batch,
+                        "sowings",
+                        "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                                .formatted(tray, cells, lot.id().number()))
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "counts", "\"tray\":" + tray + ",\"cells\":[],\"complete\":true")
+                .andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/routes/" + order + "/1")
+                .andExpect(jsonPath("$.routes[0].current").value(false))
+                .andExpect(jsonPath("$.routes[0].possible").value(true))
+                .andExpect(jsonPath("$.frees", hasSize(0)));
         take(UUID.randomUUID(), order, "RAISED", "").andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].promised").value(15))
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].promised").value(15))
                 .andExpect(jsonPath("$.order.lines[0].supplies", hasSize(1)))
                 .andExpect(jsonPath("$.order.lines[0].supplies[0].batch.stage").value("PLANNED"));
     }
@@ -154,12 +205,16 @@ class RoutesTest {
         int order = order(20);
         take(UUID.randomUUID(), order, "IN_PLACE", "").andExpect(status().isOk());
         edit(order, "\"kind\":\"PLANTS\",\"line\":1,\"plants\":50").andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(50))
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(50))
                 .andExpect(jsonPath("$.order.lines[0].supplies", hasSize(0)));
-        edit(order, "\"kind\":\"DAY\",\"target\":\"" + WANTED.plusDays(20) + "\"").andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(50));
+        edit(order, "\"kind\":\"DAY\",\"target\":\"" + WANTED.plusDays(20) + "\"")
+                .andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(50));
         edit(order, "\"kind\":\"CANCEL\",\"line\":1,\"withdraw\":true").andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace").doesNotExist())
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].inPlace").doesNotExist())
                 .andExpect(jsonPath("$.order.standing").value("CANCELLED"));
     }
 
@@ -170,22 +225,38 @@ class RoutesTest {
         int batch = nursery.batchOf(order);
         int cells = batches.file(batch).batch().cells();
         int tray = trays.tray(batches.file(batch).runs().get(0).tray()).number();
-        nursery.record(nursery.hand, batch, "sowings", "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
-                .formatted(tray, cells, lot.id())).andExpect(status().isOk());
-        String up = IntStream.rangeClosed(1, cells).mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}").collect(Collectors.joining(","));
-        nursery.record(nursery.hand, batch, "counts", "\"tray\":%d,\"cells\":[%s],\"complete\":true".formatted(tray, up)).andExpect(status().isOk());
-        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"BY_DAY\"").andExpect(status().isOk());
-        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":\"%s\"".formatted(SmallNursery.TODAY)).andExpect(status().isOk());
+        nursery.record(
+                        nursery.hand,
+                        batch,
+                        "sowings",
+                        "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                                .formatted(tray, cells, lot.id().number()))
+                .andExpect(status().isOk());
+        String up = IntStream.rangeClosed(1, cells)
+                .mapToObj(cell -> "{\"cell\":" + cell + ",\"seedlings\":1}")
+                .collect(Collectors.joining(","));
+        nursery.record(
+                        nursery.hand,
+                        batch,
+                        "counts",
+                        "\"tray\":%d,\"cells\":[%s],\"complete\":true".formatted(tray, up))
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"BY_DAY\"")
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":\"%s\"".formatted(SmallNursery.TODAY))
+                .andExpect(status().isOk());
         nursery.release(UUID.randomUUID(), order, 8).andExpect(status().isOk());
         take(UUID.randomUUID(), order, "IN_PLACE", "").andExpect(status().isOk());
-        nursery.get(nursery.propagator, "/api/orders/" + order).andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(12))
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].inPlace.plants").value(12))
                 .andExpect(jsonPath("$.order.lines[0].supplies[0].plants").value(8))
                 .andExpect(jsonPath("$.order.lines[0].promised").value(20));
         handOver(order).andExpect(status().isOk());
         edit(order, "\"kind\":\"PLANTS\",\"line\":1,\"plants\":23").andExpect(status().isOk());
         refused(nursery.release(UUID.randomUUID(), order, 4), "plants", "3");
         nursery.release(UUID.randomUUID(), order, 3).andExpect(status().isOk());
-        nursery.get(nursery.grower, "/api/orders/" + order).andExpect(jsonPath("$.order.standing").value("RELEASED"))
+        nursery.get(nursery.grower, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.standing").value("RELEASED"))
                 .andExpect(jsonPath("$.order.releases[*].plants", contains(8, 12, 3)));
     }
 
@@ -194,9 +265,15 @@ class RoutesTest {
         int order = order(25);
         int batch = nursery.batchOf(order);
         take(UUID.randomUUID(), order, "FLOWN_IN", "").andExpect(status().is4xxClientError());
-        nursery.post(nursery.propagator, "/api/orders/" + order + "/lines/9/route", "{\"requestId\":\"" + UUID.randomUUID() + "\",\"route\":\"RAISED\"}")
+        nursery.post(
+                        nursery.propagator,
+                        "/api/orders/" + order + "/lines/9/route",
+                        "{\"requestId\":\"" + UUID.randomUUID() + "\",\"route\":\"RAISED\"}")
                 .andExpect(status().is4xxClientError());
-        nursery.post(nursery.hand, "/api/orders/" + order + "/lines/1/route", "{\"requestId\":\"" + UUID.randomUUID() + "\",\"route\":\"IN_PLACE\"}")
+        nursery.post(
+                        nursery.hand,
+                        "/api/orders/" + order + "/lines/1/route",
+                        "{\"requestId\":\"" + UUID.randomUUID() + "\",\"route\":\"IN_PLACE\"}")
                 .andExpect(status().isForbidden());
         nursery.get(nursery.grower, "/api/routes/" + order + "/1").andExpect(status().isForbidden());
         nursery.get(nursery.propagator, "/api/routes/99999/1").andExpect(status().isNotFound());
@@ -208,23 +285,33 @@ class RoutesTest {
     }
 
     private int order(int plants) throws Exception {
-        String answer = nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), plants, WANTED))
-                .andExpect(status().isOk()).andReturn().getResponse().getContentAsString();
+        String answer = nursery.post(
+                        nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), plants, WANTED))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         return Integer.parseInt(answer.replaceAll("\\D", ""));
     }
 
     private ResultActions take(UUID request, int order, String route, String more) throws Exception {
-        return nursery.post(nursery.propagator, "/api/orders/" + order + "/lines/1/route",
+        return nursery.post(
+                nursery.propagator,
+                "/api/orders/" + order + "/lines/1/route",
                 "{\"requestId\":\"%s\",\"route\":\"%s\"%s}".formatted(request, route, more));
     }
 
     private ResultActions handOver(int order) throws Exception {
-        return nursery.post(nursery.propagator, "/api/releases",
+        return nursery.post(
+                nursery.propagator,
+                "/api/releases",
                 "{\"requestId\":\"%s\",\"order\":%d,\"lines\":[],\"seedOf\":[1]}".formatted(UUID.randomUUID(), order));
     }
 
     private ResultActions edit(int order, String edit) throws Exception {
-        return nursery.post(nursery.propagator, "/api/orders/" + order + "/changes",
+        return nursery.post(
+                nursery.propagator,
+                "/api/orders/" + order + "/changes",
                 "{\"requestId\":\"%s\",\"edit\":{%s}}".formatted(UUID.randomUUID(), edit));
     }
 

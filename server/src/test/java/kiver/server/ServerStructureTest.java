@@ -23,8 +23,36 @@ class ServerStructureTest {
 
     /** What all work rests on, then the packages in the order of the job; each may use only those before it. */
     private static final List<String> IN_ORDER = List.of(
-            "wording", "limit", "number", "kept", "problem", "page", "print", "clock", "account", "sheet", "weather", "place", "growth", "crop", "seed", "tray",
-            "batch", "order", "sow", "plan", "space", "promise", "emerge", "pot", "harden", "outlook", "release", "board", "reschedule", "today",
+            "wording",
+            "limit",
+            "number",
+            "kept",
+            "problem",
+            "page",
+            "print",
+            "clock",
+            "account",
+            "sheet",
+            "weather",
+            "place",
+            "growth",
+            "crop",
+            "seed",
+            "tray",
+            "batch",
+            "order",
+            "sow",
+            "plan",
+            "space",
+            "promise",
+            "emerge",
+            "pot",
+            "harden",
+            "outlook",
+            "release",
+            "board",
+            "reschedule",
+            "today",
             "demo");
 
     private static final JavaClasses SERVER = new ClassFileImporter()
@@ -33,25 +61,32 @@ class ServerStructureTest {
 
     private static final int MOST_PARTS = 18;
 
-    private static final ArchCondition<JavaClass> HAVE_FEW_PARTS = new ArchCondition<>("have at most " + MOST_PARTS + " parts") {
-        @Override
-        public void check(JavaClass type, ConditionEvents events) {
-            int parts = type.reflect().getRecordComponents().length;
-            events.add(new SimpleConditionEvent(type, parts <= MOST_PARTS, type.getName() + " has " + parts + " parts"));
-        }
-    };
+    private static final ArchCondition<JavaClass> HAVE_FEW_PARTS =
+            new ArchCondition<>("have at most " + MOST_PARTS + " parts") {
+                @Override
+                public void check(JavaClass type, ConditionEvents events) {
+                    int parts = type.reflect().getRecordComponents().length;
+                    events.add(new SimpleConditionEvent(
+                            type, parts <= MOST_PARTS, type.getName() + " has " + parts + " parts"));
+                }
+            };
 
     @TestFactory
     List<DynamicTest> dependenciesFollowTheJob() {
         return IN_ORDER.stream()
                 .filter(name -> !name.equals("demo"))
-                .map(name -> DynamicTest.dynamicTest(name, () -> noClasses()
-                        .that().resideInAPackage("kiver.server." + name + "..")
-                        .should().dependOnClassesThat().resideInAnyPackage(
-                                IN_ORDER.subList(IN_ORDER.indexOf(name) + 1, IN_ORDER.size()).stream()
-                                        .map(each -> "kiver.server." + each + "..")
-                                        .toArray(String[]::new))
-                        .check(SERVER)))
+                .map(name -> DynamicTest.dynamicTest(
+                        name,
+                        () -> noClasses()
+                                .that()
+                                .resideInAPackage("kiver.server." + name + "..")
+                                .should()
+                                .dependOnClassesThat()
+                                .resideInAnyPackage(
+                                        IN_ORDER.subList(IN_ORDER.indexOf(name) + 1, IN_ORDER.size()).stream()
+                                                .map(each -> "kiver.server." + each + "..")
+                                                .toArray(String[]::new))
+                                .check(SERVER)))
                 .toList();
     }
 
@@ -65,16 +100,26 @@ class ServerStructureTest {
 
     @Test
     void onlyTheClockReadsTheCalendar() {
-        noClasses().that().resideOutsideOfPackage("kiver.server.clock")
-                .should().callMethod(LocalDate.class, "now")
-                .orShould().callMethod(LocalDate.class, "now", Clock.class)
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("kiver.server.clock")
+                .should()
+                .callMethod(LocalDate.class, "now")
+                .orShould()
+                .callMethod(LocalDate.class, "now", Clock.class)
                 .check(SERVER);
     }
 
     @Test
     void tablesAreReachedThroughTheirOwnPackage() {
-        classes().that().areAnnotatedWith(Mapper.class).and().doNotHaveSimpleName("AccountMapper")
-                .should().bePackagePrivate().check(SERVER);
+        classes()
+                .that()
+                .areAnnotatedWith(Mapper.class)
+                .and()
+                .doNotHaveSimpleName("AccountMapper")
+                .should()
+                .bePackagePrivate()
+                .check(SERVER);
     }
 
     /** What is put together of more than a person can hold in mind is made of named parts. */

@@ -15,5 +15,7 @@ import org.springframework.test.context.TestExecutionListeners;
 @SpringBootTest
 @AutoConfigureMockMvc
 @ContextConfiguration(initializers = OwnDatabase.class)
-@TestExecutionListeners(listeners = RecordsAgree.class, mergeMode = TestExecutionListeners.MergeMode.MERGE_WITH_DEFAULTS)
+@TestExecutionListeners(
+        listeners = RecordsAgree.class,
+        mergeMode = TestExecutionListeners.MergeMode.MERGE_WITH_DEFAULTS)
 public @interface ServerTest {}

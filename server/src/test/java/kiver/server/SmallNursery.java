@@ -42,15 +42,32 @@ public class SmallNursery {
 
     static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
 
-    @Autowired MockMvc http;
-    @Autowired NurseryClock clock;
-    @Autowired PlaceBook places;
-    @Autowired CropBook crops;
-    @Autowired SeedStore seeds;
-    @Autowired OrderBook orders;
-    @Autowired BatchBook batches;
-    @Autowired SeasonService seasons;
-    @Autowired AccountMapper accounts;
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    NurseryClock clock;
+
+    @Autowired
+    PlaceBook places;
+
+    @Autowired
+    CropBook crops;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    OrderBook orders;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    SeasonService seasons;
+
+    @Autowired
+    AccountMapper accounts;
 
     Person propagator;
     Person hand;
@@ -89,21 +106,21 @@ public class SmallNursery {
     /** Takes an order for the first grower and answers its number. */
     int order(int plants) throws Exception {
         String answer = post(propagator, "/api/orders", orderBody(UUID.randomUUID(), plants, TODAY.plusDays(70)))
-                .andReturn().getResponse().getContentAsString();
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         return Integer.parseInt(answer.replaceAll("\\D", ""));
     }
 
     String orderBody(UUID requestId, int plants, LocalDate target) {
         return orderBody(requestId, """
-                {"wish":{"varietyId":%d,"container":"module-60","plants":%d,"leavesFrom":4,"leavesTo":6,"target":"%s"}}"""
-                .formatted(varietyId, plants, target));
+                {"wish":{"varietyId":%d,"container":"module-60","plants":%d,"leavesFrom":4,"leavesTo":6,"target":"%s"}}""".formatted(varietyId, plants, target));
     }
 
     /** An order of some lines for the first grower. */
     String orderBody(UUID requestId, String... lines) {
         return """
-                {"requestId":"%s","growerId":%d,"siteId":%d,"lines":[%s]}"""
-                .formatted(requestId, growerId, siteId, String.join(",", lines));
+                {"requestId":"%s","growerId":%d,"siteId":%d,"lines":[%s]}""".formatted(requestId, growerId, siteId, String.join(",", lines));
     }
 
     /** The one batch that is promised to an order. */
@@ -129,31 +146,42 @@ public class SmallNursery {
 
     ResultActions post(Person person, String path, String body) throws Exception {
         return http.perform(MockMvcRequestBuilders.post(path)
-                .with(user(person)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body));
+                .with(user(person))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body));
     }
 
     ResultActions put(Person person, String path, String body) throws Exception {
         return http.perform(MockMvcRequestBuilders.put(path)
-                .with(user(person)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body));
+                .with(user(person))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body));
     }
 
     /** Records something of a batch as a person and answers what came of it. */
     ResultActions record(Person person, int batch, String what, String entries) throws Exception {
-        return post(person, "/api/batches/" + batch + "/" + what, "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entries + "}");
+        return post(
+                person,
+                "/api/batches/" + batch + "/" + what,
+                "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entries + "}");
     }
 
     /** The text of a delivery note, on one line. */
     String note(Person person, int release) throws Exception {
-        byte[] pdf = get(person, "/api/releases/" + release + "/note.pdf").andExpect(status().isOk())
-                .andReturn().getResponse().getContentAsByteArray();
+        byte[] pdf = get(person, "/api/releases/" + release + "/note.pdf")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
         try (PDDocument document = Loader.loadPDF(pdf)) {
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
         }
     }
 
     ResultActions get(Person person, String path) throws Exception {
-        return http.perform(MockMvcRequestBuilders.get(path)
-                .with(user(person)));
+        return http.perform(MockMvcRequestBuilders.get(path).with(user(person)));
     }
 
     private Person person(String email, Role role, Long ofGrower) {

@@ -31,8 +31,11 @@ class SpokenToTest {
     private static final String AMERICAN = """
             {"language":"AMERICAN","temperature":"FAHRENHEIT","length":"INCHES","volume":"GALLONS","mass":"OUNCES"}""";
 
-    @Autowired SmallNursery nursery;
-    @Autowired MockMvc http;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    MockMvc http;
 
     @BeforeEach
     void found() throws Exception {
@@ -49,37 +52,63 @@ class SpokenToTest {
                 .andExpect(jsonPath("$.speech.language").value("AMERICAN"))
                 .andExpect(jsonPath("$.speech.mass").value("OUNCES"));
         int order = nursery.order(12);
-        String planting = nursery.get(nursery.propagator, "/api/orders/" + order).andReturn().getResponse().getContentAsString();
-        assertThat(planting).contains("Stands frost to about 21 °F").contains("18 in apart").doesNotContain("°C");
-        String british = nursery.get(nursery.grower, "/api/orders/" + order).andReturn().getResponse().getContentAsString();
+        String planting = nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(planting)
+                .contains("Stands frost to about 21 °F")
+                .contains("18 in apart")
+                .doesNotContain("°C");
+        String british = nursery.get(nursery.grower, "/api/orders/" + order)
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
         assertThat(british).contains("Stands frost to about −6 °C").contains("45 cm apart");
         speak(nursery.propagator, AMERICAN.replace("AMERICAN", "STRETCHED"));
-        nursery.get(nursery.propagator, "/api/batches/99").andExpect(jsonPath("$.detail").value(containsString("⟦Théér")));
+        nursery.get(nursery.propagator, "/api/batches/99")
+                .andExpect(jsonPath("$.detail").value(containsString("⟦Théér")));
     }
 
     @Test
     void aGrowerChoosesToo() throws Exception {
         speak(nursery.grower, AMERICAN).andExpect(status().isOk());
-        http.perform(get("/api/session").with(user(nursery.grower))).andExpect(jsonPath("$.speech.temperature").value("FAHRENHEIT"));
-        http.perform(get("/api/session").with(user(nursery.otherGrower))).andExpect(jsonPath("$.speech.temperature").value("CELSIUS"));
+        http.perform(get("/api/session").with(user(nursery.grower)))
+                .andExpect(jsonPath("$.speech.temperature").value("FAHRENHEIT"));
+        http.perform(get("/api/session").with(user(nursery.otherGrower)))
+                .andExpect(jsonPath("$.speech.temperature").value("CELSIUS"));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"{}", "{\"language\":null}", "{\"language\":\"KLINGON\",\"temperature\":\"KELVIN\"}", "[]", "nonsense"})
+    @ValueSource(
+            strings = {
+                "{}",
+                "{\"language\":null}",
+                "{\"language\":\"KLINGON\",\"temperature\":\"KELVIN\"}",
+                "[]",
+                "nonsense"
+            })
     void nonsenseChangesNothing(String body) throws Exception {
         speak(nursery.otherGrower, body).andExpect(status().is4xxClientError());
-        http.perform(get("/api/session").with(user(nursery.otherGrower))).andExpect(jsonPath("$.speech.language").value("BRITISH"));
+        http.perform(get("/api/session").with(user(nursery.otherGrower)))
+                .andExpect(jsonPath("$.speech.language").value("BRITISH"));
     }
 
     @Test
     void nobodyChoosesForStrangers() throws Exception {
-        http.perform(put("/api/session/speech").with(csrf()).contentType(MediaType.APPLICATION_JSON).content(AMERICAN))
+        http.perform(put("/api/session/speech")
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(AMERICAN))
                 .andExpect(status().isUnauthorized());
         http.perform(get("/api/session")).andExpect(jsonPath("$.speech").doesNotExist());
     }
 
     private ResultActions speak(Person person, String body) throws Exception {
-        return http.perform(put("/api/session/speech").with(user(person)).with(csrf())
-                .contentType(MediaType.APPLICATION_JSON).content(body));
+        return http.perform(put("/api/session/speech")
+                .with(user(person))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body));
     }
 }

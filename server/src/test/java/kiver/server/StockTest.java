@@ -34,14 +34,29 @@ import org.springframework.context.annotation.Import;
 @Import(SmallNursery.class)
 class StockTest {
 
-    @Autowired SmallNursery nursery;
-    @Autowired SeasonService seasons;
-    @Autowired WeatherBook weather;
-    @Autowired PlaceBook places;
-    @Autowired SeedStore seeds;
-    @Autowired BatchBook batches;
-    @Autowired RecordingService recording;
-    @Autowired LotKnowledge lots;
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    SeasonService seasons;
+
+    @Autowired
+    WeatherBook weather;
+
+    @Autowired
+    PlaceBook places;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    RecordingService recording;
+
+    @Autowired
+    LotKnowledge lots;
 
     @BeforeEach
     void found() {
@@ -49,25 +64,27 @@ class StockTest {
     }
 
     @ParameterizedTest(name = "{0}: {1} is told at {2}")
-    @CsvSource(delimiter = '|', value = {
-        "/api/places|{\"name\":\"Place 1\",\"slots\":4,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|name|already",
-        "/api/places|{\"name\":\"New\",\"slots\":0,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|slots|at least one tray",
-        "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|both set points",
-        "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"nightSetPoint\":18,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|above the day",
-        "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":7,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|daylightShare|0 to 100",
-        "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[]}|uses|used for",
-        "/api/varieties|{\"crop\":\"moon-melon\",\"name\":\"X\"}|crop|not in the library",
-        "/api/varieties|{\"crop\":\"curly-kale\",\"name\":\"Test kale\"}|name|already",
-        "/api/lots|{\"code\":\"L1\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|code|already",
-        "/api/lots|{\"code\":\"L9\",\"varietyId\":99,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|varietyId|not in the library",
-        "/api/lots|{\"code\":\"L9\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":90,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|germinationLabel|0 to 100",
-        "/api/lots|{\"code\":\"L9\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2029-01-01\",\"seeds\":5}|testedOn|still to come",
-        "/api/growers|{\"grower\":\"Field one\",\"site\":\"Near\",\"altitude\":5}|site|already",
-        "/api/growers|{\"grower\":\"Field one\",\"site\":\"Moon\",\"altitude\":384400}|altitude|5,000",
-        "/api/people|{\"name\":\"A\",\"email\":\"hand@test.example\",\"password\":\"long enough\",\"role\":\"BENCH_HAND\"}|email|already",
-        "/api/people|{\"name\":\"A\",\"email\":\"new@test.example\",\"password\":\"long enough\",\"role\":\"GROWER\"}|growerId|belong to",
-        "/api/people|{\"name\":\"A\",\"email\":\"new@test.example\",\"password\":\"short\",\"role\":\"BENCH_HAND\"}|password|10 letters"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/api/places|{\"name\":\"Place 1\",\"slots\":4,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|name|already",
+                "/api/places|{\"name\":\"New\",\"slots\":0,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|slots|at least one tray",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|both set points",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"nightSetPoint\":18,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|above the day",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":7,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|daylightShare|0 to 100",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[]}|uses|used for",
+                "/api/varieties|{\"crop\":\"moon-melon\",\"name\":\"X\"}|crop|not in the library",
+                "/api/varieties|{\"crop\":\"curly-kale\",\"name\":\"Test kale\"}|name|already",
+                "/api/lots|{\"code\":\"L1\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|code|already",
+                "/api/lots|{\"code\":\"L9\",\"varietyId\":99,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|varietyId|not in the library",
+                "/api/lots|{\"code\":\"L9\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":90,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|germinationLabel|0 to 100",
+                "/api/lots|{\"code\":\"L9\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2029-01-01\",\"seeds\":5}|testedOn|still to come",
+                "/api/growers|{\"grower\":\"Field one\",\"site\":\"Near\",\"altitude\":5}|site|already",
+                "/api/growers|{\"grower\":\"Field one\",\"site\":\"Moon\",\"altitude\":384400}|altitude|5,000",
+                "/api/people|{\"name\":\"A\",\"email\":\"hand@test.example\",\"password\":\"long enough\",\"role\":\"BENCH_HAND\"}|email|already",
+                "/api/people|{\"name\":\"A\",\"email\":\"new@test.example\",\"password\":\"long enough\",\"role\":\"GROWER\"}|growerId|belong to",
+                "/api/people|{\"name\":\"A\",\"email\":\"new@test.example\",\"password\":\"short\",\"role\":\"BENCH_HAND\"}|password|10 letters"
+            })
     void wrongEntriesAreToldAtTheirField(String path, String body, String field, String message) throws Exception {
         nursery.post(nursery.propagator, path, body)
                 .andExpect(status().isUnprocessableContent())
@@ -79,9 +96,11 @@ class StockTest {
     @Test
     void anUnreadableRequestIsRefusedPlainly() throws Exception {
         nursery.post(nursery.propagator, "/api/plans", "{\"plants\":").andExpect(status().isBadRequest());
-        nursery.post(nursery.propagator, "/api/plans", "{\"plants\":\"many\"}").andExpect(status().isUnprocessableContent())
+        nursery.post(nursery.propagator, "/api/plans", "{\"plants\":\"many\"}")
+                .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].field").value("plants"));
-        nursery.get(nursery.hand, "/api/trays/99999").andExpect(status().isNotFound())
+        nursery.get(nursery.hand, "/api/trays/99999")
+                .andExpect(status().isNotFound())
                 .andExpect(jsonPath("$.detail").value("There is no tray T99999."));
         nursery.get(nursery.hand, "/api/batches/first").andExpect(status().isBadRequest());
     }
@@ -92,8 +111,10 @@ class StockTest {
         assertThat(season.scenarios()).isEqualTo(10);
         assertThat(weather.record().lastDay()).isEqualTo(SmallNursery.TODAY.minusDays(1));
         assertThat(weather.forecast(SmallNursery.TODAY)).hasSize(5);
-        assertThat(places.readings(SmallNursery.TODAY.minusDays(10)).get(season.places().get(0).id()))
-                .containsKey(SmallNursery.TODAY.minusDays(1)).doesNotContainKey(SmallNursery.TODAY);
+        assertThat(places.readings(SmallNursery.TODAY.minusDays(10))
+                        .get(season.places().get(0).id()))
+                .containsKey(SmallNursery.TODAY.minusDays(1))
+                .doesNotContainKey(SmallNursery.TODAY);
         assertThat(seasons.season()).as("kept for the day").isSameAs(season);
     }
 
@@ -111,7 +132,8 @@ class StockTest {
     void countsTeachWhatALotIsWorth() throws Exception {
         // Of its own variety, because what is learnt of a lot stays learnt.
         long variety = nursery.crops.add("curly-kale", "Lesson kale");
-        seeds.add(new SeedLot(new LotId(0), "L7", variety, "Seed house", 0.9, 100, SmallNursery.TODAY.minusDays(10), 500, 500));
+        seeds.add(new SeedLot(
+                new LotId(0), "L7", variety, "Seed house", 0.9, 100, SmallNursery.TODAY.minusDays(10), 500, 500));
         String body = nursery.orderBody(UUID.randomUUID(), 30, SmallNursery.TODAY.plusDays(70))
                 .replace("\"varietyId\":" + nursery.varietyId, "\"varietyId\":" + variety);
         nursery.post(nursery.propagator, "/api/orders", body).andExpect(status().isOk());
@@ -125,11 +147,15 @@ class StockTest {
         double label = lots.germination(lot, today, batches.files(), 0).mean();
         record(file, new BatchChange.Sown(run, 1, lot.id(), "Mix", new PlaceId(1)));
         record(file, new BatchChange.Counted(run.tray(), Map.of(1, 1, 2, 1), false));
-        assertThat(lots.germination(lot, today, batches.files(), 0).mean()).as("not yet counted to the end").isEqualTo(label);
+        assertThat(lots.germination(lot, today, batches.files(), 0).mean())
+                .as("not yet counted to the end")
+                .isEqualTo(label);
         record(file, new BatchChange.Counted(run.tray(), Map.of(3, 1), true));
         assertThat(lots.germination(lot, today, batches.files(), 0).mean()).isLessThan(label);
-        assertThat(lots.germination(lot, today, batches.files(), file.batch().number()).mean())
-                .as("a batch does not vouch for itself").isEqualTo(label);
+        assertThat(lots.germination(lot, today, batches.files(), file.batch().number())
+                        .mean())
+                .as("a batch does not vouch for itself")
+                .isEqualTo(label);
     }
 
     private void record(BatchFile file, BatchChange change) {

@@ -33,10 +33,19 @@ final class BatchFold {
     final Set<TrayId> completelyCounted = new HashSet<>();
     final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     final SortedSet<LocalDate> pottingDays = new TreeSet<>();
-    @Nullable LocalDate sownOn;
-    @Nullable LocalDate hardeningStartedOn;
-    @Nullable LocalDate hardenedOn;
-    @Nullable LocalDate lastHardeningDay;
+
+    @Nullable
+    LocalDate sownOn;
+
+    @Nullable
+    LocalDate hardeningStartedOn;
+
+    @Nullable
+    LocalDate hardenedOn;
+
+    @Nullable
+    LocalDate lastHardeningDay;
+
     int programmeDays;
     int hardeningDays;
 
@@ -64,7 +73,8 @@ final class BatchFold {
         } else if (change instanceof BatchChange.Counted counted) {
             count(day, counted);
         } else if (change instanceof BatchChange.Lost lost) {
-            changeAll(lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
+            changeAll(
+                    lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
         } else if (change instanceof BatchChange.PottedOn potted) {
             potOn(day, potted);
         } else if (change instanceof BatchChange.Released released) {
@@ -103,7 +113,8 @@ final class BatchFold {
 
     /** Java 17 does not see that a family is handled whole; a change that is passed over would be a lie in the account. */
     private static IllegalStateException unknown(BatchChange change) {
-        return new IllegalStateException("No account is kept of " + change.getClass().getSimpleName() + ".");
+        return new IllegalStateException(
+                "No account is kept of " + change.getClass().getSimpleName() + ".");
     }
 
     private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
@@ -159,15 +170,16 @@ final class BatchFold {
 
     private void count(LocalDate day, BatchChange.Counted counted) {
         requireSown();
-        new TreeMap<>(counted.seedlings()).forEach((number, seedlings) ->
-                see(new Cell(counted.tray(), number), before -> before.counted(seedlings)));
+        new TreeMap<>(counted.seedlings())
+                .forEach((number, seedlings) ->
+                        see(new Cell(counted.tray(), number), before -> before.counted(seedlings)));
         counted.somethingUp().forEach(number -> see(new Cell(counted.tray(), number), CellState::seenUp));
         if (counted.complete()) {
             completelyCounted.add(counted.tray());
         }
         if (completelyCounted.contains(counted.tray())) {
-            cells.replaceAll((cell, state) ->
-                    cell.tray().equals(counted.tray()) && state.condition() == CellCondition.WAITING
+            cells.replaceAll(
+                    (cell, state) -> cell.tray().equals(counted.tray()) && state.condition() == CellCondition.WAITING
                             ? state.with(CellCondition.EMPTY)
                             : state);
         }
@@ -191,7 +203,8 @@ final class BatchFold {
                 throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(from.number()));
             }
             if (cells.containsKey(into.get(index))) {
-                throw new ChangeRefused("into", new ChangeFault.PlaceIsTaken(into.get(index).number()));
+                throw new ChangeRefused(
+                        "into", new ChangeFault.PlaceIsTaken(into.get(index).number()));
             }
             cells.remove(from);
             cells.put(into.get(index), before);
@@ -270,7 +283,8 @@ final class BatchFold {
             }
             if (before.mixed() == doubtful) {
                 throw new ChangeRefused(
-                        "cells", doubtful ? new ChangeFault.NameInDoubt(number) : new ChangeFault.NameIsCertain(number));
+                        "cells",
+                        doubtful ? new ChangeFault.NameInDoubt(number) : new ChangeFault.NameIsCertain(number));
             }
             cells.put(cell, before.inDoubt(doubtful));
         }
@@ -293,6 +307,7 @@ final class BatchFold {
 
     /** Cells in which a seedling was ever seen. */
     int emerged() {
-        return (int) cells.values().stream().filter(cell -> cell.seedlings() > 0).count();
+        return (int)
+                cells.values().stream().filter(cell -> cell.seedlings() > 0).count();
     }
 }

@@ -32,8 +32,15 @@ import kiver.core.tray.TrayId;
  * @param departures what left and was not taken back, by note and line
  */
 public record BatchProjection(
-        int sequence, BatchStage stage, Optional<LocalDate> beganOn, LocalDate lastOn, boolean completelyCounted,
-        Balance balance, List<Cells> cells, List<Origin> origins, List<Departure> departures) {
+        int sequence,
+        BatchStage stage,
+        Optional<LocalDate> beganOn,
+        LocalDate lastOn,
+        boolean completelyCounted,
+        Balance balance,
+        List<Cells> cells,
+        List<Origin> origins,
+        List<Departure> departures) {
 
     /**
      * Neighbouring cells of which the same is true.
@@ -77,10 +84,20 @@ public record BatchProjection(
         if (state.changes().isEmpty()) {
             return Optional.empty();
         }
-        LocalDate lastOn = state.changes().stream().map(RecordedChange::day).max(LocalDate::compareTo).orElseThrow();
+        LocalDate lastOn = state.changes().stream()
+                .map(RecordedChange::day)
+                .max(LocalDate::compareTo)
+                .orElseThrow();
         return Optional.of(new BatchProjection(
-                state.changes().size(), state.stage(), state.sownOn(), lastOn, state.isCompletelyCounted(), state.balance(),
-                cells(state), origins(state), departures(state)));
+                state.changes().size(),
+                state.stage(),
+                state.sownOn(),
+                lastOn,
+                state.isCompletelyCounted(),
+                state.balance(),
+                cells(state),
+                origins(state),
+                departures(state)));
     }
 
     private static List<Cells> cells(BatchState state) {
@@ -99,28 +116,50 @@ public record BatchProjection(
     }
 
     private static boolean goesOn(Cells last, Cell next, CellState is) {
-        return last.run().tray().equals(next.tray()) && last.run().last() == next.number() - 1 && last.state().equals(is);
+        return last.run().tray().equals(next.tray())
+                && last.run().last() == next.number() - 1
+                && last.state().equals(is);
     }
 
     private static List<Origin> origins(BatchState state) {
         SortedMap<Integer, Origin> origins = new TreeMap<>();
-        state.sowings().forEach((sequence, sowing) -> origins.put(sequence, new Origin(
-                sequence, sowing.day(), sowing.sown().run(), sowing.sown().lot(), sowing.sown().seeds(),
-                Objects.requireNonNullElse(sowing.sown().medium(), ""))));
-        state.arrivals().forEach((sequence, arrival) -> origins.put(sequence, new Origin(
-                sequence, arrival.day(), arrival.plants().run(), arrival.plants().lot(), 0, "")));
+        state.sowings()
+                .forEach((sequence, sowing) -> origins.put(
+                        sequence,
+                        new Origin(
+                                sequence,
+                                sowing.day(),
+                                sowing.sown().run(),
+                                sowing.sown().lot(),
+                                sowing.sown().seeds(),
+                                Objects.requireNonNullElse(sowing.sown().medium(), ""))));
+        state.arrivals()
+                .forEach((sequence, arrival) -> origins.put(
+                        sequence,
+                        new Origin(
+                                sequence,
+                                arrival.day(),
+                                arrival.plants().run(),
+                                arrival.plants().lot(),
+                                0,
+                                "")));
         return List.copyOf(origins.values());
     }
 
     private static List<Departure> departures(BatchState state) {
         record NoteLine(long release, LineId line) {}
         Map<NoteLine, List<CellState>> gone = new LinkedHashMap<>();
-        state.releases().stream().map(BatchState.DatedRelease::plants).forEach(part -> part.cells().forEach(number -> gone
-                .computeIfAbsent(new NoteLine(part.release(), part.line()), each -> new ArrayList<>())
-                .add(state.cells().get(new Cell(part.tray(), number)))));
+        state.releases().stream()
+                .map(DatedRelease::plants)
+                .forEach(part -> part.cells()
+                        .forEach(number -> gone.computeIfAbsent(
+                                        new NoteLine(part.release(), part.line()), each -> new ArrayList<>())
+                                .add(state.cells().get(new Cell(part.tray(), number)))));
         return gone.entrySet().stream()
                 .map(each -> new Departure(
-                        each.getKey().release(), each.getKey().line(), each.getValue().size(),
+                        each.getKey().release(),
+                        each.getKey().line(),
+                        each.getValue().size(),
                         state.plants(each.getValue(), true)))
                 .sorted(Comparator.comparingLong(Departure::release).thenComparing(Departure::line))
                 .toList();

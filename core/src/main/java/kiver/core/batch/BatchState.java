@@ -148,8 +148,11 @@ public final class BatchState {
             Map<CellCondition, Integer> in = new EnumMap<>(CellCondition.class);
             fold.cells.values().forEach(cell -> in.merge(cell.condition(), 1, Integer::sum));
             balance = new Balance(
-                    fold.cells.size(), in.getOrDefault(CellCondition.WAITING, 0), in.getOrDefault(CellCondition.EMPTY, 0),
-                    in.getOrDefault(CellCondition.ALIVE, 0), in.getOrDefault(CellCondition.LOST, 0),
+                    fold.cells.size(),
+                    in.getOrDefault(CellCondition.WAITING, 0),
+                    in.getOrDefault(CellCondition.EMPTY, 0),
+                    in.getOrDefault(CellCondition.ALIVE, 0),
+                    in.getOrDefault(CellCondition.LOST, 0),
                     in.getOrDefault(CellCondition.RELEASED, 0));
         }
         return balance;
@@ -187,7 +190,8 @@ public final class BatchState {
     /** The numbers of its cells in a tray that are in a condition, rising. */
     public List<Integer> cellsIn(TrayId tray, CellCondition condition) {
         return fold.cells.entrySet().stream()
-                .filter(entry -> entry.getKey().tray().equals(tray) && entry.getValue().condition() == condition)
+                .filter(entry ->
+                        entry.getKey().tray().equals(tray) && entry.getValue().condition() == condition)
                 .map(entry -> entry.getKey().number())
                 .toList();
     }
@@ -247,7 +251,11 @@ public final class BatchState {
      * @param clumps whether seedlings are counted
      */
     public int plants(Set<CellCondition> counted, boolean clumps) {
-        return plants(fold.cells.values().stream().filter(cell -> counted.contains(cell.condition())).toList(), clumps);
+        return plants(
+                fold.cells.values().stream()
+                        .filter(cell -> counted.contains(cell.condition()))
+                        .toList(),
+                clumps);
     }
 
     /** Plants in its cells of which something is true, counted likewise. */
@@ -325,7 +333,9 @@ public final class BatchState {
      */
     public LotId lotOf(int sequence) {
         Arrival arrival = arrivals().get(sequence);
-        return arrival != null ? arrival.plants().lot() : Objects.requireNonNull(sowings().get(sequence)).sown().lot();
+        return arrival != null
+                ? arrival.plants().lot()
+                : Objects.requireNonNull(sowings().get(sequence)).sown().lot();
     }
 
     /**
@@ -343,14 +353,6 @@ public final class BatchState {
      * @param day on which
      */
     public record Sowing(BatchChange.Sown sown, LocalDate day) {}
-
-    /**
-     * Plants that left and when they did.
-     *
-     * @param plants what left of which tray
-     * @param day on which
-     */
-    public record DatedRelease(BatchChange.Released plants, LocalDate day) {}
 
     /** What left with growers and was not taken back, in the order in which it was recorded. */
     public List<DatedRelease> releases() {
@@ -370,8 +372,12 @@ public final class BatchState {
     private Set<Cell> begun() {
         if (begun == null) {
             Set<Cell> found = new HashSet<>();
-            sowings().values().forEach(sowing -> found.addAll(sowing.sown().run().cells()));
-            arrivals().values().forEach(arrival -> found.addAll(arrival.plants().run().cells()));
+            sowings()
+                    .values()
+                    .forEach(sowing -> found.addAll(sowing.sown().run().cells()));
+            arrivals()
+                    .values()
+                    .forEach(arrival -> found.addAll(arrival.plants().run().cells()));
             begun = found;
         }
         return begun;

@@ -27,7 +27,12 @@ public record CellState(
 
     CellState counted(int seedlingsNow) {
         return new CellState(
-                seeds, seedlingsNow, false, seedlingsNow > 0 ? CellCondition.ALIVE : CellCondition.WAITING, sowing, mixed);
+                seeds,
+                seedlingsNow,
+                false,
+                seedlingsNow > 0 ? CellCondition.ALIVE : CellCondition.WAITING,
+                sowing,
+                mixed);
     }
 
     /** Something is up; of a cell counted before, the count is kept. */

@@ -17,7 +17,10 @@ final class ClumpCount {
      * @param all cells of the batch, from which the usual clump is known
      */
     static int seedlings(Collection<CellState> chosen, Collection<CellState> all) {
-        double sure = chosen.stream().filter(cell -> !cell.onlySeen()).mapToInt(CellState::seedlings).sum();
+        double sure = chosen.stream()
+                .filter(cell -> !cell.onlySeen())
+                .mapToInt(CellState::seedlings)
+                .sum();
         long seen = chosen.stream().filter(CellState::onlySeen).count();
         return (int) Math.round(sure + seen * usualClump(all));
     }
@@ -27,6 +30,7 @@ final class ClumpCount {
                 .filter(cell -> cell.seedlings() > 0 && !cell.onlySeen())
                 .mapToInt(CellState::seedlings)
                 .average()
-                .orElseGet(() -> all.stream().mapToInt(CellState::seeds).average().orElse(1) * SEEDLINGS_TO_A_SEED);
+                .orElseGet(
+                        () -> all.stream().mapToInt(CellState::seeds).average().orElse(1) * SEEDLINGS_TO_A_SEED);
     }
 }

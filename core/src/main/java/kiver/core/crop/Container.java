@@ -20,7 +20,10 @@ public record Container(
 
     /** What a container is. */
     public enum Kind {
-        CELLS, BLOCKS, POTS, OPEN;
+        CELLS,
+        BLOCKS,
+        POTS,
+        OPEN;
 
         /** As a sheet says it. */
         public String words() {

@@ -47,7 +47,13 @@ public final class ContainerSheet {
     public static SheetRow write(Container container) {
         return SheetText.row(
                 NAMES,
-                container.code(), container.name(), container.kind().words(), container.rows(), container.columns(),
-                container.cellVolume(), container.cellDepth(), container.slots());
+                container.code(),
+                container.name(),
+                container.kind().words(),
+                container.rows(),
+                container.columns(),
+                container.cellVolume(),
+                container.cellDepth(),
+                container.slots());
     }
 }

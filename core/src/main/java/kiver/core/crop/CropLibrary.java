@@ -29,7 +29,9 @@ public record CropLibrary(List<Crop> crops, List<Container> containers) {
 
     /** The container of that code. */
     public Optional<Container> container(String code) {
-        return containers.stream().filter(container -> container.code().equals(code)).findFirst();
+        return containers.stream()
+                .filter(container -> container.code().equals(code))
+                .findFirst();
     }
 
     private static <T> Map<String, T> byCode(List<T> entries, Function<T, String> code) {

@@ -63,7 +63,8 @@ public final class CropSheet {
                 row.words("code"),
                 row.words("name"),
                 Hardiness.valueOf(row.oneOf("hardiness", List.of("hardy", "half-hardy", "tender"))
-                        .toUpperCase(Locale.ROOT).replace('-', '_')),
+                        .toUpperCase(Locale.ROOT)
+                        .replace('-', '_')),
                 new Emergence(
                         new CardinalTemperatures(
                                 row.number("emergence_base"),
@@ -82,7 +83,8 @@ public final class CropSheet {
                 new CellHabits(
                         row.number("cell_days"),
                         CellHabits.Habit.valueOf(row.oneOf("in_cells", List.of("well", "moved young", "poorly"))
-                                .toUpperCase(Locale.ROOT).replace(' ', '_')),
+                                .toUpperCase(Locale.ROOT)
+                                .replace(' ', '_')),
                         row.wholeNumber("clump_seeds"),
                         row.number("seedlings_per_seed")),
                 new SeedTraits(
@@ -105,18 +107,38 @@ public final class CropSheet {
         CardinalTemperatures leaves = crop.leaves().temperatures();
         return SheetText.row(
                 NAMES,
-                crop.code(), crop.name(), crop.hardiness().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                emergence.base(), emergence.optimum(), emergence.ceiling(), emergence.curvature(),
-                crop.emergence().daysAtBest(), crop.emergence().spread(),
-                leaves.base(), leaves.optimum(), leaves.ceiling(),
-                crop.leaves().leavesPerDayAtBest(), crop.leaves().lightNeed(), crop.growAt(), crop.leafLimit(),
-                crop.cells().days(), crop.cells().habit().words(), crop.cells().clumpSeeds(),
+                crop.code(),
+                crop.name(),
+                crop.hardiness().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                emergence.base(),
+                emergence.optimum(),
+                emergence.ceiling(),
+                emergence.curvature(),
+                crop.emergence().daysAtBest(),
+                crop.emergence().spread(),
+                leaves.base(),
+                leaves.optimum(),
+                leaves.ceiling(),
+                crop.leaves().leavesPerDayAtBest(),
+                crop.leaves().lightNeed(),
+                crop.growAt(),
+                crop.leafLimit(),
+                crop.cells().days(),
+                crop.cells().habit().words(),
+                crop.cells().clumpSeeds(),
                 crop.cells().seedlingsPerSeed(),
-                crop.seed().depth(), crop.seed().needsLight() ? "yes" : "no", crop.seed().soakHours(),
+                crop.seed().depth(),
+                crop.seed().needsLight() ? "yes" : "no",
+                crop.seed().soakHours(),
                 crop.seed().thousandSeedWeight(),
-                crop.outdoors().soilWait(), crop.outdoors().sowWeeks(), crop.outdoors().plantWeeks(),
+                crop.outdoors().soilWait(),
+                crop.outdoors().sowWeeks(),
+                crop.outdoors().plantWeeks(),
                 crop.outdoors().maturityDays(),
-                crop.planting().spacing(), crop.planting().depth(), crop.planting().caution(),
-                crop.sources().emergence(), crop.sources().growth());
+                crop.planting().spacing(),
+                crop.planting().depth(),
+                crop.planting().caution(),
+                crop.sources().emergence(),
+                crop.sources().growth());
     }
 }

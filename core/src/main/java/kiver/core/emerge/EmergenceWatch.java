@@ -149,8 +149,11 @@ public final class EmergenceWatch {
             int upInTheEnd = alive + more;
             if (stillToCome[more] > 1e-9 && upInTheEnd >= wanted) {
                 for (double share : shares) {
-                    chance += stillToCome[more] / shares.length
-                            * (share >= 1 ? 1 : BinomialDistribution.of(upInTheEnd, share).survivalProbability(wanted - 1));
+                    chance += stillToCome[more]
+                            / shares.length
+                            * (share >= 1
+                                    ? 1
+                                    : BinomialDistribution.of(upInTheEnd, share).survivalProbability(wanted - 1));
                 }
             }
         }
@@ -162,7 +165,9 @@ public final class EmergenceWatch {
         int up = cellsUp();
         double progress = counts.isEmpty() ? 0 : counts.get(counts.size() - 1).progress();
         int waiting = Math.max(0, cells - up);
-        double[] shareUp = Arrays.stream(paces).map(pace -> emergence.shareUp(progress / pace)).toArray();
+        double[] shareUp = Arrays.stream(paces)
+                .map(pace -> emergence.shareUp(progress / pace))
+                .toArray();
         double[] chances = new double[waiting + 1];
         for (int point = 0; point < weights.length; point++) {
             if (weights[point] > 1e-7) {
@@ -204,7 +209,9 @@ public final class EmergenceWatch {
 
     /** What was to be expected on the day of the last count, if there was one. */
     public Optional<ExpectedShare> expectedAtLastCount() {
-        return counts.isEmpty() ? Optional.empty() : Optional.of(expectedAt(counts.get(counts.size() - 1).progress()));
+        return counts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(expectedAt(counts.get(counts.size() - 1).progress()));
     }
 
     /** What is known of the batch's pace after the counts. */
@@ -256,13 +263,17 @@ public final class EmergenceWatch {
             }
         }
         double best = Arrays.stream(logLikelihood).max().orElse(0);
-        double[] posterior = Arrays.stream(logLikelihood).map(value -> Math.exp(value - best)).toArray();
+        double[] posterior = Arrays.stream(logLikelihood)
+                .map(value -> Math.exp(value - best))
+                .toArray();
         double sum = Arrays.stream(posterior).sum();
         return Arrays.stream(posterior).map(value -> value / sum).toArray();
     }
 
     private double[] sharesUpAtCounts(double pace) {
-        return counts.stream().mapToDouble(count -> emergence.shareUp(count.progress() / pace)).toArray();
+        return counts.stream()
+                .mapToDouble(count -> emergence.shareUp(count.progress() / pace))
+                .toArray();
     }
 
     private double logLikelihood(double[] sharesUp, double germination) {

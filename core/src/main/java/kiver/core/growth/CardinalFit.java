@@ -66,7 +66,12 @@ public final class CardinalFit {
         private final double ceiling;
         private final double ceilingDeviation;
 
-        Kin(double base, double baseDeviation, double optimum, double optimumDeviation, double ceiling,
+        Kin(
+                double base,
+                double baseDeviation,
+                double optimum,
+                double optimumDeviation,
+                double ceiling,
                 double ceilingDeviation) {
             this.base = base;
             this.baseDeviation = baseDeviation;
@@ -81,8 +86,14 @@ public final class CardinalFit {
         this.observations = observations;
         this.nothingCameUp = nothingCameUp;
         this.kin = kin;
-        lowest = observations.stream().mapToDouble(ObservedDays::temperature).min().orElseThrow();
-        highest = observations.stream().mapToDouble(ObservedDays::temperature).max().orElseThrow();
+        lowest = observations.stream()
+                .mapToDouble(ObservedDays::temperature)
+                .min()
+                .orElseThrow();
+        highest = observations.stream()
+                .mapToDouble(ObservedDays::temperature)
+                .max()
+                .orElseThrow();
     }
 
     /**
@@ -93,9 +104,12 @@ public final class CardinalFit {
      * @param kin season class of the crop
      * @param spread of single seedlings, passed through to the result
      */
-    public static Emergence fit(
-            List<ObservedDays> observations, List<Double> nothingCameUp, Kin kin, double spread) {
-        if (observations.stream().mapToDouble(ObservedDays::temperature).distinct().count() < 2) {
+    public static Emergence fit(List<ObservedDays> observations, List<Double> nothingCameUp, Kin kin, double spread) {
+        if (observations.stream()
+                        .mapToDouble(ObservedDays::temperature)
+                        .distinct()
+                        .count()
+                < 2) {
             throw new IllegalArgumentException("A fit needs observations at two temperatures or more.");
         }
         return new CardinalFit(List.copyOf(observations), List.copyOf(nothingCameUp), kin).mostProbable(spread);
@@ -103,7 +117,8 @@ public final class CardinalFit {
 
     private Emergence mostProbable(double spread) {
         List<PointValuePair> found = new ArrayList<>();
-        double fewestDays = observations.stream().mapToDouble(ObservedDays::days).min().orElseThrow();
+        double fewestDays =
+                observations.stream().mapToDouble(ObservedDays::days).min().orElseThrow();
         for (double below : START_BELOW) {
             for (double optimum : START_OPTIMUM) {
                 for (double above : START_ABOVE) {
@@ -111,7 +126,9 @@ public final class CardinalFit {
                 }
             }
         }
-        PointValuePair best = found.stream().min(Comparator.comparingDouble(PointValuePair::getValue)).orElseThrow();
+        PointValuePair best = found.stream()
+                .min(Comparator.comparingDouble(PointValuePair::getValue))
+                .orElseThrow();
         return emergenceAt(best.getPoint(), spread);
     }
 

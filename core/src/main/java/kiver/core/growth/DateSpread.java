@@ -15,8 +15,8 @@ public record DateSpread(LocalDate early, LocalDate middle, LocalDate late) {
 
     public DateSpread {
         if (early.isAfter(middle) || middle.isAfter(late)) {
-            throw new IllegalArgumentException("A spread must run from early to late: " + early + ", " + middle
-                    + ", " + late + ".");
+            throw new IllegalArgumentException(
+                    "A spread must run from early to late: " + early + ", " + middle + ", " + late + ".");
         }
     }
 

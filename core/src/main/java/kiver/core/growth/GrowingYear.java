@@ -24,9 +24,11 @@ public record GrowingYear(int number, boolean south) {
     public static GrowingYear of(LocalDate day, double latitude) {
         boolean south = latitude < 0;
         if (south) {
-            return new GrowingYear(day.getMonth().compareTo(FIRST_IN_THE_SOUTH) >= 0 ? day.getYear() : day.getYear() - 1, true);
+            return new GrowingYear(
+                    day.getMonth().compareTo(FIRST_IN_THE_SOUTH) >= 0 ? day.getYear() : day.getYear() - 1, true);
         }
-        return new GrowingYear(day.getMonth().compareTo(FIRST_IN_THE_NORTH) >= 0 ? day.getYear() + 1 : day.getYear(), false);
+        return new GrowingYear(
+                day.getMonth().compareTo(FIRST_IN_THE_NORTH) >= 0 ? day.getYear() + 1 : day.getYear(), false);
     }
 
     /** Its first day. */

@@ -12,8 +12,8 @@ package kiver.core.growth;
 public record Milestones(double emerged, double stageReached, double ready, double pastLimit) {
 
     /** No mark is ever reached. */
-    public static final Milestones NEVER = new Milestones(
-            ProgressSeries.NEVER, ProgressSeries.NEVER, ProgressSeries.NEVER, ProgressSeries.NEVER);
+    public static final Milestones NEVER =
+            new Milestones(ProgressSeries.NEVER, ProgressSeries.NEVER, ProgressSeries.NEVER, ProgressSeries.NEVER);
 
     /**
      * Whether plants are ready and not past their best on a day.

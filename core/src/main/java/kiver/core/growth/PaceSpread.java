@@ -54,7 +54,8 @@ public record PaceSpread(double logMean, double logDeviation) {
             double emergence = (stratum + (shift + (year + 1) * STEPS[0]) % 1) / drawsAYear;
             double leaves = (other + (shift + (year + 1) * STEPS[1]) % 1) / drawsAYear;
             pairs[draw] = new double[] {
-                normal.inverseCumulativeProbability(inside(emergence)), normal.inverseCumulativeProbability(inside(leaves))
+                normal.inverseCumulativeProbability(inside(emergence)),
+                normal.inverseCumulativeProbability(inside(leaves))
             };
         }
         return pairs;

@@ -112,14 +112,16 @@ public record Path(
         if (standing.hardeningStarted() || standing.pottingsDone() >= pottings.size()) {
             return List.of();
         }
-        double[][] times =
-                scenarios.stream().map(scenario -> pottingTimes(standing, scenario)).toArray(double[][]::new);
+        double[][] times = scenarios.stream()
+                .map(scenario -> pottingTimes(standing, scenario))
+                .toArray(double[][]::new);
         ProgressSeries series = scenarios.get(0).growingOn();
         List<DateSpread> spreads = new ArrayList<>();
         for (int index = 0; index < times[0].length; index++) {
             int potting = index;
             Optional<DateSpread> spread = DateSpread.of(
-                    series.firstDay(), series.firstDay().plusDays((long) series.end() - 1),
+                    series.firstDay(),
+                    series.firstDay().plusDays((long) series.end() - 1),
                     Arrays.stream(times).mapToDouble(each -> each[potting]).toArray());
             if (spread.isEmpty()) {
                 break;
@@ -132,7 +134,9 @@ public record Path(
     /** When the check of the last potting is over; 0 where there was none. */
     private double checkedUntil(Standing standing) {
         int last = Math.min(standing.pottingsDone(), pottings.size()) - 1;
-        return standing.isPotted() && last >= 0 ? standing.settledAt() + pottings.get(last).checkDays() : 0;
+        return standing.isPotted() && last >= 0
+                ? standing.settledAt() + pottings.get(last).checkDays()
+                : 0;
     }
 
     private static double reached(ProgressSeries series, double from, double progress) {

@@ -35,7 +35,8 @@ public final class ProgressSeries {
 
     /** Leaf progress at a place, one series for each of its scenarios: 1 is one true leaf more. */
     public static List<ProgressSeries> ofLeaves(LeafGrowth leaves, List<ClimateSeries> scenarios) {
-        return summed(scenarios, leaves.temperatures(), light -> leaves.leavesPerDayAtBest() * leaves.lightFactor(light));
+        return summed(
+                scenarios, leaves.temperatures(), light -> leaves.leavesPerDayAtBest() * leaves.lightFactor(light));
     }
 
     /** Scenarios part where the weather is no longer known; what they have in common is summed once. */

@@ -95,10 +95,12 @@ public final class Season {
 
     /** Temperature and light at a place, one series for each scenario. */
     public List<ClimateSeries> climate(PlaceId id) {
-        return climates.computeIfAbsent(id, place -> weather.stream()
-                .map(scenario ->
-                        ClimateSeries.of(place(place), scenario, readings.getOrDefault(place, Map.of()), latitude))
-                .toList());
+        return climates.computeIfAbsent(
+                id,
+                place -> weather.stream()
+                        .map(scenario -> ClimateSeries.of(
+                                place(place), scenario, readings.getOrDefault(place, Map.of()), latitude))
+                        .toList());
     }
 
     /** Emergence progress at a place, one series for each scenario. */
@@ -148,8 +150,11 @@ public final class Season {
         for (int draw = 0; draw < pairs.length; draw++) {
             int year = draw % scenarios();
             scenarios.add(new Scenario(
-                    emerging.get(year), growing.get(year), hardening.get(year),
-                    emergencePaces.paceAt(pairs[draw][0]), leafPaces.paceAt(pairs[draw][1])));
+                    emerging.get(year),
+                    growing.get(year),
+                    hardening.get(year),
+                    emergencePaces.paceAt(pairs[draw][0]),
+                    leafPaces.paceAt(pairs[draw][1])));
         }
         return List.copyOf(scenarios);
     }

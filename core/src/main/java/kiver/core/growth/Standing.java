@@ -40,7 +40,14 @@ public record Standing(
     /** The same after so many moves into larger containers, the last of them at a time. */
     public Standing potted(int pottings, double lastAt) {
         return new Standing(
-                time, emergenceProgress, emergedAt, leafProgress, pottings, lastAt, hardeningStarted, hardeningDaysDone);
+                time,
+                emergenceProgress,
+                emergedAt,
+                leafProgress,
+                pottings,
+                lastAt,
+                hardeningStarted,
+                hardeningDaysDone);
     }
 
     /** Whether any plant of it was potted on. */

@@ -100,8 +100,12 @@ public record FrostDates(boolean northern, List<Integer> lastInSpring, List<Inte
     public double chanceOfFrost(LocalDate day) {
         long fromMidsummer = day.toEpochDay() - midsummerOf(day, northern).toEpochDay();
         long frosts = fromMidsummer < 0
-                ? lastInSpring.stream().filter(last -> last != NONE && last >= fromMidsummer).count()
-                : firstInAutumn.stream().filter(first -> first != NONE && first <= fromMidsummer).count();
+                ? lastInSpring.stream()
+                        .filter(last -> last != NONE && last >= fromMidsummer)
+                        .count()
+                : firstInAutumn.stream()
+                        .filter(first -> first != NONE && first <= fromMidsummer)
+                        .count();
         return frosts / (double) seasons();
     }
 
@@ -131,7 +135,10 @@ public record FrostDates(boolean northern, List<Integer> lastInSpring, List<Inte
     }
 
     private static Optional<DateSpread> spread(List<Integer> days, LocalDate midsummer, int whereNone) {
-        int[] sorted = days.stream().mapToInt(day -> day == NONE ? whereNone : day).sorted().toArray();
+        int[] sorted = days.stream()
+                .mapToInt(day -> day == NONE ? whereNone : day)
+                .sorted()
+                .toArray();
         if (Arrays.stream(sorted).filter(day -> day != whereNone).count() * 2 < sorted.length) {
             return Optional.empty();
         }

@@ -39,7 +39,11 @@ public record OutdoorSeason(
         Optional<LocalDate> averageFirstFrost) {
 
     /** What sets the first day. */
-    public enum Reason { NOTHING, FROST, SOIL }
+    public enum Reason {
+        NOTHING,
+        FROST,
+        SOIL
+    }
 
     /** Frost is accepted in one year of ten. */
     public static final double FROST_ACCEPTED = 0.1;
@@ -72,8 +76,14 @@ public record OutdoorSeason(
         boolean frostless = frostFree.isBefore(midsummer.minusDays(180));
         Reason because = warm.isAfter(frostFree) ? Reason.SOIL : frostless ? Reason.NOTHING : Reason.FROST;
         return new OutdoorSeason(
-                frost, threshold, frost.spring(day), frost.autumn(day), soil, waits && soil.isEmpty(),
-                warm.isAfter(frostFree) ? warm : frostFree, because,
+                frost,
+                threshold,
+                frost.spring(day),
+                frost.autumn(day),
+                soil,
+                waits && soil.isEmpty(),
+                warm.isAfter(frostFree) ? warm : frostFree,
+                because,
                 lastPlanting(crop, frost.safeUntil(day, FROST_ACCEPTED), midsummer, latitude),
                 airFrost.spring(day).map(DateSpread::middle),
                 airFrost.autumn(day).map(DateSpread::middle));
@@ -103,12 +113,14 @@ public record OutdoorSeason(
 
     /** The rule of thumb for sowing: weeks from the average last frost; empty where there is no frost. */
     public Optional<LocalDate> ruleForSowing(Crop crop) {
-        return averageLastFrost.map(day -> day.plusDays(Math.round(7 * crop.outdoors().sowWeeks())));
+        return averageLastFrost.map(
+                day -> day.plusDays(Math.round(7 * crop.outdoors().sowWeeks())));
     }
 
     /** The rule of thumb for planting out. */
     public Optional<LocalDate> ruleForPlanting(Crop crop) {
-        return averageLastFrost.map(day -> day.plusDays(Math.round(7 * crop.outdoors().plantWeeks())));
+        return averageLastFrost.map(
+                day -> day.plusDays(Math.round(7 * crop.outdoors().plantWeeks())));
     }
 
     /** The rule of thumb for the last planting: days to harvest and two weeks more before the average first frost. */

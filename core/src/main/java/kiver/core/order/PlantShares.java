@@ -33,7 +33,9 @@ public record PlantShares(int promised, int reserved, int free, int missing) {
 
         private boolean keepsSpares(LocalDate today) {
             return outstanding() > 0
-                    || lastReleasedOn.map(day -> !day.plusDays(DAYS_SPARES_ARE_KEPT).isBefore(today)).orElse(false);
+                    || lastReleasedOn
+                            .map(day -> !day.plusDays(DAYS_SPARES_ARE_KEPT).isBefore(today))
+                            .orElse(false);
         }
     }
 

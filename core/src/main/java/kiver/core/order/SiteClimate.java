@@ -16,7 +16,8 @@ public record SiteClimate(double offset, Protection protection) {
     public SiteClimate {
         Objects.requireNonNull(protection);
         if (!(Math.abs(offset) <= 25)) {
-            throw new IllegalArgumentException("A site's offset must lie within 25 K of the station, not " + offset + ".");
+            throw new IllegalArgumentException(
+                    "A site's offset must lie within 25 K of the station, not " + offset + ".");
         }
     }
 

@@ -39,7 +39,8 @@ public final class SoilWarmth {
     public static Optional<DateSpread> reached(
             StationRecord record, double offset, double wanted, LocalDate day, boolean northern) {
         LocalDate midsummer = FrostDates.midsummerOf(day, northern);
-        double[] days = IntStream.rangeClosed(record.firstDay().getYear(), record.lastDay().getYear())
+        double[] days = IntStream.rangeClosed(
+                        record.firstDay().getYear(), record.lastDay().getYear())
                 .mapToObj(year -> FrostDates.midsummer(year, northern))
                 .filter(each -> record.covers(each.minusDays(HALF_A_YEAR)) && record.covers(each.plusDays(60)))
                 .map(each -> record.between(each.minusDays(HALF_A_YEAR), each.plusDays(60)))
@@ -58,7 +59,10 @@ public final class SoilWarmth {
      * @param offset K by which the soil of the site is warmer than open ground at the station
      */
     public static List<Double> daily(StationRecord record, double offset) {
-        return Arrays.stream(daily(record.days())).map(soil -> soil + offset).boxed().toList();
+        return Arrays.stream(daily(record.days()))
+                .map(soil -> soil + offset)
+                .boxed()
+                .toList();
     }
 
     private static double[] daily(List<DailyRange> days) {

@@ -26,8 +26,15 @@ import org.jspecify.annotations.Nullable;
  * @param leavesOnArrival true leaves its plants have when they arrive from somebody who raised them; null where it is sown
  */
 public record Batch(
-        BatchId id, int number, Grown grown, Sowing sowing, BatchPlan plan, HardeningProgramme hardeningProgramme, OrderLine aim,
-        int planVersion, @Nullable Double leavesOnArrival) {
+        BatchId id,
+        int number,
+        Grown grown,
+        Sowing sowing,
+        BatchPlan plan,
+        HardeningProgramme hardeningProgramme,
+        OrderLine aim,
+        int planVersion,
+        @Nullable Double leavesOnArrival) {
 
     /** The same with another plan. */
     public Batch with(BatchPlan otherPlan) {
@@ -43,9 +50,15 @@ public record Batch(
     /** The same in another amount, sown on another day. */
     public Batch resized(BatchSize size) {
         return new Batch(
-                id, number, grown, new Sowing(sowing.lot(), size.seedsPerCell(), size.cells(), size.cellsNeeded()),
-                plan.sownOn(size.sowDay(), size.latestSowDay()), hardeningProgramme,
-                aim.of(size.plants()).on(size.target()), planVersion, leavesOnArrival);
+                id,
+                number,
+                grown,
+                new Sowing(sowing.lot(), size.seedsPerCell(), size.cells(), size.cellsNeeded()),
+                plan.sownOn(size.sowDay(), size.latestSowDay()),
+                hardeningProgramme,
+                aim.of(size.plants()).on(size.target()),
+                planVersion,
+                leavesOnArrival);
     }
 
     /** Whether its plants are raised elsewhere and arrive on its sow day. */

@@ -71,11 +71,18 @@ public record BatchCourse(
         double now = ChronoUnit.DAYS.between(anySeries.firstDay(), today);
         if (!state.arrivals().isEmpty()) {
             BatchState.Arrival arrival = state.arrivals().values().iterator().next();
-            double leavesMade = arrival.plants().leaves() + leavesBetween(arrival.day(), today)
+            double leavesMade = arrival.plants().leaves()
+                    + leavesBetween(arrival.day(), today)
                     - leavesMissed(state, arrival.day(), today, pottings);
             return new Standing(
-                    now, 0, ChronoUnit.DAYS.between(anySeries.firstDay(), arrival.day()), Math.max(0, leavesMade), pottingsDone,
-                    settledAt(state, pottingsDone, anySeries), state.hardeningStartedOn().isPresent(), state.hardeningDays());
+                    now,
+                    0,
+                    ChronoUnit.DAYS.between(anySeries.firstDay(), arrival.day()),
+                    Math.max(0, leavesMade),
+                    pottingsDone,
+                    settledAt(state, pottingsDone, anySeries),
+                    state.hardeningStartedOn().isPresent(),
+                    state.hardeningDays());
         }
         boolean halfUp = (state.balance().sown() > 0 && state.isCompletelyCounted())
                 || 2 * state.emerged() >= state.balance().sown();
@@ -85,19 +92,32 @@ public record BatchCourse(
             double emergedAt = ChronoUnit.DAYS.between(anySeries.firstDay(), day) + 0.5;
             double leavesMade = leavesBetween(day, today) - leavesMissed(state, day, today, pottings);
             return new Standing(
-                    now, 0, emergedAt, Math.max(0, leavesMade), pottingsDone, settledAt(state, pottingsDone, anySeries),
-                    state.hardeningStartedOn().isPresent(), state.hardeningDays());
+                    now,
+                    0,
+                    emergedAt,
+                    Math.max(0, leavesMade),
+                    pottingsDone,
+                    settledAt(state, pottingsDone, anySeries),
+                    state.hardeningStartedOn().isPresent(),
+                    state.hardeningDays());
         }
         return new Standing(
-                now, emergenceProgressUntil(today), ProgressSeries.NEVER, 0, pottingsDone,
+                now,
+                emergenceProgressUntil(today),
+                ProgressSeries.NEVER,
+                0,
+                pottingsDone,
                 settledAt(state, pottingsDone, anySeries),
-                state.hardeningStartedOn().isPresent(), state.hardeningDays());
+                state.hardeningStartedOn().isPresent(),
+                state.hardeningDays());
     }
 
     private static double settledAt(BatchState state, int pottingsDone, ProgressSeries series) {
-        return pottingsDone == 0 ? ProgressSeries.NEVER : state.lastPottedOn()
-                .map(day -> (double) ChronoUnit.DAYS.between(series.firstDay(), day))
-                .orElse(ProgressSeries.NEVER);
+        return pottingsDone == 0
+                ? ProgressSeries.NEVER
+                : state.lastPottedOn()
+                        .map(day -> (double) ChronoUnit.DAYS.between(series.firstDay(), day))
+                        .orElse(ProgressSeries.NEVER);
     }
 
     /** Leaves that would have unfolded while the plants stood still after their pottings. */
@@ -106,7 +126,9 @@ public record BatchCourse(
         LocalDate counted = emerged;
         int index = 0;
         for (LocalDate potted : state.pottingDays()) {
-            double check = pottings.isEmpty() ? 0 : pottings.get(Math.min(index++, pottings.size() - 1)).checkDays();
+            double check = pottings.isEmpty()
+                    ? 0
+                    : pottings.get(Math.min(index++, pottings.size() - 1)).checkDays();
             LocalDate begins = Days.later(potted, counted);
             LocalDate ends = Days.earlier(potted.plusDays(Math.round(check)), today);
             if (begins.isBefore(ends)) {
@@ -121,12 +143,13 @@ public record BatchCourse(
         double sum = 0;
         for (int index = 0; index < placements.size(); index++) {
             LocalDate begins = Days.later(placements.get(index).from(), from);
-            LocalDate ends = index + 1 < placements.size() ? Days.earlier(placements.get(index + 1).from(), to) : to;
+            LocalDate ends = index + 1 < placements.size()
+                    ? Days.earlier(placements.get(index + 1).from(), to)
+                    : to;
             if (begins.isBefore(ends)) {
                 ProgressSeries series = byPlace.apply(placements.get(index).place());
-                sum += series.between(
-                        (double) ChronoUnit.DAYS.between(series.firstDay(), begins),
-                        (double) ChronoUnit.DAYS.between(series.firstDay(), ends));
+                sum += series.between((double) ChronoUnit.DAYS.between(series.firstDay(), begins), (double)
+                        ChronoUnit.DAYS.between(series.firstDay(), ends));
             }
         }
         return sum;

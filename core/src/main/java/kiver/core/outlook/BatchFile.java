@@ -12,6 +12,7 @@ import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
+import kiver.core.batch.DatedRelease;
 import kiver.core.order.LineId;
 import kiver.core.order.PlantShares;
 import kiver.core.plan.ContainerPath;
@@ -76,12 +77,15 @@ public record BatchFile(
 
     /** The lot it was sown from, or is to be. */
     public LotId lotSown() {
-        return state.sowings().values().stream().findFirst().map(sowing -> sowing.sown().lot()).orElse(batch.lot());
+        return state.sowings().values().stream()
+                .findFirst()
+                .map(sowing -> sowing.sown().lot())
+                .orElse(batch.lot());
     }
 
     /** What of it left with growers and was not taken back. */
     public List<BatchChange.Released> releases() {
-        return state.releases().stream().map(BatchState.DatedRelease::plants).toList();
+        return state.releases().stream().map(DatedRelease::plants).toList();
     }
 
     /**
@@ -115,21 +119,27 @@ public record BatchFile(
         boolean counted = isCounted();
         Map<LineId, Integer> released = releasedByLine();
         Map<LineId, LocalDate> last = new HashMap<>();
-        state.releases().forEach(gone ->
-                last.merge(gone.plants().line(), gone.day(), (one, other) -> one.isAfter(other) ? one : other));
+        state.releases()
+                .forEach(gone ->
+                        last.merge(gone.plants().line(), gone.day(), (one, other) -> one.isAfter(other) ? one : other));
         return PlantShares.of(
-                plantsToCountOn(), counted,
+                plantsToCountOn(),
+                counted,
                 promises.stream()
                         .map(promise -> new PlantShares.Part(
-                                promise.plants(), promise.accepted(), released.getOrDefault(promise.line(), 0),
+                                promise.plants(),
+                                promise.accepted(),
+                                released.getOrDefault(promise.line(), 0),
                                 Optional.ofNullable(last.get(promise.line()))))
                         .toList(),
-                Allowances.USUAL.spareShare(), today);
+                Allowances.USUAL.spareShare(),
+                today);
     }
 
     /** Whether its number counts the seedlings of its clumps, not its cells. */
     public boolean countsSeedlings() {
-        return batch.containerPath() == ContainerPath.Kind.CLUMPS && !batch.aim().inClumps();
+        return batch.containerPath() == ContainerPath.Kind.CLUMPS
+                && !batch.aim().inClumps();
     }
 
     /** Plants on hand of which one knows what they are, counted as orders count them. */
@@ -149,14 +159,16 @@ public record BatchFile(
 
     /** Plants of one release, counted as orders count them. */
     public int plantsOf(BatchChange.Released part) {
-        List<CellState> cells =
-                part.cells().stream().map(number -> state.cells().get(new Cell(part.tray(), number))).toList();
+        List<CellState> cells = part.cells().stream()
+                .map(number -> state.cells().get(new Cell(part.tray(), number)))
+                .toList();
         return state.plants(cells, countsSeedlings());
     }
 
     /** What of the cells set aside still waits to be sown; nothing once the batch is over. */
     public List<CellRun> toSow() {
-        boolean over = state.balance().released() > 0 && state.balance().alive() + state.balance().waiting() == 0;
+        boolean over = state.balance().released() > 0
+                && state.balance().alive() + state.balance().waiting() == 0;
         return over ? List.of() : state.toSow(runs);
     }
 
@@ -188,6 +200,8 @@ public record BatchFile(
 
     /** Plants promised of it; what it was planned to give while it is for nobody. */
     public int wanted() {
-        return promises.isEmpty() ? batch.plants() : promises.stream().mapToInt(Promised::plants).sum();
+        return promises.isEmpty()
+                ? batch.plants()
+                : promises.stream().mapToInt(Promised::plants).sum();
     }
 }

@@ -30,8 +30,8 @@ public record BatchForecast(
         double chanceOnTarget) {
 
     /** Of a batch for which nothing lies ahead, or nothing can be worked out. */
-    static final BatchForecast NONE = new BatchForecast(
-            Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), 0);
+    static final BatchForecast NONE =
+            new BatchForecast(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), 0);
 
     public BatchForecast {
         pottings = List.copyOf(pottings);
@@ -48,12 +48,16 @@ public record BatchForecast(
      */
     public static BatchForecast of(
             Path path, Standing standing, List<Scenario> scenarios, List<Scenario> draws, LocalDate target) {
-        Milestones[] milestones =
-                scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
+        Milestones[] milestones = scenarios.stream()
+                .map(scenario -> path.from(standing, scenario))
+                .toArray(Milestones[]::new);
         LocalDate firstDay = scenarios.get(0).growingOn().firstDay();
-        LocalDate lastDay = firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1);
+        LocalDate lastDay =
+                firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1);
         double due = ChronoUnit.DAYS.between(firstDay, target);
-        double fit = draws.stream().filter(draw -> path.from(standing, draw).fitOn(due)).count();
+        double fit = draws.stream()
+                .filter(draw -> path.from(standing, draw).fitOn(due))
+                .count();
         MilestoneSpreads spreads = new MilestoneSpreads(firstDay, lastDay, milestones);
         return new BatchForecast(
                 spreads.of(Milestones::emerged),

@@ -39,8 +39,17 @@ import kiver.core.space.Stay;
  * @param trouble why it could not be worked out; empty when it was
  */
 public record BatchOutlook(
-        BatchFile file, Crop crop, ContainerPath containers, Journey journey, Emerging emerging, Chances chances,
-        BatchForecast forecast, boolean leggy, List<Stay> stays, double lossTonight, Optional<BatchTrouble> trouble) {
+        BatchFile file,
+        Crop crop,
+        ContainerPath containers,
+        Journey journey,
+        Emerging emerging,
+        Chances chances,
+        BatchForecast forecast,
+        boolean leggy,
+        List<Stay> stays,
+        double lossTonight,
+        Optional<BatchTrouble> trouble) {
 
     public BatchOutlook {
         stays = List.copyOf(stays);
@@ -49,20 +58,38 @@ public record BatchOutlook(
     /** A batch of which nothing could be worked out; it is shown with what was recorded, among the others. */
     public static BatchOutlook notComputable(BatchFile file, Crop crop, ContainerPath containers) {
         return new BatchOutlook(
-                file, crop, containers, Journey.none(file.batch().way()), Emerging.UNKNOWN, Chances.NONE,
-                BatchForecast.NONE, false, List.of(), 0,
+                file,
+                crop,
+                containers,
+                Journey.none(file.batch().way()),
+                Emerging.UNKNOWN,
+                Chances.NONE,
+                BatchForecast.NONE,
+                false,
+                List.of(),
+                0,
                 Optional.of(file.trouble().orElseGet(BatchTrouble.NotComputable::new)));
     }
 
     /** A batch of which all plants have gone; nothing lies ahead of it. */
     public static BatchOutlook over(BatchFile file, Crop crop, ContainerPath containers) {
         Map<LineId, Integer> released = file.releasedByLine();
-        Map<LineId, Double> served = file.promises().stream().collect(Collectors.toMap(
-                Promised::line,
-                promise -> released.getOrDefault(promise.line(), 0) >= promise.accepted() ? 1.0 : 0.0));
+        Map<LineId, Double> served = file.promises().stream()
+                .collect(Collectors.toMap(
+                        Promised::line,
+                        promise -> released.getOrDefault(promise.line(), 0) >= promise.accepted() ? 1.0 : 0.0));
         return new BatchOutlook(
-                file, crop, containers, Journey.none(file.batch().way()), Emerging.nothing(EmergenceVerdict.ON_COURSE),
-                new Chances(1, served), BatchForecast.NONE, false, List.of(), 0, file.trouble());
+                file,
+                crop,
+                containers,
+                Journey.none(file.batch().way()),
+                Emerging.nothing(EmergenceVerdict.ON_COURSE),
+                new Chances(1, served),
+                BatchForecast.NONE,
+                false,
+                List.of(),
+                0,
+                file.trouble());
     }
 
     /** The same with what the coming night may take. */
@@ -127,9 +154,14 @@ public record BatchOutlook(
      */
     public Optional<NightOut> night(Season season, LocalDate morning) {
         Optional<PlaceId> stands = file.state().place();
-        boolean over = stage() == BatchStage.RELEASED || stage() == BatchStage.FAILED || file.state().balance().alive() == 0;
+        boolean over = stage() == BatchStage.RELEASED
+                || stage() == BatchStage.FAILED
+                || file.state().balance().alive() == 0;
         long day = ChronoUnit.DAYS.between(season.firstDay(), morning);
-        if (stands.isEmpty() || over || day < 0 || day >= season.climate(stands.get()).get(0).days()) {
+        if (stands.isEmpty()
+                || over
+                || day < 0
+                || day >= season.climate(stands.get()).get(0).days()) {
             return Optional.empty();
         }
         double minimum = season.climate(stands.get()).stream()
@@ -146,7 +178,8 @@ public record BatchOutlook(
                 path(),
                 season.scenarios(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                 season.freshDraws(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.firstDay(), SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
+                season.firstDay(),
+                SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
     }
 
     /** True leaves by now, 0 before emergence. */

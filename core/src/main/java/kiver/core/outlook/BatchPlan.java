@@ -23,23 +23,47 @@ import org.jspecify.annotations.Nullable;
  * @param pottedLate whether it stays in each of them as long as its roots allow
  */
 public record BatchPlan(
-        LocalDate sowDay, @Nullable LocalDate latestSowDay, long emergencePlaceId, long growingPlaceId,
-        long hardeningPlaceId, boolean pinned, ContainerPath.Kind containerPath, String containers,
+        LocalDate sowDay,
+        @Nullable LocalDate latestSowDay,
+        long emergencePlaceId,
+        long growingPlaceId,
+        long hardeningPlaceId,
+        boolean pinned,
+        ContainerPath.Kind containerPath,
+        String containers,
         boolean pottedLate) {
 
     /** A plan with places that Kiver chose. */
     public static BatchPlan of(
-            LocalDate sowDay, @Nullable LocalDate latestSowDay, Way way, ContainerPath.Kind containerPath, List<String> containers) {
+            LocalDate sowDay,
+            @Nullable LocalDate latestSowDay,
+            Way way,
+            ContainerPath.Kind containerPath,
+            List<String> containers) {
         return new BatchPlan(
-                sowDay, latestSowDay, way.emergence().number(), way.growingOn().number(), way.hardening().number(), false,
-                containerPath, String.join(" ", containers), false);
+                sowDay,
+                latestSowDay,
+                way.emergence().number(),
+                way.growingOn().number(),
+                way.hardening().number(),
+                false,
+                containerPath,
+                String.join(" ", containers),
+                false);
     }
 
     /** The same along another way. */
     public BatchPlan along(Way way, boolean byHand) {
         return new BatchPlan(
-                sowDay, latestSowDay, way.emergence().number(), way.growingOn().number(), way.hardening().number(),
-                byHand, containerPath, containers, pottedLate);
+                sowDay,
+                latestSowDay,
+                way.emergence().number(),
+                way.growingOn().number(),
+                way.hardening().number(),
+                byHand,
+                containerPath,
+                containers,
+                pottedLate);
     }
 
     /** The same sown on another day. */
@@ -49,27 +73,51 @@ public record BatchPlan(
 
     /** The same sown on another day, with another last safe one. */
     public BatchPlan sownOn(LocalDate day, @Nullable LocalDate latest) {
-        return new BatchPlan(day, latest, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned,
-                containerPath, containers, pottedLate);
+        return new BatchPlan(
+                day,
+                latest,
+                emergencePlaceId,
+                growingPlaceId,
+                hardeningPlaceId,
+                pinned,
+                containerPath,
+                containers,
+                pottedLate);
     }
 
     /** The same potted at the usual time, or as late as its roots allow. */
     public BatchPlan pottedLate(boolean late) {
-        return new BatchPlan(sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned,
-                containerPath, containers, late);
+        return new BatchPlan(
+                sowDay,
+                latestSowDay,
+                emergencePlaceId,
+                growingPlaceId,
+                hardeningPlaceId,
+                pinned,
+                containerPath,
+                containers,
+                late);
     }
 
     /** The same in other containers. */
     public BatchPlan in(ContainerPath path) {
         return new BatchPlan(
-                sowDay, latestSowDay, emergencePlaceId, growingPlaceId, hardeningPlaceId, pinned, path.kind(),
+                sowDay,
+                latestSowDay,
+                emergencePlaceId,
+                growingPlaceId,
+                hardeningPlaceId,
+                pinned,
+                path.kind(),
                 path.containers().stream().map(Container::code).collect(Collectors.joining(" ")),
                 pottedLate);
     }
 
     /** Whether it is sown on the same day, in the same place and into the same containers as another. */
     public boolean sowsLike(BatchPlan other) {
-        return sowDay.equals(other.sowDay) && containers.equals(other.containers) && containerPath == other.containerPath
+        return sowDay.equals(other.sowDay)
+                && containers.equals(other.containers)
+                && containerPath == other.containerPath
                 && emergencePlaceId == other.emergencePlaceId;
     }
 

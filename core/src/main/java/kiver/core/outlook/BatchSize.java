@@ -15,5 +15,10 @@ import org.jspecify.annotations.Nullable;
  * @param latestSowDay last safe day, or null
  */
 public record BatchSize(
-        int plants, LocalDate target, int seedsPerCell, int cells, int cellsNeeded, LocalDate sowDay,
+        int plants,
+        LocalDate target,
+        int seedsPerCell,
+        int cells,
+        int cellsNeeded,
+        LocalDate sowDay,
         @Nullable LocalDate latestSowDay) {}

@@ -20,7 +20,9 @@ public record Emerging(
 
     /** Cells that should have shown something on the day of the last count; 0 before one. */
     public double expectedAtCount() {
-        return watch.flatMap(EmergenceWatch::expectedAtLastCount).map(ExpectedShare::middle).orElse(0.0);
+        return watch.flatMap(EmergenceWatch::expectedAtLastCount)
+                .map(ExpectedShare::middle)
+                .orElse(0.0);
     }
 
     static Emerging nothing(EmergenceVerdict verdict) {

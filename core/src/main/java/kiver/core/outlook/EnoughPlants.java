@@ -47,7 +47,8 @@ record EnoughPlants(
         double plantsPerCell = file.countsSeedlings() ? Math.max(1, clump()) : 1;
         int wantedCells = (int) Math.ceil((wanted - stillToSow()) / plantsPerCell);
         // What is mixed comes up and lives as the rest does, and serves nobody.
-        int mixed = (int) state.cells().values().stream().filter(CellState::isInDoubt).count();
+        int mixed = (int)
+                state.cells().values().stream().filter(CellState::isInDoubt).count();
         return watch.get().chanceOfLiving(wantedCells + mixed, state.balance().alive(), ahead);
     }
 
@@ -101,7 +102,9 @@ record EnoughPlants(
     private double wayToGo() {
         BatchState state = file.state();
         LocalDate target = file.batch().target();
-        LocalDate up = state.cellsUp().isEmpty() ? state.sownOn().orElse(today) : state.cellsUp().firstKey();
+        LocalDate up = state.cellsUp().isEmpty()
+                ? state.sownOn().orElse(today)
+                : state.cellsUp().firstKey();
         double whole = Math.max(1, target.toEpochDay() - up.toEpochDay());
         return (target.toEpochDay() - today.toEpochDay()) / whole;
     }

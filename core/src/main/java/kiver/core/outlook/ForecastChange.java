@@ -14,8 +14,7 @@ import kiver.core.place.PlaceId;
  * @param after the same now
  * @param cause of it
  */
-public record ForecastChange(
-        LocalDate day, int batch, PlaceId place, LocalDate before, LocalDate after, Cause cause) {
+public record ForecastChange(LocalDate day, int batch, PlaceId place, LocalDate before, LocalDate after, Cause cause) {
 
     /** Why a forecast moves. */
     public enum Cause {

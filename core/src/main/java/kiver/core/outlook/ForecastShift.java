@@ -31,24 +31,33 @@ public record ForecastShift(
     /** Puts together what moved together, in the order in which it comes. */
     public static List<ForecastShift> of(List<ForecastChange> changes) {
         Map<Together, List<ForecastChange>> groups = new LinkedHashMap<>();
-        changes.forEach(each -> groups
-                .computeIfAbsent(
-                        new Together(each.day(), each.cause(), each.place(), each.daysLater() < 0), key -> new ArrayList<>())
+        changes.forEach(each -> groups.computeIfAbsent(
+                        new Together(each.day(), each.cause(), each.place(), each.daysLater() < 0),
+                        key -> new ArrayList<>())
                 .add(each));
         return groups.entrySet().stream()
                 .map(group -> new ForecastShift(
-                        group.getKey().day(), group.getKey().cause(), group.getKey().place(), group.getKey().earlier(),
+                        group.getKey().day(),
+                        group.getKey().cause(),
+                        group.getKey().place(),
+                        group.getKey().earlier(),
                         group.getValue()))
                 .toList();
     }
 
     /** Days by which the batch moved that moved least, 0 or more. */
     public int leastDays() {
-        return changes.stream().mapToInt(each -> Math.abs(each.daysLater())).min().orElseThrow();
+        return changes.stream()
+                .mapToInt(each -> Math.abs(each.daysLater()))
+                .min()
+                .orElseThrow();
     }
 
     /** Days by which the batch moved that moved most, 0 or more. */
     public int mostDays() {
-        return changes.stream().mapToInt(each -> Math.abs(each.daysLater())).max().orElseThrow();
+        return changes.stream()
+                .mapToInt(each -> Math.abs(each.daysLater()))
+                .max()
+                .orElseThrow();
     }
 }

@@ -52,14 +52,14 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
         Batch batch = file.batch();
         BatchState state = file.state();
         Optional<BatchCourse> course = course(state, crop);
-        Optional<EmergenceWatch> watch = batch.isBoughtIn() ? Optional.empty()
-                : course.map(made -> watch(state, crop, germination, made));
+        Optional<EmergenceWatch> watch =
+                batch.isBoughtIn() ? Optional.empty() : course.map(made -> watch(state, crop, germination, made));
         PaceSpread pace = watch.filter(made -> !state.cellsUp().isEmpty())
                 .map(EmergenceWatch::pace)
                 .orElse(PaceSpread.BEFORE_ANY_COUNT);
-        List<Potting> pottings = containers.pottings(crop, batch.stage().from(), batch.plan().pottedLate());
-        Standing standing = course
-                .map(made -> made.standing(
+        List<Potting> pottings =
+                containers.pottings(crop, batch.stage().from(), batch.plan().pottedLate());
+        Standing standing = course.map(made -> made.standing(
                         state, today, Math.exp(pace.logMean()), pottings, pottingsDone(state, batch.containerCodes())))
                 .orElseGet(() -> beforeItBegins(batch));
         Journey journey = new Journey(path(file, crop, containers, pottings), standing, wayFromHere(file), pace);
@@ -73,12 +73,22 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
                 ? forecast
                 : BatchForecast.of(journey.path(), standing, scenarios, fresh, target));
         Emerging emerging = new Emerging(
-                course, watch, watch.map(made -> made.expectedAt(progress).middle()).orElse(0.0),
+                course,
+                watch,
+                watch.map(made -> made.expectedAt(progress).middle()).orElse(0.0),
                 verdict(file, watch, progress, enough));
         return new BatchOutlook(
-                file, crop, containers, journey, emerging, new Chances(enough, byLine), forecast,
+                file,
+                crop,
+                containers,
+                journey,
+                emerging,
+                new Chances(enough, byLine),
+                forecast,
                 standing.hasEmerged() && isLeggy(state, crop),
-                new RoomAhead(file, containers, journey, today).stays(scenarios), 0, file.trouble());
+                new RoomAhead(file, containers, journey, today).stays(scenarios),
+                0,
+                file.trouble());
     }
 
     private Optional<BatchCourse> course(BatchState state, Crop crop) {
@@ -100,10 +110,16 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
         Batch batch = file.batch();
         BatchState state = file.state();
         double limit = Math.min(batch.stage().to() + 1.0, crop.leafLimitIn(containers.last()));
-        int hardeningDays = state.hardenedOn().isPresent() ? state.hardeningDays()
-                : state.hardeningStartedOn().isPresent() ? state.programmeDays() : batch.hardeningProgramme().days();
+        int hardeningDays = state.hardenedOn().isPresent()
+                ? state.hardeningDays()
+                : state.hardeningStartedOn().isPresent()
+                        ? state.programmeDays()
+                        : batch.hardeningProgramme().days();
         return new Path(
-                pottings, batch.stage().from(), Math.max(limit, batch.stage().from()), crop.dayLimitIn(containers.last()),
+                pottings,
+                batch.stage().from(),
+                Math.max(limit, batch.stage().from()),
+                crop.dayLimitIn(containers.last()),
                 hardeningDays);
     }
 
@@ -130,7 +146,12 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
         }
         int seedsPerCell = state.sowings().values().iterator().next().sown().seedsPerCell();
         return new EmergenceWatch(
-                crop.emergence(), germination, PaceSpread.BEFORE_ANY_COUNT, state.balance().sown(), seedsPerCell, counts);
+                crop.emergence(),
+                germination,
+                PaceSpread.BEFORE_ANY_COUNT,
+                state.balance().sown(),
+                seedsPerCell,
+                counts);
     }
 
     private static EmergenceVerdict verdict(
@@ -149,7 +170,8 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
             return planned;
         }
         boolean hardening = file.state().hardeningStartedOn().isPresent();
-        boolean movedOn = !here.get().equals(planned.emergence()) && season.place(here.get()).suits(PlaceUse.GROWING_ON);
+        boolean movedOn = !here.get().equals(planned.emergence())
+                && season.place(here.get()).suits(PlaceUse.GROWING_ON);
         return new Way(
                 here.get(),
                 hardening || movedOn ? here.get() : planned.growingOn(),

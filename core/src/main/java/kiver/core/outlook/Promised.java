@@ -19,7 +19,14 @@ import kiver.core.order.OrderLine;
  * @param target day on which they are wanted
  */
 public record Promised(
-        LineId line, BatchId batch, int orderNumber, int position, long growerId, String grower, int plants, double under,
+        LineId line,
+        BatchId batch,
+        int orderNumber,
+        int position,
+        long growerId,
+        String grower,
+        int plants,
+        double under,
         LocalDate target) {
 
     /** The fewest plants that the grower takes as all of them. */

@@ -49,7 +49,8 @@ public record Remedies(Season season, LocalDate today, BatchOutlook batch, Local
         choices.add(new Choice(new Remedy.Keep(), target, asItIs().chanceOnTarget() * enough()));
         if (batch.file().state().sownOn().isEmpty()) {
             window.map(open -> new Choice(
-                            new Remedy.SowOn(open.best(), batch.file().batch().sowDay()), target,
+                            new Remedy.SowOn(open.best(), batch.file().batch().sowDay()),
+                            target,
                             open.chance() * batch.chances().enough()))
                     .ifPresent(choices::add);
         } else {
@@ -60,7 +61,8 @@ public record Remedies(Season season, LocalDate today, BatchOutlook batch, Local
         LocalDate better = rescheduling(batch).bestDayNear(target, today, SURE_ENOUGH);
         if (!better.equals(target)) {
             choices.add(new Choice(
-                    new Remedy.OtherDay(growers(batch), better), better,
+                    new Remedy.OtherDay(growers(batch), better),
+                    better,
                     rescheduling(batch).asItIs(better).chanceOnTarget() * enough()));
         }
         choices.sort(Comparator.comparingDouble(Choice::chance).reversed());
@@ -77,13 +79,15 @@ public record Remedies(Season season, LocalDate today, BatchOutlook batch, Local
     }
 
     private Stream<Choice> elsewhere() {
-        return rescheduling(batch).elsewhere(target, today).stream().limit(MOST_PLACES).map(each -> {
-            Optional<LocalDate> ready = each.ready().map(DateSpread::middle);
-            Remedy remedy = each.warmer() < 0
-                    ? new Remedy.Hold(each.way().growingOn(), -each.warmer(), ready)
-                    : new Remedy.BringOn(each.way().growingOn(), each.warmer(), ready);
-            return new Choice(remedy, target, each.chance() * enough());
-        });
+        return rescheduling(batch).elsewhere(target, today).stream()
+                .limit(MOST_PLACES)
+                .map(each -> {
+                    Optional<LocalDate> ready = each.ready().map(DateSpread::middle);
+                    Remedy remedy = each.warmer() < 0
+                            ? new Remedy.Hold(each.way().growingOn(), -each.warmer(), ready)
+                            : new Remedy.BringOn(each.way().growingOn(), each.warmer(), ready);
+                    return new Choice(remedy, target, each.chance() * enough());
+                });
     }
 
     /** Batches of the same variety in the same container, for other orders, that would suit this day better. */
@@ -110,9 +114,12 @@ public record Remedies(Season season, LocalDate today, BatchOutlook batch, Local
                 && theirs.batch().container().equals(mine.batch().container())
                 && theirs.batch().stage().equals(mine.batch().stage())
                 && theirs.batch().aim().countedIn() == mine.batch().aim().countedIn()
-                && theirs.plantsReleased() == 0 && mine.plantsReleased() == 0
-                && !theirs.promises().isEmpty() && !mine.promises().isEmpty()
-                && aliveOrPlanned(theirs) >= mine.wanted() && aliveOrPlanned(mine) >= theirs.wanted();
+                && theirs.plantsReleased() == 0
+                && mine.plantsReleased() == 0
+                && !theirs.promises().isEmpty()
+                && !mine.promises().isEmpty()
+                && aliveOrPlanned(theirs) >= mine.wanted()
+                && aliveOrPlanned(mine) >= theirs.wanted();
     }
 
     private static int aliveOrPlanned(BatchFile file) {
@@ -123,9 +130,11 @@ public record Remedies(Season season, LocalDate today, BatchOutlook batch, Local
     private Optional<Choice> split() {
         BatchFile file = batch.file();
         int alive = file.plantsAlive();
-        boolean canSplit = file.promises().size() == 1 && file.state().isCompletelyCounted() && alive > 0 && alive < file.wanted();
+        boolean canSplit =
+                file.promises().size() == 1 && file.state().isCompletelyCounted() && alive > 0 && alive < file.wanted();
         return canSplit
-                ? Optional.of(new Choice(new Remedy.Split(alive, file.wanted() - alive), target, asItIs().chanceOnTarget()))
+                ? Optional.of(
+                        new Choice(new Remedy.Split(alive, file.wanted() - alive), target, asItIs().chanceOnTarget()))
                 : Optional.empty();
     }
 

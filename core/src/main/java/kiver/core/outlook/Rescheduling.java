@@ -58,8 +58,11 @@ public record Rescheduling(Season season, Crop crop, Journey journey) {
                 Way other = new Way(way.emergence(), place.id(), way.hardening());
                 BatchForecast forecast = forecast(other, target);
                 found.add(new Elsewhere(
-                        other, season.meanTemperature(place.id(), today, 21) - here, forecast.ready(),
-                        forecast.pastLimit(), forecast.chanceOnTarget()));
+                        other,
+                        season.meanTemperature(place.id(), today, 21) - here,
+                        forecast.ready(),
+                        forecast.pastLimit(),
+                        forecast.chanceOnTarget()));
             }
         }
         found.sort(Comparator.comparingDouble((Elsewhere each) -> -each.chance()));
@@ -98,7 +101,10 @@ public record Rescheduling(Season season, Crop crop, Journey journey) {
 
     private BatchForecast forecast(Way along, LocalDate target) {
         return BatchForecast.of(
-                journey.path(), journey.standing(), season.scenarios(along, crop.emergence(), crop.leaves(), journey.pace()),
-                season.freshDraws(along, crop.emergence(), crop.leaves(), journey.pace()), target);
+                journey.path(),
+                journey.standing(),
+                season.scenarios(along, crop.emergence(), crop.leaves(), journey.pace()),
+                season.freshDraws(along, crop.emergence(), crop.leaves(), journey.pace()),
+                target);
     }
 }

@@ -38,24 +38,30 @@ record RoomAhead(BatchFile file, ContainerPath containers, Journey journey, Loca
         if (trays > 0) {
             slots.set(0, trays * slotsOfOne);
         }
-        List<TrayId> elsewhere = state.trays().stream().filter(this::isInUse).filter(this::standsElsewhere).toList();
+        List<TrayId> elsewhere = state.trays().stream()
+                .filter(this::isInUse)
+                .filter(this::standsElsewhere)
+                .toList();
         slots.set(0, Math.max(0, slots.get(0) - elsewhere.size() * slotsOfOne));
         LocalDate leaves = Days.later(file.batch().target(), today);
         List<Stay> stays = new ArrayList<>(beginningWhereItStands(
                 new Footprint(journey.path(), journey.way(), slots).from(journey.standing(), scenarios, leaves)));
-        elsewhere.forEach(tray ->
-                stays.add(new Stay(state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne)));
+        elsewhere.forEach(
+                tray -> stays.add(new Stay(state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne)));
         return List.copyOf(stays);
     }
 
     /** What should have been moved and still stands where it was takes its room there today. */
     private List<Stay> beginningWhereItStands(List<Stay> stays) {
         BatchState state = file.state();
-        if (stays.isEmpty() || state.place().isEmpty() || stays.get(0).place().equals(state.place().get())) {
+        if (stays.isEmpty()
+                || state.place().isEmpty()
+                || stays.get(0).place().equals(state.place().get())) {
             return stays;
         }
         List<Stay> moved = new ArrayList<>();
-        moved.add(new Stay(state.place().get(), today, today.plusDays(1), stays.get(0).slots()));
+        moved.add(new Stay(
+                state.place().get(), today, today.plusDays(1), stays.get(0).slots()));
         for (Stay stay : stays) {
             LocalDate from = Days.later(stay.from(), today.plusDays(1));
             if (from.isBefore(stay.until())) {

@@ -54,19 +54,22 @@ public record RoomRelief(
     public List<SpaceSuggestion> suggestions(Crowded crowded, List<BatchOutlook> batches) {
         Map<Integer, BatchOutlook> byNumber =
                 batches.stream().collect(Collectors.toMap(BatchOutlook::number, Function.identity()));
-        Map<Class<?>, List<SpaceSuggestion>> byKind = occupancy
-                .batchesAt(crowded.place(), crowded.from(), crowded.to().plusDays(1)).stream()
-                .map(byNumber::get)
-                .sorted(Comparator.comparingDouble(BatchOutlook::chance).reversed())
-                .limit(MOST_BATCHES)
-                .flatMap(batch -> of(batch, crowded))
-                .filter(each -> each.relief() > 0)
-                .collect(Collectors.groupingBy(each -> each.help().getClass()));
+        Map<Class<?>, List<SpaceSuggestion>> byKind =
+                occupancy
+                        .batchesAt(crowded.place(), crowded.from(), crowded.to().plusDays(1))
+                        .stream()
+                        .map(byNumber::get)
+                        .sorted(Comparator.comparingDouble(BatchOutlook::chance).reversed())
+                        .limit(MOST_BATCHES)
+                        .flatMap(batch -> of(batch, crowded))
+                        .filter(each -> each.relief() > 0)
+                        .collect(Collectors.groupingBy(each -> each.help().getClass()));
         return byKind.values().stream()
                 .flatMap(each -> each.stream()
                         .sorted(Comparator.comparingDouble(SpaceSuggestion::loss))
                         .limit(each.get(0).plan().isEmpty() ? 1 : MOST_OF_A_KIND))
-                .sorted(Comparator.comparing((SpaceSuggestion each) -> each.plan().isEmpty())
+                .sorted(Comparator.comparing(
+                                (SpaceSuggestion each) -> each.plan().isEmpty())
                         .thenComparingDouble(SpaceSuggestion::loss)
                         .thenComparing(each -> each.help().batch()))
                 .toList();
@@ -80,8 +83,12 @@ public record RoomRelief(
             PlaceId place = differing(batch.way(), other.way());
             boolean cooler = mean(other.way(), crowded) < mean(batch.way(), crowded) + COOLER;
             found.add(tried(
-                    batch, crowded, other,
-                    cooler ? new SpaceHelp.CoolerPlace(batch.number(), place) : new SpaceHelp.OtherPlace(batch.number(), place)));
+                    batch,
+                    crowded,
+                    other,
+                    cooler
+                            ? new SpaceHelp.CoolerPlace(batch.number(), place)
+                            : new SpaceHelp.OtherPlace(batch.number(), place)));
         }
         if (!batch.forecast().pottings().isEmpty() && !plan.pottedLate()) {
             found.add(tried(batch, crowded, plan.pottedLate(true), new SpaceHelp.PotLater(batch.number())));
@@ -91,10 +98,15 @@ public record RoomRelief(
                 LocalDate day = Days.later(plan.sowDay(), today).plusDays(days);
                 found.add(tried(batch, crowded, plan.sownOn(day), new SpaceHelp.SowLater(batch.number(), days, day)));
             }
-            batch.file().promises().stream().findFirst().ifPresent(promise -> found.add(Optional.of(new SpaceSuggestion(
-                    new SpaceHelp.TellGrower(
-                            batch.number(), promise.grower(), promise.plants(), promise.orderNumber()),
-                    batch.chance(), 0, relief(batch, List.of(), crowded), Optional.empty()))));
+            batch.file().promises().stream()
+                    .findFirst()
+                    .ifPresent(promise -> found.add(Optional.of(new SpaceSuggestion(
+                            new SpaceHelp.TellGrower(
+                                    batch.number(), promise.grower(), promise.plants(), promise.orderNumber()),
+                            batch.chance(),
+                            0,
+                            relief(batch, List.of(), crowded),
+                            Optional.empty()))));
         }
         return found.stream().flatMap(Optional::stream);
     }
@@ -138,21 +150,29 @@ public record RoomRelief(
     private Optional<SpaceSuggestion> tried(BatchOutlook batch, Crowded crowded, BatchPlan plan, SpaceHelp help) {
         BatchOutlook tried = trial.apply(batch, plan);
         Occupancy without = occupancy.with(batch.number(), List.of());
-        return lackElsewhere(tried.stays(), crowded.place(), without) > lackElsewhere(batch.stays(), crowded.place(), without)
+        return lackElsewhere(tried.stays(), crowded.place(), without)
+                        > lackElsewhere(batch.stays(), crowded.place(), without)
                 ? Optional.empty()
                 : Optional.of(new SpaceSuggestion(
-                        help, batch.chance(), tried.chance(), relief(batch, tried.stays(), crowded), Optional.of(plan)));
+                        help,
+                        batch.chance(),
+                        tried.chance(),
+                        relief(batch, tried.stays(), crowded),
+                        Optional.of(plan)));
     }
 
     /** What a batch lacks at most at other places than the crowded one. */
     private static double lackElsewhere(List<Stay> stays, PlaceId crowded, Occupancy without) {
-        return without.lackFor(stays.stream().filter(stay -> !stay.place().equals(crowded)).toList())
+        return without.lackFor(stays.stream()
+                        .filter(stay -> !stay.place().equals(crowded))
+                        .toList())
                 .map(Occupancy.Lack::mostOver)
                 .orElse(0.0);
     }
 
     private static double relief(BatchOutlook batch, List<Stay> then, Crowded crowded) {
-        return crowded.from().datesUntil(crowded.to().plusDays(1))
+        return crowded.from()
+                .datesUntil(crowded.to().plusDays(1))
                 .mapToDouble(day -> slots(batch.stays(), crowded.place(), day) - slots(then, crowded.place(), day))
                 .reduce(0, Math::max);
     }

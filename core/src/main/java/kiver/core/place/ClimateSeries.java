@@ -46,7 +46,8 @@ public final class ClimateSeries {
             LocalDate day = weather.firstDay().plusDays(index);
             DailyRange outside = weather.days().get(index);
             DailyRange read = readings.get(day);
-            DailyRange inside = read != null ? read : bias.on(day, place.climate().inside(outside));
+            DailyRange inside =
+                    read != null ? read : bias.on(day, place.climate().inside(outside));
             minimum[index] = inside.minimum();
             maximum[index] = inside.maximum();
             light[index] = place.daylightShare() * Daylight.lightOutdoors(latitude, day, outside) + place.lampLight();

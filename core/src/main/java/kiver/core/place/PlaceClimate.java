@@ -31,7 +31,8 @@ public sealed interface PlaceClimate {
 
         @Override
         public DailyRange inside(DailyRange outside) {
-            return new DailyRange(Math.max(night, outside.minimum()), Math.max(day, outside.maximum() + GAIN_WITH_VENTS_OPEN));
+            return new DailyRange(
+                    Math.max(night, outside.minimum()), Math.max(day, outside.maximum() + GAIN_WITH_VENTS_OPEN));
         }
     }
 

@@ -56,8 +56,8 @@ public record ContainerPath(Kind kind, List<Container> containers) {
             Container before = containers.get(index - 1);
             Container after = containers.get(index);
             if (after.cellVolume() <= before.cellVolume()) {
-                throw new IllegalArgumentException("Plants cannot be potted from " + before.code() + " into " + after.code()
-                        + ": the pot must be larger than the plug.");
+                throw new IllegalArgumentException("Plants cannot be potted from " + before.code() + " into "
+                        + after.code() + ": the pot must be larger than the plug.");
             }
         }
     }
@@ -79,20 +79,24 @@ public record ContainerPath(Kind kind, List<Container> containers) {
     public static Optional<ContainerPath> of(Kind kind, Container last, Crop crop, List<Container> known) {
         return switch (kind) {
             case STRAIGHT -> Optional.of(straight(last));
-            case CLUMPS -> crop.cells().clumpSeeds() > 0
-                    ? Optional.of(new ContainerPath(kind, List.of(last)))
-                    : Optional.empty();
-            case POTTED_ONCE -> before(last, Container.Kind.CELLS, known)
-                    .map(first -> new ContainerPath(kind, List.of(first, last)));
-            case BLOCKS -> before(last, Container.Kind.BLOCKS, known)
-                    .map(first -> new ContainerPath(kind, List.of(first, last)));
-            case PRICKED_OUT -> crop.seed().depth() > 8 ? Optional.empty() : known.stream()
-                    .filter(each -> each.kind() == Container.Kind.OPEN && each.cellVolume() < last.cellVolume())
-                    .findFirst()
-                    .map(first -> new ContainerPath(kind, List.of(first, last)));
-            case POTTED_TWICE -> before(last, Container.Kind.POTS, known)
-                    .flatMap(middle -> before(middle, Container.Kind.CELLS, known)
-                            .map(first -> new ContainerPath(kind, List.of(first, middle, last))));
+            case CLUMPS ->
+                crop.cells().clumpSeeds() > 0 ? Optional.of(new ContainerPath(kind, List.of(last))) : Optional.empty();
+            case POTTED_ONCE ->
+                before(last, Container.Kind.CELLS, known).map(first -> new ContainerPath(kind, List.of(first, last)));
+            case BLOCKS ->
+                before(last, Container.Kind.BLOCKS, known).map(first -> new ContainerPath(kind, List.of(first, last)));
+            case PRICKED_OUT ->
+                crop.seed().depth() > 8
+                        ? Optional.empty()
+                        : known.stream()
+                                .filter(each ->
+                                        each.kind() == Container.Kind.OPEN && each.cellVolume() < last.cellVolume())
+                                .findFirst()
+                                .map(first -> new ContainerPath(kind, List.of(first, last)));
+            case POTTED_TWICE ->
+                before(last, Container.Kind.POTS, known)
+                        .flatMap(middle -> before(middle, Container.Kind.CELLS, known)
+                                .map(first -> new ContainerPath(kind, List.of(first, middle, last))));
         };
     }
 
@@ -139,9 +143,10 @@ public record ContainerPath(Kind kind, List<Container> containers) {
             double limit = crop.leafLimitIn(containers.get(index));
             double usual = Math.min(share, POTTED_AT * limit);
             double latest = Math.min(leavesWanted - (moves - index), POTTED_AT_THE_LATEST * limit);
-            pottings.add(pricked
-                    ? new Potting(Math.min(1, share), 2 * CHECK_AFTER_POTTING)
-                    : new Potting(late ? Math.max(usual, latest) : usual, CHECK_AFTER_POTTING));
+            pottings.add(
+                    pricked
+                            ? new Potting(Math.min(1, share), 2 * CHECK_AFTER_POTTING)
+                            : new Potting(late ? Math.max(usual, latest) : usual, CHECK_AFTER_POTTING));
         }
         return List.copyOf(pottings);
     }
@@ -179,9 +184,10 @@ public record ContainerPath(Kind kind, List<Container> containers) {
     /** The container from which one pots into another: as near to a fifth of it as may be. */
     private static Optional<Container> before(Container last, Container.Kind kind, List<Container> known) {
         return known.stream()
-                .filter(each -> each.kind() == kind && each.slots() == 1
+                .filter(each -> each.kind() == kind
+                        && each.slots() == 1
                         && each.cellVolume() * SMALLEST_STEP <= last.cellVolume())
-                .min(Comparator.comparingDouble(each ->
-                        Math.abs(Math.log(last.cellVolume() / LARGEST_STEP / each.cellVolume()))));
+                .min(Comparator.comparingDouble(
+                        each -> Math.abs(Math.log(last.cellVolume() / LARGEST_STEP / each.cellVolume()))));
     }
 }

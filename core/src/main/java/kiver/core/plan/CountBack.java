@@ -76,15 +76,21 @@ public final class CountBack {
      * @return nothing when plants sown on the first day allowed are ready in time in no scenario at all
      */
     public Optional<SowWindow> windowFor(LocalDate target, LocalDate notBefore) {
-        Optional<LocalDate> firstYoung = first(notBefore, target, day -> chancesOf(day, target).notPast() > 0);
-        Optional<LocalDate> lastReady = last(notBefore, target, day -> chancesOf(day, target).inTime() > 0);
+        Optional<LocalDate> firstYoung =
+                first(notBefore, target, day -> chancesOf(day, target).notPast() > 0);
+        Optional<LocalDate> lastReady =
+                last(notBefore, target, day -> chancesOf(day, target).inTime() > 0);
         if (firstYoung.isEmpty() || lastReady.isEmpty() || !everFit(firstYoung.get(), lastReady.get(), target)) {
             return Optional.empty();
         }
-        Optional<LocalDate> earliest = first(notBefore, target, day -> chancesOf(day, target).notPast() >= IN_NINE_OF_TEN);
-        Optional<LocalDate> latest = last(notBefore, target, day -> chancesOf(day, target).inTime() >= IN_NINE_OF_TEN);
-        Optional<LocalDate> evenOdds = last(notBefore, target, day -> chancesOf(day, target).inTime() >= 0.5);
-        boolean open = earliest.isPresent() && latest.isPresent() && !earliest.get().isAfter(latest.get());
+        Optional<LocalDate> earliest =
+                first(notBefore, target, day -> chancesOf(day, target).notPast() >= IN_NINE_OF_TEN);
+        Optional<LocalDate> latest =
+                last(notBefore, target, day -> chancesOf(day, target).inTime() >= IN_NINE_OF_TEN);
+        Optional<LocalDate> evenOdds =
+                last(notBefore, target, day -> chancesOf(day, target).inTime() >= 0.5);
+        boolean open =
+                earliest.isPresent() && latest.isPresent() && !earliest.get().isAfter(latest.get());
         Optional<LocalDate> lit = open ? firstLit(earliest.get(), latest.get()) : Optional.empty();
         if (lit.isPresent() && lit.get().isAfter(earliest.get())) {
             return windowFor(target, lit.get()).map(window -> window.because(SowWindow.Limit.LIGHT));
@@ -108,7 +114,8 @@ public final class CountBack {
 
     private boolean everFit(LocalDate first, LocalDate last, LocalDate target) {
         return !first.isAfter(last)
-                && first.datesUntil(last.plusDays(1)).anyMatch(day -> chancesOf(day, target).fit() > 0);
+                && first.datesUntil(last.plusDays(1))
+                        .anyMatch(day -> chancesOf(day, target).fit() > 0);
     }
 
     /** The first day of which something is true that stays true; by halving, since sowing later is never past sooner. */
@@ -157,7 +164,10 @@ public final class CountBack {
         Path leavesAlone = path.withoutDaysLimit();
         int byDays = 0;
         for (int index = 0; index < both.length; index++) {
-            byDays += both[index].pastLimit() < leavesAlone.from(sown, scenarios.get(index)).pastLimit() ? 1 : 0;
+            byDays += both[index].pastLimit()
+                            < leavesAlone.from(sown, scenarios.get(index)).pastLimit()
+                    ? 1
+                    : 0;
         }
         return 2 * byDays > both.length ? SowWindow.Limit.DAYS_IN_CELL : SowWindow.Limit.LEAVES;
     }
@@ -187,7 +197,8 @@ public final class CountBack {
     }
 
     private LocalDate lastInTime(LocalDate target, LocalDate notBefore, double share) {
-        return last(notBefore, target, day -> chancesOf(day, target).inTime() >= share).orElse(notBefore);
+        return last(notBefore, target, day -> chancesOf(day, target).inTime() >= share)
+                .orElse(notBefore);
     }
 
     /** The day with the best chance; of several in a row the middle one, which leaves room on both sides. */

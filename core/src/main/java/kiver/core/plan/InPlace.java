@@ -43,8 +43,15 @@ import org.jspecify.annotations.Nullable;
  * @param hindrance why it cannot be; empty where it can
  */
 public record InPlace(
-        Optional<LocalDate> from, Optional<LocalDate> until, Optional<DateSpread> up, Optional<DateSpread> atStage,
-        double chanceInTime, int spots, int seedsPerSpot, double chanceEnough, int seedsLeft,
+        Optional<LocalDate> from,
+        Optional<LocalDate> until,
+        Optional<DateSpread> up,
+        Optional<DateSpread> atStage,
+        double chanceInTime,
+        int spots,
+        int seedsPerSpot,
+        double chanceEnough,
+        int seedsLeft,
         Optional<Hindrance> hindrance) {
 
     /** Longer in the ground than this, and seed rots, is eaten or crusted over. */
@@ -88,7 +95,13 @@ public record InPlace(
      * @param today first day on which it may be sown
      */
     public record Ask(
-            OrderLine line, Crop crop, @Nullable Germination germination, int seedsLeft, SiteClimate site, FrostDates frost, LocalDate today) {
+            OrderLine line,
+            Crop crop,
+            @Nullable Germination germination,
+            int seedsLeft,
+            SiteClimate site,
+            FrostDates frost,
+            LocalDate today) {
 
         /** Where scenarios must begin, so that the soil has settled by today. */
         public LocalDate firstDay() {
@@ -108,18 +121,31 @@ public record InPlace(
      * @param scenarios of the station, from {@link Ask#firstDay} to {@link Ask#lastDay}
      */
     public static InPlace of(Ask ask, List<StationRecord> scenarios) {
-        List<Ground> grounds = scenarios.stream().map(scenario -> new Ground(ask, scenario)).toList();
+        List<Ground> grounds =
+                scenarios.stream().map(scenario -> new Ground(ask, scenario)).toList();
         // The day is chosen on one pace a year, what comes of it is read from others.
         List<Life> years = lives(ask, grounds, PaceSpread.scatter(grounds.size(), 1, 0.5));
         List<Life> fresh = lives(ask, grounds, PaceSpread.scatter(grounds.size(), FRESH_PACES_A_YEAR, 0.29));
         int latest = DAYS_TO_SETTLE + DAYS_LOOKED_AHEAD - MOST_DAYS_IN_THE_GROUND;
-        OptionalInt first = IntStream.rangeClosed(DAYS_TO_SETTLE, latest).filter(sown -> isSafe(ask, years, sown)).findFirst();
+        OptionalInt first = IntStream.rangeClosed(DAYS_TO_SETTLE, latest)
+                .filter(sown -> isSafe(ask, years, sown))
+                .findFirst();
         Sown sown = quantity(ask);
         if (first.isEmpty()) {
             return new InPlace(
-                    Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 0, sown.spots(), sown.seeds(),
-                    sown.chance(), ask.seedsLeft(),
-                    Optional.of(ask.germination() == null ? new Hindrance.NoSeedInStore() : new Hindrance.GroundNeverFit()));
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    0,
+                    sown.spots(),
+                    sown.seeds(),
+                    sown.chance(),
+                    ask.seedsLeft(),
+                    Optional.of(
+                            ask.germination() == null
+                                    ? new Hindrance.NoSeedInStore()
+                                    : new Hindrance.GroundNeverFit()));
         }
         int day = first.getAsInt();
         double target = ask.line().target().toEpochDay() - ask.firstDay().toEpochDay();
@@ -130,10 +156,17 @@ public record InPlace(
         }
         last = Math.max(last, day + SHORTEST_WINDOW);
         return new InPlace(
-                Optional.of(ask.firstDay().plusDays(day)), Optional.of(ask.firstDay().plusDays(last)),
+                Optional.of(ask.firstDay().plusDays(day)),
+                Optional.of(ask.firstDay().plusDays(last)),
                 spread(ask, fresh.stream().mapToDouble(life -> life.up(day)).toArray()),
-                spread(ask, fresh.stream().mapToDouble(life -> life.atStage(day)).toArray()),
-                share(fresh, life -> life.atStage(day) <= target), sown.spots(), sown.seeds(), sown.chance(), ask.seedsLeft(),
+                spread(
+                        ask,
+                        fresh.stream().mapToDouble(life -> life.atStage(day)).toArray()),
+                share(fresh, life -> life.atStage(day) <= target),
+                sown.spots(),
+                sown.seeds(),
+                sown.chance(),
+                ask.seedsLeft(),
                 hindrance(ask, sown));
     }
 
@@ -223,8 +256,10 @@ public record InPlace(
             List<Double> up = new ArrayList<>();
             List<Double> grown = new ArrayList<>();
             for (int day = 0; day < soil.size(); day++) {
-                up.add(crop.emergence().temperatures().rate(soil.get(day)) / crop.emergence().daysAtBest());
-                grown.add(crop.leaves().temperatures().rate(year.days().get(day).middle() + air) * crop.leaves().leavesPerDayAtBest());
+                up.add(crop.emergence().temperatures().rate(soil.get(day))
+                        / crop.emergence().daysAtBest());
+                grown.add(crop.leaves().temperatures().rate(year.days().get(day).middle() + air)
+                        * crop.leaves().leavesPerDayAtBest());
             }
             emergence = summed(up);
             leaves = summed(grown);
@@ -252,7 +287,9 @@ public record InPlace(
         PaceSpread spread = PaceSpread.BEFORE_ANY_COUNT.withFiguresUncertain();
         return IntStream.range(0, paces.length)
                 .mapToObj(draw -> new Life(
-                        grounds.get(draw % grounds.size()), spread.paceAt(paces[draw][0]), spread.paceAt(paces[draw][1]),
+                        grounds.get(draw % grounds.size()),
+                        spread.paceAt(paces[draw][0]),
+                        spread.paceAt(paces[draw][1]),
                         ask.line().stage().from()))
                 .toList();
     }
@@ -268,7 +305,9 @@ public record InPlace(
         /** When it has the leaves that were wanted. */
         double atStage(int sown) {
             double up = up(sown);
-            return up == ProgressSeries.NEVER ? up : Ground.when(ground.leaves, (int) Math.ceil(up), leavesWanted * leafPace);
+            return up == ProgressSeries.NEVER
+                    ? up
+                    : Ground.when(ground.leaves, (int) Math.ceil(up), leavesWanted * leafPace);
         }
     }
 }

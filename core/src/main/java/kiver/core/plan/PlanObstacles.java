@@ -22,7 +22,6 @@ final class PlanObstacles {
     /** Seed that has to be bought needs so many days to arrive. */
     private static final int DAYS_TO_BUY_SEED = 14;
 
-
     private final PlanRequest request;
     private final CountBack countBack;
     private final LocalDate lastDay;
@@ -38,8 +37,9 @@ final class PlanObstacles {
     List<Obstacle> all(Optional<SowWindow> window, Optional<SowingOption> chosen, MilestoneSpreads spreads) {
         SeedlingLight light = countBack.light();
         inTheNursery(window, spreads);
-        window.map(SowWindow::best).filter(sowDay -> !light.isEnough(sowDay)).ifPresent(sowDay ->
-                found.add(new Obstacle.TooDark(sowDay, light.meanAfter(sowDay), light.needed())));
+        window.map(SowWindow::best)
+                .filter(sowDay -> !light.isEnough(sowDay))
+                .ifPresent(sowDay -> found.add(new Obstacle.TooDark(sowDay, light.meanAfter(sowDay), light.needed())));
         seed(chosen, window);
         atTheSite();
         containers();
@@ -110,16 +110,20 @@ final class PlanObstacles {
         }
         if (outdoors.soilNeverWarm()) {
             found.add(new Obstacle.SoilNeverWarm(soilWait));
-        } else if (outdoors.soil().isPresent() && target.isBefore(outdoors.soil().get().middle())) {
+        } else if (outdoors.soil().isPresent()
+                && target.isBefore(outdoors.soil().get().middle())) {
             found.add(new Obstacle.ColdSoil(soilWait, outdoors.soil().get()));
         }
-        outdoors.until().filter(target::isAfter).ifPresent(until ->
-                found.add(new Obstacle.TooLateForAutumn(request.crop().outdoors().maturityDays(), until)));
+        outdoors.until()
+                .filter(target::isAfter)
+                .ifPresent(until -> found.add(
+                        new Obstacle.TooLateForAutumn(request.crop().outdoors().maturityDays(), until)));
     }
 
     private void containers() {
-        request.containers().tooLargeAStep().ifPresent(step ->
-                found.add(new Obstacle.PotTooLarge(step.into(), step.from(), step.times())));
+        request.containers()
+                .tooLargeAStep()
+                .ifPresent(step -> found.add(new Obstacle.PotTooLarge(step.into(), step.from(), step.times())));
         if (request.crop().cells().habit() == CellHabits.Habit.POORLY) {
             found.add(new Obstacle.BetterSownInPlace());
         }

@@ -58,24 +58,55 @@ public record PlanRequest(
         Container last = containers.last();
         double limit = Math.min(line.stage().to() + 1.0, crop.leafLimitIn(last));
         return new Path(
-                containers.pottings(crop, line.stage().from()), line.stage().from(), limit, crop.dayLimitIn(last), hardeningDays);
+                containers.pottings(crop, line.stage().from()),
+                line.stage().from(),
+                limit,
+                crop.dayLimitIn(last),
+                hardeningDays);
     }
 
     /** The same for another wish. */
     public PlanRequest with(OrderLine otherLine) {
-        return new PlanRequest(otherLine, crop, containers, outdoors, germination, seedsInStock, allowances,
-                seedsPerCell, hardeningDays, today);
+        return new PlanRequest(
+                otherLine,
+                crop,
+                containers,
+                outdoors,
+                germination,
+                seedsInStock,
+                allowances,
+                seedsPerCell,
+                hardeningDays,
+                today);
     }
 
     /** The same at another site. */
     public PlanRequest at(OutdoorSeason otherSite) {
-        return new PlanRequest(line, crop, containers, Optional.of(otherSite), germination, seedsInStock, allowances,
-                seedsPerCell, hardeningDays, today);
+        return new PlanRequest(
+                line,
+                crop,
+                containers,
+                Optional.of(otherSite),
+                germination,
+                seedsInStock,
+                allowances,
+                seedsPerCell,
+                hardeningDays,
+                today);
     }
 
     /** The same in other containers. */
     public PlanRequest in(ContainerPath otherContainers) {
-        return new PlanRequest(line, crop, otherContainers, outdoors, germination, seedsInStock, allowances,
-                seedsPerCell, hardeningDays, today);
+        return new PlanRequest(
+                line,
+                crop,
+                otherContainers,
+                outdoors,
+                germination,
+                seedsInStock,
+                allowances,
+                seedsPerCell,
+                hardeningDays,
+                today);
     }
 }

@@ -31,7 +31,11 @@ public final class Planner {
      */
     public static Plan plan(PlanRequest request, List<Scenario> scenarios, LocalDate firstDay) {
         CountBack countBack = new CountBack(request.path(), scenarios, firstDay);
-        return plan(request, countBack, firstDay, firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1));
+        return plan(
+                request,
+                countBack,
+                firstDay,
+                firstDay.plusDays((long) scenarios.get(0).growingOn().end() - 1));
     }
 
     /**
@@ -73,21 +77,30 @@ public final class Planner {
         }
         GerminationNodes nodes = GerminationNodes.of(request.germination());
         return switch (request.containers().kind()) {
-            case CLUMPS -> List.of(request.line().inClumps()
-                    ? single(request, nodes, request.crop().cells().clumpSeeds(), aim)
-                    : clumps(request, nodes, aim));
+            case CLUMPS ->
+                List.of(
+                        request.line().inClumps()
+                                ? single(request, nodes, request.crop().cells().clumpSeeds(), aim)
+                                : clumps(request, nodes, aim));
             case PRICKED_OUT -> List.of(single(request, nodes, 1, aim));
-            default -> IntStream.rangeClosed(1, Math.max(MOST_SEEDS_COMPARED, request.seedsPerCell()))
-                    .mapToObj(seeds -> single(request, nodes, seeds, aim))
-                    .toList();
+            default ->
+                IntStream.rangeClosed(1, Math.max(MOST_SEEDS_COMPARED, request.seedsPerCell()))
+                        .mapToObj(seeds -> single(request, nodes, seeds, aim))
+                        .toList();
         };
     }
 
     private static SowingOption single(PlanRequest request, GerminationNodes nodes, int seedsPerCell, int aim) {
-        SowQuantity quantity = new SowQuantity(nodes, seedsPerCell, request.allowances().survival());
+        SowQuantity quantity =
+                new SowQuantity(nodes, seedsPerCell, request.allowances().survival());
         int cells = quantity.cellsNeeded(aim, request.allowances().confidence());
-        SowQuantity asItMayGo = new SowQuantity(nodes.withMishaps(), seedsPerCell, request.allowances().living());
-        return option(request, seedsPerCell, cells, asItMayGo.chanceOfAtLeast(request.line().accepted(), cells));
+        SowQuantity asItMayGo = new SowQuantity(
+                nodes.withMishaps(), seedsPerCell, request.allowances().living());
+        return option(
+                request,
+                seedsPerCell,
+                cells,
+                asItMayGo.chanceOfAtLeast(request.line().accepted(), cells));
     }
 
     private static SowingOption clumps(PlanRequest request, GerminationNodes nodes, int aim) {
@@ -95,7 +108,10 @@ public final class Planner {
         ClumpSizes sizes = new ClumpSizes(nodes, habits.clumpSeeds(), habits.seedlingsPerSeed());
         double survival = request.allowances().survival();
         int cells = sizes.cellsNeeded(aim, request.allowances().confidence(), survival);
-        return option(request, habits.clumpSeeds(), cells,
+        return option(
+                request,
+                habits.clumpSeeds(),
+                cells,
                 new ClumpSizes(nodes.withMishaps(), habits.clumpSeeds(), habits.seedlingsPerSeed())
                         .chanceOfAtLeast(request.line().accepted(), cells, survival));
     }
@@ -108,7 +124,9 @@ public final class Planner {
     /** The option asked for; else of those that the seed in stock suffices for, the fewest trays, then the fewest seeds. */
     private static Optional<SowingOption> choose(PlanRequest request, List<SowingOption> options) {
         return options.stream()
-                .filter(option -> options.size() == 1 || request.seedsPerCell() == 0 || option.seedsPerCell() == request.seedsPerCell())
+                .filter(option -> options.size() == 1
+                        || request.seedsPerCell() == 0
+                        || option.seedsPerCell() == request.seedsPerCell())
                 .min(Comparator.comparing((SowingOption option) -> option.seeds() > request.seedsInStock())
                         .thenComparingInt(SowingOption::trays)
                         .thenComparingInt(SowingOption::seeds));

@@ -15,7 +15,11 @@ import java.time.LocalDate;
  * @param chance of the best day, 0 to 1
  */
 public record SowWindow(
-        LocalDate earliest, Limit earliestBecause, LocalDate best, LocalDate latest, LocalDate evenOdds,
+        LocalDate earliest,
+        Limit earliestBecause,
+        LocalDate best,
+        LocalDate latest,
+        LocalDate evenOdds,
         double chance) {
 
     /** What would be wrong with sowing earlier. */

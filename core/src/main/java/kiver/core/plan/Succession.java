@@ -27,7 +27,8 @@ public record Succession(List<Part> parts) {
     public Succession {
         parts = List.copyOf(parts);
         if (parts.isEmpty() || parts.size() > MOST_PARTS) {
-            throw new IllegalArgumentException("A succession has from 1 to " + MOST_PARTS + " parts, not " + parts.size() + ".");
+            throw new IllegalArgumentException(
+                    "A succession has from 1 to " + MOST_PARTS + " parts, not " + parts.size() + ".");
         }
     }
 
@@ -45,7 +46,8 @@ public record Succession(List<Part> parts) {
             throw new IllegalArgumentException("The last day lies before the first.");
         }
         if (count < 1 || count > MOST_PARTS || count > days + 1) {
-            throw new IllegalArgumentException("Choose from 1 to " + Math.min(MOST_PARTS, days + 1) + " sowings for this period.");
+            throw new IllegalArgumentException(
+                    "Choose from 1 to " + Math.min(MOST_PARTS, days + 1) + " sowings for this period.");
         }
         if (plants < count) {
             throw new IllegalArgumentException(plants + " plants cannot be divided into " + count + " sowings.");

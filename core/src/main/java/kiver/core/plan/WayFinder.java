@@ -60,10 +60,15 @@ public final class WayFinder {
                 .mapToDouble(speed)
                 .max()
                 .orElse(0);
-        List<Place> emergence = ranked(season, PlaceUse.EMERGENCE, MOST_EMERGENCE, place ->
-                speed.applyAsDouble(place) >= FAST_ENOUGH * fastest ? -place.slots() : 1 - speed.applyAsDouble(place));
-        ToDoubleFunction<Place> misfit = place ->
-                Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
+        List<Place> emergence = ranked(
+                season,
+                PlaceUse.EMERGENCE,
+                MOST_EMERGENCE,
+                place -> speed.applyAsDouble(place) >= FAST_ENOUGH * fastest
+                        ? -place.slots()
+                        : 1 - speed.applyAsDouble(place));
+        ToDoubleFunction<Place> misfit =
+                place -> Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
         List<Place> growing = ranked(season, PlaceUse.GROWING_ON, MOST_GROWING, misfit);
         List<Place> hardening = ranked(season, PlaceUse.HARDENING_OFF, MOST_HARDENING, place -> -place.slots());
         List<Way> ways = new ArrayList<>();

@@ -16,9 +16,20 @@ import org.jspecify.annotations.Nullable;
  * @param chance of it, 0 to 1
  */
 public record Offer(
-        Change change, LocalDate target, int plants, String container, String site, @Nullable Protection protection,
+        Change change,
+        LocalDate target,
+        int plants,
+        String container,
+        String site,
+        @Nullable Protection protection,
         double chance) {
 
     /** What an offer changes. */
-    public enum Change { DAY, QUANTITY, CONTAINER, SITE, PROTECTION }
+    public enum Change {
+        DAY,
+        QUANTITY,
+        CONTAINER,
+        SITE,
+        PROTECTION
+    }
 }

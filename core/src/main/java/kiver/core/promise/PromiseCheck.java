@@ -81,7 +81,10 @@ public final class PromiseCheck {
     private Promise check(PlanRequest request, boolean withOffers) {
         Optional<Candidate> roomy = Optional.empty();
         List<Candidate> candidates = new Suitability(season, request.crop(), request.path())
-                .candidates(request.line().target(), request.today(), slots(request, request.line().plants()));
+                .candidates(
+                        request.line().target(),
+                        request.today(),
+                        slots(request, request.line().plants()));
         for (Candidate candidate : candidates) {
             if (candidate.cost() <= candidates.get(0).cost() + MUCH_WORSE
                     && occupancy.lackFor(candidate.stays()).isEmpty()) {
@@ -92,16 +95,29 @@ public final class PromiseCheck {
         Way way = roomy.orElse(candidates.get(0)).way();
         CountBack countBack = countBack(request.path(), request, way);
         Plan plan = Planner.plan(request, countBack, season.firstDay(), season.lastDay());
-        List<Stay> stays = stays(request, way, plan.sowDay().orElse(request.today()), request.line().target(), trueSlots(request, plan));
+        List<Stay> stays = stays(
+                request,
+                way,
+                plan.sowDay().orElse(request.today()),
+                request.line().target(),
+                trueSlots(request, plan));
         List<Occupancy.Lack> lacks = occupancy.lacksFor(stays, List.of());
         Optional<Occupancy.Lack> lack = occupancy.lackFor(stays);
         List<Proviso> conditions = new ArrayList<>();
         List<Proviso> reasons = new ArrayList<>();
         sortOut(plan, lacks, conditions, reasons);
         Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
-        List<Offer> offers = answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
+        List<Offer> offers =
+                answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
         return new Promise(
-                answer, plan, way, stays, lack, conditions, reasons, offers,
+                answer,
+                plan,
+                way,
+                stays,
+                lack,
+                conditions,
+                reasons,
+                offers,
                 request.outdoors().map(outdoors -> SowingSeason.of(outdoors, countBack, request.today())));
     }
 
@@ -120,7 +136,10 @@ public final class PromiseCheck {
             reasons.addAll(conditions);
         }
         lacks.forEach(over -> conditions.add(new Proviso.NoRoom(
-                over.place().id(), (int) Math.ceil(over.mostOver()), over.from(), over.until().minusDays(1))));
+                over.place().id(),
+                (int) Math.ceil(over.mostOver()),
+                over.from(),
+                over.until().minusDays(1))));
         if (reasons.isEmpty() && conditions.isEmpty() && plan.chance() < SURE_ENOUGH) {
             conditions.add(new Proviso.ChanceToLiveWith(plan.chance()));
         }
@@ -128,18 +147,22 @@ public final class PromiseCheck {
 
     /** Said, but not a condition. */
     private static boolean isAdvice(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.BetterSownInPlace || obstacle instanceof Obstacle.PotTooLarge
+        return obstacle instanceof Obstacle.BetterSownInPlace
+                || obstacle instanceof Obstacle.PotTooLarge
                 || obstacle instanceof Obstacle.CellTooShallow;
     }
 
     private static boolean isOfSeed(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.NoSeed || obstacle instanceof Obstacle.TooLittleSeed
+        return obstacle instanceof Obstacle.NoSeed
+                || obstacle instanceof Obstacle.TooLittleSeed
                 || obstacle instanceof Obstacle.SeedToBuy;
     }
 
     private static boolean isOfTheSite(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.FrostAtSite || obstacle instanceof Obstacle.ColdSoil
-                || obstacle instanceof Obstacle.SoilNeverWarm || obstacle instanceof Obstacle.TooLateForAutumn;
+        return obstacle instanceof Obstacle.FrostAtSite
+                || obstacle instanceof Obstacle.ColdSoil
+                || obstacle instanceof Obstacle.SoilNeverWarm
+                || obstacle instanceof Obstacle.TooLateForAutumn;
     }
 
     /** Whether exactly this would be answered with a plain yes. */
@@ -163,10 +186,14 @@ public final class PromiseCheck {
             sites.get().stream()
                     .filter(site -> welcomes(site.outdoors(), request.line().target()))
                     .limit(2)
-                    .forEach(site -> plainYes(request.at(site.outdoors())).ifPresent(yes -> offers.add(offer(
-                            site.protection().isPresent() ? Offer.Change.PROTECTION : Offer.Change.SITE,
-                            request.line().target(), request.line().plants(), request.containers().last(), site,
-                            yes.plan().chance()))));
+                    .forEach(site -> plainYes(request.at(site.outdoors()))
+                            .ifPresent(yes -> offers.add(offer(
+                                    site.protection().isPresent() ? Offer.Change.PROTECTION : Offer.Change.SITE,
+                                    request.line().target(),
+                                    request.line().plants(),
+                                    request.containers().last(),
+                                    site,
+                                    yes.plan().chance()))));
         }
         if (!seedShort) {
             offers.addAll(containerOffers(request, way, enough));
@@ -182,22 +209,30 @@ public final class PromiseCheck {
         for (int away = 1; away <= FURTHEST_DATE && asked < MOST_ASKED_AGAIN; away++) {
             // What was asked in full and is none is near; each such day makes the next step longer.
             LocalDate target = request.line().target().plusDays((long) direction * away);
-            if (target.isBefore(request.today()) || target.isAfter(season.lastDay().minusDays(7))) {
+            if (target.isBefore(request.today())
+                    || target.isAfter(season.lastDay().minusDays(7))) {
                 break;
             }
             if (request.outdoors().map(outdoors -> !welcomes(outdoors, target)).orElse(false)) {
                 continue;
             }
             Optional<SowWindow> window = countBack.windowFor(target, request.today());
-            if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
+            if (window.isPresent()
+                    && window.get().chance() * enough >= SURE_ENOUGH
                     && countBack.isLit(window.get().best())
-                    && occupancy.lackFor(stays(request, way, window.get().best(), target, slots)).isEmpty()) {
+                    && occupancy
+                            .lackFor(stays(request, way, window.get().best(), target, slots))
+                            .isEmpty()) {
                 Optional<Promise> yes = plainYes(request.with(request.line().on(target)));
                 if (yes.isEmpty()) {
                     away += asked++;
                 } else {
                     return Optional.of(offer(
-                            Offer.Change.DAY, target, request.line().plants(), request.containers().last(), null,
+                            Offer.Change.DAY,
+                            target,
+                            request.line().plants(),
+                            request.containers().last(),
+                            null,
                             yes.get().plan().chance()));
                 }
             }
@@ -206,26 +241,40 @@ public final class PromiseCheck {
     }
 
     /** The most plants that seed and room allow on the same day. */
-    private Optional<Offer> quantityOffer(
-            PlanRequest request, Way way, Plan plan, Optional<Occupancy.Lack> lack) {
+    private Optional<Offer> quantityOffer(PlanRequest request, Way way, Plan plan, Optional<Occupancy.Lack> lack) {
         double share = 1;
         if (plan.chosen().isPresent()) {
-            share = Math.min(share, request.seedsInStock() / (double) plan.chosen().get().seeds());
+            share = Math.min(
+                    share, request.seedsInStock() / (double) plan.chosen().get().seeds());
         } else {
             return Optional.empty();
         }
         if (lack.isPresent()) {
-            double wanted = stays(request, way, plan.sowDay().orElseThrow(), request.line().target(), trueSlots(request, plan)).stream()
+            double wanted = stays(
+                            request,
+                            way,
+                            plan.sowDay().orElseThrow(),
+                            request.line().target(),
+                            trueSlots(request, plan))
+                    .stream()
                     .filter(stay -> stay.place().equals(lack.get().place().id()))
-                    .mapToDouble(Stay::slots).max().orElse(1);
+                    .mapToDouble(Stay::slots)
+                    .max()
+                    .orElse(1);
             share = Math.min(share, (wanted - lack.get().mostOver()) / wanted);
         }
-        for (int plants = roundDown((int) (share * request.line().plants())); plants >= 1; plants = roundDown((int) (plants * 0.93))) {
+        for (int plants = roundDown((int) (share * request.line().plants()));
+                plants >= 1;
+                plants = roundDown((int) (plants * 0.93))) {
             PlanRequest fewer = request.with(request.line().of(plants));
             Optional<Promise> yes = plainYes(fewer);
             if (yes.isPresent()) {
                 return Optional.of(offer(
-                        Offer.Change.QUANTITY, request.line().target(), plants, request.containers().last(), null,
+                        Offer.Change.QUANTITY,
+                        request.line().target(),
+                        plants,
+                        request.containers().last(),
+                        null,
                         yes.get().plan().chance()));
             }
             if (plants < 10) {
@@ -242,7 +291,8 @@ public final class PromiseCheck {
             return offers;
         }
         for (Container container : containers) {
-            if (container.kind() == Container.Kind.OPEN || container.equals(request.containers().last())
+            if (container.kind() == Container.Kind.OPEN
+                    || container.equals(request.containers().last())
                     || request.crop().seed().depth() > container.cellDepth() / 2) {
                 continue;
             }
@@ -251,10 +301,24 @@ public final class PromiseCheck {
                 continue;
             }
             Optional<SowWindow> window = countBack(other.path(), other, way).windowFor(target, request.today());
-            if (window.isPresent() && window.get().chance() * enough >= SURE_ENOUGH
-                    && occupancy.lackFor(stays(other, way, window.get().best(), target, slots(other, request.line().plants()))).isEmpty()) {
-                plainYes(other).ifPresent(yes -> offers.add(offer(
-                        Offer.Change.CONTAINER, target, request.line().plants(), container, null, yes.plan().chance())));
+            if (window.isPresent()
+                    && window.get().chance() * enough >= SURE_ENOUGH
+                    && occupancy
+                            .lackFor(stays(
+                                    other,
+                                    way,
+                                    window.get().best(),
+                                    target,
+                                    slots(other, request.line().plants())))
+                            .isEmpty()) {
+                plainYes(other)
+                        .ifPresent(yes -> offers.add(offer(
+                                Offer.Change.CONTAINER,
+                                target,
+                                request.line().plants(),
+                                container,
+                                null,
+                                yes.plan().chance())));
             }
         }
         offers.sort((one, another) -> Double.compare(another.chance(), one.chance()));
@@ -269,15 +333,26 @@ public final class PromiseCheck {
     }
 
     private static Offer offer(
-            Offer.Change change, LocalDate target, int plants, Container container, @Nullable SiteChoice site, double chance) {
+            Offer.Change change,
+            LocalDate target,
+            int plants,
+            Container container,
+            @Nullable SiteChoice site,
+            double chance) {
         return new Offer(
-                change, target, plants, container.code(), site == null ? "" : site.key(),
-                site == null ? null : site.protection().orElse(null), Math.min(1, chance));
+                change,
+                target,
+                plants,
+                container.code(),
+                site == null ? "" : site.key(),
+                site == null ? null : site.protection().orElse(null),
+                Math.min(1, chance));
     }
 
     private CountBack countBack(Path path, PlanRequest request, Way way) {
         return new CountBack(
-                path, scenarios(request, way),
+                path,
+                scenarios(request, way),
                 season.manyFreshDraws(
                         way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(),

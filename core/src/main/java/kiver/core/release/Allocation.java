@@ -35,7 +35,8 @@ public final class Allocation {
         Map<LotId, List<ReadyTray>> byLot = new LinkedHashMap<>();
         ready.stream()
                 .sorted(MOST_URGENT)
-                .forEach(tray -> byLot.computeIfAbsent(tray.lot(), lot -> new ArrayList<>()).add(tray));
+                .forEach(tray -> byLot.computeIfAbsent(tray.lot(), lot -> new ArrayList<>())
+                        .add(tray));
         List<ReadyTray> source = byLot.values().stream()
                 .filter(trays -> trays.stream().mapToInt(ReadyTray::plants).sum() >= wanted)
                 .findFirst()
@@ -67,6 +68,11 @@ public final class Allocation {
         while (plants < wanted) {
             plants += tray.plantsPerCell().get(cells++);
         }
-        return new Pick(tray.batch(), tray.tray(), tray.cells().subList(0, cells), plants, tray.all() && cells == tray.cells().size());
+        return new Pick(
+                tray.batch(),
+                tray.tray(),
+                tray.cells().subList(0, cells),
+                plants,
+                tray.all() && cells == tray.cells().size());
     }
 }

@@ -18,7 +18,13 @@ import kiver.core.tray.TrayId;
  * @param all whether nothing else of the batch lives in that tray
  */
 public record ReadyTray(
-        int batch, LotId lot, TrayId tray, List<Integer> cells, List<Integer> plantsPerCell, LocalDate pastLimit, boolean all) {
+        int batch,
+        LotId lot,
+        TrayId tray,
+        List<Integer> cells,
+        List<Integer> plantsPerCell,
+        LocalDate pastLimit,
+        boolean all) {
 
     /** A tray of single plants. */
     public ReadyTray(int batch, LotId lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
@@ -39,7 +45,13 @@ public record ReadyTray(
     /** The first so many of its cells, 1 or more. */
     public ReadyTray first(int some) {
         return new ReadyTray(
-                batch, lot, tray, cells.subList(0, some), plantsPerCell.subList(0, some), pastLimit, all && some == cells.size());
+                batch,
+                lot,
+                tray,
+                cells.subList(0, some),
+                plantsPerCell.subList(0, some),
+                pastLimit,
+                all && some == cells.size());
     }
 
     /** Plants in it, 1 or more. */

@@ -94,7 +94,8 @@ public record Germination(double up, double failed) {
         for (int node = 0; node < NODES; node++) {
             double theta = Math.PI / 2 * (node + 0.5) / NODES;
             shares[node] = Math.pow(Math.sin(theta), 2);
-            logs[node] = (2 * up - 1) * Math.log(Math.sin(theta)) + (2 * failed - 1) * Math.log(Math.cos(theta))
+            logs[node] = (2 * up - 1) * Math.log(Math.sin(theta))
+                    + (2 * failed - 1) * Math.log(Math.cos(theta))
                     + lesson.logLikelihood(shares[node]);
             most = Math.max(most, logs[node]);
         }

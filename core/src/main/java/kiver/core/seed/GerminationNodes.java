@@ -59,7 +59,8 @@ public record GerminationNodes(double[] shares, double[] weights) {
 
     /** The same where of each share only so large a part comes up, 0 to 1. */
     public GerminationNodes times(double part) {
-        return new GerminationNodes(Arrays.stream(shares).map(share -> share * part).toArray(), weights);
+        return new GerminationNodes(
+                Arrays.stream(shares).map(share -> share * part).toArray(), weights);
     }
 
     /** The same with the mishap that one batch in twenty meets. */

@@ -55,5 +55,9 @@ public sealed interface EntryFault {
     record LooksFahrenheit() implements EntryFault {}
 
     /** What may stand between columns. */
-    enum Separator { SEMICOLONS, TABS, SOMETHING_ELSE }
+    enum Separator {
+        SEMICOLONS,
+        TABS,
+        SOMETHING_ELSE
+    }
 }

@@ -19,6 +19,8 @@ public final class EntryRefused extends IllegalArgumentException {
 
     /** What is wrong with an entry or with the thing that entries were to make. */
     public static EntryFault faultOf(IllegalArgumentException wrong) {
-        return wrong instanceof EntryRefused refused ? refused.fault() : new EntryFault.Impossible(String.valueOf(wrong.getMessage()));
+        return wrong instanceof EntryRefused refused
+                ? refused.fault()
+                : new EntryFault.Impossible(String.valueOf(wrong.getMessage()));
     }
 }

@@ -55,8 +55,7 @@ public final class SheetText {
             for (int index = 0; index < buffer.position(); index++) {
                 line += bytes[index] == '\n' ? 1 : 0;
             }
-            throw new FaultySheetException(List.of(new SheetFault(
-                    file, line, new EntryFault.NotUnicode())));
+            throw new FaultySheetException(List.of(new SheetFault(file, line, new EntryFault.NotUnicode())));
         }
     }
 
@@ -73,7 +72,9 @@ public final class SheetText {
         requireCommas(file, clean, columns);
         List<Line> lines = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(clean), FORMAT)) {
-            List<String> missing = columns.stream().filter(column -> !parser.getHeaderNames().contains(column)).toList();
+            List<String> missing = columns.stream()
+                    .filter(column -> !parser.getHeaderNames().contains(column))
+                    .toList();
             if (!missing.isEmpty()) {
                 throw fault(file, 1, new EntryFault.HeadingLacks(missing, String.join(",", columns)));
             }
@@ -118,7 +119,11 @@ public final class SheetText {
         try {
             format.printRecord(text, columns.toArray());
             for (SheetRow row : rows) {
-                format.printRecord(text, columns.stream().map(column -> harmless(row.text(column))).toArray());
+                format.printRecord(
+                        text,
+                        columns.stream()
+                                .map(column -> harmless(row.text(column)))
+                                .toArray());
             }
         } catch (IOException cannotBe) {
             throw new UncheckedIOException(cannotBe);
@@ -131,7 +136,9 @@ public final class SheetText {
      * it, gets an apostrophe before it. Plain numbers stay as they are.
      */
     private static String harmless(String entry) {
-        boolean formula = !entry.isEmpty() && "=+-@\t\r'".indexOf(entry.charAt(0)) >= 0 && !NUMBER.matcher(entry).matches();
+        boolean formula = !entry.isEmpty()
+                && "=+-@\t\r'".indexOf(entry.charAt(0)) >= 0
+                && !NUMBER.matcher(entry).matches();
         return formula ? "'" + entry : entry;
     }
 
@@ -148,25 +155,37 @@ public final class SheetText {
         }
         Map<String, String> byColumn = new LinkedHashMap<>();
         for (int index = 0; index < entries.length; index++) {
-            byColumn.put(columns.get(index), entries[index] instanceof Double number ? figure(number) : entries[index] + "");
+            byColumn.put(
+                    columns.get(index), entries[index] instanceof Double number ? figure(number) : entries[index] + "");
         }
         return new SheetRow(byColumn);
     }
 
     /** A number as it is written in a sheet: without a useless ".0". */
     public static String figure(double number) {
-        return number == Math.rint(number) && Math.abs(number) < 1e15 ? String.valueOf((long) number) : String.valueOf(number);
+        return number == Math.rint(number) && Math.abs(number) < 1e15
+                ? String.valueOf((long) number)
+                : String.valueOf(number);
     }
 
     private static void requireCommas(String file, String text, List<String> columns) {
-        String heading = text.lines().filter(line -> !line.startsWith("#") && !line.isBlank()).findFirst().orElse("");
+        String heading = text.lines()
+                .filter(line -> !line.startsWith("#") && !line.isBlank())
+                .findFirst()
+                .orElse("");
         if (heading.isEmpty()) {
             throw fault(file, 0, new EntryFault.EmptyFile(String.join(",", columns)));
         }
         if (columns.size() > 1 && !heading.contains(",")) {
-            throw fault(file, 1, new EntryFault.SeparatedBy(
-                    heading.contains(";") ? EntryFault.Separator.SEMICOLONS
-                            : heading.contains("\t") ? EntryFault.Separator.TABS : EntryFault.Separator.SOMETHING_ELSE));
+            throw fault(
+                    file,
+                    1,
+                    new EntryFault.SeparatedBy(
+                            heading.contains(";")
+                                    ? EntryFault.Separator.SEMICOLONS
+                                    : heading.contains("\t")
+                                            ? EntryFault.Separator.TABS
+                                            : EntryFault.Separator.SOMETHING_ELSE));
         }
     }
 

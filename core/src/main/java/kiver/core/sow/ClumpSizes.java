@@ -82,8 +82,12 @@ public record ClumpSizes(GerminationNodes nodes, int seeds, double seedlingsPerS
         for (int node = 0; node < nodes.shares().length; node++) {
             double share = nodes.shares()[node];
             double mean = cells * seeds * share * seedlingsPerSeed * survival;
-            double variance = survival * survival * cells * seeds
-                    * (share * (1 - share) * seedlingsPerSeed * seedlingsPerSeed + share * extra) + mean * (1 - survival);
+            double variance = survival
+                            * survival
+                            * cells
+                            * seeds
+                            * (share * (1 - share) * seedlingsPerSeed * seedlingsPerSeed + share * extra)
+                    + mean * (1 - survival);
             chance += nodes.weights()[node]
                     * (variance <= 0
                             ? (mean >= plants ? 1 : 0)

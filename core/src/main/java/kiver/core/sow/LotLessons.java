@@ -36,7 +36,10 @@ public final class LotLessons {
         return batch.cells().stream()
                 .filter(cells -> sowings.contains(cells.state().sowing()))
                 .map(cells -> new CountedCells(
-                        cells.lot(), cells.state().seeds(), cells.state().seedlings(), cells.state().onlySeen(),
+                        cells.lot(),
+                        cells.state().seeds(),
+                        cells.state().seedlings(),
+                        cells.state().onlySeen(),
                         cells.run().length()))
                 .toList();
     }
@@ -47,7 +50,9 @@ public final class LotLessons {
      */
     public static Map<LotId, CountLesson> of(Collection<CountedCells> counted) {
         Map<LotId, CountLesson> lessons = new HashMap<>();
-        counted.stream().collect(Collectors.groupingBy(CountedCells::lot)).forEach((lot, cells) -> lessons.put(lot, lesson(cells)));
+        counted.stream()
+                .collect(Collectors.groupingBy(CountedCells::lot))
+                .forEach((lot, cells) -> lessons.put(lot, lesson(cells)));
         return lessons;
     }
 

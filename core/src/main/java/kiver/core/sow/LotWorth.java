@@ -14,7 +14,8 @@ import kiver.core.seed.GerminationNodes;
 public record LotWorth(Germination germination, LocalDate testedOn) {
 
     /** Cells that a hundred plants take with fresh seed, nine in ten of which came up in a test of a hundred. */
-    public static final int CELLS_FOR_HUNDRED_FRESH = cells(new Germination(90, 10)).orElseThrow();
+    public static final int CELLS_FOR_HUNDRED_FRESH =
+            cells(new Germination(90, 10)).orElseThrow();
 
     /** Below this share two seeds a cell leave more than one cell in sixteen empty. */
     private static final double POOR = 0.75;

@@ -55,7 +55,8 @@ public final class SeedNeeds {
         Map<LotId, List<Sowing>> byLot = new TreeMap<>();
         sowings.stream()
                 .sorted(Comparator.comparing(Sowing::day).thenComparing(Sowing::batch))
-                .forEach(sowing -> byLot.computeIfAbsent(sowing.lot(), lot -> new ArrayList<>()).add(sowing));
+                .forEach(sowing -> byLot.computeIfAbsent(sowing.lot(), lot -> new ArrayList<>())
+                        .add(sowing));
         List<LotNeed> needs = new ArrayList<>();
         byLot.forEach((lot, all) -> needs.add(need(lot, stock.getOrDefault(lot, 0), all)));
         needs.sort(Comparator.comparing((LotNeed need) -> need.shortFrom().orElse(LocalDate.MAX))

@@ -46,7 +46,10 @@ public final class Assigner {
      * @param stop is asked between rounds; the best found so far is answered then
      */
     public static Assignment assign(
-            List<Place> places, List<ToPlace> batches, RandomGenerator random, DoubleConsumer progress,
+            List<Place> places,
+            List<ToPlace> batches,
+            RandomGenerator random,
+            DoubleConsumer progress,
             BooleanSupplier stop) {
         return new Assigner(places, batches).solve(random, progress, stop);
     }
@@ -97,7 +100,11 @@ public final class Assigner {
             cost += benches.options(batch)[best[batch]].cost();
         }
         return new Assignment(
-                Arrays.stream(best).boxed().toList(), cost, benches.overflow(), Math.max(0, Math.min(bound, bestTotal)), stopped);
+                Arrays.stream(best).boxed().toList(),
+                cost,
+                benches.overflow(),
+                Math.max(0, Math.min(bound, bestTotal)),
+                stopped);
     }
 
     /** Batches one after another, each where it does best at the prices and in the room that is left. */
@@ -160,7 +167,10 @@ public final class Assigner {
     /** Those that take the most room come first: they are the hardest to fit in later. */
     private Integer[] orderByRoom() {
         double[] room = IntStream.range(0, benches.batches())
-                .mapToDouble(batch -> Arrays.stream(benches.options(batch)).mapToDouble(Benches.Option::room).min().orElse(0))
+                .mapToDouble(batch -> Arrays.stream(benches.options(batch))
+                        .mapToDouble(Benches.Option::room)
+                        .min()
+                        .orElse(0))
                 .toArray();
         Integer[] order = IntStream.range(0, benches.batches()).boxed().toArray(Integer[]::new);
         Arrays.sort(order, (one, other) -> Double.compare(room[other], room[one]));

@@ -31,7 +31,14 @@ final class Benches {
      * @param last day after the last on which it stands anywhere
      */
     record Option(
-            double cost, int growing, int[] place, int[] from, int[] until, double[] slots, long places, int first,
+            double cost,
+            int growing,
+            int[] place,
+            int[] from,
+            int[] until,
+            double[] slots,
+            long places,
+            int first,
             int last) {
 
         static Option of(double cost, int growing, int[] place, int[] from, int[] until, double[] slots) {
@@ -40,8 +47,15 @@ final class Benches {
                 places |= 1L << (each & 63);
             }
             return new Option(
-                    cost, growing, place, from, until, slots, places,
-                    Arrays.stream(from).min().orElse(0), Arrays.stream(until).max().orElse(0));
+                    cost,
+                    growing,
+                    place,
+                    from,
+                    until,
+                    slots,
+                    places,
+                    Arrays.stream(from).min().orElse(0),
+                    Arrays.stream(until).max().orElse(0));
         }
 
         /** Room taken, in tray places times days. */
@@ -86,12 +100,18 @@ final class Benches {
     }
 
     Benches(List<Place> places, List<ToPlace> batches) {
-        long first = batches.stream().flatMap(batch -> batch.candidates().stream())
+        long first = batches.stream()
+                .flatMap(batch -> batch.candidates().stream())
                 .flatMap(candidate -> candidate.stays().stream())
-                .mapToLong(stay -> stay.from().toEpochDay()).min().orElse(0);
-        long last = batches.stream().flatMap(batch -> batch.candidates().stream())
+                .mapToLong(stay -> stay.from().toEpochDay())
+                .min()
+                .orElse(0);
+        long last = batches.stream()
+                .flatMap(batch -> batch.candidates().stream())
                 .flatMap(candidate -> candidate.stays().stream())
-                .mapToLong(stay -> stay.until().toEpochDay()).max().orElse(1);
+                .mapToLong(stay -> stay.until().toEpochDay())
+                .max()
+                .orElse(1);
         firstDay = first;
         days = (int) (last - first) + 1;
         Map<PlaceId, Integer> position = new HashMap<>();
@@ -196,7 +216,8 @@ final class Benches {
             Stay stay = candidate.stays().get(index);
             Integer place = position.get(stay.place());
             if (place == null) {
-                throw new IllegalArgumentException("There is no place " + stay.place().number() + ".");
+                throw new IllegalArgumentException(
+                        "There is no place " + stay.place().number() + ".");
             }
             places[index] = place;
             from[index] = dayOf(stay.from());

@@ -21,8 +21,11 @@ public record Candidate(Way way, double cost, List<Stay> stays) {
     /** Whether both grow on at the same place on the same day. */
     public boolean growsBeside(Candidate other) {
         return way.growingOn().equals(other.way.growingOn())
-                && stays.stream().filter(stay -> stay.place().equals(way.growingOn())).anyMatch(stay ->
-                        other.stays.stream().anyMatch(against -> against.place().equals(stay.place())
-                                && against.from().isBefore(stay.until()) && stay.from().isBefore(against.until())));
+                && stays.stream()
+                        .filter(stay -> stay.place().equals(way.growingOn()))
+                        .anyMatch(stay -> other.stays.stream()
+                                .anyMatch(against -> against.place().equals(stay.place())
+                                        && against.from().isBefore(stay.until())
+                                        && stay.from().isBefore(against.until())));
     }
 }

@@ -22,7 +22,8 @@ final class Company {
         this.benches = benches;
         Map<String, List<Integer>> byKin = new HashMap<>();
         for (int batch = 0; batch < batches.size(); batch++) {
-            byKin.computeIfAbsent(batches.get(batch).kin(), kin -> new ArrayList<>()).add(batch);
+            byKin.computeIfAbsent(batches.get(batch).kin(), kin -> new ArrayList<>())
+                    .add(batch);
         }
         byKin.remove("");
         groups = byKin.values().stream().filter(group -> group.size() > 1).toList();

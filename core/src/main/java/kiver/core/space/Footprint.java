@@ -40,14 +40,16 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
     record Marks(double emerged, double stageReached, double[] pottings) {
 
         static Marks of(Path path, Standing standing, List<Scenario> scenarios) {
-            Milestones[] milestones =
-                    scenarios.stream().map(scenario -> path.from(standing, scenario)).toArray(Milestones[]::new);
+            Milestones[] milestones = scenarios.stream()
+                    .map(scenario -> path.from(standing, scenario))
+                    .toArray(Milestones[]::new);
             return of(milestones, path, standing, scenarios);
         }
 
         static Marks of(Milestones[] milestones, Path path, Standing standing, List<Scenario> scenarios) {
             return new Marks(
-                    median(milestones, Milestones::emerged), median(milestones, Milestones::stageReached),
+                    median(milestones, Milestones::emerged),
+                    median(milestones, Milestones::stageReached),
                     medianPottings(path, standing, scenarios));
         }
     }
@@ -60,7 +62,11 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
      * @param leaves day on which its plants are handed over
      */
     public List<Stay> from(Standing standing, List<Scenario> scenarios, LocalDate leaves) {
-        return from(standing, Marks.of(path, standing, scenarios), scenarios.get(0).growingOn().firstDay(), leaves);
+        return from(
+                standing,
+                Marks.of(path, standing, scenarios),
+                scenarios.get(0).growingOn().firstDay(),
+                leaves);
     }
 
     List<Stay> from(Standing standing, Marks marks, LocalDate firstDay, LocalDate leaves) {
@@ -109,7 +115,8 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
                 .toArray(double[][]::new);
         for (int index = 0; index < count; index++) {
             int potting = index;
-            medians[index] = middle(Arrays.stream(times).mapToDouble(each -> each[potting]).toArray());
+            medians[index] = middle(
+                    Arrays.stream(times).mapToDouble(each -> each[potting]).toArray());
         }
         return medians;
     }

@@ -97,8 +97,11 @@ final class LiftAndSetDown {
         int latest = Math.max(wanted.last(), stands.last());
         for (int step = 0; step < looked && found.size() < size; step++) {
             int other = start + step < count ? start + step : start + step - count;
-            if ((places[other] & anyPlace) != 0 && from[other] < latest && earliest < until[other]
-                    && other != first && benches.options(other).length > 1) {
+            if ((places[other] & anyPlace) != 0
+                    && from[other] < latest
+                    && earliest < until[other]
+                    && other != first
+                    && benches.options(other).length > 1) {
                 Benches.Option there = benches.options(other)[chosen[other]];
                 if (there.meets(wanted) || there.meets(stands)) {
                     found.add(other);

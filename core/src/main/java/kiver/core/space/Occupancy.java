@@ -190,8 +190,10 @@ public final class Occupancy {
     /** The batches that stand at a place on any of some days, by number. */
     public List<Integer> batchesAt(PlaceId place, LocalDate from, LocalDate until) {
         return stays.entrySet().stream()
-                .filter(entry -> entry.getValue().stream().anyMatch(stay -> stay.place().equals(place)
-                        && stay.from().isBefore(until) && from.isBefore(stay.until())))
+                .filter(entry -> entry.getValue().stream()
+                        .anyMatch(stay -> stay.place().equals(place)
+                                && stay.from().isBefore(until)
+                                && from.isBefore(stay.until())))
                 .map(Map.Entry::getKey)
                 .sorted()
                 .toList();
@@ -202,7 +204,10 @@ public final class Occupancy {
     }
 
     private Place place(PlaceId id) {
-        return places.stream().filter(place -> place.id().equals(id)).findFirst().orElseThrow();
+        return places.stream()
+                .filter(place -> place.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private int indexOf(LocalDate day) {

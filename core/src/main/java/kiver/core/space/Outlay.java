@@ -43,13 +43,21 @@ public record Outlay(double slotDays, double mostSlots, double mix, int seeds, i
         labels = (int) Math.ceil(labels * (1 + rates.labelWaste()));
         int seeds = (int) Math.ceil(option.seeds() * (1 + rates.seedWaste()));
         int moves = path.containers().size() - 1;
-        double slotDays = stays.stream().mapToDouble(stay -> stay.slots() * stay.days()).sum();
-        double hours = (option.cells() * rates.secondsToSow() + moves * plants * rates.secondsToPot()) / SECONDS_IN_HOUR;
+        double slotDays =
+                stays.stream().mapToDouble(stay -> stay.slots() * stay.days()).sum();
+        double hours =
+                (option.cells() * rates.secondsToSow() + moves * plants * rates.secondsToPot()) / SECONDS_IN_HOUR;
         return new Outlay(
                 slotDays,
                 stays.stream().mapToDouble(Stay::slots).max().orElse(0),
-                mix, seeds, labels, hours,
-                mix * rates.mixPerLitre() + seeds / 1000.0 * rates.seedPerThousand() + labels * rates.label()
-                        + slotDays / 7 * rates.slotWeek() + hours * rates.hour());
+                mix,
+                seeds,
+                labels,
+                hours,
+                mix * rates.mixPerLitre()
+                        + seeds / 1000.0 * rates.seedPerThousand()
+                        + labels * rates.label()
+                        + slotDays / 7 * rates.slotWeek()
+                        + hours * rates.hour());
     }
 }

@@ -15,11 +15,27 @@ package kiver.core.space;
  * @param labelWaste share of the labels used that is spoiled besides
  */
 public record Rates(
-        double mixPerLitre, double seedPerThousand, double label, double slotWeek, double hour, double secondsToSow,
-        double secondsToPot, double seedWaste, double mixLoss, double labelWaste) {
+        double mixPerLitre,
+        double seedPerThousand,
+        double label,
+        double slotWeek,
+        double hour,
+        double secondsToSow,
+        double secondsToPot,
+        double seedWaste,
+        double mixLoss,
+        double labelWaste) {
     public Rates {
-        if (mixPerLitre < 0 || seedPerThousand < 0 || label < 0 || slotWeek < 0 || hour < 0 || secondsToSow < 0
-                || secondsToPot < 0 || seedWaste < 0 || mixLoss < 0 || labelWaste < 0) {
+        if (mixPerLitre < 0
+                || seedPerThousand < 0
+                || label < 0
+                || slotWeek < 0
+                || hour < 0
+                || secondsToSow < 0
+                || secondsToPot < 0
+                || seedWaste < 0
+                || mixLoss < 0
+                || labelWaste < 0) {
             throw new IllegalArgumentException("Rates cannot be negative.");
         }
     }

@@ -78,10 +78,11 @@ public final class Suitability {
     }
 
     private Candidate candidate(Way way, LocalDate target, LocalDate notBefore, List<Double> slots) {
-        CountBack countBack = countBacks.computeIfAbsent(
-                way, each -> new CountBack(path, scenarios(each), season.firstDay()));
+        CountBack countBack =
+                countBacks.computeIfAbsent(way, each -> new CountBack(path, scenarios(each), season.firstDay()));
         LocalDate sowDay = countBack.goodDay(target, notBefore);
-        Standing sown = Standing.sownAt((double) (sowDay.toEpochDay() - season.firstDay().toEpochDay()));
+        Standing sown = Standing.sownAt(
+                (double) (sowDay.toEpochDay() - season.firstDay().toEpochDay()));
         Footprint.Marks passed = marks.computeIfAbsent(
                 new WayAndDay(way, sowDay),
                 key -> Footprint.Marks.of(countBack.milestones(sowDay), path, sown, scenarios(way)));
@@ -99,7 +100,8 @@ public final class Suitability {
                 .mapToInt(Stay::days)
                 .findFirst()
                 .orElse(0);
-        int moves = (way.emergence().equals(way.growingOn()) ? 0 : 1) + (way.growingOn().equals(way.hardening()) ? 0 : 1);
+        int moves = (way.emergence().equals(way.growingOn()) ? 0 : 1)
+                + (way.growingOn().equals(way.hardening()) ? 0 : 1);
         return CHANCE * (1 - chance)
                 + misfits.computeIfAbsent(new PlaceAndDay(way.growingOn(), sowDay), this::misfit)
                 + DAY_OF_EMERGENCE * lying
@@ -108,8 +110,8 @@ public final class Suitability {
 
     /** How little a growing place suits seedlings sown on a day, for its temperature and its light. */
     private double misfit(PlaceAndDay at) {
-        double off = Math.abs(
-                season.meanTemperature(at.place(), at.sowDay().plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
+        double off =
+                Math.abs(season.meanTemperature(at.place(), at.sowDay().plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
         boolean dark = !SeedlingLight.at(season, at.place(), crop.leaves()).isEnough(at.sowDay());
         return KELVIN_OFF * Math.max(0, off - KELVIN_FREE) + (dark ? TOO_DARK : 0);
     }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.DatedRelease;
 import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.harden.DayOutside;
@@ -19,7 +20,10 @@ import kiver.core.outlook.BatchOutlook;
  * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
  */
 public record BatchSituation(
-        BatchOutlook outlook, Optional<LocalDate> lastUsefulSowDay, DayOutside outside, Optional<Double> frostToLookFor) {
+        BatchOutlook outlook,
+        Optional<LocalDate> lastUsefulSowDay,
+        DayOutside outside,
+        Optional<Double> frostToLookFor) {
 
     /** As recorded. */
     BatchState state() {
@@ -67,13 +71,14 @@ public record BatchSituation(
 
     /** When plants of it last left, if any did. */
     Optional<LocalDate> lastReleasedOn() {
-        return state().releases().stream().map(BatchState.DatedRelease::day).reduce((earlier, later) -> later);
+        return state().releases().stream().map(DatedRelease::day).reduce((earlier, later) -> later);
     }
 
     /** Whether it still stands where it was put to come up, and is to grow on elsewhere. */
     boolean atEmergencePlace() {
         var planned = outlook.file().batch().way();
-        return !planned.emergence().equals(planned.growingOn()) && state().place().filter(planned.emergence()::equals).isPresent();
+        return !planned.emergence().equals(planned.growingOn())
+                && state().place().filter(planned.emergence()::equals).isPresent();
     }
 
     /** Name of the container that its plants go on into; empty when they stand in their last. */

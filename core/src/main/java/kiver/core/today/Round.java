@@ -47,7 +47,7 @@ public final class Round {
                 releasing(batch, today).ifPresent(tasks::add);
                 clearing(batch, today).ifPresent(tasks::add);
             }
-            case RELEASED, FAILED -> { }
+            case RELEASED, FAILED -> {}
         }
         restOfSowing(batch, today).ifPresent(tasks::add);
         lookingForFrost(batch).ifPresent(tasks::add);
@@ -66,7 +66,8 @@ public final class Round {
                     TaskKind.TAKE_IN, late ? Urgency.LATE : Urgency.TODAY, new WhyNow.ToArrive(batch.plannedSowDay())));
         }
         return Optional.of(new RoundTask(
-                TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY,
+                TaskKind.SOW,
+                late ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.ToBeSown(batch.plannedSowDay(), batch.lastUsefulSowDay())));
     }
 
@@ -77,13 +78,17 @@ public final class Round {
         }
         boolean late = batch.plannedSowDay().isBefore(today);
         return Optional.of(new RoundTask(
-                batch.boughtIn() ? TaskKind.TAKE_IN : TaskKind.SOW, late ? Urgency.LATE : Urgency.TODAY,
-                batch.boughtIn() ? new WhyNow.ToArrive(batch.plannedSowDay()) : new WhyNow.PartSown(batch.traysToSow())));
+                batch.boughtIn() ? TaskKind.TAKE_IN : TaskKind.SOW,
+                late ? Urgency.LATE : Urgency.TODAY,
+                batch.boughtIn()
+                        ? new WhyNow.ToArrive(batch.plannedSowDay())
+                        : new WhyNow.PartSown(batch.traysToSow())));
     }
 
     private static Optional<RoundTask> lookingForFrost(BatchSituation batch) {
-        return batch.frostToLookFor().map(minimum ->
-                new RoundTask(TaskKind.LOOK_FOR_FROST, Urgency.AT_RISK, new WhyNow.NightWasCold(minimum)));
+        return batch.frostToLookFor()
+                .map(minimum ->
+                        new RoundTask(TaskKind.LOOK_FOR_FROST, Urgency.AT_RISK, new WhyNow.NightWasCold(minimum)));
     }
 
     /** What will stay short of its order: said with what to do and until when. */
@@ -96,16 +101,23 @@ public final class Round {
         if (!failed && batch.verdict() != EmergenceVerdict.FAILING) {
             return Optional.empty();
         }
-        return Optional.of(new RoundTask(TaskKind.DECIDE_ON_FAILING, Urgency.AT_RISK, new WhyNow.Short(
-                batch.plantsAlive(), batch.state().balance().waiting() > 0, batch.plantsAccepted(),
-                batch.lastUsefulSowDay().filter(day -> !day.isBefore(today)))));
+        return Optional.of(new RoundTask(
+                TaskKind.DECIDE_ON_FAILING,
+                Urgency.AT_RISK,
+                new WhyNow.Short(
+                        batch.plantsAlive(),
+                        batch.state().balance().waiting() > 0,
+                        batch.plantsAccepted(),
+                        batch.lastUsefulSowDay().filter(day -> !day.isBefore(today)))));
     }
 
     private static Optional<RoundTask> counting(BatchSituation batch, LocalDate today) {
         if (batch.verdict() == EmergenceVerdict.FAILING) {
             return Optional.empty();
         }
-        LocalDate lastCount = batch.state().cellsUp().isEmpty() ? null : batch.state().cellsUp().lastKey();
+        LocalDate lastCount = batch.state().cellsUp().isEmpty()
+                ? null
+                : batch.state().cellsUp().lastKey();
         if (lastCount == null && batch.cellsExpectedUp() < 1) {
             return Optional.empty();
         }
@@ -115,11 +127,15 @@ public final class Round {
         long up = Math.round(batch.cellsExpectedUp());
         if (batch.verdict() == EmergenceVerdict.LATE) {
             return Optional.of(new RoundTask(
-                    TaskKind.COUNT, Urgency.AT_RISK, new WhyNow.Late(up, batch.state().emerged())));
+                    TaskKind.COUNT,
+                    Urgency.AT_RISK,
+                    new WhyNow.Late(up, batch.state().emerged())));
         }
-        boolean overdue = lastCount == null && batch.cellsExpectedUp() > batch.state().balance().sown() / 2.0;
+        boolean overdue = lastCount == null
+                && batch.cellsExpectedUp() > batch.state().balance().sown() / 2.0;
         return Optional.of(new RoundTask(
-                TaskKind.COUNT, overdue ? Urgency.LATE : Urgency.TODAY,
+                TaskKind.COUNT,
+                overdue ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.DueToBeCounted(up, Optional.ofNullable(lastCount))));
     }
 
@@ -128,18 +144,26 @@ public final class Round {
         if (!batch.atEmergencePlace() || !(halfUp || batch.state().stage() == BatchStage.GROWING_ON)) {
             return Optional.empty();
         }
-        return Optional.of(new RoundTask(TaskKind.MOVE_TO_GROW_ON, Urgency.TODAY,
+        return Optional.of(new RoundTask(
+                TaskKind.MOVE_TO_GROW_ON,
+                Urgency.TODAY,
                 new WhyNow.IsUp(batch.state().emerged(), batch.state().balance().sown())));
     }
 
     private static Optional<RoundTask> potting(BatchSituation batch, LocalDate today) {
-        Optional<LocalDate> due = batch.forecast().pottings().stream().findFirst().map(DateSpread::middle);
-        if (batch.nextContainer().isEmpty() || batch.state().balance().alive() == 0 || due.isEmpty()
+        Optional<LocalDate> due =
+                batch.forecast().pottings().stream().findFirst().map(DateSpread::middle);
+        if (batch.nextContainer().isEmpty()
+                || batch.state().balance().alive() == 0
+                || due.isEmpty()
                 || due.get().isAfter(today)) {
             return Optional.empty();
         }
-        return Optional.of(new RoundTask(TaskKind.POT_ON, Urgency.TODAY,
-                new WhyNow.ReadyForPotting(batch.state().balance().alive(), batch.nextContainer().get())));
+        return Optional.of(new RoundTask(
+                TaskKind.POT_ON,
+                Urgency.TODAY,
+                new WhyNow.ReadyForPotting(
+                        batch.state().balance().alive(), batch.nextContainer().get())));
     }
 
     /** Counted back from the release: plants that have their leaves early are held inside until then. */
@@ -153,7 +177,8 @@ public final class Round {
             return Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY, new WhyNow.NeedsNoHardening()));
         }
         return Optional.of(new RoundTask(
-                TaskKind.START_HARDENING, start.isBefore(today) ? Urgency.LATE : Urgency.TODAY,
+                TaskKind.START_HARDENING,
+                start.isBefore(today) ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.HardeningIsDue(batch.programmeDays(), batch.target())));
     }
 
@@ -166,17 +191,19 @@ public final class Round {
             return Optional.empty();
         }
         return Optional.of(new RoundTask(
-                TaskKind.HARDEN, batch.outside() == DayOutside.OUT ? Urgency.TODAY : Urgency.AT_RISK,
+                TaskKind.HARDEN,
+                batch.outside() == DayOutside.OUT ? Urgency.TODAY : Urgency.AT_RISK,
                 new WhyNow.HardeningGoesOn(done + 1, batch.state().programmeDays(), batch.outside())));
     }
 
     private static Optional<RoundTask> releasing(BatchSituation batch, LocalDate today) {
-        if (batch.plantsStillWanted() == 0 || batch.target().minusDays(DAYS_TO_PREPARE_RELEASE).isAfter(today)) {
+        if (batch.plantsStillWanted() == 0
+                || batch.target().minusDays(DAYS_TO_PREPARE_RELEASE).isAfter(today)) {
             return Optional.empty();
         }
         boolean late = batch.target().isBefore(today);
-        return Optional.of(new RoundTask(TaskKind.RELEASE, late ? Urgency.LATE : Urgency.TODAY,
-                new WhyNow.IsWanted(batch.target())));
+        return Optional.of(new RoundTask(
+                TaskKind.RELEASE, late ? Urgency.LATE : Urgency.TODAY, new WhyNow.IsWanted(batch.target())));
     }
 
     private static Optional<RoundTask> clearing(BatchSituation batch, LocalDate today) {
@@ -184,8 +211,11 @@ public final class Round {
         if (batch.plantsStillWanted() > 0 || over.isEmpty() || over.get().isAfter(today)) {
             return Optional.empty();
         }
-        return Optional.of(new RoundTask(TaskKind.CLEAR_SPARES, Urgency.TODAY,
-                new WhyNow.SparesAreKept(batch.state().balance().alive(), batch.lastReleasedOn().get())));
+        return Optional.of(new RoundTask(
+                TaskKind.CLEAR_SPARES,
+                Urgency.TODAY,
+                new WhyNow.SparesAreKept(
+                        batch.state().balance().alive(), batch.lastReleasedOn().get())));
     }
 
     private static Optional<RoundTask> watching(BatchSituation batch, LocalDate today) {
@@ -193,17 +223,25 @@ public final class Round {
             return Optional.empty();
         }
         BatchStage stage = batch.state().stage();
-        boolean onItsWay = stage == BatchStage.SOWN || stage == BatchStage.EMERGING || stage == BatchStage.GROWING_ON
+        boolean onItsWay = stage == BatchStage.SOWN
+                || stage == BatchStage.EMERGING
+                || stage == BatchStage.GROWING_ON
                 || stage == BatchStage.HARDENING_OFF;
         if (stage == BatchStage.READY || onItsWay) {
             Optional<LocalDate> past = batch.forecast().pastLimit().map(DateSpread::middle);
             if (past.isPresent() && past.get().isBefore(batch.target())) {
-                return Optional.of(new RoundTask(TaskKind.WATCH_DATE, Urgency.AT_RISK,
+                return Optional.of(new RoundTask(
+                        TaskKind.WATCH_DATE,
+                        Urgency.AT_RISK,
                         new WhyNow.PastItsBestTooSoon(past.get(), batch.target())));
             }
         }
-        if (onItsWay && batch.forecast().chanceOnTarget() < WORRYING_CHANCE && !batch.target().isBefore(today)) {
-            return Optional.of(new RoundTask(TaskKind.WATCH_DATE, Urgency.AT_RISK,
+        if (onItsWay
+                && batch.forecast().chanceOnTarget() < WORRYING_CHANCE
+                && !batch.target().isBefore(today)) {
+            return Optional.of(new RoundTask(
+                    TaskKind.WATCH_DATE,
+                    Urgency.AT_RISK,
                     new WhyNow.NotReadyInTime(batch.forecast().ready().map(DateSpread::middle), batch.target())));
         }
         return Optional.empty();

@@ -36,7 +36,9 @@ public record CellRun(TrayId tray, int first, int last) {
 
     /** The cells in order. */
     public List<Cell> cells() {
-        return IntStream.rangeClosed(first, last).mapToObj(number -> new Cell(tray, number)).toList();
+        return IntStream.rangeClosed(first, last)
+                .mapToObj(number -> new Cell(tray, number))
+                .toList();
     }
 
     /** What is left of it without some cells, run by run. */

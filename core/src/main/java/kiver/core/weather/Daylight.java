@@ -48,7 +48,11 @@ public final class Daylight {
         double declination = 0.409 * Math.sin(angle - 1.39);
         double phi = Math.toRadians(latitude);
         double sunset = sunsetAngle(phi, declination);
-        return 24 * 60 / Math.PI * SOLAR_CONSTANT * distance
+        return 24
+                * 60
+                / Math.PI
+                * SOLAR_CONSTANT
+                * distance
                 * (sunset * Math.sin(phi) * Math.sin(declination)
                         + Math.cos(phi) * Math.cos(declination) * Math.sin(sunset));
     }

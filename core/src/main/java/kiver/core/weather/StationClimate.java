@@ -11,11 +11,7 @@ package kiver.core.weather;
  * @param persistence correlation of that deviation from one day to the next, 0 to below 1
  */
 public record StationClimate(
-        double annualMean,
-        double seasonalAmplitude,
-        double dailySwing,
-        double dayToDayDeviation,
-        double persistence) {
+        double annualMean, double seasonalAmplitude, double dailySwing, double dayToDayDeviation, double persistence) {
 
     public StationClimate {
         if (dailySwing <= 0 || dayToDayDeviation <= 0) {

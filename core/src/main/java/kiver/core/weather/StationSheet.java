@@ -66,8 +66,7 @@ public record StationSheet(Map<LocalDate, DailyRange> days, List<SheetFault> fau
                 double maximum = line.row().number("maximum");
                 maxima.add(maximum);
                 require(!day.isAfter(today.minusDays(1)), new EntryFault.NotOverYet(day));
-                require(maximum <= HOTTEST && minimum >= COLDEST,
-                        new EntryFault.NeverMeasured(minimum, maximum));
+                require(maximum <= HOTTEST && minimum >= COLDEST, new EntryFault.NeverMeasured(minimum, maximum));
                 require(minimum <= maximum, new EntryFault.Swapped(minimum, maximum));
                 require(days.putIfAbsent(day, new DailyRange(minimum, maximum)) == null, new EntryFault.DayTwice(day));
             } catch (IllegalArgumentException wrong) {
@@ -80,7 +79,9 @@ public record StationSheet(Map<LocalDate, DailyRange> days, List<SheetFault> fau
 
     /** In °C fewer than one day in ten is warmer than 38; in °F of a temperate year more than two in three. */
     private static void refuseFahrenheit(String file, List<Double> maxima) {
-        long warm = maxima.stream().filter(maximum -> maximum > FAHRENHEIT_WARM_HALF).count();
+        long warm = maxima.stream()
+                .filter(maximum -> maximum > FAHRENHEIT_WARM_HALF)
+                .count();
         if (maxima.size() >= 20 && warm > maxima.size() / 2) {
             throw new FaultySheetException(List.of(new SheetFault(file, 0, new EntryFault.LooksFahrenheit())));
         }

@@ -34,10 +34,19 @@ class BatchProjectionTest {
     @Test
     void cellsNextToEachOtherOfWhichTheSameIsTrueAreOneRun() {
         BatchProjection projection = BatchProjection.of(twoLots()).orElseThrow();
-        assertThat(projection.cells()).extracting(BatchProjection.Cells::run).containsExactly(
-                new CellRun(PLUGS, 1, 2), new CellRun(PLUGS, 3, 3), new CellRun(PLUGS, 4, 4), new CellRun(PLUGS, 5, 6));
-        assertThat(projection.cells()).extracting(BatchProjection.Cells::lot).containsExactly(new LotId(7), new LotId(7), new LotId(7), new LotId(8));
-        assertThat(projection).returns(3, BatchProjection::sequence).returns(DAY.plusDays(8), BatchProjection::lastOn)
+        assertThat(projection.cells())
+                .extracting(BatchProjection.Cells::run)
+                .containsExactly(
+                        new CellRun(PLUGS, 1, 2),
+                        new CellRun(PLUGS, 3, 3),
+                        new CellRun(PLUGS, 4, 4),
+                        new CellRun(PLUGS, 5, 6));
+        assertThat(projection.cells())
+                .extracting(BatchProjection.Cells::lot)
+                .containsExactly(new LotId(7), new LotId(7), new LotId(7), new LotId(8));
+        assertThat(projection)
+                .returns(3, BatchProjection::sequence)
+                .returns(DAY.plusDays(8), BatchProjection::lastOn)
                 .returns(true, BatchProjection::completelyCounted);
     }
 
@@ -47,19 +56,25 @@ class BatchProjectionTest {
                 .after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(2, 5), new CellRun(POTS, 1, 2)))
                 .after(DAY.plusDays(40), new BatchChange.Released(501, new LineId(3), POTS, List.of(1, 2)));
         BatchProjection projection = BatchProjection.of(state).orElseThrow();
-        assertThat(projection.cells()).filteredOn(cells -> cells.run().tray().equals(POTS))
+        assertThat(projection.cells())
+                .filteredOn(cells -> cells.run().tray().equals(POTS))
                 .extracting(cells -> cells.state().condition(), BatchProjection.Cells::lot)
-                .containsExactly(tuple(CellCondition.RELEASED, new LotId(7)), tuple(CellCondition.RELEASED, new LotId(8)));
+                .containsExactly(
+                        tuple(CellCondition.RELEASED, new LotId(7)), tuple(CellCondition.RELEASED, new LotId(8)));
         assertThat(projection.departures()).containsExactly(new BatchProjection.Departure(501, new LineId(3), 2, 3));
-        assertThat(projection.origins()).extracting(BatchProjection.Origin::seeds).containsExactly(8, 2);
+        assertThat(projection.origins())
+                .extracting(BatchProjection.Origin::seeds)
+                .containsExactly(8, 2);
     }
 
     @Test
     void whatWasTakenBackIsNotThere() {
-        BatchState state = twoLots().after(DAY.plusDays(40), new BatchChange.Released(501, new LineId(3), PLUGS, List.of(1)));
+        BatchState state =
+                twoLots().after(DAY.plusDays(40), new BatchChange.Released(501, new LineId(3), PLUGS, List.of(1)));
         BatchState back = state.after(DAY.plusDays(41), new BatchChange.Corrected(4));
         assertThat(BatchProjection.of(back).orElseThrow().departures()).isEmpty();
-        assertThat(BatchProjection.of(back).orElseThrow().cells()).isEqualTo(BatchProjection.of(twoLots()).orElseThrow().cells());
+        assertThat(BatchProjection.of(back).orElseThrow().cells())
+                .isEqualTo(BatchProjection.of(twoLots()).orElseThrow().cells());
         assertThat(BatchProjection.of(BatchState.after(List.of()))).isEmpty();
     }
 
@@ -69,19 +84,29 @@ class BatchProjectionTest {
         Random chance = new Random(4);
         for (int round = 0; round < 50; round++) {
             BatchState state = BatchState.after(List.of())
-                    .after(DAY, new BatchChange.Sown(new CellRun(PLUGS, 1, 20), 2, new LotId(7), "Mix", new PlaceId(1)));
+                    .after(
+                            DAY,
+                            new BatchChange.Sown(new CellRun(PLUGS, 1, 20), 2, new LotId(7), "Mix", new PlaceId(1)));
             SortedMap<Integer, Integer> seedlings = new TreeMap<>();
-            IntStream.rangeClosed(1, 20).filter(cell -> chance.nextBoolean()).forEach(cell -> seedlings.put(cell, chance.nextInt(3)));
+            IntStream.rangeClosed(1, 20)
+                    .filter(cell -> chance.nextBoolean())
+                    .forEach(cell -> seedlings.put(cell, chance.nextInt(3)));
             if (!seedlings.isEmpty()) {
                 state = state.after(DAY.plusDays(7), new BatchChange.Counted(PLUGS, seedlings, chance.nextBoolean()));
             }
             List<Integer> alive = state.cellsIn(PLUGS, CellCondition.ALIVE);
             if (alive.size() > 3) {
-                state = state.after(DAY.plusDays(9), new BatchChange.Lost(PLUGS, alive.subList(1, 3), LossReason.SLUGS));
+                state = state.after(
+                        DAY.plusDays(9), new BatchChange.Lost(PLUGS, alive.subList(1, 3), LossReason.SLUGS));
             }
             SortedMap<Cell, CellState> told = new TreeMap<>();
-            BatchProjection.of(state).orElseThrow().cells()
-                    .forEach(cells -> cells.run().cells().forEach(cell -> assertThat(told.put(cell, cells.state())).isNull()));
+            BatchProjection.of(state)
+                    .orElseThrow()
+                    .cells()
+                    .forEach(cells -> cells.run()
+                            .cells()
+                            .forEach(cell ->
+                                    assertThat(told.put(cell, cells.state())).isNull()));
             assertThat(told).isEqualTo(state.cells());
         }
     }

@@ -87,14 +87,16 @@ class BatchStateTest {
                 .after(DAY.plusDays(9), counted(Map.of(1, 1, 2, 1), true))
                 .after(DAY.plusDays(10), new BatchChange.Lost(TRAY, List.of(1), LossReason.MICE));
         for (int gone : List.of(1, 3)) {
-            assertThatThrownBy(() -> state.after(DAY.plusDays(11), new BatchChange.Released(501, new LineId(1), TRAY, List.of(gone))))
+            assertThatThrownBy(() -> state.after(
+                            DAY.plusDays(11), new BatchChange.Released(501, new LineId(1), TRAY, List.of(gone))))
                     .hasMessageContaining("NoPlantInCell[cell=" + gone);
         }
     }
 
     @Test
     void refusesFiguresThatCannotBe() {
-        assertThatThrownBy(() -> counted(Map.of(4, -1), false)).hasMessageContaining("TooManySeedlings[cell=4, seedlings=-1");
+        assertThatThrownBy(() -> counted(Map.of(4, -1), false))
+                .hasMessageContaining("TooManySeedlings[cell=4, seedlings=-1");
         assertThatThrownBy(() -> new BatchChange.Lost(TRAY, List.of(2, 2), LossReason.FROST))
                 .hasMessageContaining("CellNamedTwice[cell=2");
         assertThatThrownBy(() -> new BatchChange.Lost(TRAY, List.of(), LossReason.FROST))
@@ -123,7 +125,11 @@ class BatchStateTest {
         assertThat(corrected.isCorrected(3)).isTrue();
         assertThatThrownBy(() -> corrected.after(DAY.plusDays(6), new BatchChange.Corrected(3)))
                 .hasMessageContaining("UndoneBefore");
-        assertThat(corrected.after(DAY.plusDays(6), new BatchChange.Corrected(4)).balance().lost()).isEqualTo(1);
+        assertThat(corrected
+                        .after(DAY.plusDays(6), new BatchChange.Corrected(4))
+                        .balance()
+                        .lost())
+                .isEqualTo(1);
         BatchState gone = state.after(DAY.plusDays(6), new BatchChange.Released(501, new LineId(1), TRAY, List.of(2)));
         assertThatThrownBy(() -> gone.after(DAY.plusDays(6), new BatchChange.Corrected(2)))
                 .hasMessageContaining("LaterRestOnIt");
@@ -177,7 +183,8 @@ class BatchStateTest {
             }
             case 3 -> new BatchChange.Lost(TRAY, cells, LossReason.DRIED_OUT);
             case 4 -> new BatchChange.Released(501, new LineId(1), TRAY, cells);
-            default -> new BatchChange.Corrected(2 + random.nextInt(state.changes().size() + 1));
+            default ->
+                new BatchChange.Corrected(2 + random.nextInt(state.changes().size() + 1));
         };
     }
 
@@ -215,10 +222,14 @@ class BatchStateTest {
             state = state.after(LocalDate.of(2027, 3, 1), change);
         }
         assertThat(state.balance()).isEqualTo(new Balance(9, 3, 0, 4, 1, 1));
-        assertThat(all).extracting(each -> (Object) each.getClass()).containsExactlyInAnyOrderElementsOf(kindsOf(BatchChange.class).toList());
+        assertThat(all)
+                .extracting(each -> (Object) each.getClass())
+                .containsExactlyInAnyOrderElementsOf(kindsOf(BatchChange.class).toList());
     }
 
     private static Stream<Object> kindsOf(Class<?> family) {
-        return family.isSealed() ? Arrays.stream(family.getPermittedSubclasses()).flatMap(BatchStateTest::kindsOf) : Stream.of(family);
+        return family.isSealed()
+                ? Arrays.stream(family.getPermittedSubclasses()).flatMap(BatchStateTest::kindsOf)
+                : Stream.of(family);
     }
 }

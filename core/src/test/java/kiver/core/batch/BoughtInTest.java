@@ -53,14 +53,16 @@ class BoughtInTest {
     void anArrivalCanBeTakenBackAndNeverComesTwiceIntoACell() {
         BatchState state = BatchState.after(List.of()).after(DAY, arrival(PLUGS, 4, 9));
         assertThatThrownBy(() -> state.after(DAY, arrival(PLUGS, 2, 9)))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.CellSownAlready(1)));
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.CellSownAlready(1)));
         BatchState back = state.after(DAY, new BatchChange.Corrected(1));
         assertThat(back.stage()).isEqualTo(BatchStage.PLANNED);
         assertThat(back.arrivals()).isEmpty();
         assertThatThrownBy(() -> state.after(DAY.minusDays(1), new BatchChange.Counted(PLUGS, Map.of(1, 1), false)))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.BeforeSowing(DAY)));
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.BeforeSowing(DAY)));
     }
 
     @Test

@@ -27,7 +27,9 @@ class LateAndPartWorkTest {
     private static BatchState sown() {
         return BatchState.after(List.of())
                 .after(DAY, new BatchChange.Sown(new CellRun(ONE, 1, 6), 2, new LotId(7), "Mix", MAT))
-                .after(DAY.plusDays(1), new BatchChange.Sown(new CellRun(TWO, 1, 6), 2, new LotId(8), "Other mix", MAT));
+                .after(
+                        DAY.plusDays(1),
+                        new BatchChange.Sown(new CellRun(TWO, 1, 6), 2, new LotId(8), "Other mix", MAT));
     }
 
     @Test
@@ -40,8 +42,7 @@ class LateAndPartWorkTest {
 
     @Test
     void everyPlantRemembersItsSowing() {
-        BatchState potted = sown()
-                .after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 1), List.of(2), true))
+        BatchState potted = sown().after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 1), List.of(2), true))
                 .after(DAY.plusDays(9), new BatchChange.Counted(TWO, Map.of(5, 2), true))
                 .after(DAY.plusDays(20), new BatchChange.PottedOn(ONE, List.of(2), new CellRun(POTS, 1, 1)))
                 .after(DAY.plusDays(20), new BatchChange.PottedOn(TWO, List.of(5), new CellRun(POTS, 2, 2)));
@@ -51,13 +52,16 @@ class LateAndPartWorkTest {
     }
 
     private static long lot(BatchState state, int cell) {
-        return state.sowings().get(state.cells().get(new Cell(POTS, cell)).sowing()).sown().lot().number();
+        return state.sowings()
+                .get(state.cells().get(new Cell(POTS, cell)).sowing())
+                .sown()
+                .lot()
+                .number();
     }
 
     @Test
     void aCountThatComesInLateTakesItsPlace() {
-        BatchState state = sown()
-                .after(DAY.plusDays(12), new BatchChange.Counted(ONE, Map.of(1, 1, 2, 1, 3, 1), false))
+        BatchState state = sown().after(DAY.plusDays(12), new BatchChange.Counted(ONE, Map.of(1, 1, 2, 1, 3, 1), false))
                 .after(DAY.plusDays(13), new BatchChange.Lost(ONE, List.of(1), LossReason.SLUGS))
                 .after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 1), false));
         assertThat(state.cellsUp()).containsExactly(Map.entry(DAY.plusDays(9), 1), Map.entry(DAY.plusDays(12), 3));
@@ -68,18 +72,22 @@ class LateAndPartWorkTest {
 
     @Test
     void anUndoingIsUndoneWhereThatIsPossible() {
-        BatchState lost = sown()
-                .after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 1), false))
+        BatchState lost = sown().after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 1), false))
                 .after(DAY.plusDays(10), new BatchChange.Lost(ONE, List.of(1), LossReason.MICE));
         BatchState undone = lost.after(DAY.plusDays(10), new BatchChange.Corrected(4, "wrong tray"));
         assertThat(undone.balance().alive()).isEqualTo(1);
         BatchState again = undone.after(DAY.plusDays(10), new BatchChange.Corrected(5));
         assertThat(again.balance().lost()).isEqualTo(1);
         assertThat(again.isCorrected(4)).isFalse();
-        assertThat(again.after(DAY.plusDays(10), new BatchChange.Corrected(6)).balance().alive()).isEqualTo(1);
-        BatchState potted = undone.after(DAY.plusDays(20), new BatchChange.PottedOn(ONE, List.of(1), new CellRun(POTS, 1, 1)));
+        assertThat(again.after(DAY.plusDays(10), new BatchChange.Corrected(6))
+                        .balance()
+                        .alive())
+                .isEqualTo(1);
+        BatchState potted =
+                undone.after(DAY.plusDays(20), new BatchChange.PottedOn(ONE, List.of(1), new CellRun(POTS, 1, 1)));
         assertThatThrownBy(() -> potted.after(DAY.plusDays(21), new BatchChange.Corrected(5)))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("LaterRestOnIt");
+                .isInstanceOf(ChangeRefused.class)
+                .hasMessageContaining("LaterRestOnIt");
     }
 
     @Test
@@ -97,8 +105,8 @@ class LateAndPartWorkTest {
     /** Three counted clumps of 4, 3 and 5, and one that was only seen: as many plants as the others, four. */
     @Test
     void clumpsAreCountedInSeedlingsAndCellsInPlants() {
-        BatchState state = sown().after(
-                DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 4, 2, 3, 3, 5), List.of(4), true));
+        BatchState state =
+                sown().after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 4, 2, 3, 3, 5), List.of(4), true));
         assertThat(state.plants(Set.of(CellCondition.ALIVE), true)).isEqualTo(16);
         assertThat(state.plants(Set.of(CellCondition.ALIVE), false)).isEqualTo(4);
     }
@@ -108,7 +116,8 @@ class LateAndPartWorkTest {
         BatchState state = sown().after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 2), List.of(2), false));
         assertThat(state.cells().get(new Cell(ONE, 1)).onlySeen()).isFalse();
         assertThat(state.cells().get(new Cell(ONE, 2)).onlySeen()).isTrue();
-        BatchState sweptOver = state.after(DAY.plusDays(10), new BatchChange.Counted(ONE, Map.of(), List.of(1, 2), false));
+        BatchState sweptOver =
+                state.after(DAY.plusDays(10), new BatchChange.Counted(ONE, Map.of(), List.of(1, 2), false));
         assertThat(sweptOver.cells().get(new Cell(ONE, 1)).seedlings()).isEqualTo(2);
         BatchState counted = state.after(DAY.plusDays(10), new BatchChange.Counted(ONE, Map.of(2, 1), false));
         assertThat(counted.cells().get(new Cell(ONE, 2)).onlySeen()).isFalse();

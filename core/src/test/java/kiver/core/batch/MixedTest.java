@@ -29,30 +29,39 @@ class MixedTest {
 
     @Test
     void theyStayOnTheAccountAndCountForNothingThatHasAName() {
-        BatchState state = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(3, 4, 5), NameDoubt.SEED_SPILLED));
+        BatchState state =
+                up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(3, 4, 5), NameDoubt.SEED_SPILLED));
         assertThat(state.balance()).isEqualTo(up().balance());
         assertThat(state.plants(CellState::livesUnderItsName, false)).isEqualTo(2);
-        assertThat(state.plants(CellState::livesMixed, false)).as("cell 5 has nothing up yet").isEqualTo(2);
+        assertThat(state.plants(CellState::livesMixed, false))
+                .as("cell 5 has nothing up yet")
+                .isEqualTo(2);
     }
 
     @Test
     void theyGoOnlyAsMixed() {
         BatchState state = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(3), NameDoubt.LABEL_LOST));
-        assertThatThrownBy(() -> state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3))))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.NameInDoubt(3)));
-        assertThatThrownBy(() -> state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3), true)))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.NameIsCertain(1)));
-        BatchState gone = state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(3), true));
+        assertThatThrownBy(() -> state.after(
+                        DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3))))
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.NameInDoubt(3)));
+        assertThatThrownBy(() -> state.after(
+                        DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(1, 3), true)))
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.NameIsCertain(1)));
+        BatchState gone =
+                state.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(3), true));
         assertThat(gone.balance().released()).isEqualTo(1);
-        assertThat(gone.cells().get(new Cell(TRAY, 3)).mixed()).as("the note can still say so").isTrue();
+        assertThat(gone.cells().get(new Cell(TRAY, 3)).mixed())
+                .as("the note can still say so")
+                .isTrue();
     }
 
     @Test
     void theDoubtGoesWithThePlantIntoItsPot() {
-        BatchState potted = up()
-                .after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(2), NameDoubt.MIXED_UP))
+        BatchState potted = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(2), NameDoubt.MIXED_UP))
                 .after(DAY.plusDays(12), new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(POTS, 1, 2)));
         assertThat(potted.cells().get(new Cell(POTS, 1)).mixed()).isFalse();
         assertThat(potted.cells().get(new Cell(POTS, 2)).mixed()).isTrue();
@@ -60,27 +69,33 @@ class MixedTest {
 
     @Test
     void somebodyKnowsAgain() {
-        BatchState mixed = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(2, 3), NameDoubt.LABEL_LOST));
+        BatchState mixed =
+                up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(2, 3), NameDoubt.LABEL_LOST));
         BatchState known = mixed.after(DAY.plusDays(20), new BatchChange.Recognised(TRAY, List.of(2)));
         assertThat(known.plants(CellState::livesUnderItsName, false)).isEqualTo(3);
         assertThatThrownBy(() -> known.after(DAY.plusDays(21), new BatchChange.Recognised(TRAY, List.of(2))))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.NameIsCertain(2)));
-        assertThatThrownBy(() -> known.after(DAY.plusDays(21), new BatchChange.Mixed(TRAY, List.of(3), NameDoubt.LABEL_LOST)))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.NameInDoubt(3)));
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.NameIsCertain(2)));
+        assertThatThrownBy(() ->
+                        known.after(DAY.plusDays(21), new BatchChange.Mixed(TRAY, List.of(3), NameDoubt.LABEL_LOST)))
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.NameInDoubt(3)));
     }
 
     /** What was counted afterwards, or lost, is told of the plant and not of its name. */
     @Test
     void aCountLeavesTheDoubtAndWhatIsGoneHasNone() {
-        BatchState counted = up()
-                .after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(5), NameDoubt.SEED_SPILLED))
+        BatchState counted = up().after(
+                        DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(5), NameDoubt.SEED_SPILLED))
                 .after(DAY.plusDays(10), new BatchChange.Counted(TRAY, Map.of(5, 2), true));
         assertThat(counted.cells().get(new Cell(TRAY, 5)).livesMixed()).isTrue();
-        assertThatThrownBy(() -> counted.after(DAY.plusDays(11), new BatchChange.Mixed(TRAY, List.of(6), NameDoubt.LABEL_LOST)))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.NoPlantInCell(6)));
+        assertThatThrownBy(() ->
+                        counted.after(DAY.plusDays(11), new BatchChange.Mixed(TRAY, List.of(6), NameDoubt.LABEL_LOST)))
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault()).isEqualTo(new ChangeFault.NoPlantInCell(6)));
     }
 
     /** Undone, the doubt is gone as if it had never been; not while something rests on it. */
@@ -89,9 +104,12 @@ class MixedTest {
         BatchState mixed = up().after(DAY.plusDays(9), new BatchChange.Mixed(TRAY, List.of(2), NameDoubt.LABEL_LOST));
         BatchState taken = mixed.after(DAY.plusDays(10), new BatchChange.Corrected(3));
         assertThat(taken.plants(CellState::livesMixed, false)).isZero();
-        BatchState gone = mixed.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(2), true));
+        BatchState gone =
+                mixed.after(DAY.plusDays(30), new BatchChange.Released(501, new LineId(1), TRAY, List.of(2), true));
         assertThatThrownBy(() -> gone.after(DAY.plusDays(31), new BatchChange.Corrected(3)))
-                .isInstanceOfSatisfying(ChangeRefused.class, refused ->
-                        assertThat(refused.fault()).isEqualTo(new ChangeFault.LaterRestOnIt(new ChangeFault.NameIsCertain(2))));
+                .isInstanceOfSatisfying(
+                        ChangeRefused.class,
+                        refused -> assertThat(refused.fault())
+                                .isEqualTo(new ChangeFault.LaterRestOnIt(new ChangeFault.NameIsCertain(2))));
     }
 }

@@ -67,7 +67,9 @@ class PlacesAndDaysTest {
         assertThat(state.placeOf(TWO)).contains(GROUND);
         assertThat(state.hardeningStartedOn()).contains(DAY.plusDays(20));
         assertThat(state.hardenedOn()).isEmpty();
-        assertThat(state.after(DAY.plusDays(25), new BatchChange.HardeningEnded()).hardenedOn()).contains(DAY.plusDays(25));
+        assertThat(state.after(DAY.plusDays(25), new BatchChange.HardeningEnded())
+                        .hardenedOn())
+                .contains(DAY.plusDays(25));
         assertThat(state.sownOn()).contains(DAY);
     }
 
@@ -75,15 +77,17 @@ class PlacesAndDaysTest {
     void theLastLookMustHaveBeenAtEveryTray() {
         BatchState first = sownIn(ONE, TWO).after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 3), true));
         assertThat(first.isCompletelyCounted()).isFalse();
-        assertThat(first.after(DAY.plusDays(9), new BatchChange.Counted(TWO, Map.of(), true)).isCompletelyCounted()).isTrue();
+        assertThat(first.after(DAY.plusDays(9), new BatchChange.Counted(TWO, Map.of(), true))
+                        .isCompletelyCounted())
+                .isTrue();
     }
 
     @Test
     void daysOfPottingAreKnown() {
         BatchState counted = sownIn(ONE).after(DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(1, 1, 2, 1), true));
         assertThat(counted.lastPottedOn()).isEmpty();
-        BatchState potted = counted
-                .after(DAY.plusDays(20), new BatchChange.PottedOn(ONE, List.of(1), new CellRun(TWO, 1, 1)))
+        BatchState potted = counted.after(
+                        DAY.plusDays(20), new BatchChange.PottedOn(ONE, List.of(1), new CellRun(TWO, 1, 1)))
                 .after(DAY.plusDays(22), new BatchChange.PottedOn(ONE, List.of(2), new CellRun(TWO, 2, 2)));
         assertThat(potted.lastPottedOn()).contains(DAY.plusDays(22));
     }
@@ -91,8 +95,10 @@ class PlacesAndDaysTest {
     /** Four seeds to a clump, none of which was counted: four of five are taken to be there, 3.2 to each of ten clumps. */
     @Test
     void clumpsOfWhichNoneWasCountedAreReckonedBySeeds() {
-        BatchState state = sownIn(ONE).after(
-                DAY.plusDays(9), new BatchChange.Counted(ONE, Map.of(), List.of(1, 2, 3, 4, 5, 6, 7, 8, 9, 10), true));
+        BatchState state = sownIn(ONE)
+                .after(
+                        DAY.plusDays(9),
+                        new BatchChange.Counted(ONE, Map.of(), List.of(1, 2, 3, 4, 5, 6, 7, 8, 9, 10), true));
         assertThat(state.plants(Set.of(CellCondition.ALIVE), true)).isEqualTo(32);
     }
 
@@ -107,12 +113,14 @@ class PlacesAndDaysTest {
     @MethodSource("whatNeedsASowing")
     void nothingHappensToABatchThatIsNotSown(BatchChange change) {
         assertThatThrownBy(() -> BatchState.after(List.of()).after(DAY, change))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("NotSown");
+                .isInstanceOf(ChangeRefused.class)
+                .hasMessageContaining("NotSown");
     }
 
     @Test
     void aPlantLeavesOnce() {
-        assertThatThrownBy(() -> new BatchChange.Released(501, new LineId(1), ONE, List.of(3, 3))).isInstanceOf(ChangeRefused.class);
+        assertThatThrownBy(() -> new BatchChange.Released(501, new LineId(1), ONE, List.of(3, 3)))
+                .isInstanceOf(ChangeRefused.class);
         assertThat(new BatchChange.Corrected(4, " wrong tray ").reason()).isEqualTo("wrong tray");
     }
 }

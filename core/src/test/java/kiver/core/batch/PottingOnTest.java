@@ -30,7 +30,8 @@ class PottingOnTest {
 
     @Test
     void plantsTakeWhatIsKnownOfThemAlong() {
-        BatchState potted = counted().after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1, 6), new CellRun(POTS, 1, 2)));
+        BatchState potted = counted()
+                .after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1, 6), new CellRun(POTS, 1, 2)));
         assertThat(potted.balance()).isEqualTo(new Balance(6, 0, 2, 3, 1, 0));
         assertThat(potted.cellsIn(POTS, CellCondition.ALIVE)).containsExactly(1, 2);
         assertThat(potted.cellsIn(PLUGS, CellCondition.ALIVE)).containsExactly(2);
@@ -53,29 +54,42 @@ class PottingOnTest {
     @Test
     void onlyTheLivingArePottedAndOnlyIntoFreePlaces() {
         BatchState state = counted();
-        assertThatThrownBy(() -> state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(4), new CellRun(POTS, 1, 1))))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("NoPlantInCell");
-        assertThatThrownBy(() -> state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(3), new CellRun(POTS, 1, 1))))
+        assertThatThrownBy(() -> state.after(
+                        DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(4), new CellRun(POTS, 1, 1))))
+                .isInstanceOf(ChangeRefused.class)
+                .hasMessageContaining("NoPlantInCell");
+        assertThatThrownBy(() -> state.after(
+                        DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(3), new CellRun(POTS, 1, 1))))
                 .isInstanceOf(ChangeRefused.class);
-        assertThatThrownBy(() -> state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(9), new CellRun(POTS, 1, 1))))
-                .isInstanceOf(ChangeRefused.class).hasMessageContaining("CellNotSown");
-        BatchState once = state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(POTS, 1, 1)));
-        assertThatThrownBy(() -> once.after(DAY.plusDays(21), new BatchChange.PottedOn(PLUGS, List.of(2), new CellRun(POTS, 1, 1))))
+        assertThatThrownBy(() -> state.after(
+                        DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(9), new CellRun(POTS, 1, 1))))
+                .isInstanceOf(ChangeRefused.class)
+                .hasMessageContaining("CellNotSown");
+        BatchState once =
+                state.after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(POTS, 1, 1)));
+        assertThatThrownBy(() -> once.after(
+                        DAY.plusDays(21), new BatchChange.PottedOn(PLUGS, List.of(2), new CellRun(POTS, 1, 1))))
                 .hasMessageContaining("PlaceIsTaken");
     }
 
     @Test
     void asManyPlantsGoAsThereArePlacesForThem() {
-        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1, 2), new CellRun(POTS, 1, 3))).hasMessageContaining("PlacesDoNotFit[plants=2, places=3");
-        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(PLUGS, 9, 9))).hasMessageContaining("SameTray");
+        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1, 2), new CellRun(POTS, 1, 3)))
+                .hasMessageContaining("PlacesDoNotFit[plants=2, places=3");
+        assertThatThrownBy(() -> new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(PLUGS, 9, 9)))
+                .hasMessageContaining("SameTray");
     }
 
     @Test
     void itCanBeUndoneUnlessLaterChangesRestOnIt() {
-        BatchState potted = counted().after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(POTS, 1, 1)));
+        BatchState potted =
+                counted().after(DAY.plusDays(20), new BatchChange.PottedOn(PLUGS, List.of(1), new CellRun(POTS, 1, 1)));
         int sequence = potted.changes().size();
-        assertThat(potted.after(DAY.plusDays(20), new BatchChange.Corrected(sequence)).cellsIn(PLUGS, CellCondition.ALIVE)).containsExactly(1, 2, 6);
+        assertThat(potted.after(DAY.plusDays(20), new BatchChange.Corrected(sequence))
+                        .cellsIn(PLUGS, CellCondition.ALIVE))
+                .containsExactly(1, 2, 6);
         BatchState lost = potted.after(DAY.plusDays(22), new BatchChange.Lost(POTS, List.of(1), LossReason.SLUGS));
-        assertThatThrownBy(() -> lost.after(DAY.plusDays(23), new BatchChange.Corrected(sequence))).hasMessageContaining("LaterRestOnIt");
+        assertThatThrownBy(() -> lost.after(DAY.plusDays(23), new BatchChange.Corrected(sequence)))
+                .hasMessageContaining("LaterRestOnIt");
     }
 }

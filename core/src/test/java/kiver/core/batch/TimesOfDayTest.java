@@ -21,7 +21,8 @@ class TimesOfDayTest {
     private static final TrayId TRAY = new TrayId(1);
 
     private static BatchState sown() {
-        return BatchState.after(List.of()).after(DAY, new BatchChange.Sown(new CellRun(TRAY, 1, 4), 2, new LotId(7), "Mix", new PlaceId(1)));
+        return BatchState.after(List.of())
+                .after(DAY, new BatchChange.Sown(new CellRun(TRAY, 1, 4), 2, new LotId(7), "Mix", new PlaceId(1)));
     }
 
     private static Optional<LocalTime> at(int hour) {
@@ -56,7 +57,8 @@ class TimesOfDayTest {
     void aTimeAtWhichItCannotHaveHappenedIsRefused() {
         BatchState counted = sown().after(DAY.plusDays(8), at(10), counted(1));
         BatchChange lost = new BatchChange.Lost(TRAY, List.of(1), LossReason.SLUGS);
-        assertThat(counted.after(DAY.plusDays(8), at(11), lost).balance().lost()).isEqualTo(1);
+        assertThat(counted.after(DAY.plusDays(8), at(11), lost).balance().lost())
+                .isEqualTo(1);
         BatchChange potted = new BatchChange.PottedOn(TRAY, List.of(1), new CellRun(new TrayId(2), 1, 1));
         assertThatThrownBy(() -> counted.after(DAY.plusDays(8), at(9), potted)).isInstanceOf(ChangeRefused.class);
     }

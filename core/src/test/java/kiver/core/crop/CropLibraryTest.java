@@ -27,7 +27,9 @@ class CropLibraryTest {
             assertThat(crop.sources().growth()).isNotBlank();
             double best = crop.emergence().temperatures().optimum();
             assertThat(crop.emergence().daysAt(best)).isBetween(1.0, 20.0);
-            assertThat(crop.leaves().temperatures().rate(crop.growAt())).as(crop.name()).isGreaterThan(0.25);
+            assertThat(crop.leaves().temperatures().rate(crop.growAt()))
+                    .as(crop.name())
+                    .isGreaterThan(0.25);
         });
         assertThat(library.crop("tomato")).isPresent();
         assertThat(library.crop("unheard-of")).isEmpty();
@@ -52,8 +54,11 @@ class CropLibraryTest {
                 odd,Odd tray,cells,5,6,forty,45,1
                 """;
         assertThatThrownBy(() -> CropLibraryReader.readContainers("containers.csv", new StringReader(text)))
-                .isInstanceOfSatisfying(FaultySheetException.class, refused ->
-                        assertThat(refused.faults()).extracting(SheetFault::line).containsExactly(4L, 5L))
+                .isInstanceOfSatisfying(
+                        FaultySheetException.class,
+                        refused -> assertThat(refused.faults())
+                                .extracting(SheetFault::line)
+                                .containsExactly(4L, 5L))
                 .hasMessageContaining("at least one row")
                 .hasMessageContaining("NotANumber[column=cell_volume, entry=forty]");
     }
@@ -61,7 +66,8 @@ class CropLibraryTest {
     @Test
     void aCodeStandsOnce() {
         Container tray = new Container("a", "Tray", 2, 2, 40, 40, 1);
-        assertThatThrownBy(() -> new CropLibrary(List.of(), List.of(tray, tray))).hasMessageContaining("stands twice");
+        assertThatThrownBy(() -> new CropLibrary(List.of(), List.of(tray, tray)))
+                .hasMessageContaining("stands twice");
     }
 
     private static CropLibrary library() throws IOException {

@@ -68,7 +68,8 @@ class EmergenceWatchTest {
     void chanceFollowsTheCounts() {
         double before = watch().chanceOfReaching(85);
         double afterGoodCount = watch(new CountSoFar(1.2, 84)).chanceOfReaching(85);
-        double afterPoorCount = watch(new CountSoFar(1.4, 58), new CountSoFar(1.9, 60)).chanceOfReaching(85);
+        double afterPoorCount =
+                watch(new CountSoFar(1.4, 58), new CountSoFar(1.9, 60)).chanceOfReaching(85);
         assertThat(afterGoodCount).isGreaterThan(0.85);
         assertThat(before).isBetween(0.8, 0.95);
         assertThat(afterPoorCount).isLessThan(0.05);
@@ -89,10 +90,15 @@ class EmergenceWatchTest {
     void beforeAnyCountTheChanceIsThatOfTheSeed(int wanted) {
         EmergenceWatch watch = new EmergenceWatch(
                 EMERGENCE, new Germination(9e7, 1e7), PaceSpread.BEFORE_ANY_COUNT, 100, 1, List.of());
-        double mishap = Arrays.stream(GerminationNodes.afterMishap(0.9)).map(share -> atLeast(wanted, share)).average().orElseThrow();
-        assertThat(watch.chanceOfReaching(wanted)).isCloseTo(
-                (1 - GerminationNodes.CHANCE_OF_MISHAP) * atLeast(wanted, 0.9) + GerminationNodes.CHANCE_OF_MISHAP * mishap,
-                within(0.001));
+        double mishap = Arrays.stream(GerminationNodes.afterMishap(0.9))
+                .map(share -> atLeast(wanted, share))
+                .average()
+                .orElseThrow();
+        assertThat(watch.chanceOfReaching(wanted))
+                .isCloseTo(
+                        (1 - GerminationNodes.CHANCE_OF_MISHAP) * atLeast(wanted, 0.9)
+                                + GerminationNodes.CHANCE_OF_MISHAP * mishap,
+                        within(0.001));
     }
 
     /** Of a hundred cells, by adding up Pascal's triangle. */

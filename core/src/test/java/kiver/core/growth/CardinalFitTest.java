@@ -27,18 +27,23 @@ class CardinalFitTest {
                 if (heldOut.temperature() > lowest && heldOut.temperature() < highest) {
                     List<ObservedDays> others =
                             observed.stream().filter(each -> each != heldOut).toList();
-                    Emergence fit = CardinalFit.fit(
-                            others, ObservedEmergence.nothingCameUp(observed), kin.get(crop), 0.2);
+                    Emergence fit =
+                            CardinalFit.fit(others, ObservedEmergence.nothingCameUp(observed), kin.get(crop), 0.2);
                     errors.add(Math.abs(fit.daysAt(heldOut.temperature()) / heldOut.days() - 1));
                 }
             }
         });
         errors.sort(null);
-        System.out.printf("Left-out columns: %d, median error %.1f %%, nine in ten below %.1f %%%n", errors.size(),
-                100 * errors.get(errors.size() / 2), 100 * errors.get((int) (0.9 * (errors.size() - 1))));
+        System.out.printf(
+                "Left-out columns: %d, median error %.1f %%, nine in ten below %.1f %%%n",
+                errors.size(),
+                100 * errors.get(errors.size() / 2),
+                100 * errors.get((int) (0.9 * (errors.size() - 1))));
         assertThat(errors).hasSizeGreaterThan(40);
         assertThat(errors.get(errors.size() / 2)).as("median error").isLessThan(0.05);
-        assertThat(errors.get((int) (0.9 * (errors.size() - 1)))).as("nine in ten are nearer than").isLessThan(0.20);
+        assertThat(errors.get((int) (0.9 * (errors.size() - 1))))
+                .as("nine in ten are nearer than")
+                .isLessThan(0.20);
     }
 
     @Test
@@ -51,13 +56,15 @@ class CardinalFitTest {
         assertThat(crops).extracting(Crop::code).containsAll(observed.keySet());
         crops.stream().filter(crop -> observed.containsKey(crop.code())).forEach(crop -> {
             Emergence fit = CardinalFit.fit(
-                    observed.get(crop.code()), ObservedEmergence.nothingCameUp(observed.get(crop.code())),
+                    observed.get(crop.code()),
+                    ObservedEmergence.nothingCameUp(observed.get(crop.code())),
                     crop.hardiness() == Hardiness.TENDER ? CardinalFit.Kin.WARM_SEASON : CardinalFit.Kin.COOL_SEASON,
                     crop.emergence().spread());
             for (ObservedDays each : observed.get(crop.code())) {
                 double inLibrary = crop.emergence().daysAt(each.temperature());
                 double fitted = fit.daysAt(each.temperature());
-                assertThat(inLibrary / fitted).as("%s at %s °C; run ./kiver refit", crop.code(), each.temperature())
+                assertThat(inLibrary / fitted)
+                        .as("%s at %s °C; run ./kiver refit", crop.code(), each.temperature())
                         .isBetween(0.98, 1.02);
             }
         });
@@ -91,11 +98,16 @@ class CardinalFitTest {
             crops = CropLibraryReader.readCrops("crops.csv", text);
         }
         Map<String, List<ObservedDays>> observed = ObservedEmergence.read();
-        assertThat(crops).filteredOn(crop -> crop.hardiness() == Hardiness.TENDER && observed.containsKey(crop.code()))
+        assertThat(crops)
+                .filteredOn(crop -> crop.hardiness() == Hardiness.TENDER && observed.containsKey(crop.code()))
                 .hasSizeGreaterThan(8)
                 .allSatisfy(crop -> {
-                    assertThat(crop.emergence().temperatures().base()).as(crop.code()).isGreaterThanOrEqualTo(-1.001);
-                    assertThat(crop.emergence().daysAt(5)).as(crop.code() + " at 5 °C").isGreaterThan(40);
+                    assertThat(crop.emergence().temperatures().base())
+                            .as(crop.code())
+                            .isGreaterThanOrEqualTo(-1.001);
+                    assertThat(crop.emergence().daysAt(5))
+                            .as(crop.code() + " at 5 °C")
+                            .isGreaterThan(40);
                 });
     }
 }

@@ -66,7 +66,8 @@ class GrowthTest {
     @Test
     void emergesAfterTheDaysOfAConstantTemperature() {
         Emergence emergence = new Emergence(COOL, 5, 0.2);
-        ProgressSeries series = ProgressSeries.ofEmergence(emergence, List.of(constant(14, 60))).get(0);
+        ProgressSeries series =
+                ProgressSeries.ofEmergence(emergence, List.of(constant(14, 60))).get(0);
         assertThat(series.timeReaching(3, 1)).isCloseTo(3 + emergence.daysAt(14), within(0.02));
         assertThat(series.timeReaching(0, 1000)).isEqualTo(ProgressSeries.NEVER);
         assertThat(series.timeReaching(60, 1)).isEqualTo(ProgressSeries.NEVER);
@@ -81,11 +82,14 @@ class GrowthTest {
             double minimum = -8 + 25 * random.nextDouble();
             days.add(new DailyRange(minimum, minimum + 15 * random.nextDouble()));
         }
-        ProgressSeries series = ProgressSeries.ofEmergence(new Emergence(COOL, 4, 0.2), List.of(climate(days))).get(0);
+        ProgressSeries series = ProgressSeries.ofEmergence(new Emergence(COOL, 4, 0.2), List.of(climate(days)))
+                .get(0);
         double before = 0;
         for (double wanted = 0.5; wanted < 10; wanted += 0.7) {
             double time = series.timeReaching(5.25, wanted);
-            assertThat(time).as("progress %s is made within 200 days", wanted).isNotEqualTo(ProgressSeries.NEVER)
+            assertThat(time)
+                    .as("progress %s is made within 200 days", wanted)
+                    .isNotEqualTo(ProgressSeries.NEVER)
                     .isGreaterThanOrEqualTo(before);
             assertThat(series.between(5.25, time)).isCloseTo(wanted, within(1e-9));
             before = time;
@@ -95,8 +99,12 @@ class GrowthTest {
     @Test
     void warmthBringsOnAndColdHoldsBack() {
         LeafGrowth leaves = new LeafGrowth(COOL, 0.25, 12);
-        double cool = ProgressSeries.ofLeaves(leaves, List.of(constant(10, 90))).get(0).between(0, 30);
-        double warm = ProgressSeries.ofLeaves(leaves, List.of(constant(18, 90))).get(0).between(0, 30);
+        double cool = ProgressSeries.ofLeaves(leaves, List.of(constant(10, 90)))
+                .get(0)
+                .between(0, 30);
+        double warm = ProgressSeries.ofLeaves(leaves, List.of(constant(18, 90)))
+                .get(0)
+                .between(0, 30);
         assertThat(warm).isGreaterThan(1.5 * cool);
     }
 
@@ -137,7 +145,8 @@ class GrowthTest {
         Milestones fresh = path.from(Standing.sownAt(0), scenario);
         double middle = (fresh.emerged() + fresh.stageReached()) / 2;
         double leaves = scenario.growingOn().between(fresh.emerged(), middle);
-        Milestones later = path.from(new Standing(middle, 0, fresh.emerged(), leaves, 0, ProgressSeries.NEVER, false, 0), scenario);
+        Milestones later = path.from(
+                new Standing(middle, 0, fresh.emerged(), leaves, 0, ProgressSeries.NEVER, false, 0), scenario);
         assertThat(later.ready()).isCloseTo(fresh.ready(), within(1e-6));
         Milestones hardening = path.from(new Standing(20, 0, 5, 4, 0, ProgressSeries.NEVER, true, 3), scenario);
         assertThat(hardening.ready()).isEqualTo(22);
@@ -145,7 +154,8 @@ class GrowthTest {
 
     @Test
     void inTheColdNothingEverHappens() {
-        assertThat(new Path(4, 7, 5).from(Standing.sownAt(0), scenario(2, 1, 1))).isEqualTo(Milestones.NEVER);
+        assertThat(new Path(4, 7, 5).from(Standing.sownAt(0), scenario(2, 1, 1)))
+                .isEqualTo(Milestones.NEVER);
     }
 
     @Test
@@ -192,8 +202,10 @@ class GrowthTest {
 
     private static Scenario scenario(double temperature, double emergencePace, double leafPace) {
         ClimateSeries climate = constant(temperature, 200);
-        ProgressSeries leaves = ProgressSeries.ofLeaves(new LeafGrowth(COOL, 0.25, 12), List.of(climate)).get(0);
-        ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), List.of(climate)).get(0);
+        ProgressSeries leaves = ProgressSeries.ofLeaves(new LeafGrowth(COOL, 0.25, 12), List.of(climate))
+                .get(0);
+        ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), List.of(climate))
+                .get(0);
         return new Scenario(emergence, leaves, leaves, emergencePace, leafPace);
     }
 
@@ -206,7 +218,14 @@ class GrowthTest {
     }
 
     private static ClimateSeries climate(List<DailyRange> days) {
-        Place outside = new Place(new PlaceId(1), "Yard", 1, 1, new PlaceClimate.FollowsWeather(0, 0, -60), 0.8, 20,
+        Place outside = new Place(
+                new PlaceId(1),
+                "Yard",
+                1,
+                1,
+                new PlaceClimate.FollowsWeather(0, 0, -60),
+                0.8,
+                20,
                 Set.of(PlaceUse.GROWING_ON));
         return ClimateSeries.of(outside, new StationRecord(FIRST, days), Map.of(), 46);
     }

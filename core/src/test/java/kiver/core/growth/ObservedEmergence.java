@@ -41,8 +41,11 @@ public final class ObservedEmergence {
         Map<String, CardinalFit.Kin> kin = new LinkedHashMap<>();
         try (Reader text = Files.newBufferedReader(LIBRARY.resolve("crops.csv"))) {
             for (Crop crop : CropLibraryReader.readCrops("crops.csv", text)) {
-                kin.put(crop.code(), crop.hardiness() == Hardiness.TENDER
-                        ? CardinalFit.Kin.WARM_SEASON : CardinalFit.Kin.COOL_SEASON);
+                kin.put(
+                        crop.code(),
+                        crop.hardiness() == Hardiness.TENDER
+                                ? CardinalFit.Kin.WARM_SEASON
+                                : CardinalFit.Kin.COOL_SEASON);
             }
         }
         return kin;
@@ -50,8 +53,12 @@ public final class ObservedEmergence {
 
     public static Map<String, List<ObservedDays>> read() throws IOException {
         Map<String, List<ObservedDays>> byCrop = new LinkedHashMap<>();
-        CSVFormat format =
-                CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setCommentMarker('#').get();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setCommentMarker('#')
+                .get();
         try (Reader text = Files.newBufferedReader(LIBRARY.resolve("emergence-days.csv"));
                 CSVParser parser = CSVParser.parse(text, format)) {
             for (CSVRecord line : parser) {

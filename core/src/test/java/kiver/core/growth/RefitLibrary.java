@@ -31,16 +31,16 @@ public final class RefitLibrary {
                 heading = fields;
                 refitted.add(line);
             } else {
-                refitted.add(observed.containsKey(fields.get(0))
-                        ? refit(heading, line, observed.get(fields.get(0)), kin.get(fields.get(0)))
-                        : line);
+                refitted.add(
+                        observed.containsKey(fields.get(0))
+                                ? refit(heading, line, observed.get(fields.get(0)), kin.get(fields.get(0)))
+                                : line);
             }
         }
         Files.write(file, refitted);
     }
 
-    private static String refit(
-            List<String> heading, String line, List<ObservedDays> observed, CardinalFit.Kin kin) {
+    private static String refit(List<String> heading, String line, List<ObservedDays> observed, CardinalFit.Kin kin) {
         int first = heading.indexOf("emergence_base");
         String[] fields = line.split(",(?=(?:[^\"]*\"[^\"]*\")*[^\"]*$)", -1);
         Emergence fit = CardinalFit.fit(

@@ -13,7 +13,11 @@ class HardeningTest {
 
     @ParameterizedTest(name = "{0} raised at {1} °C: {2}")
     @CsvSource({
-        "HARDY,12,NONE", "HARDY,20,BY_DAY", "HALF_HARDY,12,BY_DAY", "HALF_HARDY,20,BY_DAY", "TENDER,18,STEP_BY_STEP"
+        "HARDY,12,NONE",
+        "HARDY,20,BY_DAY",
+        "HALF_HARDY,12,BY_DAY",
+        "HALF_HARDY,20,BY_DAY",
+        "TENDER,18,STEP_BY_STEP"
     })
     void theUsualProgramme(Hardiness hardiness, double raisedAt, HardeningProgramme programme) {
         assertThat(HardeningProgramme.usualFor(hardiness, raisedAt)).isEqualTo(programme);
@@ -35,7 +39,8 @@ class HardeningTest {
         "TENDER,2,7,2,STAY_IN", "TENDER,14,33,1,STAY_IN", "TENDER,14,33,5,OUT"
     })
     void theWeatherDecides(Hardiness hardiness, double night, double day, int done, DayOutside advice) {
-        assertThat(DayOutside.on(hardiness, new DailyRange(night, day), done, 5)).isEqualTo(advice);
+        assertThat(DayOutside.on(hardiness, new DailyRange(night, day), done, 5))
+                .isEqualTo(advice);
     }
 
     @Test

@@ -22,7 +22,8 @@ class OrderAndTrayTest {
     @ParameterizedTest
     @ValueSource(ints = {0, -5, 100_001})
     void plantsMustBeAnOrder(int plants) {
-        assertThatThrownBy(() -> new OrderLine(plants, new LeafStage(3, 5), DAY)).hasMessageContaining("from 1 to 100000");
+        assertThatThrownBy(() -> new OrderLine(plants, new LeafStage(3, 5), DAY))
+                .hasMessageContaining("from 1 to 100000");
     }
 
     @ParameterizedTest

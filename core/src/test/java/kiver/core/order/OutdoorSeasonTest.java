@@ -61,7 +61,8 @@ class OutdoorSeasonTest {
     void aWarmerSiteOrALowerThresholdHasNoSuchFrost() {
         assertThat(FrostDates.of(tenYears(), 2, 0, true).spring(SPRING)).isEmpty();
         assertThat(FrostDates.of(tenYears(), 0, -2, true).spring(SPRING)).isEmpty();
-        assertThat(FrostDates.of(tenYears(), 2, -2, true).chanceOfFrost(LocalDate.of(2027, 4, 1))).isZero();
+        assertThat(FrostDates.of(tenYears(), 2, -2, true).chanceOfFrost(LocalDate.of(2027, 4, 1)))
+                .isZero();
         assertThatThrownBy(() -> FrostDates.of(new StationRecord(SPRING, List.of(new DailyRange(1, 2))), 0, 0, true))
                 .hasMessageContaining("whole season");
     }
@@ -81,20 +82,26 @@ class OutdoorSeasonTest {
     @Test
     void anUnheatedTunnelIsWorthAboutFourWeeks() {
         LocalDate open = lastFrost(Protection.OPEN_GROUND);
-        assertThat(ChronoUnit.DAYS.between(lastFrost(Protection.UNHEATED_TUNNEL), open)).isBetween(20L, 40L);
-        assertThat(ChronoUnit.DAYS.between(lastFrost(Protection.LOW_COVER), open)).isBetween(8L, 24L);
+        assertThat(ChronoUnit.DAYS.between(lastFrost(Protection.UNHEATED_TUNNEL), open))
+                .isBetween(20L, 40L);
+        assertThat(ChronoUnit.DAYS.between(lastFrost(Protection.LOW_COVER), open))
+                .isBetween(8L, 24L);
     }
 
     private static LocalDate lastFrost(Protection protection) {
         return FrostDates.of(Samples.RECORD, new SiteClimate(0, protection).nightOffset(), 0, true)
-                .spring(SPRING).orElseThrow().middle();
+                .spring(SPRING)
+                .orElseThrow()
+                .middle();
     }
 
     @Test
     void heightMakesASiteColder() {
         assertThat(SiteClimate.at(1120, 600, Protection.OPEN_GROUND).offset()).isCloseTo(-3.38, within(0.01));
-        LocalDate low = of(tender(0), SiteClimate.at(480, 600, Protection.OPEN_GROUND)).from();
-        LocalDate high = of(tender(0), SiteClimate.at(1120, 600, Protection.OPEN_GROUND)).from();
+        LocalDate low =
+                of(tender(0), SiteClimate.at(480, 600, Protection.OPEN_GROUND)).from();
+        LocalDate high =
+                of(tender(0), SiteClimate.at(1120, 600, Protection.OPEN_GROUND)).from();
         assertThat(ChronoUnit.DAYS.between(low, high)).isBetween(14L, 45L);
     }
 
@@ -104,12 +111,14 @@ class OutdoorSeasonTest {
         assertThat(squash.fromBecause()).isEqualTo(OutdoorSeason.Reason.SOIL);
         assertThat(squash.soil().orElseThrow().middle()).isEqualTo(squash.from());
         assertThat(of(tender(0), OPEN).fromBecause()).isEqualTo(OutdoorSeason.Reason.FROST);
-        assertThat(of(tender(27), new SiteClimate(-4, Protection.OPEN_GROUND)).soilNeverWarm()).isTrue();
+        assertThat(of(tender(27), new SiteClimate(-4, Protection.OPEN_GROUND)).soilNeverWarm())
+                .isTrue();
     }
 
     @Test
     void hardyCropsMayGoOutLongBeforeTenderOnes() {
-        assertThat(of(Samples.kale(7), OPEN).from()).isBefore(of(tender(0), OPEN).from().minusDays(30));
+        assertThat(of(Samples.kale(7), OPEN).from())
+                .isBefore(of(tender(0), OPEN).from().minusDays(30));
     }
 
     @Test
@@ -120,8 +129,17 @@ class OutdoorSeasonTest {
         assertThat(allowed).isBetween(64L, 80L);
         assertThat(season.ruleForLastPlanting(tender(0)).orElseThrow())
                 .isEqualTo(season.averageFirstFrost().orElseThrow().minusDays(74));
-        assertThat(of(Samples.crop("Thyme", Hardiness.HARDY, 9, 1, CardinalTemperatures.of(4, 21, 33),
-                new OutdoorNeeds(0, -11, 0, 0)), OPEN).until()).isEmpty();
+        assertThat(of(
+                                Samples.crop(
+                                        "Thyme",
+                                        Hardiness.HARDY,
+                                        9,
+                                        1,
+                                        CardinalTemperatures.of(4, 21, 33),
+                                        new OutdoorNeeds(0, -11, 0, 0)),
+                                OPEN)
+                        .until())
+                .isEmpty();
     }
 
     @Test
@@ -139,7 +157,12 @@ class OutdoorSeasonTest {
     }
 
     private static Crop tender(double soilWait) {
-        return Samples.crop("Squash", Hardiness.TENDER, 7, 20, CardinalTemperatures.of(11, 31, 41),
+        return Samples.crop(
+                "Squash",
+                Hardiness.TENDER,
+                7,
+                20,
+                CardinalTemperatures.of(11, 31, 41),
                 new OutdoorNeeds(soilWait, -1.5, 1.5, 60));
     }
 

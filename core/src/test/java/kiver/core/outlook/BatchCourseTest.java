@@ -65,7 +65,8 @@ class BatchCourseTest {
         assertThat(standing.emergedAt()).isEqualTo(10);
         assertThat(standing.leafProgress())
                 .isCloseTo(2.5 + 8 * SEASON.leaves(WARM, LEAVES).get(0).between(0, 1), within(1e-9));
-        assertThat(course(state).standing(state, SOWN, 1, List.of(), 0).leafProgress()).isEqualTo(2.5);
+        assertThat(course(state).standing(state, SOWN, 1, List.of(), 0).leafProgress())
+                .isEqualTo(2.5);
     }
 
     @Test
@@ -81,7 +82,8 @@ class BatchCourseTest {
     void aBatchStandsWhereCountsSayItDoes() {
         LocalDate today = SOWN.plusDays(14);
         BatchState uncounted = sown();
-        assertThat(course(uncounted).standing(uncounted, today, 1, List.of(), 0).hasEmerged()).isFalse();
+        assertThat(course(uncounted).standing(uncounted, today, 1, List.of(), 0).hasEmerged())
+                .isFalse();
         BatchState up = sown().after(SOWN.plusDays(9), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1, 3, 1), false));
         Standing standing = course(up).standing(up, today, 1, List.of(), 0);
         assertThat(standing.hasEmerged()).isTrue();
@@ -99,8 +101,10 @@ class BatchCourseTest {
         LocalDate target = today.plusDays(30);
         BatchForecast warm = BatchForecast.of(path, standing, scenarios(WARM), scenarios(WARM), target);
         BatchForecast cool = BatchForecast.of(path, standing, scenarios(COOL), scenarios(COOL), target);
-        assertThat(cool.ready().orElseThrow().middle()).isAfter(warm.ready().orElseThrow().middle());
-        assertThat(warm.ready().orElseThrow().early()).isBefore(warm.ready().orElseThrow().late());
+        assertThat(cool.ready().orElseThrow().middle())
+                .isAfter(warm.ready().orElseThrow().middle());
+        assertThat(warm.ready().orElseThrow().early())
+                .isBefore(warm.ready().orElseThrow().late());
         assertThat(warm.chanceOnTarget()).isBetween(0.0, 1.0);
     }
 
@@ -112,10 +116,26 @@ class BatchCourseTest {
         Path path = new Path(List.of(new Potting(2, 2), new Potting(4, 2)), 6, 12, Double.POSITIVE_INFINITY, 5);
         BatchForecast forecast = BatchForecast.of(path, standing, scenarios(WARM), scenarios(WARM), today.plusDays(60));
         assertThat(forecast.pottings()).hasSize(2);
-        assertThat(forecast.pottings().get(0).middle()).isBefore(forecast.pottings().get(1).middle());
-        assertThat(forecast.pottings().get(1).middle()).isBefore(forecast.stageReached().orElseThrow().middle());
-        assertThat(BatchForecast.of(path, standing.potted(1, standing.time()), scenarios(WARM), scenarios(WARM), today.plusDays(60)).pottings()).hasSize(1);
-        assertThat(BatchForecast.of(path, standing.potted(2, standing.time()), scenarios(WARM), scenarios(WARM), today.plusDays(60)).pottings()).isEmpty();
+        assertThat(forecast.pottings().get(0).middle())
+                .isBefore(forecast.pottings().get(1).middle());
+        assertThat(forecast.pottings().get(1).middle())
+                .isBefore(forecast.stageReached().orElseThrow().middle());
+        assertThat(BatchForecast.of(
+                                path,
+                                standing.potted(1, standing.time()),
+                                scenarios(WARM),
+                                scenarios(WARM),
+                                today.plusDays(60))
+                        .pottings())
+                .hasSize(1);
+        assertThat(BatchForecast.of(
+                                path,
+                                standing.potted(2, standing.time()),
+                                scenarios(WARM),
+                                scenarios(WARM),
+                                today.plusDays(60))
+                        .pottings())
+                .isEmpty();
     }
 
     @Test
@@ -148,12 +168,18 @@ class BatchCourseTest {
             }
             years.add(new StationRecord(FIRST, days));
         }
-        return new Season(
-                List.of(place(WARM, 21, 19), place(COOL, 12, 8)), years, Map.of(), 46);
+        return new Season(List.of(place(WARM, 21, 19), place(COOL, 12, 8)), years, Map.of(), 46);
     }
 
     private static Place place(PlaceId id, double day, double night) {
-        return new Place(id, "Place " + id.number(), (int) id.number(), 10, new PlaceClimate.SetPoints(day, night), 0.8, 6,
+        return new Place(
+                id,
+                "Place " + id.number(),
+                (int) id.number(),
+                10,
+                new PlaceClimate.SetPoints(day, night),
+                0.8,
+                6,
                 Set.of(PlaceUse.GROWING_ON));
     }
 }

@@ -33,9 +33,15 @@ final class BatchSamples {
     /** A batch of 60 cells, two seeds a cell, for so many plants. */
     static Batch planned(int number, int plants, LocalDate sowDay, LocalDate target, Way way) {
         return new Batch(
-                new BatchId(number), number, new Grown(1, "Grey Anvil", "kale"), new Sowing(new LotId(1), 2, 60, plants),
+                new BatchId(number),
+                number,
+                new Grown(1, "Grey Anvil", "kale"),
+                new Sowing(new LotId(1), 2, 60, plants),
                 BatchPlan.of(sowDay, null, way, ContainerPath.Kind.STRAIGHT, List.of(Samples.MODULES.code())),
-                HardeningProgramme.BY_DAY, new OrderLine(plants, new LeafStage(4, 6), target), 0, null);
+                HardeningProgramme.BY_DAY,
+                new OrderLine(plants, new LeafStage(4, 6), target),
+                0,
+                null);
     }
 
     static Promised promised(long line, String grower, int plants, LocalDate target) {
@@ -52,9 +58,11 @@ final class BatchSamples {
 
     /** Sown so many days ago where the way begins. */
     static BatchState sown(int daysAgo, Way way) {
-        return nothing().after(
-                Samples.TODAY.minusDays(daysAgo),
-                new BatchChange.Sown(new CellRun(TRAY, 1, 60), 2, new LotId(1), "Fine seed mix", way.emergence()));
+        return nothing()
+                .after(
+                        Samples.TODAY.minusDays(daysAgo),
+                        new BatchChange.Sown(
+                                new CellRun(TRAY, 1, 60), 2, new LotId(1), "Fine seed mix", way.emergence()));
     }
 
     /** The same with so many cells up, counted to the end on the day before. */

@@ -20,10 +20,14 @@ class ForecastShiftTest {
     @Test
     void whatMovedTogetherIsToldTogether() {
         List<ForecastShift> shifts = ForecastShift.of(List.of(
-                moved(201, HOUSE, -2, Cause.WARM_DAYS), moved(202, HOUSE, 3, Cause.WARM_DAYS),
-                moved(203, HOUSE, -5, Cause.WARM_DAYS), moved(204, new PlaceId(3), -2, Cause.WARM_DAYS),
+                moved(201, HOUSE, -2, Cause.WARM_DAYS),
+                moved(202, HOUSE, 3, Cause.WARM_DAYS),
+                moved(203, HOUSE, -5, Cause.WARM_DAYS),
+                moved(204, new PlaceId(3), -2, Cause.WARM_DAYS),
                 moved(205, HOUSE, -2, Cause.RECORD)));
-        assertThat(shifts).extracting(shift -> shift.changes().stream().map(ForecastChange::batch).toList())
+        assertThat(shifts)
+                .extracting(shift ->
+                        shift.changes().stream().map(ForecastChange::batch).toList())
                 .containsExactly(List.of(201, 203), List.of(202), List.of(204), List.of(205));
         assertThat(shifts.get(0).earlier()).isTrue();
         assertThat(shifts.get(0).leastDays()).isEqualTo(2);

@@ -40,7 +40,9 @@ class LookingAheadTest {
                         outlook.path(),
                         SEASON.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                         SEASON.firstDay())
-                .windowFor(TARGET, TODAY).orElseThrow().best();
+                .windowFor(TARGET, TODAY)
+                .orElseThrow()
+                .best();
     }
 
     @Test
@@ -51,7 +53,9 @@ class LookingAheadTest {
         assertThat(outlook.forecast().chanceOnTarget()).isGreaterThan(0.9);
         assertThat(outlook.emerging().verdict()).isEqualTo(EmergenceVerdict.TOO_SOON_TO_TELL);
         assertThat(outlook.chances().enough()).isGreaterThan(0.9);
-        assertThat(outlook.chance()).isEqualTo(outlook.forecast().chanceOnTarget() * outlook.chances().enough());
+        assertThat(outlook.chance())
+                .isEqualTo(
+                        outlook.forecast().chanceOnTarget() * outlook.chances().enough());
     }
 
     /** A sowing for two: who was promised first is served first, so the second waits for both. */
@@ -59,12 +63,15 @@ class LookingAheadTest {
     void eachLineHasItsOwnChance() {
         Batch batch = BatchSamples.planned(201, 50, bestSowDay(), TARGET, WAY);
         BatchOutlook outlook = BatchSamples.outlook(BatchSamples.file(
-                batch, BatchSamples.nothing(), BatchSamples.promised(1, "Alder Field", 25, TARGET),
+                batch,
+                BatchSamples.nothing(),
+                BatchSamples.promised(1, "Alder Field", 25, TARGET),
                 BatchSamples.promised(2, "Low Farm", 27, TARGET)));
         assertThat(outlook.chanceFor(new LineId(1))).isGreaterThan(outlook.chanceFor(new LineId(2)));
         assertThat(outlook.chanceFor(new LineId(2))).isEqualTo(outlook.chance(), within(1e-12));
         assertThat(outlook.chanceFor(new LineId(3))).isZero();
-        assertThat(outlook.losingTonight(0.5).chanceFor(new LineId(1))).isEqualTo(outlook.chanceFor(new LineId(1)) / 2, within(1e-12));
+        assertThat(outlook.losingTonight(0.5).chanceFor(new LineId(1)))
+                .isEqualTo(outlook.chanceFor(new LineId(1)) / 2, within(1e-12));
     }
 
     /** After the last count deaths are still to come; the chance is held against drawn fates of each plant. */
@@ -128,16 +135,27 @@ class LookingAheadTest {
     @Test
     void mixedPlantsServeNobodyBeforeAllIsCounted() {
         Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(10), TARGET, WAY);
-        BatchState up = BatchSamples.sown(10, WAY).after(TODAY.minusDays(1), new BatchChange.Counted(BatchSamples.TRAY, cells(1, 30), false));
+        BatchState up = BatchSamples.sown(10, WAY)
+                .after(TODAY.minusDays(1), new BatchChange.Counted(BatchSamples.TRAY, cells(1, 30), false));
         List<Integer> ten = List.copyOf(cells(1, 10).keySet());
         BatchState mixed = up.after(TODAY, new BatchChange.Mixed(BatchSamples.TRAY, ten, NameDoubt.SEED_SPILLED));
         Promised promise = BatchSamples.promised(1, "Alder Field", 20, TARGET);
         assertThat(BatchSamples.file(batch, up, promise).shares(TODAY).free())
-                .isEqualTo(BatchSamples.file(batch, mixed, promise).shares(TODAY).free() + 10);
-        double before = BatchSamples.outlook(BatchSamples.file(batch, up, BatchSamples.promised(1, "Alder Field", 38, TARGET))).chances().enough();
-        double after = BatchSamples.outlook(BatchSamples.file(batch, mixed, BatchSamples.promised(1, "Alder Field", 38, TARGET))).chances().enough();
+                .isEqualTo(
+                        BatchSamples.file(batch, mixed, promise).shares(TODAY).free() + 10);
+        double before = BatchSamples.outlook(
+                        BatchSamples.file(batch, up, BatchSamples.promised(1, "Alder Field", 38, TARGET)))
+                .chances()
+                .enough();
+        double after = BatchSamples.outlook(
+                        BatchSamples.file(batch, mixed, BatchSamples.promised(1, "Alder Field", 38, TARGET)))
+                .chances()
+                .enough();
         BatchState lost = mixed.after(TODAY, new BatchChange.Lost(BatchSamples.TRAY, ten, LossReason.NOT_NEEDED));
-        double gone = BatchSamples.outlook(BatchSamples.file(batch, lost, BatchSamples.promised(1, "Alder Field", 38, TARGET))).chances().enough();
+        double gone = BatchSamples.outlook(
+                        BatchSamples.file(batch, lost, BatchSamples.promised(1, "Alder Field", 38, TARGET)))
+                .chances()
+                .enough();
         assertThat(after).isLessThan(before);
         assertThat(gone).as("thrown out, they are missed as often as mixed").isEqualTo(after, within(0.05));
     }
@@ -150,24 +168,36 @@ class LookingAheadTest {
     void theNightIsThatOfThePlaceWhereItStands() {
         Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(10), TARGET, WAY);
         BatchOutlook warm = BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.counted(10, 45, WAY)));
-        assertThat(warm.night(SEASON, TODAY.plusDays(1)).orElseThrow().minimum()).isEqualTo(20, within(0.5));
-        BatchState outside = BatchSamples.counted(10, 45, WAY).after(TODAY.minusDays(1), new BatchChange.Moved(WAY.hardening(), List.of()));
+        assertThat(warm.night(SEASON, TODAY.plusDays(1)).orElseThrow().minimum())
+                .isEqualTo(20, within(0.5));
+        BatchState outside = BatchSamples.counted(10, 45, WAY)
+                .after(TODAY.minusDays(1), new BatchChange.Moved(WAY.hardening(), List.of()));
         BatchOutlook cold = BatchSamples.outlook(BatchSamples.file(batch, outside));
-        assertThat(cold.night(SEASON, TODAY.plusDays(1)).orElseThrow().minimum()).isLessThan(12);
-        assertThat(cold.night(SEASON, SEASON.lastDay().plusDays(9))).as("beyond the season").isEmpty();
-        assertThat(BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.nothing())).night(SEASON, TODAY)).isEmpty();
+        assertThat(cold.night(SEASON, TODAY.plusDays(1)).orElseThrow().minimum())
+                .isLessThan(12);
+        assertThat(cold.night(SEASON, SEASON.lastDay().plusDays(9)))
+                .as("beyond the season")
+                .isEmpty();
+        assertThat(BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.nothing()))
+                        .night(SEASON, TODAY))
+                .isEmpty();
     }
 
     @Test
     void aSowingInItsSteadIsCountedBackAlongItsPlan() {
         Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(10), TARGET, WAY);
         BatchOutlook failing = BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.counted(10, 3, WAY)));
-        assertThat(failing.countBack(SEASON).windowFor(TARGET, TODAY).orElseThrow().best()).isEqualTo(bestSowDay());
+        assertThat(failing.countBack(SEASON)
+                        .windowFor(TARGET, TODAY)
+                        .orElseThrow()
+                        .best())
+                .isEqualTo(bestSowDay());
     }
 
     @Test
     void nothingLiesAheadOfWhatIsOver() {
-        BatchState gone = BatchSamples.counted(10, 2, WAY).after(TODAY, new BatchChange.Released(501, new LineId(1), BatchSamples.TRAY, List.of(1, 2)));
+        BatchState gone = BatchSamples.counted(10, 2, WAY)
+                .after(TODAY, new BatchChange.Released(501, new LineId(1), BatchSamples.TRAY, List.of(1, 2)));
         Batch batch = BatchSamples.planned(201, 2, TODAY.minusDays(10), TARGET, WAY);
         BatchFile file = BatchSamples.file(batch, gone, BatchSamples.promised(1, "Alder Field", 2, TARGET));
         BatchOutlook over = BatchOutlook.over(file, KALE, ContainerPath.straight(Samples.MODULES));
@@ -180,10 +210,12 @@ class LookingAheadTest {
     @Test
     void whatCannotBeComputedSaysSo() {
         BatchFile file = BatchSamples.file(BatchSamples.planned(201, 2, TODAY, TARGET, WAY), BatchSamples.nothing());
-        assertThat(BatchOutlook.notComputable(file, KALE, ContainerPath.straight(Samples.MODULES)).trouble())
+        assertThat(BatchOutlook.notComputable(file, KALE, ContainerPath.straight(Samples.MODULES))
+                        .trouble())
                 .contains(new BatchTrouble.NotComputable());
         assertThat(new LookingAhead(SEASON, TODAY, Map.of())
-                        .of(file, Samples.LOT, KALE, ContainerPath.straight(Samples.MODULES)).trouble())
+                        .of(file, Samples.LOT, KALE, ContainerPath.straight(Samples.MODULES))
+                        .trouble())
                 .isEmpty();
     }
 }

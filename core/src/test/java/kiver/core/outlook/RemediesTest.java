@@ -23,11 +23,14 @@ class RemediesTest {
     private static final PlaceId COLD = new PlaceId(2);
     private static final PlaceId WARM = new PlaceId(3);
     private static final Season SEASON = new Season(
-            List.of(Samples.place(1, 10, new PlaceClimate.SetPoints(18, 14), PlaceUse.EMERGENCE, PlaceUse.GROWING_ON),
+            List.of(
+                    Samples.place(1, 10, new PlaceClimate.SetPoints(18, 14), PlaceUse.EMERGENCE, PlaceUse.GROWING_ON),
                     Samples.place(2, 10, new PlaceClimate.SetPoints(9, 6), PlaceUse.GROWING_ON),
                     Samples.place(3, 10, new PlaceClimate.SetPoints(24, 20), PlaceUse.GROWING_ON),
                     Samples.place(4, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF)),
-            Samples.weather(), Map.of(), 46);
+            Samples.weather(),
+            Map.of(),
+            46);
     private static final Way WAY = new Way(new PlaceId(1), new PlaceId(1), new PlaceId(4));
 
     private static BatchOutlook growing(int number, int alive, int wanted, LocalDate target) {
@@ -45,15 +48,19 @@ class RemediesTest {
 
     @Test
     void theSurestStandsFirstAndLeavingItIsAlwaysAmongThem() {
-        LocalDate ready = growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
+        LocalDate ready =
+                growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
         List<Remedies.Choice> choices = choices(growing(201, 50, 40, ready), ready.plusDays(30));
-        assertThat(choices).isSortedAccordingTo(Comparator.comparingDouble(Remedies.Choice::chance).reversed());
+        assertThat(choices)
+                .isSortedAccordingTo(
+                        Comparator.comparingDouble(Remedies.Choice::chance).reversed());
         assertThat(choices).extracting(Remedies.Choice::remedy).contains(new Remedy.Keep());
     }
 
     @Test
     void aBatchThatWouldBeLateIsBroughtOnAndOneThatWaitsIsHeld() {
-        LocalDate ready = growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
+        LocalDate ready =
+                growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
         Remedies.Choice warmer = chosen(choices(growing(201, 50, 40, ready), ready.minusDays(6)), Remedy.BringOn.class);
         assertThat(((Remedy.BringOn) warmer.remedy()).place()).isEqualTo(WARM);
         assertThat(((Remedy.BringOn) warmer.remedy()).byKelvin()).isPositive();
@@ -64,25 +71,33 @@ class RemediesTest {
 
     @Test
     void onlyBatchesThatAreAlikeCanBeSwapped() {
-        LocalDate ready = growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
+        LocalDate ready =
+                growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
         BatchOutlook mine = growing(201, 50, 40, ready);
         BatchOutlook theirs = growing(202, 50, 40, ready);
-        Remedy swap = chosen(choices(mine, ready, mine, theirs), Remedy.Swap.class).remedy();
+        Remedy swap =
+                chosen(choices(mine, ready, mine, theirs), Remedy.Swap.class).remedy();
         assertThat(swap).isEqualTo(new Remedy.Swap(202, List.of("Grower of 202"), ready));
         BatchOutlook tooFew = growing(203, 20, 18, ready);
         BatchOutlook forNobody = BatchSamples.outlook(
-                BatchSamples.file(BatchSamples.planned(204, 40, TODAY.minusDays(12), ready, WAY), BatchSamples.counted(12, 50, WAY)),
+                BatchSamples.file(
+                        BatchSamples.planned(204, 40, TODAY.minusDays(12), ready, WAY),
+                        BatchSamples.counted(12, 50, WAY)),
                 SEASON);
-        assertThat(choices(mine, ready, mine, tooFew, forNobody)).extracting(Remedies.Choice::remedy)
+        assertThat(choices(mine, ready, mine, tooFew, forNobody))
+                .extracting(Remedies.Choice::remedy)
                 .doesNotHaveAnyElementsOfTypes(Remedy.Swap.class);
     }
 
     @Test
     void whatIsShortCanBeSplit() {
-        LocalDate ready = growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
-        assertThat(chosen(choices(growing(201, 30, 40, ready), ready), Remedy.Split.class).remedy())
+        LocalDate ready =
+                growing(201, 50, 40, TARGET).forecast().ready().orElseThrow().middle();
+        assertThat(chosen(choices(growing(201, 30, 40, ready), ready), Remedy.Split.class)
+                        .remedy())
                 .isEqualTo(new Remedy.Split(30, 10));
-        assertThat(choices(growing(201, 45, 40, ready), ready)).extracting(Remedies.Choice::remedy)
+        assertThat(choices(growing(201, 45, 40, ready), ready))
+                .extracting(Remedies.Choice::remedy)
                 .doesNotHaveAnyElementsOfTypes(Remedy.Split.class);
     }
 
@@ -91,16 +106,20 @@ class RemediesTest {
         Batch planned = BatchSamples.planned(201, 40, TODAY.plusDays(9), TARGET, WAY);
         BatchOutlook batch = BatchSamples.outlook(BatchSamples.file(planned, BatchSamples.nothing()), SEASON);
         LocalDate best = TODAY.plusDays(16);
-        SowWindow window = new SowWindow(
-                best.minusDays(3), SowWindow.Limit.LEAVES, best, best.plusDays(3), best.plusDays(5), 0.9);
+        SowWindow window =
+                new SowWindow(best.minusDays(3), SowWindow.Limit.LEAVES, best, best.plusDays(3), best.plusDays(5), 0.9);
         List<Remedies.Choice> choices =
                 new Remedies(SEASON, TODAY, batch, TARGET.plusDays(7)).choices(List.of(), Optional.of(window));
         assertThat(chosen(choices, Remedy.SowOn.class).remedy()).isEqualTo(new Remedy.SowOn(best, TODAY.plusDays(9)));
-        assertThat(choices).extracting(Remedies.Choice::remedy)
+        assertThat(choices)
+                .extracting(Remedies.Choice::remedy)
                 .doesNotHaveAnyElementsOfTypes(Remedy.Hold.class, Remedy.BringOn.class);
     }
 
     private static Remedies.Choice chosen(List<Remedies.Choice> choices, Class<? extends Remedy> kind) {
-        return choices.stream().filter(each -> kind.isInstance(each.remedy())).findFirst().orElseThrow();
+        return choices.stream()
+                .filter(each -> kind.isInstance(each.remedy()))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -22,11 +22,14 @@ import org.junit.jupiter.api.Test;
 class ReschedulingTest {
 
     private static final Season SEASON = new Season(
-            List.of(Samples.place(1, 10, new PlaceClimate.SetPoints(18, 14), PlaceUse.GROWING_ON),
+            List.of(
+                    Samples.place(1, 10, new PlaceClimate.SetPoints(18, 14), PlaceUse.GROWING_ON),
                     Samples.place(2, 10, new PlaceClimate.SetPoints(9, 6), PlaceUse.GROWING_ON),
                     Samples.place(3, 10, new PlaceClimate.SetPoints(24, 20), PlaceUse.GROWING_ON),
                     Samples.place(4, 10, new PlaceClimate.FollowsWeather(0, 0, -60), PlaceUse.HARDENING_OFF)),
-            Samples.weather(), Map.of(), 46);
+            Samples.weather(),
+            Map.of(),
+            46);
     private static final Way WAY = new Way(new PlaceId(1), new PlaceId(1), new PlaceId(4));
     private static final double NOW = TODAY.toEpochDay() - SEASON.firstDay().toEpochDay();
 
@@ -39,7 +42,10 @@ class ReschedulingTest {
     @Test
     void holdingBuysDaysAndWarmthGainsThem() {
         LocalDate asPlanned = growing(false).asItIs(TODAY).ready().orElseThrow().middle();
-        LocalDate later = at(growing(false).elsewhere(asPlanned, TODAY), 2).ready().orElseThrow().late();
+        LocalDate later = at(growing(false).elsewhere(asPlanned, TODAY), 2)
+                .ready()
+                .orElseThrow()
+                .late();
         List<Rescheduling.Elsewhere> elsewhere = growing(false).elsewhere(later, TODAY);
         Rescheduling.Elsewhere held = at(elsewhere, 2);
         Rescheduling.Elsewhere warmed = at(elsewhere, 3);
@@ -71,11 +77,15 @@ class ReschedulingTest {
         assertThat(ForecastChange.causeOf(false, 14, 12)).isEqualTo(ForecastChange.Cause.WARM_DAYS);
         assertThat(ForecastChange.causeOf(false, 10, 12)).isEqualTo(ForecastChange.Cause.COLD_DAYS);
         assertThat(ForecastChange.causeOf(false, 12.2, 12)).isEqualTo(ForecastChange.Cause.WEATHER_AHEAD);
-        assertThat(new ForecastChange(TODAY, 1, new PlaceId(1), TODAY, TODAY.minusDays(3), ForecastChange.Cause.RECORD).daysLater())
+        assertThat(new ForecastChange(TODAY, 1, new PlaceId(1), TODAY, TODAY.minusDays(3), ForecastChange.Cause.RECORD)
+                        .daysLater())
                 .isEqualTo(-3);
     }
 
     private static Rescheduling.Elsewhere at(List<Rescheduling.Elsewhere> all, long place) {
-        return all.stream().filter(each -> each.way().growingOn().number() == place).findFirst().orElseThrow();
+        return all.stream()
+                .filter(each -> each.way().growingOn().number() == place)
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -25,7 +25,9 @@ class PlaceTest {
         assertThat(series.minimum(0)).isEqualTo(16);
         assertThat(series.minimum(1)).isEqualTo(11);
         assertThat(series.maximum(1)).isEqualTo(13);
-        assertThat(series.maximum(2)).as("one cold reading makes the days after it a little colder").isBetween(18.0, 19.9);
+        assertThat(series.maximum(2))
+                .as("one cold reading makes the days after it a little colder")
+                .isBetween(18.0, 19.9);
     }
 
     @Test
@@ -64,7 +66,8 @@ class PlaceTest {
         ClimateSeries lit = ClimateSeries.of(place(new PlaceClimate.SetPoints(20, 16), 12), WEATHER, Map.of(), 46);
         assertThat(lit.light(0) - dark.light(0)).isCloseTo(12, within(1e-9));
         StationRecord dull = new StationRecord(DAY, List.of(new DailyRange(4, 6)));
-        assertThat(ClimateSeries.of(place(new PlaceClimate.SetPoints(20, 16), 0), dull, Map.of(), 46).light(0))
+        assertThat(ClimateSeries.of(place(new PlaceClimate.SetPoints(20, 16), 0), dull, Map.of(), 46)
+                        .light(0))
                 .isLessThan(dark.light(0));
     }
 
@@ -78,7 +81,8 @@ class PlaceTest {
         assertThatThrownBy(() -> new Place(new PlaceId(1), "Mat", 1, 4, climate, 0.5, 0, Set.of()))
                 .hasMessageContaining("at least one stage");
         assertThatThrownBy(() -> new PlaceClimate.SetPoints(14, 18)).hasMessageContaining("above the day set point");
-        assertThatThrownBy(() -> new PlaceClimate.FollowsWeather(-1, 0, 0)).hasMessageContaining("colder than outdoors");
+        assertThatThrownBy(() -> new PlaceClimate.FollowsWeather(-1, 0, 0))
+                .hasMessageContaining("colder than outdoors");
     }
 
     private static Place place(PlaceClimate climate, double lamps) {

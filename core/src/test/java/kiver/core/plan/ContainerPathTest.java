@@ -21,15 +21,19 @@ import org.junit.jupiter.api.Test;
 
 class ContainerPathTest {
 
-    private static final Container LARGE = new Container("pot-9", "Carrier of 18 pots", Container.Kind.POTS, 3, 6, 600, 80, 1);
+    private static final Container LARGE =
+            new Container("pot-9", "Carrier of 18 pots", Container.Kind.POTS, 3, 6, 600, 80, 1);
     private static final Container OPEN = new Container("open", "Open tray", Container.Kind.OPEN, 12, 20, 15, 40, 1);
     private static final List<Container> KNOWN = List.of(PLUGS, MODULES, POTS, LARGE, OPEN);
 
     @Test
     void findsThePathsThatTheNurseryHasContainersFor() {
-        assertThat(ContainerPath.all(LARGE, kale(7), KNOWN)).extracting(ContainerPath::kind).containsExactly(
-                Kind.STRAIGHT, Kind.POTTED_ONCE, Kind.POTTED_TWICE, Kind.CLUMPS, Kind.PRICKED_OUT);
-        assertThat(ContainerPath.of(Kind.POTTED_TWICE, LARGE, kale(7), KNOWN).orElseThrow().containers())
+        assertThat(ContainerPath.all(LARGE, kale(7), KNOWN))
+                .extracting(ContainerPath::kind)
+                .containsExactly(Kind.STRAIGHT, Kind.POTTED_ONCE, Kind.POTTED_TWICE, Kind.CLUMPS, Kind.PRICKED_OUT);
+        assertThat(ContainerPath.of(Kind.POTTED_TWICE, LARGE, kale(7), KNOWN)
+                        .orElseThrow()
+                        .containers())
                 .containsExactly(MODULES, POTS, LARGE);
         assertThat(ContainerPath.of(Kind.POTTED_ONCE, PLUGS, kale(7), KNOWN)).isEmpty();
         assertThat(ContainerPath.of(Kind.BLOCKS, LARGE, kale(7), KNOWN)).isEmpty();
@@ -39,14 +43,18 @@ class ContainerPathTest {
     void aPotIsLargerThanItsPlugButNotMuch() {
         assertThatThrownBy(() -> new ContainerPath(Kind.POTTED_ONCE, List.of(POTS, PLUGS)))
                 .hasMessageContaining("the pot must be larger than the plug");
-        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, LARGE)).tooLargeAStep().orElseThrow())
+        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, LARGE))
+                        .tooLargeAStep()
+                        .orElseThrow())
                 .isEqualTo(new ContainerStep(PLUGS.code(), LARGE.code(), 38));
-        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(MODULES, POTS)).tooLargeAStep()).isEmpty();
+        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(MODULES, POTS)).tooLargeAStep())
+                .isEmpty();
     }
 
     @Test
     void aTrayOfPlugsBecomesSeveralOfPots() {
-        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS)).slots(150, 120)).containsExactly(1.0, 5.0);
+        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS)).slots(150, 120))
+                .containsExactly(1.0, 5.0);
     }
 
     @Test
@@ -54,10 +62,14 @@ class ContainerPathTest {
         ContainerPath once = new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS));
         double limit = kale(7).leafLimitIn(PLUGS);
         assertThat(once.pottings(kale(7), 12, true).get(0).atLeaves()).isEqualTo(0.95 * limit);
-        assertThat(once.pottings(kale(7), 4, true).get(0).atLeaves()).as("one leaf is left for the pot").isEqualTo(3);
+        assertThat(once.pottings(kale(7), 4, true).get(0).atLeaves())
+                .as("one leaf is left for the pot")
+                .isEqualTo(3);
         assertThat(once.pottings(kale(7), 4).get(0).atLeaves()).isEqualTo(2);
         assertThat(new ContainerPath(Kind.PRICKED_OUT, List.of(OPEN, POTS)).pottings(kale(7), 6, true))
-                .as("pricking out does not wait").extracting(Potting::atLeaves).containsExactly(1.0);
+                .as("pricking out does not wait")
+                .extracting(Potting::atLeaves)
+                .containsExactly(1.0);
     }
 
     @Test
@@ -65,8 +77,12 @@ class ContainerPathTest {
         ContainerPath twice = new ContainerPath(Kind.POTTED_TWICE, List.of(PLUGS, POTS, LARGE));
         assertThat(twice.pottings(kale(7), 6)).extracting(Potting::atLeaves).containsExactly(2.0, 4.0);
         assertThat(new ContainerPath(Kind.PRICKED_OUT, List.of(OPEN, POTS)).pottings(kale(7), 6))
-                .extracting(Potting::atLeaves).containsExactly(1.0);
-        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS)).pottings(kale(3), 12).get(0).atLeaves())
+                .extracting(Potting::atLeaves)
+                .containsExactly(1.0);
+        assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, POTS))
+                        .pottings(kale(3), 12)
+                        .get(0)
+                        .atLeaves())
                 .isLessThan(3);
         assertThat(ContainerPath.straight(POTS).pottings(kale(7), 6)).isEmpty();
     }
@@ -84,7 +100,8 @@ class ContainerPathTest {
             double[] when = potted.pottingTimes(sown, scenario);
             assertThat(when).hasSize(1);
             assertThat(when[0]).isBetween(one.emerged(), one.stageReached());
-            assertThat(potted.pottingTimes(new Standing(60, 0, 40, 2.5, 1, 50, false, 0), scenario)).isEmpty();
+            assertThat(potted.pottingTimes(new Standing(60, 0, 40, 2.5, 1, 50, false, 0), scenario))
+                    .isEmpty();
         }
     }
 
@@ -95,23 +112,32 @@ class ContainerPathTest {
         Milestones marks = limited.from(Standing.sownAt(30), scenario);
         assertThat(marks.pastLimit()).isEqualTo(marks.emerged() + 12);
         LocalDate target = TODAY.plusDays(70);
-        CountBack countBack = new CountBack(new Path(List.of(), 4, 40, 45, 3), Samples.scenarios(kale(7)), Samples.SEASON.firstDay());
-        assertThat(countBack.windowFor(target, TODAY).orElseThrow().earliestBecause()).isEqualTo(SowWindow.Limit.DAYS_IN_CELL);
+        CountBack countBack =
+                new CountBack(new Path(List.of(), 4, 40, 45, 3), Samples.scenarios(kale(7)), Samples.SEASON.firstDay());
+        assertThat(countBack.windowFor(target, TODAY).orElseThrow().earliestBecause())
+                .isEqualTo(SowWindow.Limit.DAYS_IN_CELL);
         CountBack byLeaves = new CountBack(new Path(4, 7, 3), Samples.scenarios(kale(7)), Samples.SEASON.firstDay());
-        assertThat(byLeaves.windowFor(target, TODAY).orElseThrow().earliestBecause()).isEqualTo(SowWindow.Limit.LEAVES);
+        assertThat(byLeaves.windowFor(target, TODAY).orElseThrow().earliestBecause())
+                .isEqualTo(SowWindow.Limit.LEAVES);
     }
 
     @Test
     void successionsSpreadReadyDatesEvenlyAndLoseNoPlant() {
         Succession parts = Succession.dividing(100, TODAY, TODAY.plusDays(60), 7);
         assertThat(parts.plants()).isEqualTo(100);
-        assertThat(parts.parts()).extracting(Succession.Part::ready)
-                .startsWith(TODAY, TODAY.plusDays(10)).endsWith(TODAY.plusDays(60));
+        assertThat(parts.parts())
+                .extracting(Succession.Part::ready)
+                .startsWith(TODAY, TODAY.plusDays(10))
+                .endsWith(TODAY.plusDays(60));
         assertThat(parts.parts()).allSatisfy(part -> assertThat(part.plants()).isBetween(14, 15));
-        assertThat(Succession.standing(90, TODAY, TODAY.plusDays(42), 14).parts()).hasSize(4);
-        assertThatThrownBy(() -> Succession.dividing(3, TODAY, TODAY.plusDays(60), 7)).hasMessageContaining("cannot be divided");
-        assertThatThrownBy(() -> Succession.standing(90, TODAY, TODAY.plusDays(4000), 1)).hasMessageContaining("1 to 60");
-        assertThatThrownBy(() -> Succession.standing(90, TODAY.plusDays(1), TODAY, 1)).hasMessageContaining("1 to 60");
+        assertThat(Succession.standing(90, TODAY, TODAY.plusDays(42), 14).parts())
+                .hasSize(4);
+        assertThatThrownBy(() -> Succession.dividing(3, TODAY, TODAY.plusDays(60), 7))
+                .hasMessageContaining("cannot be divided");
+        assertThatThrownBy(() -> Succession.standing(90, TODAY, TODAY.plusDays(4000), 1))
+                .hasMessageContaining("1 to 60");
+        assertThatThrownBy(() -> Succession.standing(90, TODAY.plusDays(1), TODAY, 1))
+                .hasMessageContaining("1 to 60");
     }
 
     @Test

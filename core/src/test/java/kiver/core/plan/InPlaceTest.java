@@ -27,8 +27,14 @@ class InPlaceTest {
 
     private static InPlace.Ask ask(int plants, LocalDate target, SiteClimate site, Germination lot, int seeds) {
         return new InPlace.Ask(
-                new OrderLine(plants, new LeafStage(4, 6), target), CROP, lot, seeds, site,
-                FrostDates.of(Samples.RECORD, site.nightOffset(), CROP.hardiness().harmedAt(), true), TODAY);
+                new OrderLine(plants, new LeafStage(4, 6), target),
+                CROP,
+                lot,
+                seeds,
+                site,
+                FrostDates.of(
+                        Samples.RECORD, site.nightOffset(), CROP.hardiness().harmedAt(), true),
+                TODAY);
     }
 
     private static InPlace of(InPlace.Ask ask) {
@@ -40,14 +46,26 @@ class InPlaceTest {
     void atASteadyTemperatureItComesUpAsTheCropSays() {
         InPlace.Ask ask = ask(100, TODAY.plusDays(90), VALLEY, Samples.LOT, 1000);
         StationRecord steady = new StationRecord(ask.firstDay(), Collections.nCopies(281, new DailyRange(12, 12)));
-        InPlace sown = InPlace.of(new InPlace.Ask(ask.line(), CROP, Samples.LOT, 1000, VALLEY, new FrostDates(true, List.of(FrostDates.NONE), List.of(FrostDates.NONE)), TODAY), List.of(steady));
+        InPlace sown = InPlace.of(
+                new InPlace.Ask(
+                        ask.line(),
+                        CROP,
+                        Samples.LOT,
+                        1000,
+                        VALLEY,
+                        new FrostDates(true, List.of(FrostDates.NONE), List.of(FrostDates.NONE)),
+                        TODAY),
+                List.of(steady));
         double up = CROP.emergence().daysAt(15);
-        double leaves = 4 / (CROP.leaves().temperatures().rate(12) * CROP.leaves().leavesPerDayAtBest());
+        double leaves =
+                4 / (CROP.leaves().temperatures().rate(12) * CROP.leaves().leavesPerDayAtBest());
         assertThat(sown.from()).contains(TODAY);
-        assertThat(sown.up()).hasValueSatisfying(when ->
-                assertThat((double) when.middle().toEpochDay() - TODAY.toEpochDay()).isCloseTo(up, within(1.01)));
-        assertThat(sown.atStage()).hasValueSatisfying(when ->
-                assertThat((double) when.middle().toEpochDay() - TODAY.toEpochDay()).isCloseTo(up + leaves, within(2.01)));
+        assertThat(sown.up())
+                .hasValueSatisfying(when -> assertThat((double) when.middle().toEpochDay() - TODAY.toEpochDay())
+                        .isCloseTo(up, within(1.01)));
+        assertThat(sown.atStage())
+                .hasValueSatisfying(when -> assertThat((double) when.middle().toEpochDay() - TODAY.toEpochDay())
+                        .isCloseTo(up + leaves, within(2.01)));
         assertThat(sown.chanceInTime()).isEqualTo(1);
     }
 
@@ -57,7 +75,8 @@ class InPlaceTest {
         InPlace valley = of(ask(100, target, VALLEY, Samples.LOT, 1000));
         InPlace terrace = of(ask(100, target, new SiteClimate(-3.4, Protection.OPEN_GROUND), Samples.LOT, 1000));
         assertThat(terrace.from().orElseThrow()).isAfter(valley.from().orElseThrow());
-        assertThat(terrace.atStage().orElseThrow().middle()).isAfter(valley.atStage().orElseThrow().middle());
+        assertThat(terrace.atStage().orElseThrow().middle())
+                .isAfter(valley.atStage().orElseThrow().middle());
         assertThat(terrace.chance()).isLessThanOrEqualTo(valley.chance());
         assertThat(valley.from().orElseThrow()).isBeforeOrEqualTo(valley.until().orElseThrow());
     }
@@ -119,7 +138,8 @@ class InPlaceTest {
 
     @Test
     void whereTheGroundNeverWarmsNothingIsSown() {
-        InPlace never = of(ask(100, TODAY.plusDays(120), new SiteClimate(-20, Protection.OPEN_GROUND), Samples.LOT, 1000));
+        InPlace never =
+                of(ask(100, TODAY.plusDays(120), new SiteClimate(-20, Protection.OPEN_GROUND), Samples.LOT, 1000));
         assertThat(never.from()).isEmpty();
         assertThat(never.chance()).isZero();
     }

@@ -34,38 +34,48 @@ class ObstaclesAtTheSiteTest {
     @Test
     void frostThatIsMoreLikelyThanNotPreventsAndARarerOneCautions() {
         Crop squash = tender(0, 60);
-        Obstacle.FrostAtSite early = found(squash, LocalDate.of(2027, 4, 20), Obstacle.FrostAtSite.class).orElseThrow();
+        Obstacle.FrostAtSite early = found(squash, LocalDate.of(2027, 4, 20), Obstacle.FrostAtSite.class)
+                .orElseThrow();
         assertThat(early.prevents()).isTrue();
         LocalDate safe = season(squash, LocalDate.of(2027, 4, 20)).from();
         assertThat(early.harmedAtCelsius()).isEqualTo(1);
         assertThat(early.from()).isEqualTo(safe);
         assertThat(found(squash, safe, Obstacle.FrostAtSite.class)).isEmpty();
-        Obstacle.FrostAtSite nearly = found(squash, safe.minusDays(3), Obstacle.FrostAtSite.class).orElseThrow();
+        Obstacle.FrostAtSite nearly =
+                found(squash, safe.minusDays(3), Obstacle.FrostAtSite.class).orElseThrow();
         assertThat(nearly.prevents()).isFalse();
     }
 
     @Test
     void coldSoilIsSaidWithTheDayItIsMostLikelyOver() {
         Crop squash = tender(18, 60);
-        Obstacle.ColdSoil cold = found(squash, LocalDate.of(2027, 5, 10), Obstacle.ColdSoil.class).orElseThrow();
+        Obstacle.ColdSoil cold = found(squash, LocalDate.of(2027, 5, 10), Obstacle.ColdSoil.class)
+                .orElseThrow();
         assertThat(cold.prevents()).isFalse();
         assertThat(cold.waitCelsius()).isEqualTo(18);
         assertThat(cold.warm().middle()).isAfter(LocalDate.of(2027, 5, 10));
-        assertThat(found(tender(29, 60), LocalDate.of(2027, 6, 10), Obstacle.SoilNeverWarm.class)).isPresent();
+        assertThat(found(tender(29, 60), LocalDate.of(2027, 6, 10), Obstacle.SoilNeverWarm.class))
+                .isPresent();
     }
 
     @Test
     void whatNoLongerFitsBeforeFrostAndDarkIsRefusedWithTheLastDay() {
-        Obstacle.TooLateForAutumn late = found(tender(0, 120), LocalDate.of(2027, 8, 20), Obstacle.TooLateForAutumn.class).orElseThrow();
+        Obstacle.TooLateForAutumn late = found(
+                        tender(0, 120), LocalDate.of(2027, 8, 20), Obstacle.TooLateForAutumn.class)
+                .orElseThrow();
         assertThat(late.prevents()).isTrue();
         assertThat(late.maturityDays()).isEqualTo(120);
         assertThat(late.latest()).isBefore(LocalDate.of(2027, 8, 20));
-        assertThat(found(tender(0, 0), LocalDate.of(2027, 8, 20), Obstacle.TooLateForAutumn.class)).isEmpty();
+        assertThat(found(tender(0, 0), LocalDate.of(2027, 8, 20), Obstacle.TooLateForAutumn.class))
+                .isEmpty();
     }
 
     @Test
     void withoutASiteNothingIsSaidOfIt() {
-        Plan plan = Planner.plan(request(tender(18, 60), MODULES, 60, TODAY.plusDays(60), 1000, LOT), scenarios(tender(18, 60)), SEASON.firstDay());
+        Plan plan = Planner.plan(
+                request(tender(18, 60), MODULES, 60, TODAY.plusDays(60), 1000, LOT),
+                scenarios(tender(18, 60)),
+                SEASON.firstDay());
         assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList())
                 .doesNotContain(Obstacle.FrostAtSite.class, Obstacle.ColdSoil.class, Obstacle.TooLateForAutumn.class);
     }
@@ -73,8 +83,10 @@ class ObstaclesAtTheSiteTest {
     @Test
     void aCropThatHatesCellsIsBetterSownInPlace() {
         Crop carrot = with(kale(60), new CellHabits(400, CellHabits.Habit.POORLY, 0, 1));
-        Plan plan = Planner.plan(request(carrot, MODULES, 60, TODAY.plusDays(70), 1000, LOT), scenarios(carrot), SEASON.firstDay());
-        assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList()).contains(Obstacle.BetterSownInPlace.class);
+        Plan plan = Planner.plan(
+                request(carrot, MODULES, 60, TODAY.plusDays(70), 1000, LOT), scenarios(carrot), SEASON.firstDay());
+        assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList())
+                .contains(Obstacle.BetterSownInPlace.class);
         assertThat(plan.isPossible()).isTrue();
     }
 
@@ -83,7 +95,8 @@ class ObstaclesAtTheSiteTest {
         PlanRequest request = request(kale(60), POTS, 60, TODAY.plusDays(75), 1000, LOT)
                 .in(new ContainerPath(ContainerPath.Kind.POTTED_ONCE, List.of(PLUGS, POTS)));
         Plan plan = Planner.plan(request, scenarios(kale(60)), SEASON.firstDay());
-        assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList()).contains(Obstacle.PotTooLarge.class);
+        assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList())
+                .contains(Obstacle.PotTooLarge.class);
     }
 
     @Test
@@ -93,7 +106,8 @@ class ObstaclesAtTheSiteTest {
         Plan inClumps = Planner.plan(clumps, scenarios(kale(60)), SEASON.firstDay());
         Plan singly = Planner.plan(straight, scenarios(kale(60)), SEASON.firstDay());
         assertThat(inClumps.chosen().orElseThrow().seedsPerCell()).isEqualTo(4);
-        assertThat(inClumps.chosen().orElseThrow().cells()).isLessThan(singly.chosen().orElseThrow().cells() / 2);
+        assertThat(inClumps.chosen().orElseThrow().cells())
+                .isLessThan(singly.chosen().orElseThrow().cells() / 2);
         assertThat(inClumps.options()).hasSize(1);
     }
 
@@ -110,11 +124,23 @@ class ObstaclesAtTheSiteTest {
     }
 
     private static Crop tender(double soilWait, int maturityDays) {
-        return Samples.crop("Squash", Hardiness.TENDER, 60, 20, WARM, new OutdoorNeeds(soilWait, -1.5, 1.5, maturityDays));
+        return Samples.crop(
+                "Squash", Hardiness.TENDER, 60, 20, WARM, new OutdoorNeeds(soilWait, -1.5, 1.5, maturityDays));
     }
 
     private static Crop with(Crop crop, CellHabits habits) {
-        return new Crop(crop.code(), crop.name(), crop.hardiness(), crop.emergence(), crop.leaves(), crop.growAt(),
-                crop.leafLimit(), habits, crop.seed(), crop.outdoors(), crop.planting(), crop.sources());
+        return new Crop(
+                crop.code(),
+                crop.name(),
+                crop.hardiness(),
+                crop.emergence(),
+                crop.leaves(),
+                crop.growAt(),
+                crop.leafLimit(),
+                habits,
+                crop.seed(),
+                crop.outdoors(),
+                crop.planting(),
+                crop.sources());
     }
 }

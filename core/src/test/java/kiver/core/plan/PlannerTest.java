@@ -46,7 +46,8 @@ class PlannerTest {
         assertThat(share(countBack, window.latest(), target, true)).isGreaterThanOrEqualTo(0.9);
         assertThat(share(countBack, window.latest().plusDays(1), target, true)).isLessThan(0.9);
         assertThat(share(countBack, window.earliest(), target, false)).isGreaterThanOrEqualTo(0.9);
-        assertThat(share(countBack, window.earliest().minusDays(1), target, false)).isLessThan(0.9);
+        assertThat(share(countBack, window.earliest().minusDays(1), target, false))
+                .isLessThan(0.9);
         assertThat(window.best()).isBetween(window.earliest(), window.latest());
         for (LocalDate day = window.earliest(); !day.isAfter(window.latest()); day = day.plusDays(1)) {
             assertThat(countBack.chance(day, target)).isLessThanOrEqualTo(window.chance());
@@ -61,16 +62,26 @@ class PlannerTest {
                 CountBack countBack = countBack(kale(leafLimit), 3);
                 var window = countBack.windowFor(target, TODAY);
                 List<LocalDate> days = TODAY.datesUntil(target.plusDays(1)).toList();
-                double best = days.stream().mapToDouble(day -> countBack.chance(day, target)).max().orElse(0);
-                assertThat(window.isPresent()).as("leaf limit %s, %s", leafLimit, target).isEqualTo(best > 0);
+                double best = days.stream()
+                        .mapToDouble(day -> countBack.chance(day, target))
+                        .max()
+                        .orElse(0);
+                assertThat(window.isPresent())
+                        .as("leaf limit %s, %s", leafLimit, target)
+                        .isEqualTo(best > 0);
                 if (window.isPresent()) {
-                    List<LocalDate> young = days.stream().filter(day -> share(countBack, day, target, false) >= 0.9).toList();
-                    List<LocalDate> ready = days.stream().filter(day -> share(countBack, day, target, true) >= 0.9).toList();
+                    List<LocalDate> young = days.stream()
+                            .filter(day -> share(countBack, day, target, false) >= 0.9)
+                            .toList();
+                    List<LocalDate> ready = days.stream()
+                            .filter(day -> share(countBack, day, target, true) >= 0.9)
+                            .toList();
                     assertThat(window.get().earliest()).isEqualTo(young.isEmpty() ? target : young.get(0));
                     assertThat(window.get().latest())
                             .isEqualTo(ready.isEmpty() ? TODAY.minusDays(1) : ready.get(ready.size() - 1));
                     if (!window.get().isOpen()) {
-                        assertThat(countBack.chance(window.get().best(), target)).isEqualTo(best);
+                        assertThat(countBack.chance(window.get().best(), target))
+                                .isEqualTo(best);
                     }
                 }
             }
@@ -92,8 +103,10 @@ class PlannerTest {
     void saysThatItIsTooLateAndWhenItWouldBeReady() {
         Plan plan = plan(kale(60), MODULES, 100, TODAY.plusDays(12), 1000);
         assertThat(plan.isPossible()).isFalse();
-        assertThat(plan.obstacles().get(0)).isInstanceOfSatisfying(Obstacle.TooLateToSow.class, late ->
-                assertThat(late.ready().middle()).isAfter(TODAY.plusDays(12)));
+        assertThat(plan.obstacles().get(0))
+                .isInstanceOfSatisfying(
+                        Obstacle.TooLateToSow.class,
+                        late -> assertThat(late.ready().middle()).isAfter(TODAY.plusDays(12)));
     }
 
     @Test
@@ -108,8 +121,7 @@ class PlannerTest {
 
     @Test
     void saysThatACellIsTooSmallOrTooShallow() {
-        assertThat(kinds(plan(kale(5), PLUGS, 100, TODAY.plusDays(70), 1000)))
-                .contains(Obstacle.CellTooSmall.class);
+        assertThat(kinds(plan(kale(5), PLUGS, 100, TODAY.plusDays(70), 1000))).contains(Obstacle.CellTooSmall.class);
         Crop deep = crop(60, 25, CardinalTemperatures.of(4, 27, 38));
         assertThat(kinds(plan(deep, PLUGS, 100, TODAY.plusDays(70), 1000)))
                 .containsExactly(Obstacle.CellTooShallow.class);
@@ -147,7 +159,6 @@ class PlannerTest {
     }
 
     private static Plan plan(Crop crop, Container container, int plants, LocalDate target, int seeds) {
-        return Planner.plan(
-                request(crop, container, plants, target, seeds, LOT), scenarios(crop), SEASON.firstDay());
+        return Planner.plan(request(crop, container, plants, target, seeds, LOT), scenarios(crop), SEASON.firstDay());
     }
 }

@@ -36,9 +36,13 @@ class SeedlingLightTest {
     @Test
     void aWindowBeginsWhenLightIsEnough() {
         Season dim = Samples.seasonInLight(0.17, 0);
-        SowWindow byLeaves = countBack(dim, SeedlingLight.AMPLE, new Path(4, 30, 3)).windowFor(TARGET, TODAY).orElseThrow();
+        SowWindow byLeaves = countBack(dim, SeedlingLight.AMPLE, new Path(4, 30, 3))
+                .windowFor(TARGET, TODAY)
+                .orElseThrow();
         SeedlingLight light = SeedlingLight.at(dim, WAY.growingOn(), KALE.leaves());
-        SowWindow byLight = countBack(dim, light, new Path(4, 30, 3)).windowFor(TARGET, TODAY).orElseThrow();
+        SowWindow byLight = countBack(dim, light, new Path(4, 30, 3))
+                .windowFor(TARGET, TODAY)
+                .orElseThrow();
         assertThat(byLight.earliestBecause()).isEqualTo(SowWindow.Limit.LIGHT);
         assertThat(byLight.earliest()).isAfter(byLeaves.earliest());
         assertThat(light.isEnough(byLight.earliest())).isTrue();
@@ -54,20 +58,27 @@ class SeedlingLightTest {
         assertThat(obstacles(dark)).contains(Obstacle.TooDark.class);
         assertThat(obstacles(lamps)).doesNotContain(Obstacle.TooDark.class);
         SowWindow unlit = countBack(dark, SeedlingLight.at(dark, WAY.growingOn(), KALE.leaves()), PATH)
-                .windowFor(TARGET, TODAY).orElseThrow();
+                .windowFor(TARGET, TODAY)
+                .orElseThrow();
         assertThat(unlit.earliestBecause()).isEqualTo(SowWindow.Limit.LEAVES);
     }
 
     private static List<Class<?>> obstacles(Season season) {
         CountBack countBack = countBack(season, SeedlingLight.at(season, WAY.growingOn(), KALE.leaves()), PATH);
-        return Planner.plan(request(KALE, MODULES, 60, TARGET, 1000, LOT), countBack, season.firstDay(), season.lastDay())
-                .obstacles().stream().<Class<?>>map(Object::getClass).toList();
+        return Planner.plan(
+                        request(KALE, MODULES, 60, TARGET, 1000, LOT), countBack, season.firstDay(), season.lastDay())
+                .obstacles()
+                .stream()
+                .<Class<?>>map(Object::getClass)
+                .toList();
     }
 
     private static CountBack countBack(Season season, SeedlingLight light, Path path) {
         return new CountBack(
-                path, season.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                path,
+                season.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
                 season.freshDraws(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.firstDay(), light);
+                season.firstDay(),
+                light);
     }
 }

@@ -32,8 +32,10 @@ class SowingSeasonTest {
         LocalDate until = season.until().orElseThrow();
         assertThat(from).isBetween(TODAY, outdoors.from());
         assertThat(until).isAfter(from).isBefore(outdoors.until().orElseThrow());
-        assertThat(countBack.windowFor(outdoors.from(), TODAY).orElseThrow().earliest()).isEqualTo(from);
-        assertThat(ready(countBack, until)).as("nine in ten are ready by the last day out")
+        assertThat(countBack.windowFor(outdoors.from(), TODAY).orElseThrow().earliest())
+                .isEqualTo(from);
+        assertThat(ready(countBack, until))
+                .as("nine in ten are ready by the last day out")
                 .isBeforeOrEqualTo(outdoors.until().orElseThrow().plusDays(1));
     }
 
@@ -53,7 +55,10 @@ class SowingSeasonTest {
     }
 
     private static LocalDate ready(CountBack countBack, LocalDate sowDay) {
-        double[] ready = Arrays.stream(countBack.milestones(sowDay)).mapToDouble(each -> each.ready()).sorted().toArray();
+        double[] ready = Arrays.stream(countBack.milestones(sowDay))
+                .mapToDouble(each -> each.ready())
+                .sorted()
+                .toArray();
         return SEASON.firstDay().plusDays((long) ready[(int) Math.ceil(0.9 * ready.length) - 1]);
     }
 
@@ -67,7 +72,12 @@ class SowingSeasonTest {
     }
 
     private static Crop crop(Hardiness hardiness, int maturityDays) {
-        return Samples.crop("Plant", hardiness, 60, 6, CardinalTemperatures.of(4.5, 28, 38),
+        return Samples.crop(
+                "Plant",
+                hardiness,
+                60,
+                6,
+                CardinalTemperatures.of(4.5, 28, 38),
                 new OutdoorNeeds(0, -7, -3, maturityDays));
     }
 }

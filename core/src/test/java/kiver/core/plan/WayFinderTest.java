@@ -33,13 +33,15 @@ class WayFinderTest {
 
     @Test
     void theRoomiestOfTheFastPlacesTheSturdiestAndTheLargestGroundComeFirst() {
-        Way way = WayFinder.wayFor(season(SMALL_WARM, LARGE_WARM, COLD, SUITED, HOT, WARMER, YARD, CORNER), KALE, TODAY);
+        Way way =
+                WayFinder.wayFor(season(SMALL_WARM, LARGE_WARM, COLD, SUITED, HOT, WARMER, YARD, CORNER), KALE, TODAY);
         assertThat(way).isEqualTo(new Way(LARGE_WARM.id(), SUITED.id(), YARD.id()));
     }
 
     @Test
     void waysBesideItAreWorthThinkingOf() {
-        List<Way> ways = WayFinder.waysFor(season(SMALL_WARM, LARGE_WARM, COLD, SUITED, HOT, WARMER, YARD, CORNER), KALE, TODAY);
+        List<Way> ways =
+                WayFinder.waysFor(season(SMALL_WARM, LARGE_WARM, COLD, SUITED, HOT, WARMER, YARD, CORNER), KALE, TODAY);
         assertThat(ways).doesNotHaveDuplicates().hasSizeLessThanOrEqualTo(36);
         assertThat(ways).extracting(Way::emergence).contains(SMALL_WARM.id(), LARGE_WARM.id());
         assertThat(ways).extracting(Way::growingOn).contains(SUITED.id(), WARMER.id());
@@ -49,9 +51,11 @@ class WayFinderTest {
     @Test
     void aPlaceMuchTooHotIsNotThoughtOfWhileThereIsAnother() {
         assertThat(WayFinder.waysFor(season(LARGE_WARM, SUITED, HOT, YARD), KALE, TODAY))
-                .extracting(Way::growingOn).doesNotContain(HOT.id());
+                .extracting(Way::growingOn)
+                .doesNotContain(HOT.id());
         assertThat(WayFinder.waysFor(season(LARGE_WARM, HOT, YARD), KALE, TODAY))
-                .extracting(Way::growingOn).containsOnly(HOT.id());
+                .extracting(Way::growingOn)
+                .containsOnly(HOT.id());
     }
 
     @Test
@@ -66,8 +70,10 @@ class WayFinderTest {
     void theSeasonTellsTheMeanOfAPlaceAndItsLight() {
         Season season = season(LARGE_WARM, SUITED, YARD);
         assertThat(season.meanTemperature(SUITED.id(), TODAY, 20)).isBetween(14.0, 14.1);
-        assertThat(season.meanLight(SUITED.id(), TODAY.plusDays(90), 20)).isGreaterThan(season.meanLight(SUITED.id(), TODAY, 20));
-        assertThat(season.meanLight(SUITED.id(), season.lastDay().plusDays(1), 20)).isNaN();
+        assertThat(season.meanLight(SUITED.id(), TODAY.plusDays(90), 20))
+                .isGreaterThan(season.meanLight(SUITED.id(), TODAY, 20));
+        assertThat(season.meanLight(SUITED.id(), season.lastDay().plusDays(1), 20))
+                .isNaN();
         assertThat(season.place(YARD.id())).isEqualTo(YARD);
         assertThatThrownBy(() -> season.place(new PlaceId(99))).hasMessage("There is no place 99.");
     }

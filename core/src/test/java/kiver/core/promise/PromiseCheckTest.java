@@ -48,26 +48,43 @@ class PromiseCheckTest {
         PlanRequest request = request(kale(60), MODULES, 100, TODAY.plusDays(20), 1000, LOT);
         Promise promise = check(request, empty());
         assertThat(promise.answer()).isEqualTo(Answer.NO);
-        assertThat(promise.reasons()).anySatisfy(reason -> assertThat(obstacle(reason)).isInstanceOf(Obstacle.TooLateToSow.class));
-        Offer later = promise.offers().stream().filter(offer -> offer.change() == Offer.Change.DAY).findFirst().orElseThrow();
-        assertThat(check(request(kale(60), MODULES, 100, later.target(), 1000, LOT), empty()).answer()).isEqualTo(Answer.YES);
-        assertThat(check(request(kale(60), MODULES, 100, later.target().minusDays(1), 1000, LOT), empty()).answer())
+        assertThat(promise.reasons())
+                .anySatisfy(reason -> assertThat(obstacle(reason)).isInstanceOf(Obstacle.TooLateToSow.class));
+        Offer later = promise.offers().stream()
+                .filter(offer -> offer.change() == Offer.Change.DAY)
+                .findFirst()
+                .orElseThrow();
+        assertThat(check(request(kale(60), MODULES, 100, later.target(), 1000, LOT), empty())
+                        .answer())
+                .isEqualTo(Answer.YES);
+        assertThat(check(request(kale(60), MODULES, 100, later.target().minusDays(1), 1000, LOT), empty())
+                        .answer())
                 .isNotEqualTo(Answer.YES);
     }
 
     @Test
     void aFullBenchIsAConditionWithFewerPlantsOffered() {
-        Occupancy crowded = Occupancy.of(SEASON.places(),
-                Map.of(1, List.of(new Stay(Samples.WAY.growingOn(), TODAY, TODAY.plusDays(200), 8))), TODAY, 230);
+        Occupancy crowded = Occupancy.of(
+                SEASON.places(),
+                Map.of(1, List.of(new Stay(Samples.WAY.growingOn(), TODAY, TODAY.plusDays(200), 8))),
+                TODAY,
+                230);
         PlanRequest request = request(kale(60), MODULES, 400, TARGET, 4000, LOT);
         Promise promise = check(request, crowded);
         assertThat(promise.answer()).isEqualTo(Answer.YES_IF);
-        assertThat(promise.conditions()).anySatisfy(condition ->
-                assertThat(condition).isInstanceOfSatisfying(Proviso.NoRoom.class, room -> assertThat(room.place()).isEqualTo(new PlaceId(2))));
+        assertThat(promise.conditions())
+                .anySatisfy(condition -> assertThat(condition)
+                        .isInstanceOfSatisfying(
+                                Proviso.NoRoom.class,
+                                room -> assertThat(room.place()).isEqualTo(new PlaceId(2))));
         Offer fewer = promise.offers().stream()
-                .filter(offer -> offer.change() == Offer.Change.QUANTITY).findFirst().orElseThrow();
+                .filter(offer -> offer.change() == Offer.Change.QUANTITY)
+                .findFirst()
+                .orElseThrow();
         assertThat(fewer.plants()).isBetween(50, 120);
-        assertThat(check(request(kale(60), MODULES, fewer.plants(), TARGET, 4000, LOT), crowded).answer()).isEqualTo(Answer.YES);
+        assertThat(check(request(kale(60), MODULES, fewer.plants(), TARGET, 4000, LOT), crowded)
+                        .answer())
+                .isEqualTo(Answer.YES);
     }
 
     @Test
@@ -76,18 +93,25 @@ class PromiseCheckTest {
         assertThat(later.answer()).isEqualTo(Answer.YES_IF);
         assertThat(later.offers()).extracting(Offer::change).contains(Offer.Change.QUANTITY);
         LocalDate soon = TODAY.plusDays(58);
-        assertThat(check(request(kale(60), MODULES, 300, soon, 100, LOT), empty()).reasons())
+        assertThat(check(request(kale(60), MODULES, 300, soon, 100, LOT), empty())
+                        .reasons())
                 .anySatisfy(reason -> assertThat(obstacle(reason)).isInstanceOf(Obstacle.TooLittleSeed.class));
     }
 
     @Test
     void frostAtTheSiteIsANoAndATunnelIsOffered() {
-        var squash = Samples.crop("Squash", Hardiness.TENDER, 60, 20, CardinalTemperatures.of(8, 28, 40),
+        var squash = Samples.crop(
+                "Squash",
+                Hardiness.TENDER,
+                60,
+                20,
+                CardinalTemperatures.of(8, 28, 40),
                 new OutdoorNeeds(0, -1.5, 1.5, 60));
         LocalDate early = TODAY.plusDays(58);
         OutdoorSeason open = season(squash, Protection.OPEN_GROUND, early);
         PlanRequest request = Samples.at(open, request(squash, MODULES, 60, early, 1000, LOT));
-        SiteChoice tunnel = new SiteChoice("7", Optional.of(Protection.UNHEATED_TUNNEL), season(squash, Protection.UNHEATED_TUNNEL, early));
+        SiteChoice tunnel = new SiteChoice(
+                "7", Optional.of(Protection.UNHEATED_TUNNEL), season(squash, Protection.UNHEATED_TUNNEL, early));
         Promise promise = new PromiseCheck(SEASON, empty(), List.of(MODULES), () -> List.of(tunnel)).check(request);
         assertThat(promise.answer()).isNotEqualTo(Answer.YES);
         assertThat(promise.offers()).anySatisfy(offer -> {
@@ -95,24 +119,34 @@ class PromiseCheckTest {
             assertThat(offer.protection()).isEqualTo(Protection.UNHEATED_TUNNEL);
             assertThat(offer.site()).isEqualTo("7");
         });
-        assertThat(promise.offers()).filteredOn(offer -> offer.change() == Offer.Change.DAY)
+        assertThat(promise.offers())
+                .filteredOn(offer -> offer.change() == Offer.Change.DAY)
                 .allSatisfy(offer -> assertThat(offer.target()).isAfterOrEqualTo(open.from()));
     }
 
     @Test
     void tooLittleLightIsAConditionAndALighterDayIsOffered() {
         Season dim = Samples.seasonInLight(0.17, 0);
-        PromiseCheck check = new PromiseCheck(
-                dim, Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
+        PromiseCheck check =
+                new PromiseCheck(dim, Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
         Promise early = check.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT));
         assertThat(early.answer()).isEqualTo(Answer.YES_IF);
-        assertThat(early.conditions()).anySatisfy(condition ->
-                assertThat(obstacle(condition)).isInstanceOfSatisfying(Obstacle.TooDark.class, dark -> assertThat(dark.needed()).isEqualTo(6.0)));
-        Offer later = early.offers().stream().filter(offer -> offer.change() == Offer.Change.DAY).findFirst().orElseThrow();
-        assertThat(check.check(request(kale(60), MODULES, 60, later.target(), 1000, LOT)).answer()).isEqualTo(Answer.YES);
+        assertThat(early.conditions())
+                .anySatisfy(condition -> assertThat(obstacle(condition))
+                        .isInstanceOfSatisfying(
+                                Obstacle.TooDark.class,
+                                dark -> assertThat(dark.needed()).isEqualTo(6.0)));
+        Offer later = early.offers().stream()
+                .filter(offer -> offer.change() == Offer.Change.DAY)
+                .findFirst()
+                .orElseThrow();
+        assertThat(check.check(request(kale(60), MODULES, 60, later.target(), 1000, LOT))
+                        .answer())
+                .isEqualTo(Answer.YES);
         PromiseCheck lamps = new PromiseCheck(
                 Samples.seasonInLight(0.17, 6), Occupancy.of(dim.places(), Map.of(), TODAY, 230), List.of(), List::of);
-        assertThat(lamps.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT)).conditions())
+        assertThat(lamps.check(request(kale(60), MODULES, 60, TODAY.plusDays(60), 1000, LOT))
+                        .conditions())
                 .noneSatisfy(condition -> assertThat(obstacle(condition)).isInstanceOf(Obstacle.TooDark.class));
     }
 

@@ -22,17 +22,24 @@ class AllocationTest {
     @Test
     void aTrayIsWholeOnlyWhenNothingStaysInIt() {
         ReadyTray part = new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, false);
-        assertThat(Allocation.propose(3, List.of(part))).extracting(Pick::wholeTray).containsExactly(false);
+        assertThat(Allocation.propose(3, List.of(part)))
+                .extracting(Pick::wholeTray)
+                .containsExactly(false);
         ReadyTray whole = new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true);
-        assertThat(Allocation.propose(3, List.of(whole))).extracting(Pick::wholeTray).containsExactly(true);
-        assertThat(Allocation.propose(2, List.of(whole))).extracting(Pick::wholeTray).containsExactly(false);
+        assertThat(Allocation.propose(3, List.of(whole)))
+                .extracting(Pick::wholeTray)
+                .containsExactly(true);
+        assertThat(Allocation.propose(2, List.of(whole)))
+                .extracting(Pick::wholeTray)
+                .containsExactly(false);
         assertThat(whole.first(2).all()).isFalse();
         assertThat(whole.first(3)).isEqualTo(whole);
     }
 
     @Test
     void theMostUrgentGoFirstAndOneTrayIsSplit() {
-        List<Pick> picks = Allocation.propose(80, List.of(tray(1, 5, 1, 50, 9), tray(1, 5, 2, 50, 3), tray(1, 5, 3, 50, 6)));
+        List<Pick> picks =
+                Allocation.propose(80, List.of(tray(1, 5, 1, 50, 9), tray(1, 5, 2, 50, 3), tray(1, 5, 3, 50, 6)));
         assertThat(picks).extracting(pick -> pick.tray().number()).containsExactly(2L, 3L);
         assertThat(picks).extracting(Pick::plants).containsExactly(50, 30);
         assertThat(picks).extracting(Pick::wholeTray).containsExactly(true, false);
@@ -40,16 +47,19 @@ class AllocationTest {
 
     @Test
     void oneLotIsPreferred() {
-        List<Pick> picks = Allocation.propose(60, List.of(tray(1, 5, 1, 40, 1), tray(2, 6, 2, 40, 5), tray(2, 6, 3, 40, 5)));
+        List<Pick> picks =
+                Allocation.propose(60, List.of(tray(1, 5, 1, 40, 1), tray(2, 6, 2, 40, 5), tray(2, 6, 3, 40, 5)));
         assertThat(picks).extracting(Pick::batch).containsOnly(2);
     }
 
     @Test
     void ofTraysThatAreAlikeTheLowerNumberGoesFirst() {
         assertThat(Allocation.propose(40, List.of(tray(1, 5, 9, 40, 1), tray(1, 5, 4, 40, 1))))
-                .extracting(pick -> pick.tray().number()).containsExactly(4L);
+                .extracting(pick -> pick.tray().number())
+                .containsExactly(4L);
         assertThat(Allocation.propose(40, List.of(tray(2, 5, 4, 40, 1), tray(1, 5, 9, 40, 1))))
-                .extracting(Pick::batch).containsExactly(1);
+                .extracting(Pick::batch)
+                .containsExactly(1);
     }
 
     @Test

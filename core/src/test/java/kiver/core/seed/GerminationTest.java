@@ -24,7 +24,8 @@ class GerminationTest {
         assertThat(old.weight()).isBetween(20.0, 25.0);
         assertThat(old.mean()).isCloseTo(0.9, within(1e-9));
         assertThat(Germination.ofLabel(0.9, 100, 30).weight()).isEqualTo(10);
-        assertThat(old.quantile(0.1)).isLessThan(Germination.ofLabel(0.9, 100, 0).quantile(0.1));
+        assertThat(old.quantile(0.1))
+                .isLessThan(Germination.ofLabel(0.9, 100, 0).quantile(0.1));
     }
 
     @Test
@@ -39,7 +40,8 @@ class GerminationTest {
     @ParameterizedTest
     @CsvSource({"1.2,100,0", "-0.1,100,0", "0.9,0,0", "0.9,100,-1"})
     void refusesLabelsThatCannotBe(double share, int tested, double years) {
-        assertThatThrownBy(() -> Germination.ofLabel(share, tested, years)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Germination.ofLabel(share, tested, years))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @ParameterizedTest(name = "Beta({0}, {1})")

@@ -21,7 +21,8 @@ class WorkedCountsTest {
 
     @Test
     void countsWithoutSweepsAddUp() {
-        assertThat(new Germination(90, 10).after(new CountLesson(40, 10, Map.of()))).isEqualTo(new Germination(130, 20));
+        assertThat(new Germination(90, 10).after(new CountLesson(40, 10, Map.of())))
+                .isEqualTo(new Germination(130, 20));
     }
 
     @Test

@@ -20,13 +20,22 @@ class SheetTextTest {
 
     @Test
     void cropsAndContainersComeBackAsTheyWereWritten() throws IOException {
-        List<Crop> crops = SheetText.read("crops.csv", Files.readString(LIBRARY.resolve("crops.csv")), CropSheet.NAMES, CropSheet::read);
-        String written = SheetText.written(CropSheet.NAMES, crops.stream().map(CropSheet::write).toList());
-        assertThat(SheetText.read("again", written, CropSheet.NAMES, CropSheet::read)).isEqualTo(crops);
+        List<Crop> crops = SheetText.read(
+                "crops.csv", Files.readString(LIBRARY.resolve("crops.csv")), CropSheet.NAMES, CropSheet::read);
+        String written = SheetText.written(
+                CropSheet.NAMES, crops.stream().map(CropSheet::write).toList());
+        assertThat(SheetText.read("again", written, CropSheet.NAMES, CropSheet::read))
+                .isEqualTo(crops);
         List<Container> containers = SheetText.read(
-                "containers.csv", Files.readString(LIBRARY.resolve("containers.csv")), ContainerSheet.NAMES, ContainerSheet::read);
-        String text = SheetText.written(ContainerSheet.NAMES, containers.stream().map(ContainerSheet::write).toList());
-        assertThat(SheetText.read("again", text, ContainerSheet.NAMES, ContainerSheet::read)).isEqualTo(containers);
+                "containers.csv",
+                Files.readString(LIBRARY.resolve("containers.csv")),
+                ContainerSheet.NAMES,
+                ContainerSheet::read);
+        String text = SheetText.written(
+                ContainerSheet.NAMES,
+                containers.stream().map(ContainerSheet::write).toList());
+        assertThat(SheetText.read("again", text, ContainerSheet.NAMES, ContainerSheet::read))
+                .isEqualTo(containers);
     }
 
     @Test
@@ -47,7 +56,8 @@ class SheetTextTest {
     void wordsWithCommasAndQuotesSurvive() {
         SheetRow row = new SheetRow(Map.of("name", "deep, \"to the leaves\"", "n", "1"));
         String text = SheetText.written(List.of("name", "n"), List.of(row));
-        assertThat(SheetText.lines("x", text, List.of("name", "n")).get(0).row().text("name")).isEqualTo("deep, \"to the leaves\"");
+        assertThat(SheetText.lines("x", text, List.of("name", "n")).get(0).row().text("name"))
+                .isEqualTo("deep, \"to the leaves\"");
     }
 
     @Test
@@ -55,8 +65,11 @@ class SheetTextTest {
         List<String> columns = List.of("name", "figure");
         for (String name : List.of("=cmd|' /C calc'!A0", "+1+1", "-2+3", "@SUM(1)", "'=already", "O'Neil", "=1,2\nx")) {
             String text = SheetText.written(columns, List.of(SheetText.row(columns, name, -3.25)));
-            assertThat(text.lines().skip(1).findFirst().orElseThrow().replaceFirst("^\"", "")).doesNotStartWith("=")
-                    .doesNotStartWith("+").doesNotStartWith("-").doesNotStartWith("@");
+            assertThat(text.lines().skip(1).findFirst().orElseThrow().replaceFirst("^\"", ""))
+                    .doesNotStartWith("=")
+                    .doesNotStartWith("+")
+                    .doesNotStartWith("-")
+                    .doesNotStartWith("@");
             SheetText.Line line = SheetText.lines("a.csv", text, columns).get(0);
             assertThat(line.row().text("name")).isEqualTo(name);
             assertThat(line.row().number("figure")).isEqualTo(-3.25);

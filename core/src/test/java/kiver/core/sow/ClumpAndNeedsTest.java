@@ -52,7 +52,9 @@ class ClumpAndNeedsTest {
     @Test
     void seedRunsShortOnTheDayOfTheSowingThatItCannotServe() {
         List<SeedNeeds.LotNeed> needs = SeedNeeds.of(
-                List.of(new SeedNeeds.Sowing(3, new LotId(7), DAY.plusDays(20), 300), new SeedNeeds.Sowing(1, new LotId(7), DAY, 500),
+                List.of(
+                        new SeedNeeds.Sowing(3, new LotId(7), DAY.plusDays(20), 300),
+                        new SeedNeeds.Sowing(1, new LotId(7), DAY, 500),
                         new SeedNeeds.Sowing(2, new LotId(8), DAY, 10)),
                 Map.of(new LotId(7), 700, new LotId(8), 10));
         assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(new LotId(7), new LotId(8));
@@ -73,7 +75,9 @@ class ClumpAndNeedsTest {
         for (int run = 0; run < runs; run++) {
             int plants = 0;
             for (int seed = 0; seed < 180; seed++) {
-                for (int seedling = random.nextDouble() < 0.8 ? 1 + poisson(1.2, random) : 0; seedling > 0; seedling--) {
+                for (int seedling = random.nextDouble() < 0.8 ? 1 + poisson(1.2, random) : 0;
+                        seedling > 0;
+                        seedling--) {
                     plants += random.nextDouble() < 0.9 ? 1 : 0;
                 }
             }
@@ -93,7 +97,9 @@ class ClumpAndNeedsTest {
     @Test
     void theLotThatRunsShortSoonestComesFirst() {
         List<SeedNeeds.LotNeed> needs = SeedNeeds.of(
-                List.of(new SeedNeeds.Sowing(1, new LotId(7), DAY.plusDays(9), 20), new SeedNeeds.Sowing(2, new LotId(8), DAY, 20),
+                List.of(
+                        new SeedNeeds.Sowing(1, new LotId(7), DAY.plusDays(9), 20),
+                        new SeedNeeds.Sowing(2, new LotId(8), DAY, 20),
                         new SeedNeeds.Sowing(3, new LotId(9), DAY, 1)),
                 Map.of(new LotId(7), 10, new LotId(8), 10, new LotId(9), 10));
         assertThat(needs).extracting(SeedNeeds.LotNeed::lot).containsExactly(new LotId(8), new LotId(7), new LotId(9));

@@ -51,7 +51,9 @@ class SowQuantityTest {
         int plants = 1 + random.nextInt(400);
         int cells = quantity.cellsNeeded(plants, CONFIDENCE);
         assertThat(quantity.chanceOfAtLeast(plants, cells)).isGreaterThanOrEqualTo(CONFIDENCE);
-        assertThat(quantity.chanceOfAtLeast(plants, cells - 1)).as("one cell fewer is too few").isLessThan(CONFIDENCE);
+        assertThat(quantity.chanceOfAtLeast(plants, cells - 1))
+                .as("one cell fewer is too few")
+                .isLessThan(CONFIDENCE);
         assertThat(quantity.cellsNeeded(plants, 0.99)).isGreaterThanOrEqualTo(cells);
     }
 

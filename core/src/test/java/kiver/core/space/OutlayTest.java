@@ -18,7 +18,8 @@ class OutlayTest {
     private static final Rates RATES = new Rates(0.2, 10, 0.05, 0.7, 18, 4, 20, 0, 0, 0);
     private static final SowingOption OPTION = new SowingOption(2, 120, 2, 240, 0.96);
     private static final List<Stay> STAYS = List.of(
-            new Stay(new PlaceId(1), TODAY, TODAY.plusDays(10), 2), new Stay(new PlaceId(2), TODAY.plusDays(10), TODAY.plusDays(24), 4));
+            new Stay(new PlaceId(1), TODAY, TODAY.plusDays(10), 2),
+            new Stay(new PlaceId(2), TODAY.plusDays(10), TODAY.plusDays(24), 4));
 
     /** By hand: 2 trays of 60 × 50 mL are 6 L, 240 seeds, 2 labels, 20 + 56 tray-days, 120 × 4 s. */
     @Test
@@ -35,7 +36,8 @@ class OutlayTest {
     /** 100 plants in carriers of 28 are 4 more trays of 28 × 180 mL, and 100 × 20 s of potting. */
     @Test
     void pottingAddsPotsMixLabelsAndHours() {
-        Outlay outlay = Outlay.of(new ContainerPath(ContainerPath.Kind.POTTED_ONCE, List.of(MODULES, POTS)), OPTION, 100, STAYS, RATES);
+        Outlay outlay = Outlay.of(
+                new ContainerPath(ContainerPath.Kind.POTTED_ONCE, List.of(MODULES, POTS)), OPTION, 100, STAYS, RATES);
         assertThat(outlay.mix()).isCloseTo(6 + 4 * 28 * 0.18, within(1e-9));
         assertThat(outlay.labels()).isEqualTo(6);
         assertThat(outlay.hours()).isCloseTo((480 + 2000) / 3600.0, within(1e-9));
@@ -53,6 +55,7 @@ class OutlayTest {
 
     @Test
     void ratesCannotBeNegative() {
-        assertThatThrownBy(() -> new Rates(0.2, 10, -0.05, 0.7, 18, 4, 20, 0, 0, 0)).hasMessageContaining("negative");
+        assertThatThrownBy(() -> new Rates(0.2, 10, -0.05, 0.7, 18, 4, 20, 0, 0, 0))
+                .hasMessageContaining("negative");
     }
 }

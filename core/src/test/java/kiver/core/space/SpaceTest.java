@@ -41,7 +41,8 @@ class SpaceTest {
             assertThat(stays.get(index).from()).isEqualTo(stays.get(index - 1).until());
         }
         assertThat(stays).extracting(Stay::slots).containsExactly(1.0, 1.0, 3.0, 3.0);
-        assertThat(stays).extracting(Stay::place)
+        assertThat(stays)
+                .extracting(Stay::place)
                 .containsExactly(WAY.emergence(), WAY.growingOn(), WAY.growingOn(), WAY.hardening());
         assertThat(stays.get(3).until()).isEqualTo(goes.plusDays(1));
     }
@@ -51,14 +52,16 @@ class SpaceTest {
         Map<Integer, List<Stay>> stays = Map.of(
                 201, List.of(stay(1, 0, 10, 4)), 202, List.of(stay(1, 5, 15, 3)), 203, List.of(stay(2, 0, 30, 5)));
         Occupancy occupancy = Occupancy.of(List.of(BENCH, FRAME), stays, TODAY, 40);
-        assertThat(occupancy.overflows()).containsExactly(new Occupancy.Overflow(
-                BENCH, TODAY.plusDays(5), TODAY.plusDays(10), 2, List.of(201, 202)));
+        assertThat(occupancy.overflows())
+                .containsExactly(
+                        new Occupancy.Overflow(BENCH, TODAY.plusDays(5), TODAY.plusDays(10), 2, List.of(201, 202)));
         assertThat(occupancy.overfullness()).isEqualTo(5 * 2);
         assertThat(occupancy.free(BENCH.id(), TODAY, TODAY.plusDays(5))).isEqualTo(1);
         assertThat(occupancy.used(FRAME.id())[29]).isEqualTo(5);
         assertThat(occupancy.used(FRAME.id())[30]).isZero();
         assertThat(occupancy.lackFor(List.of(stay(1, 12, 14, 2)))).isEmpty();
-        assertThat(occupancy.lackFor(List.of(stay(2, 12, 14, 2))).orElseThrow().mostOver()).isEqualTo(2);
+        assertThat(occupancy.lackFor(List.of(stay(2, 12, 14, 2))).orElseThrow().mostOver())
+                .isEqualTo(2);
         Occupancy moved = occupancy.with(202, List.of(stay(1, 10, 20, 3)));
         assertThat(moved.overflows()).isEmpty();
         assertThat(occupancy.overflows()).hasSize(1);
@@ -66,16 +69,27 @@ class SpaceTest {
 
     @Test
     void overfullnessCountsEachDayByItself() {
-        Occupancy uneven = Occupancy.of(List.of(BENCH, FRAME), Map.of(
-                201, List.of(stay(1, 0, 10, 6)), 202, List.of(stay(1, 4, 6, 3)), 203, List.of(stay(2, 0, 40, 5))), TODAY, 40);
+        Occupancy uneven = Occupancy.of(
+                List.of(BENCH, FRAME),
+                Map.of(
+                        201,
+                        List.of(stay(1, 0, 10, 6)),
+                        202,
+                        List.of(stay(1, 4, 6, 3)),
+                        203,
+                        List.of(stay(2, 0, 40, 5))),
+                TODAY,
+                40);
         assertThat(uneven.overflows()).hasSize(1);
-        assertThat(uneven.overfullness()).as("8 days of one too many, 2 of four").isEqualTo(8 * 1 + 2 * 4);
+        assertThat(uneven.overfullness())
+                .as("8 days of one too many, 2 of four")
+                .isEqualTo(8 * 1 + 2 * 4);
     }
 
     @Test
     void assigningAllKeepsToTheRoomAndPrefersWhatSuits() {
-        List<ToPlace> batches = List.of(
-                wants(201, 3, 0, 20), wants(202, 3, 10, 30), wants(203, 2, 0, 30), wants(204, 2, 21, 40));
+        List<ToPlace> batches =
+                List.of(wants(201, 3, 0, 20), wants(202, 3, 10, 30), wants(203, 2, 0, 30), wants(204, 2, 21, 40));
         Assignment assignment = assign(batches);
         assertThat(assignment.overflow()).isZero();
         // 201 with 203 on the bench leaves 202 for the frame, 204 has the bench again: one batch goes without.
@@ -89,15 +103,21 @@ class SpaceTest {
         Way frame = new Way(WAY.emergence(), FRAME.id(), WAY.hardening());
         Way bench = new Way(WAY.emergence(), BENCH.id(), WAY.hardening());
         assertThat(assign(List.of(
-                        eitherWay(201, "kale", 1, bench, 5, frame), eitherWay(202, "kale", 2.5, bench, 2, frame),
-                        eitherWay(203, "leek", 5, bench, 2, frame))).chosen())
-                .as("202 gives half a point to stand beside 201; the leek has no kin").containsExactly(0, 0, 1);
+                                eitherWay(201, "kale", 1, bench, 5, frame),
+                                eitherWay(202, "kale", 2.5, bench, 2, frame),
+                                eitherWay(203, "leek", 5, bench, 2, frame)))
+                        .chosen())
+                .as("202 gives half a point to stand beside 201; the leek has no kin")
+                .containsExactly(0, 0, 1);
         assertThat(assign(List.of(
-                        eitherWay(201, "kale", 1, bench, 5, frame), eitherWay(202, "kale", 4, bench, 2, frame))).chosen())
-                .as("two points are too many for company").containsExactly(0, 1);
-        assertThat(assign(List.of(
-                        eitherWay(201, "", 1, bench, 5, frame), eitherWay(202, "", 2.5, bench, 2, frame))).chosen())
-                .as("no kin").containsExactly(0, 1);
+                                eitherWay(201, "kale", 1, bench, 5, frame), eitherWay(202, "kale", 4, bench, 2, frame)))
+                        .chosen())
+                .as("two points are too many for company")
+                .containsExactly(0, 1);
+        assertThat(assign(List.of(eitherWay(201, "", 1, bench, 5, frame), eitherWay(202, "", 2.5, bench, 2, frame)))
+                        .chosen())
+                .as("no kin")
+                .containsExactly(0, 1);
     }
 
     @Test
@@ -105,7 +125,8 @@ class SpaceTest {
         Way frame = new Way(WAY.emergence(), FRAME.id(), WAY.hardening());
         Way bench = new Way(WAY.emergence(), BENCH.id(), WAY.hardening());
         List<ToPlace> batches = List.of(
-                eitherWay(201, "kale", 1, bench, 9, frame), eitherWay(202, "kale", 2.5, bench, 2, frame),
+                eitherWay(201, "kale", 1, bench, 9, frame),
+                eitherWay(202, "kale", 2.5, bench, 2, frame),
                 eitherWay(203, "leek", 1, bench, 9, frame));
         Assignment assignment = assign(batches);
         assertThat(assignment.overflow()).isZero();
@@ -122,8 +143,11 @@ class SpaceTest {
     void assigningStopsWhenAskedAndTellsHowFarItIs() {
         List<Double> told = new ArrayList<>();
         Assignment stopped = Assigner.assign(
-                List.of(BENCH, FRAME), List.of(wants(201, 4, 0, 10), wants(202, 4, 0, 10), wants(203, 4, 0, 10)),
-                new SplittableRandom(1), told::add, () -> true);
+                List.of(BENCH, FRAME),
+                List.of(wants(201, 4, 0, 10), wants(202, 4, 0, 10), wants(203, 4, 0, 10)),
+                new SplittableRandom(1),
+                told::add,
+                () -> true);
         assertThat(stopped.stopped()).isTrue();
         assertThat(stopped.chosen()).hasSize(3);
         assertThat(told).isNotEmpty().last().isEqualTo(1.0);
@@ -137,8 +161,13 @@ class SpaceTest {
         assertThat(candidates.get(0).way()).isEqualTo(WAY);
         assertThat(candidates.get(0).cost()).isBetween(2.0, 60.0);
         assertThat(candidates.get(0).stays()).extracting(Stay::slots).containsOnly(2.0);
-        assertThat(suitability.candidates(TODAY.plusDays(70), TODAY, List.of(5.0)).get(0).stays())
-                .as("what is kept is not the room of the one before").extracting(Stay::slots).containsOnly(5.0);
+        assertThat(suitability
+                        .candidates(TODAY.plusDays(70), TODAY, List.of(5.0))
+                        .get(0)
+                        .stays())
+                .as("what is kept is not the room of the one before")
+                .extracting(Stay::slots)
+                .containsOnly(5.0);
     }
 
     @Test
@@ -149,21 +178,27 @@ class SpaceTest {
     }
 
     private static Assignment assign(List<ToPlace> batches) {
-        return Assigner.assign(List.of(BENCH, FRAME), batches, new SplittableRandom(1), share -> { }, () -> false);
+        return Assigner.assign(List.of(BENCH, FRAME), batches, new SplittableRandom(1), share -> {}, () -> false);
     }
 
     /** The bench suits it at a cost of 1, the frame at 5. */
     private static ToPlace wants(int batch, double slots, int from, int until) {
-        return new ToPlace(batch, "", List.of(
-                new Candidate(WAY, 1, List.of(stay(1, from, until, slots))),
-                new Candidate(WAY, 5, List.of(stay(2, from, until, slots)))));
+        return new ToPlace(
+                batch,
+                "",
+                List.of(
+                        new Candidate(WAY, 1, List.of(stay(1, from, until, slots))),
+                        new Candidate(WAY, 5, List.of(stay(2, from, until, slots)))));
     }
 
     /** Two trays for ten days on the bench or in the frame, each at a cost; the cheaper is named first. */
     private static ToPlace eitherWay(int batch, String kin, double onBench, Way bench, double inFrame, Way frame) {
-        return new ToPlace(batch, kin, List.of(
-                new Candidate(bench, onBench, List.of(stay(BENCH.id().number(), 0, 10, 2))),
-                new Candidate(frame, inFrame, List.of(stay(FRAME.id().number(), 0, 10, 2)))));
+        return new ToPlace(
+                batch,
+                kin,
+                List.of(
+                        new Candidate(bench, onBench, List.of(stay(BENCH.id().number(), 0, 10, 2))),
+                        new Candidate(frame, inFrame, List.of(stay(FRAME.id().number(), 0, 10, 2)))));
     }
 
     private static Stay stay(long place, int from, int until, double slots) {

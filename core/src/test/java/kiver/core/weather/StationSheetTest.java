@@ -35,8 +35,8 @@ class StationSheetTest {
         assertThat(sheet.faults().get(3).fault()).isEqualTo(new EntryFault.DayTwice(LocalDate.of(2027, 4, 4)));
         assertThat(sheet.faults().get(4).fault()).isEqualTo(new EntryFault.NotADay("day", "2027-13-05"));
         assertThat(sheet.faults().get(5).fault()).isEqualTo(new EntryFault.NotOverYet(LocalDate.of(2027, 4, 15)));
-        assertThat(sheet.gaps()).containsExactly(
-                new StationSheet.Gap(LocalDate.of(2027, 4, 2), LocalDate.of(2027, 4, 3)));
+        assertThat(sheet.gaps())
+                .containsExactly(new StationSheet.Gap(LocalDate.of(2027, 4, 2), LocalDate.of(2027, 4, 3)));
         assertThat(sheet.gaps().get(0).days()).isEqualTo(2);
     }
 
@@ -52,11 +52,15 @@ class StationSheetTest {
     @Test
     void refusesWrongSeparatorsEncodingsAndHeadings() {
         assertThatThrownBy(() -> read("day;minimum;maximum\n2027-04-01;1,5;9\n"))
-                .isInstanceOf(FaultySheetException.class).hasMessageContaining("SEMICOLONS");
-        assertThatThrownBy(() -> read("date,minimum,maximum\n2027-04-01,1.5,9\n")).hasMessageContaining("HeadingLacks[missing=[day]");
+                .isInstanceOf(FaultySheetException.class)
+                .hasMessageContaining("SEMICOLONS");
+        assertThatThrownBy(() -> read("date,minimum,maximum\n2027-04-01,1.5,9\n"))
+                .hasMessageContaining("HeadingLacks[missing=[day]");
         assertThatThrownBy(() -> read("\n\n")).hasMessageContaining("EmptyFile");
         byte[] latin = "# caf\u00e9\nday,minimum,maximum\n".getBytes(StandardCharsets.ISO_8859_1);
-        assertThatThrownBy(() -> StationSheet.read("s.csv", latin, TODAY)).hasMessageContaining("line 1").hasMessageContaining("NotUnicode");
+        assertThatThrownBy(() -> StationSheet.read("s.csv", latin, TODAY))
+                .hasMessageContaining("line 1")
+                .hasMessageContaining("NotUnicode");
         assertThat(read("\uFEFFday,minimum,maximum\n2027-04-01,1.5,9\n").days()).hasSize(1);
     }
 

@@ -63,7 +63,8 @@ class WeatherTest {
     @Test
     void needsAWholePastYear() {
         StationRecord record = StationSimulator.draw(VALLEY, new SplittableRandom(4), FIRST, 100);
-        assertThatThrownBy(() -> record.scenarios(record.lastDay(), List.of(), FIRST, record.lastDay().plusDays(9)))
+        assertThatThrownBy(() -> record.scenarios(
+                        record.lastDay(), List.of(), FIRST, record.lastDay().plusDays(9)))
                 .hasMessageContaining("at least one is needed");
     }
 
@@ -85,7 +86,9 @@ class WeatherTest {
         assertThat(Daylight.dayLength(78, LocalDate.of(2027, 6, 21))).isEqualTo(24);
         assertThat(Daylight.dayLength(78, LocalDate.of(2027, 12, 21))).isZero();
         assertThat(Daylight.dayLength(-90, LocalDate.of(2027, 12, 21))).isEqualTo(24);
-        assertThat(Daylight.lightOutdoors(70, LocalDate.of(2027, 12, 21), new DailyRange(-12, -4))).isBetween(0.0, 1.0);
-        assertThat(Daylight.lightOutdoors(70, LocalDate.of(2027, 6, 21), new DailyRange(6, 16))).isGreaterThan(20);
+        assertThat(Daylight.lightOutdoors(70, LocalDate.of(2027, 12, 21), new DailyRange(-12, -4)))
+                .isBetween(0.0, 1.0);
+        assertThat(Daylight.lightOutdoors(70, LocalDate.of(2027, 6, 21), new DailyRange(6, 16)))
+                .isGreaterThan(20);
     }
 }

@@ -18,8 +18,17 @@ import kiver.server.wording.Speech;
  * @param mass unit they read
  */
 public record Account(
-        long id, String email, String name, String passwordHash, Role role, Long growerId, Speech.Language language,
-        Speech.TemperatureUnit temperature, Speech.LengthUnit length, Speech.VolumeUnit volume, Speech.MassUnit mass) {
+        long id,
+        String email,
+        String name,
+        String passwordHash,
+        Role role,
+        Long growerId,
+        Speech.Language language,
+        Speech.TemperatureUnit temperature,
+        Speech.LengthUnit length,
+        Speech.VolumeUnit volume,
+        Speech.MassUnit mass) {
 
     /** How they are spoken to. */
     public Speech speech() {

@@ -55,8 +55,13 @@ class AccountStillStands extends OncePerRequestFilter {
             if (account.isPresent() && madeBySomebodyElse(request, person)) {
                 response.setStatus(HttpStatus.CONFLICT.value());
                 response.setContentType("application/problem+json;charset=UTF-8");
-                response.getWriter().write(JSON.writeValueAsString(Map.of("status", HttpStatus.CONFLICT.value(), "detail",
-                        wording.say(Said.of("This was recorded by somebody else; they must sign in to send it.")))));
+                response.getWriter()
+                        .write(JSON.writeValueAsString(Map.of(
+                                "status",
+                                HttpStatus.CONFLICT.value(),
+                                "detail",
+                                wording.say(Said.of(
+                                        "This was recorded by somebody else; they must sign in to send it.")))));
                 return;
             }
         }

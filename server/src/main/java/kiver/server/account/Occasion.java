@@ -44,7 +44,10 @@ public record Occasion(Optional<LocalTime> at, Optional<String> device) {
         try {
             return LocalTime.parse(text).withSecond(0).withNano(0);
         } catch (DateTimeParseException none) {
-            throw new Refusal(AT, Said.of("\"{text}\" is no time of day; write it like 14:05.").with("text", text));
+            throw new Refusal(
+                    AT,
+                    Said.of("\"{text}\" is no time of day; write it like 14:05.")
+                            .with("text", text));
         }
     }
 

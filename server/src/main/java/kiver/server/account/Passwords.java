@@ -24,16 +24,75 @@ final class Passwords {
 
     /** Long enough for the rule of ten letters and tried first by everybody. */
     private static final Set<String> WELL_KNOWN = Set.of(
-            "1234567890", "0123456789", "12345678910", "123456789012", "0987654321", "1111111111", "0000000000",
-            "1q2w3e4r5t", "1qaz2wsx3edc", "qwertyuiop", "qwertzuiop", "azertyuiop", "qwerty1234", "qwerty12345",
-            "qwerty123456", "asdfghjkl1", "password01", "password10", "password12", "password123", "password1234",
-            "password12345", "passw0rd123", "p@ssw0rd123", "passwordpassword", "mypassword", "mypassword1", "letmein123",
-            "letmein1234", "iloveyou12", "iloveyou123", "iloveyou1234", "welcome123", "welcome1234", "administrator",
-            "admin12345", "admin123456", "changeme12", "changeme123", "changeit123", "abcdefghij", "abcdefghijk",
-            "abcd123456", "abc1234567", "abc123abc123", "aaaaaaaaaa", "sunshine12", "sunshine123", "football123",
-            "baseball123", "princess123", "superman123", "trustno1234", "monkey1234", "dragon1234", "master1234",
-            "computer123", "internet123", "secret1234", "secret12345", "default123", "letmeinplease", "unbelievable",
-            "greenhouse", "greenhouse1", "seedlings1", "seedlings123", "propagator", "propagator1");
+            "1234567890",
+            "0123456789",
+            "12345678910",
+            "123456789012",
+            "0987654321",
+            "1111111111",
+            "0000000000",
+            "1q2w3e4r5t",
+            "1qaz2wsx3edc",
+            "qwertyuiop",
+            "qwertzuiop",
+            "azertyuiop",
+            "qwerty1234",
+            "qwerty12345",
+            "qwerty123456",
+            "asdfghjkl1",
+            "password01",
+            "password10",
+            "password12",
+            "password123",
+            "password1234",
+            "password12345",
+            "passw0rd123",
+            "p@ssw0rd123",
+            "passwordpassword",
+            "mypassword",
+            "mypassword1",
+            "letmein123",
+            "letmein1234",
+            "iloveyou12",
+            "iloveyou123",
+            "iloveyou1234",
+            "welcome123",
+            "welcome1234",
+            "administrator",
+            "admin12345",
+            "admin123456",
+            "changeme12",
+            "changeme123",
+            "changeit123",
+            "abcdefghij",
+            "abcdefghijk",
+            "abcd123456",
+            "abc1234567",
+            "abc123abc123",
+            "aaaaaaaaaa",
+            "sunshine12",
+            "sunshine123",
+            "football123",
+            "baseball123",
+            "princess123",
+            "superman123",
+            "trustno1234",
+            "monkey1234",
+            "dragon1234",
+            "master1234",
+            "computer123",
+            "internet123",
+            "secret1234",
+            "secret12345",
+            "default123",
+            "letmeinplease",
+            "unbelievable",
+            "greenhouse",
+            "greenhouse1",
+            "seedlings1",
+            "seedlings123",
+            "propagator",
+            "propagator1");
 
     private Passwords() {}
 
@@ -51,14 +110,19 @@ final class Passwords {
     /** Refuses a password that others would guess first. */
     static void requireUnguessable(String password, String email, String name) {
         String lower = password.toLowerCase(Locale.ROOT);
-        String box = email.contains("@") ? email.substring(0, email.indexOf('@')).toLowerCase(Locale.ROOT) : "";
-        boolean own = lower.equals(email.toLowerCase(Locale.ROOT)) || lower.equals(name.toLowerCase(Locale.ROOT))
+        String box =
+                email.contains("@") ? email.substring(0, email.indexOf('@')).toLowerCase(Locale.ROOT) : "";
+        boolean own = lower.equals(email.toLowerCase(Locale.ROOT))
+                || lower.equals(name.toLowerCase(Locale.ROOT))
                 || (box.length() >= 4 && lower.startsWith(box) && lower.length() < box.length() + 5);
         if (own) {
-            throw new Refusal("password", Said.of("This is your own name or address; choose something that others do not know."));
+            throw new Refusal(
+                    "password", Said.of("This is your own name or address; choose something that others do not know."));
         }
         if (WELL_KNOWN.contains(lower) || lower.chars().distinct().count() < 4) {
-            throw new Refusal("password", Said.of("This password is among those tried first; choose another, for example three words."));
+            throw new Refusal(
+                    "password",
+                    Said.of("This password is among those tried first; choose another, for example three words."));
         }
     }
 }

@@ -29,9 +29,18 @@ class PeopleController {
 
     /** A person to be added. */
     record PersonEntry(
-            @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.") String name,
-            @NotBlank(message = "Enter an e-mail address.") @Email(message = "This is not an e-mail address.") @Size(max = Limits.MOST_LETTERS_OF_AN_ADDRESS, message = "Use at most 100 letters.") String email,
-            @NotBlank(message = "Choose a first password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.") String password,
+            @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.")
+            String name,
+
+            @NotBlank(message = "Enter an e-mail address.")
+            @Email(message = "This is not an e-mail address.")
+            @Size(max = Limits.MOST_LETTERS_OF_AN_ADDRESS, message = "Use at most 100 letters.")
+            String email,
+
+            @NotBlank(message = "Choose a first password.")
+            @Size(min = 10, max = 200, message = "Use 10 letters or more.")
+            String password,
+
             @NotNull(message = "Choose what they do.") Role role,
             @Nullable Long growerId) {}
 
@@ -41,10 +50,14 @@ class PeopleController {
         if (grower && entry.growerId() == null) {
             throw new Refusal("growerId", Said.of("Choose the grower they belong to."));
         }
-        Passwords.requireUnguessable(entry.password(), entry.email().strip(), entry.name().strip());
+        Passwords.requireUnguessable(
+                entry.password(), entry.email().strip(), entry.name().strip());
         try {
             int added = accounts.insert(
-                    entry.email().strip(), entry.name().strip(), encoder.encode(entry.password()), entry.role(),
+                    entry.email().strip(),
+                    entry.name().strip(),
+                    encoder.encode(entry.password()),
+                    entry.role(),
                     grower ? entry.growerId() : null);
             if (added == 0) {
                 throw new Refusal("email", Said.of("Somebody signs in with this address already."));

@@ -22,7 +22,12 @@ public record Person(long id, String email, String name, String passwordHash, Ro
         implements UserDetails, Serializable {
 
     static Person of(Account account) {
-        return new Person(account.id(), account.email(), account.name(), account.passwordHash(), account.role(),
+        return new Person(
+                account.id(),
+                account.email(),
+                account.name(),
+                account.passwordHash(),
+                account.role(),
                 account.growerId());
     }
 
@@ -32,7 +37,8 @@ public record Person(long id, String email, String name, String passwordHash, Ro
 
     /** Whether the account is still what it was when this person signed in. */
     boolean isOf(Account account) {
-        return account.role() == role && Objects.equals(account.growerId(), growerId)
+        return account.role() == role
+                && Objects.equals(account.growerId(), growerId)
                 && (passwordHash.isEmpty() || passwordHash.equals(mark(account.passwordHash())));
     }
 

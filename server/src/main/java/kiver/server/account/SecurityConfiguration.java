@@ -33,35 +33,69 @@ class SecurityConfiguration {
     private static final String BENCH_HAND = Role.BENCH_HAND.name();
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts, Wording wording)
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts, Wording wording)
             throws Exception {
-        return http.authorizeHttpRequests(calls -> calls
-                        .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
-                        .requestMatchers("/api/session", "/api/setup", "/actuator/health/**").permitAll()
-                        .requestMatchers("/api/session/**").authenticated()
-                        .requestMatchers("/actuator/**").denyAll()
-                        .requestMatchers("/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**").hasRole(PROPAGATOR)
-                        .requestMatchers("/calendar/*").permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/board/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
-                                "/api/weather/**").hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .requestMatchers("/api/board/**", "/api/space/**", "/api/drafts/**", "/api/sheets/**",
-                                "/api/weather/**", "/api/reschedule/**").hasRole(PROPAGATOR)
+        return http.authorizeHttpRequests(calls -> calls.dispatcherTypeMatchers(
+                                DispatcherType.ERROR, DispatcherType.FORWARD)
+                        .permitAll()
+                        .requestMatchers("/api/session", "/api/setup", "/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers("/api/session/**")
+                        .authenticated()
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
                         .requestMatchers(
-                                HttpMethod.POST, "/api/orders/**", "/api/releases", "/api/batches", "/api/batches/bought-in", "/api/batches/*/withdrawals", "/api/people", "/api/places",
-                                "/api/varieties", "/api/lots", "/api/growers").hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf").authenticated()
-                        .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine").authenticated()
-                        .requestMatchers("/api/**", "/v3/**").hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .anyRequest().permitAll())
+                                "/api/demo/**", "/api/plans", "/api/promises", "/api/paths", "/api/successions/**")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers("/calendar/*")
+                        .permitAll()
+                        .requestMatchers(
+                                HttpMethod.GET,
+                                "/api/board/**",
+                                "/api/space/**",
+                                "/api/drafts/**",
+                                "/api/sheets/**",
+                                "/api/weather/**")
+                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                        .requestMatchers(
+                                "/api/board/**",
+                                "/api/space/**",
+                                "/api/drafts/**",
+                                "/api/sheets/**",
+                                "/api/weather/**",
+                                "/api/reschedule/**")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/api/orders/**",
+                                "/api/releases",
+                                "/api/batches",
+                                "/api/batches/bought-in",
+                                "/api/batches/*/withdrawals",
+                                "/api/people",
+                                "/api/places",
+                                "/api/varieties",
+                                "/api/lots",
+                                "/api/growers")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
+                        .authenticated()
+                        .requestMatchers("/api/**", "/v3/**")
+                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                        .anyRequest()
+                        .permitAll())
                 .csrf(csrf -> csrf.spa())
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->
                         failures.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
-                .headers(headers -> headers
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN))
+                .headers(headers -> headers.referrerPolicy(
+                                referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN))
                         .contentSecurityPolicy(policy -> policy.policyDirectives(
-                        "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; "
-                                + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
+                                "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; "
+                                        + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
                 .addFilterAfter(new AccountStillStands(accounts, wording), SecurityContextHolderFilter.class)
                 .logout(logout -> logout.disable())
                 .requestCache(cache -> cache.disable())
@@ -84,7 +118,9 @@ class SecurityConfiguration {
         DefaultCookieSerializer cookies = new DefaultCookieSerializer() {
             @Override
             public List<String> readCookieValues(HttpServletRequest request) {
-                return super.readCookieValues(request).stream().filter(id -> SESSION_NUMBER.matcher(id).matches()).toList();
+                return super.readCookieValues(request).stream()
+                        .filter(id -> SESSION_NUMBER.matcher(id).matches())
+                        .toList();
             }
         };
         cookies.setUseHttpOnlyCookie(true);
@@ -94,9 +130,8 @@ class SecurityConfiguration {
 
     @Bean
     AuthenticationManager authenticationManager(AccountMapper accounts, PasswordEncoder encoder) {
-        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(email -> accounts.byEmail(email)
-                .map(Person::of)
-                .orElseThrow(() -> new UsernameNotFoundException("unknown")));
+        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(email ->
+                accounts.byEmail(email).map(Person::of).orElseThrow(() -> new UsernameNotFoundException("unknown")));
         provider.setPasswordEncoder(encoder);
         return new ProviderManager(provider);
     }

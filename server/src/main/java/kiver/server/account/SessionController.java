@@ -68,22 +68,49 @@ class SessionController {
 
     /** Who is signed in, and what the first page needs to know. */
     record SessionView(
-            boolean signedIn, @Nullable Long person, @Nullable String name, @Nullable Role role, boolean needsFirstAccount, @Nullable String nursery, LocalDate today,
-            boolean demo, @Nullable Speech speech) {}
+            boolean signedIn,
+            @Nullable Long person,
+            @Nullable String name,
+            @Nullable Role role,
+            boolean needsFirstAccount,
+            @Nullable String nursery,
+            LocalDate today,
+            boolean demo,
+            @Nullable Speech speech) {}
 
     /** What is typed to sign in. */
     record SignIn(
-            @NotBlank(message = "Enter your e-mail address.") @Size(max = 300, message = "Use at most 300 letters.") String email,
-            @NotBlank(message = "Enter your password.") @Size(max = 200, message = "Use at most 200 letters.") String password) {}
+            @NotBlank(message = "Enter your e-mail address.") @Size(max = 300, message = "Use at most 300 letters.")
+            String email,
+
+            @NotBlank(message = "Enter your password.") @Size(max = 200, message = "Use at most 200 letters.")
+            String password) {}
 
     /** What is typed on the first-run page. */
     record FirstAccount(
-            @NotBlank(message = "Enter the nursery's name.") @Size(max = 80, message = "Use at most 80 letters.") String nursery,
-            @NotBlank(message = "Enter your name.") @Size(max = 80, message = "Use at most 80 letters.") String name,
-            @NotBlank(message = "Enter your e-mail address.") @Email(message = "This is not an e-mail address.") @Size(max = Limits.MOST_LETTERS_OF_AN_ADDRESS, message = "Use at most 100 letters.") String email,
-            @NotNull(message = "Say how far north or south it lies.") @DecimalMin(value = "-90", message = "Enter −90 to 90 degrees, south negative.") @DecimalMax(value = "90", message = "Enter −90 to 90 degrees, south negative.") Double latitude,
-            @NotNull(message = "Say how high it lies.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5_000, message = "Enter −400 to 5,000 m.") Integer altitude,
-            @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.") String password) {}
+            @NotBlank(message = "Enter the nursery's name.") @Size(max = 80, message = "Use at most 80 letters.")
+            String nursery,
+
+            @NotBlank(message = "Enter your name.") @Size(max = 80, message = "Use at most 80 letters.")
+            String name,
+
+            @NotBlank(message = "Enter your e-mail address.")
+            @Email(message = "This is not an e-mail address.")
+            @Size(max = Limits.MOST_LETTERS_OF_AN_ADDRESS, message = "Use at most 100 letters.")
+            String email,
+
+            @NotNull(message = "Say how far north or south it lies.")
+            @DecimalMin(value = "-90", message = "Enter −90 to 90 degrees, south negative.")
+            @DecimalMax(value = "90", message = "Enter −90 to 90 degrees, south negative.")
+            Double latitude,
+
+            @NotNull(message = "Say how high it lies.")
+            @Min(value = -400, message = "Enter −400 to 5,000 m.")
+            @Max(value = 5_000, message = "Enter −400 to 5,000 m.")
+            Integer altitude,
+
+            @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.")
+            String password) {}
 
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal Person person) {
@@ -97,7 +124,9 @@ class SessionController {
                 nursery == null ? null : nursery.name(),
                 clock.today(),
                 nursery != null && nursery.demo(),
-                person == null ? null : accounts.byId(person.id()).map(Account::speech).orElse(null));
+                person == null
+                        ? null
+                        : accounts.byId(person.id()).map(Account::speech).orElse(null));
     }
 
     @PostMapping("/api/session")
@@ -115,10 +144,12 @@ class SessionController {
             throw away;
         } catch (AuthenticationException wrong) {
             attempts.failed(email, request.getRemoteAddr());
-            throw new Refusal("password", Said.of("E-mail address and password do not fit together. Check both and try again."));
+            throw new Refusal(
+                    "password", Said.of("E-mail address and password do not fit together. Check both and try again."));
         }
         attempts.succeeded(email, request.getRemoteAddr());
-        Person person = keptAsIsCurrent((Person) checked.getPrincipal(), typed.password()).withoutPassword();
+        Person person = keptAsIsCurrent((Person) checked.getPrincipal(), typed.password())
+                .withoutPassword();
         // A new session number, so that one planted before signing in is worth nothing.
         if (request.getSession(false) != null) {
             request.changeSessionId();
@@ -130,8 +161,9 @@ class SessionController {
     private void requireNotTooSoon(String email, HttpServletRequest request) {
         Duration wait = attempts.toWait(email, request.getRemoteAddr());
         if (!wait.isZero()) {
-            throw new TooSoon(Said.of("Too many attempts with this address. Wait {seconds} seconds, then try again.")
-                    .with("seconds", wait.toSeconds() + 1),
+            throw new TooSoon(
+                    Said.of("Too many attempts with this address. Wait {seconds} seconds, then try again.")
+                            .with("seconds", wait.toSeconds() + 1),
                     wait);
         }
     }
@@ -156,13 +188,18 @@ class SessionController {
 
     /** A new password for the person signed in. */
     record PasswordChange(
-            @NotBlank(message = "Enter your present password.") @Size(max = 200, message = "Use at most 200 letters.") String present,
-            @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.") String password) {}
+            @NotBlank(message = "Enter your present password.") @Size(max = 200, message = "Use at most 200 letters.")
+            String present,
+
+            @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.")
+            String password) {}
 
     /** Changes one's own password; other sessions of the same account end. */
     @PostMapping("/api/session/password")
     void changePassword(
-            @Valid @RequestBody PasswordChange typed, @AuthenticationPrincipal Person person, HttpServletRequest request,
+            @Valid @RequestBody PasswordChange typed,
+            @AuthenticationPrincipal Person person,
+            HttpServletRequest request,
             HttpServletResponse response) {
         Account account = accounts.byId(person.id()).orElseThrow();
         requireNotTooSoon(account.email(), request);
@@ -179,7 +216,10 @@ class SessionController {
     /** How one wants to be spoken to: language and units. */
     record SpeechEntry(
             @NotNull(message = "Choose a language.") Speech.Language language,
-            @NotNull(message = "Choose a unit of temperature.") Speech.TemperatureUnit temperature,
+
+            @NotNull(message = "Choose a unit of temperature.")
+            Speech.TemperatureUnit temperature,
+
             @NotNull(message = "Choose a unit of length.") Speech.LengthUnit length,
             @NotNull(message = "Choose a unit of volume.") Speech.VolumeUnit volume,
             @NotNull(message = "Choose a unit of mass.") Speech.MassUnit mass) {}
@@ -187,8 +227,9 @@ class SessionController {
     /** Changes how one is spoken to, on whatever device. */
     @PutMapping("/api/session/speech")
     void speak(@Valid @RequestBody SpeechEntry typed, @AuthenticationPrincipal Person person) {
-        accounts.setSpeech(person.id(), new Speech(
-                typed.language(), typed.temperature(), typed.length(), typed.volume(), typed.mass()));
+        accounts.setSpeech(
+                person.id(),
+                new Speech(typed.language(), typed.temperature(), typed.length(), typed.volume(), typed.mass()));
     }
 
     @DeleteMapping("/api/session")
@@ -207,7 +248,8 @@ class SessionController {
         if (accounts.any()) {
             throw new Refusal("email", Said.of("This nursery has its first account already. Sign in instead."));
         }
-        Passwords.requireUnguessable(typed.password(), typed.email().strip(), typed.name().strip());
+        Passwords.requireUnguessable(
+                typed.password(), typed.email().strip(), typed.name().strip());
         clock.open(new Nursery(typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null));
         accounts.insert(
                 typed.email().strip(), typed.name().strip(), encoder.encode(typed.password()), Role.PROPAGATOR, null);

@@ -45,7 +45,8 @@ class SignInAttempts {
         Instant now = calendar.instant();
         return longest(
                 wait(both(email, address), FREE_FROM_ONE_ADDRESS, LONGEST_WAIT, now),
-                longest(wait(account(email), FREE_IN_ALL, LONGEST_WAIT_IN_ALL, now),
+                longest(
+                        wait(account(email), FREE_IN_ALL, LONGEST_WAIT_IN_ALL, now),
                         wait(from(address), FREE_IN_ALL, LONGEST_WAIT, now)));
     }
 
@@ -64,7 +65,9 @@ class SignInAttempts {
     }
 
     private Duration wait(String key, int free, Duration most, Instant now) {
-        FailureRow before = failures.of(key).filter(row -> row.lastAt().toInstant().plus(FORGOTTEN_AFTER).isAfter(now)).orElse(null);
+        FailureRow before = failures.of(key)
+                .filter(row -> row.lastAt().toInstant().plus(FORGOTTEN_AFTER).isAfter(now))
+                .orElse(null);
         if (before == null || before.count() < free) {
             return Duration.ZERO;
         }

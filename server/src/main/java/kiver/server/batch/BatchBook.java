@@ -3,14 +3,11 @@ package kiver.server.batch;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchProjection;
@@ -23,14 +20,10 @@ import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchSize;
-import kiver.core.outlook.Promised;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.account.Occasion;
-import kiver.server.batch.RecordReader.Folded;
-import kiver.server.clock.NurseryClock;
-import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
@@ -43,41 +36,31 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class BatchBook {
 
-    /** All files, with the mark and the day under which they were read. */
-    private record KeptAll(String mark, LocalDate day, List<BatchFile> files) {}
-
-    private final Map<Long, Folded> kept = new ConcurrentHashMap<>();
+    private final BatchFiles files;
     private final BatchMapper mapper;
     private final RecordReader records;
     private final ProjectionBook projections;
     private final ChangeJson json;
     private final Revisions revisions;
-    private final NurseryClock clock;
-    private volatile KeptAll keptAll;
 
     BatchBook(
-            BatchMapper mapper, RecordReader records, ProjectionBook projections, ChangeJson json, Revisions revisions,
-            NurseryClock clock) {
+            BatchFiles files,
+            BatchMapper mapper,
+            RecordReader records,
+            ProjectionBook projections,
+            ChangeJson json,
+            Revisions revisions) {
+        this.files = files;
         this.mapper = mapper;
         this.records = records;
         this.projections = projections;
         this.json = json;
         this.revisions = revisions;
-        this.clock = clock;
     }
 
     /** The batch of that number, put away or not. */
     public BatchFile file(int number) {
-        Batch batch = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
-        return file(batch);
-    }
-
-    private BatchFile file(Batch batch) {
-        Folded folded = records.folded(mapper.changes(batch.id().number()));
-        return new BatchFile(
-                        batch, mapper.runs(batch.id().number()).stream().map(BatchBook::run).toList(), mapper.promises(batch.id().number()),
-                        folded.state(), folded.trouble())
-                .forItsLines();
+        return files.file(number);
     }
 
     /** A mark that differs whenever anything has changed from which the state of batches follows. */
@@ -85,109 +68,34 @@ public class BatchBook {
         return revisions.mark();
     }
 
-    /**
-     * The batches in hand by number: all but those that are put away. Read anew only when something has changed, or
-     * another day has begun.
-     */
+    /** The batches in hand by number: all but those that are put away. */
     public List<BatchFile> files() {
-        String mark = revisions.mark();
-        LocalDate today = clock.today();
-        KeptAll present = keptAll;
-        if (present != null && present.mark().equals(mark) && present.day().equals(today)) {
-            return present.files();
-        }
-        List<BatchFile> files = read(mapper.inHand(PutAway.on(today, clock.latitude())), this::states);
-        if (!Kept.writing()) {
-            keptAll = new KeptAll(mark, today, files);
-        }
-        return files;
+        return files.inHand();
     }
 
     /** The batches that are promised to any of these lines, put away or not, by number. */
     public List<BatchFile> filesOf(Collection<LineId> lines) {
-        return lines.isEmpty() ? List.of() : together(mapper.promisedTo(lines.stream().map(LineId::number).toArray(Long[]::new)));
+        return files.of(lines);
     }
 
     /** The batches of which plants left with a delivery note, put away or not, by number. */
     public List<BatchFile> filesOnNote(int release) {
-        return together(mapper.onNote(release));
-    }
-
-    /** Those in hand are at hand; those put away are read, all at once. */
-    private List<BatchFile> together(List<Long> ids) {
-        Map<Long, BatchFile> found = files().stream().collect(Collectors.toMap(file -> file.batch().id().number(), Function.identity()));
-        Long[] others = ids.stream().filter(id -> !found.containsKey(id)).toArray(Long[]::new);
-        if (others.length > 0) {
-            read(mapper.of(others), this::statesReadAnew).forEach(file -> found.put(file.batch().id().number(), file));
-        }
-        return ids.stream().map(found::get).toList();
+        return files.onNote(release);
     }
 
     /** The batches of a growing year that are put away, by number. */
     public List<BatchFile> filesPutAway(GrowingYear year) {
-        PutAway away = PutAway.on(clock.today(), clock.latitude());
-        return read(mapper.putAway(away, year.firstDay(), year.lastDay()), this::statesReadAnew);
+        return files.putAway(year);
+    }
+
+    /** The batches that lie in a tray or are planned into it. */
+    public List<BatchFile> filesIn(TrayId tray) {
+        return files.in(tray);
     }
 
     /** The day for which the first batch was grown, if there is any. */
     public Optional<LocalDate> firstTarget() {
         return Optional.ofNullable(mapper.firstTarget());
-    }
-
-    private List<BatchFile> read(List<Batch> batches, Function<Long[], Map<Long, Folded>> folding) {
-        if (batches.isEmpty()) {
-            return List.of();
-        }
-        Long[] ids = batches.stream().map(batch -> batch.id().number()).toArray(Long[]::new);
-        Map<Long, List<BatchMapper.RunRow>> runs =
-                mapper.runsOf(ids).stream().collect(Collectors.groupingBy(BatchMapper.RunRow::batchId));
-        Map<Long, List<Promised>> promises =
-                mapper.promisesOf(ids).stream().collect(Collectors.groupingBy(promise -> promise.batch().number()));
-        Map<Long, Folded> states = folding.apply(ids);
-        return batches.stream()
-                .map(batch -> {
-                    Long id = batch.id().number();
-                    Folded folded = states.getOrDefault(id, RecordReader.NOTHING_RECORDED);
-                    return new BatchFile(
-                                    batch, runs.getOrDefault(id, List.of()).stream().map(BatchBook::run).toList(),
-                                    promises.getOrDefault(id, List.of()), folded.state(), folded.trouble())
-                            .forItsLines();
-                })
-                .toList();
-    }
-
-    /**
-     * The states of batches with a record. A record is only ever added to, so a state that was worked out up to the
-     * last of its changes stays right; only records that have grown are read again. Inside a transaction that writes
-     * nothing is kept, since what it wrote may yet be taken back.
-     */
-    private Map<Long, Folded> states(Long[] batches) {
-        Map<Long, Integer> reaches = mapper.reaches(batches).stream()
-                .collect(Collectors.toMap(BatchMapper.Reach::batchId, BatchMapper.Reach::sequence));
-        // What is kept is looked at once: others may drop of it what they no longer need.
-        Map<Long, Folded> still = new HashMap<>();
-        reaches.forEach((batch, sequence) -> {
-            Folded present = kept.get(batch);
-            if (present != null && present.changes() == sequence) {
-                still.put(batch, present);
-            }
-        });
-        Long[] grown = reaches.keySet().stream().filter(batch -> !still.containsKey(batch)).toArray(Long[]::new);
-        Map<Long, Folded> states = grown.length > 0 ? statesReadAnew(grown) : new HashMap<>();
-        if (!Kept.writing()) {
-            kept.putAll(states);
-            kept.keySet().retainAll(reaches.keySet());
-        }
-        states.putAll(still);
-        return states;
-    }
-
-    private Map<Long, Folded> statesReadAnew(Long[] batches) {
-        Map<Long, Folded> states = new HashMap<>();
-        mapper.changesOf(batches).stream()
-                .collect(Collectors.groupingBy(BatchMapper.ChangeRow::batchId))
-                .forEach((batch, rows) -> states.put(batch, records.folded(rows)));
-        return states;
     }
 
     /** Locks a batch against others who record for it or change its plan, until the transaction ends. */
@@ -196,11 +104,6 @@ public class BatchBook {
         if (mapper.lock(number) == null) {
             throw new NotFound(Said.of("There is no batch {number}.").with("number", number));
         }
-    }
-
-    /** The batches that lie in a tray or are planned into it. */
-    public List<BatchFile> filesIn(TrayId tray) {
-        return mapper.numbersInTray(tray.number()).stream().map(this::file).toList();
     }
 
     /**
@@ -213,8 +116,10 @@ public class BatchBook {
 
     /** Who recorded which change, by its sequence. */
     public Map<Integer, Author> authors(Batch batch) {
-        return mapper.authors(batch.id().number()).stream().collect(Collectors.toMap(
-                BatchMapper.ChangeAuthor::sequence, each -> new Author(each.name(), Optional.ofNullable(each.device()))));
+        return mapper.authors(batch.id().number()).stream()
+                .collect(Collectors.toMap(
+                        BatchMapper.ChangeAuthor::sequence,
+                        each -> new Author(each.name(), Optional.ofNullable(each.device()))));
     }
 
     /** Plans a batch into runs of cells and answers its number. */
@@ -270,11 +175,16 @@ public class BatchBook {
         lock(number);
         BatchFile file = file(number);
         if (!file.promises().isEmpty()) {
-            throw new Refusal("batch", Said.of("Plants of batch {number} are promised; cancel the order, or meet it otherwise first.")
-                    .with("number", number));
+            throw new Refusal(
+                    "batch",
+                    Said.of("Plants of batch {number} are promised; cancel the order, or meet it otherwise first.")
+                            .with("number", number));
         }
         if (file.state().sownOn().isPresent()) {
-            throw new Refusal("batch", Said.of("Batch {number} is sown; record its plants as lost when they are thrown out.").with("number", number));
+            throw new Refusal(
+                    "batch",
+                    Said.of("Batch {number} is sown; record its plants as lost when they are thrown out.")
+                            .with("number", number));
         }
         mapper.withdraw(number, day);
         mapper.forgetRuns(number);
@@ -293,7 +203,9 @@ public class BatchBook {
         BatchFile two = file(other);
         Alike.require(one, two);
         if (mapper.swapPromises(number, other) == 0) {
-            throw new NotFound(Said.of("There is no promise of batches {number} and {other}.").with("number", number).with("other", other));
+            throw new NotFound(Said.of("There is no promise of batches {number} and {other}.")
+                    .with("number", number)
+                    .with("other", other));
         }
     }
 
@@ -332,9 +244,16 @@ public class BatchBook {
             RecordedChange entry = state.changes().get(state.changes().size() - 1);
             mapper.insertChange(
                     new BatchMapper.ChangeRow(
-                            id, entry.sequence(), ChangeKind.of(change).wireName(), ChangeKind.of(change).version(), day,
-                            entry.time().orElse(null), json.write(change)),
-                    recordedBy, request, occasion.device().orElse(null));
+                            id,
+                            entry.sequence(),
+                            ChangeKind.of(change).wireName(),
+                            ChangeKind.of(change).version(),
+                            day,
+                            entry.time().orElse(null),
+                            json.write(change)),
+                    recordedBy,
+                    request,
+                    occasion.device().orElse(null));
         }
         requireFree(number, before, state);
         BatchProjection.of(state).ifPresent(now -> projections.write(id, BatchProjection.of(before), now));
@@ -366,9 +285,16 @@ public class BatchBook {
             ChangeKind kind = ChangeKind.of(entry.change());
             mapper.insertChange(
                     new BatchMapper.ChangeRow(
-                            id, entry.sequence(), kind.wireName(), kind.version(), entry.day(),
-                            entry.time().orElse(null), json.write(entry.change())),
-                    null, null, null);
+                            id,
+                            entry.sequence(),
+                            kind.wireName(),
+                            kind.version(),
+                            entry.day(),
+                            entry.time().orElse(null),
+                            json.write(entry.change())),
+                    null,
+                    null,
+                    null);
         }
         BatchProjection.of(state).ifPresent(now -> projections.write(id, Optional.empty(), now));
     }
@@ -380,20 +306,25 @@ public class BatchBook {
     private void requireFree(int number, BatchState before, BatchState after) {
         Map<TrayId, List<Cell>> filled = after.cells().keySet().stream()
                 .filter(cell -> !before.cells().containsKey(cell))
-                .collect(Collectors.groupingBy(Cell::tray, () -> new TreeMap<>(Comparator.comparingLong(TrayId::number)), Collectors.toList()));
+                .collect(Collectors.groupingBy(
+                        Cell::tray,
+                        () -> new TreeMap<>(Comparator.comparingLong(TrayId::number)),
+                        Collectors.toList()));
         filled.forEach((tray, cells) -> {
             mapper.lockTray(tray.number());
             for (BatchFile other : filesIn(tray)) {
                 if (other.batch().number() != number) {
-                    cells.stream().filter(other.state().cells()::containsKey).findFirst().ifPresent(cell -> {
-                        throw new ChangeRefused("run", new ChangeFault.CellOfAnother(cell.number(), other.batch().number()));
-                    });
+                    cells.stream()
+                            .filter(other.state().cells()::containsKey)
+                            .findFirst()
+                            .ifPresent(cell -> {
+                                throw new ChangeRefused(
+                                        "run",
+                                        new ChangeFault.CellOfAnother(
+                                                cell.number(), other.batch().number()));
+                            });
                 }
             }
         });
-    }
-
-    private static CellRun run(BatchMapper.RunRow row) {
-        return new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell());
     }
 }

@@ -35,7 +35,8 @@ interface BatchMapper {
     record RunRow(long batchId, long trayId, int firstCell, int lastCell) {}
 
     /** A change as it is stored. */
-    record ChangeRow(long batchId, int sequence, String kind, int version, LocalDate day, LocalTime time, String detail) {}
+    record ChangeRow(
+            long batchId, int sequence, String kind, int version, LocalDate day, LocalTime time, String detail) {}
 
     /** Who recorded a change, and on which device; null where that is not known. */
     record ChangeAuthor(int sequence, String name, String device) {}
@@ -120,7 +121,8 @@ interface BatchMapper {
             """)
     List<RunRow> runsOf(@Param("batches") Long[] batches);
 
-    @Select("select batch_id, tray_id, first_cell, last_cell from batch_run where batch_id = #{batchId} order by tray_id")
+    @Select(
+            "select batch_id, tray_id, first_cell, last_cell from batch_run where batch_id = #{batchId} order by tray_id")
     List<RunRow> runs(@Param("batchId") long batchId);
 
     String PROMISES = """
@@ -227,7 +229,9 @@ interface BatchMapper {
                     #{recordedBy}, #{request}, #{device})
             """)
     void insertChange(
-            @Param("row") ChangeRow row, @Param("recordedBy") Long recordedBy, @Param("request") UUID request,
+            @Param("row") ChangeRow row,
+            @Param("recordedBy") Long recordedBy,
+            @Param("request") UUID request,
             @Param("device") String device);
 
     /** Batches that were sown into a tray, stand in it or are planned into it. */

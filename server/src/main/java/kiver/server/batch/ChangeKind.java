@@ -30,11 +30,15 @@ enum ChangeKind {
     HARDENING_ENDED("HardeningEnded", BatchChange.HardeningEnded.class),
     /** From version 2: the line of the order; from version 3: whether names were in doubt. */
     RELEASED(
-            "Released", BatchChange.Released.class,
+            "Released",
+            BatchChange.Released.class,
             detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES.number()),
             detail -> detail.put("asMixed", false)),
     /** From version 2: why it was corrected. */
-    CORRECTED("Corrected", BatchChange.Corrected.class, detail -> detail.has("reason") ? detail : detail.put("reason", ""));
+    CORRECTED(
+            "Corrected",
+            BatchChange.Corrected.class,
+            detail -> detail.has("reason") ? detail : detail.put("reason", ""));
 
     /** Brings the detail of one version up to the next. */
     private interface Step extends UnaryOperator<ObjectNode> {}
@@ -97,8 +101,8 @@ enum ChangeKind {
      */
     ObjectNode upToDate(ObjectNode detail, int version) {
         if (version > version()) {
-            throw new IllegalStateException(
-                    "A change of the kind " + wireName + " is of version " + version + "; this Kiver knows " + version() + ".");
+            throw new IllegalStateException("A change of the kind " + wireName + " is of version " + version
+                    + "; this Kiver knows " + version() + ".");
         }
         ObjectNode brought = detail;
         for (int step = version - 1; step < steps.size(); step++) {

@@ -32,8 +32,12 @@ class CorrectionController {
 
     /** Which change was wrong, and why. */
     record CorrectionEntry(
-            @NotNull UUID requestId, @NotNull(message = "Say which entry.") Integer sequence,
-            @NotBlank(message = "Say in a few words why it is undone.") @Size(max = 200, message = "Use at most 200 letters.") String reason) {}
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which entry.") Integer sequence,
+
+            @NotBlank(message = "Say in a few words why it is undone.")
+            @Size(max = 200, message = "Use at most 200 letters.")
+            String reason) {}
 
     @PostMapping("/api/batches/{number}/corrections")
     void correct(
@@ -45,7 +49,11 @@ class CorrectionController {
         }
         String reason = entry.reason() == null ? "" : entry.reason();
         recording.record(
-                entry.requestId(), number, null, List.of(new BatchChange.Corrected(entry.sequence(), reason)), person.id());
+                entry.requestId(),
+                number,
+                null,
+                List.of(new BatchChange.Corrected(entry.sequence(), reason)),
+                person.id());
     }
 
     /** Whether undoing an entry would take back a release, or bring one back. */

@@ -16,4 +16,9 @@ import kiver.core.outlook.Sowing;
  * @param leavesOnArrival true leaves of plants that are bought in; null where seed is sown
  */
 public record NewBatch(
-        long varietyId, Sowing sowing, BatchPlan plan, HardeningProgramme programme, OrderLine aim, Double leavesOnArrival) {}
+        long varietyId,
+        Sowing sowing,
+        BatchPlan plan,
+        HardeningProgramme programme,
+        OrderLine aim,
+        Double leavesOnArrival) {}

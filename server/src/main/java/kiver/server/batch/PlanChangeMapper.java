@@ -34,7 +34,10 @@ interface PlanChangeMapper {
             """)
     int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);
 
-    @Select(value = "insert into plan_change (made_by, words, parts) values (#{by}, #{words}, #{parts}::jsonb) returning id", affectData = true)
+    @Select(
+            value =
+                    "insert into plan_change (made_by, words, parts) values (#{by}, #{words}, #{parts}::jsonb) returning id",
+            affectData = true)
     long insertChange(@Param("by") Long by, @Param("words") String words, @Param("parts") String parts);
 
     @Insert("""

@@ -71,14 +71,17 @@ public class PlanChanges {
     @Transactional(propagation = Propagation.MANDATORY)
     public Said undo() {
         mapper.lockChanges();
-        PlanChangeMapper.PlanChangeRow last =
-                mapper.lastChange().orElseThrow(() -> new Refusal("change", Said.of("There is no change of the plan to undo.")));
+        PlanChangeMapper.PlanChangeRow last = mapper.lastChange()
+                .orElseThrow(() -> new Refusal("change", Said.of("There is no change of the plan to undo.")));
         for (PlanChangeMapper.PartRow part : mapper.parts(last.id())) {
             batches.lock(part.number());
             BatchFile file = batches.file(part.number());
-            if (file.state().sownOn().isPresent() && !read(part.before()).sowsLike(file.batch().plan())) {
-                throw new Refusal("change", Said.of("Batch {batch} has been sown since; its sow day and its containers cannot be put back.")
-                        .with("batch", part.number()));
+            if (file.state().sownOn().isPresent()
+                    && !read(part.before()).sowsLike(file.batch().plan())) {
+                throw new Refusal(
+                        "change",
+                        Said.of("Batch {batch} has been sown since; its sow day and its containers cannot be put back.")
+                                .with("batch", part.number()));
             }
             set(file.batch(), read(part.before()));
         }
@@ -96,7 +99,9 @@ public class PlanChanges {
     public long begin(String name, LocalDate day) {
         Long id = mapper.insertDraft(name, day);
         if (id == null) {
-            throw new Refusal("name", Said.of("There is a draft named \"{name}\" already.").with("name", name));
+            throw new Refusal(
+                    "name",
+                    Said.of("There is a draft named \"{name}\" already.").with("name", name));
         }
         return id;
     }
@@ -124,9 +129,13 @@ public class PlanChanges {
             batches.lock(part.number());
             Batch planned = batches.file(part.number()).batch();
             if (part.planVersion() != planned.planVersion()) {
-                throw new Refusal("draft", Said.of("The plan of batch {batch} was changed since it was put into this draft: it is to be sown on {sowDay} now, and on {drafted} in the draft. Change it again in the draft, or drop the draft.")
-                        .with("batch", part.number()).with("sowDay", planned.sowDay())
-                        .with("drafted", plans.get(part.number()).sowDay()));
+                throw new Refusal(
+                        "draft",
+                        Said.of(
+                                        "The plan of batch {batch} was changed since it was put into this draft: it is to be sown on {sowDay} now, and on {drafted} in the draft. Change it again in the draft, or drop the draft.")
+                                .with("batch", part.number())
+                                .with("sowDay", planned.sowDay())
+                                .with("drafted", plans.get(part.number()).sowDay()));
             }
         }
         change(by, Said.of("Take the draft \"{name}\"").with("name", taken.name()), plans);

@@ -19,17 +19,25 @@ import kiver.core.plan.ContainerPath;
  * @param pottedLate whether it is to stay in each container as long as its roots allow
  */
 public record PlanEdit(
-        @NotNull Integer batch, @Nullable LocalDate sowDay, @Nullable Long emergencePlaceId, @Nullable Long growingPlaceId,
-        @Nullable Long hardeningPlaceId, @Nullable String container, @Nullable ContainerPath.Kind containerPath,
+        @NotNull Integer batch,
+        @Nullable LocalDate sowDay,
+        @Nullable Long emergencePlaceId,
+        @Nullable Long growingPlaceId,
+        @Nullable Long hardeningPlaceId,
+        @Nullable String container,
+        @Nullable ContainerPath.Kind containerPath,
         @Nullable Boolean pottedLate) {
 
     /** What makes one plan of a batch another in the same containers. */
     public static PlanEdit between(int batch, BatchPlan before, BatchPlan after) {
         return new PlanEdit(
-                batch, differing(before.sowDay(), after.sowDay()),
+                batch,
+                differing(before.sowDay(), after.sowDay()),
                 differing(before.emergencePlaceId(), after.emergencePlaceId()),
                 differing(before.growingPlaceId(), after.growingPlaceId()),
-                differing(before.hardeningPlaceId(), after.hardeningPlaceId()), null, null,
+                differing(before.hardeningPlaceId(), after.hardeningPlaceId()),
+                null,
+                null,
                 differing(before.pottedLate(), after.pottedLate()));
     }
 

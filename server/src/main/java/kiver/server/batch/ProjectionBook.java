@@ -32,7 +32,8 @@ public class ProjectionBook implements SmartInitializingSingleton {
     private final TransactionTemplate transaction;
     private final JsonMapper json = JsonMapper.builder().build();
 
-    ProjectionBook(ProjectionMapper mapper, BatchMapper batches, RecordReader records, TransactionTemplate transaction) {
+    ProjectionBook(
+            ProjectionMapper mapper, BatchMapper batches, RecordReader records, TransactionTemplate transaction) {
         this.mapper = mapper;
         this.batches = batches;
         this.records = records;
@@ -64,35 +65,62 @@ public class ProjectionBook implements SmartInitializingSingleton {
     void write(long batchId, Optional<BatchProjection> before, BatchProjection now) {
         Balance balance = now.balance();
         mapper.writeStanding(new ProjectionMapper.StandingRow(
-                batchId, now.sequence(), now.stage(), now.beganOn().orElse(null), now.lastOn(), now.completelyCounted(),
-                balance.sown(), balance.waiting(), balance.empty(), balance.alive(), balance.lost(), balance.released()));
+                batchId,
+                now.sequence(),
+                now.stage(),
+                now.beganOn().orElse(null),
+                now.lastOn(),
+                now.completelyCounted(),
+                balance.sown(),
+                balance.waiting(),
+                balance.empty(),
+                balance.alive(),
+                balance.lost(),
+                balance.released()));
         if (before.isEmpty() || !before.get().cells().equals(now.cells())) {
-            String rows = json.writeValueAsString(now.cells().stream().map(ProjectionBook::row).toList());
+            String rows = json.writeValueAsString(
+                    now.cells().stream().map(ProjectionBook::row).toList());
             mapper.dropOtherCells(batchId, rows);
             mapper.addCells(batchId, rows);
         }
         if (before.isEmpty() || !before.get().origins().equals(now.origins())) {
             mapper.dropOrigins(batchId);
-            mapper.addOrigins(batchId, json.writeValueAsString(now.origins().stream().map(ProjectionBook::row).toList()));
+            mapper.addOrigins(
+                    batchId,
+                    json.writeValueAsString(
+                            now.origins().stream().map(ProjectionBook::row).toList()));
         }
         if (before.isEmpty() || !before.get().departures().equals(now.departures())) {
             mapper.dropDepartures(batchId);
-            mapper.addDepartures(batchId, json.writeValueAsString(now.departures().stream()
-                    .map(gone -> new ProjectionMapper.DepartureRow(gone.release(), gone.line().number(), gone.cells(), gone.seedlings()))
-                    .toList()));
+            mapper.addDepartures(
+                    batchId,
+                    json.writeValueAsString(now.departures().stream()
+                            .map(gone -> new ProjectionMapper.DepartureRow(
+                                    gone.release(), gone.line().number(), gone.cells(), gone.seedlings()))
+                            .toList()));
         }
     }
 
     /** What is written down of a batch; empty where nothing is. */
     public Optional<BatchProjection> written(long batchId) {
-        return mapper.standing(batchId).map(row -> new BatchProjection(
-                row.sequence(), row.stage(), Optional.ofNullable(row.beganOn()), row.lastOn(), row.completelyCounted(),
-                new Balance(row.sown(), row.waiting(), row.empty(), row.alive(), row.lost(), row.released()),
-                mapper.cells(batchId).stream().map(ProjectionBook::cells).toList(),
-                mapper.origins(batchId).stream().map(ProjectionBook::origin).toList(),
-                mapper.departures(batchId).stream()
-                        .map(gone -> new BatchProjection.Departure(gone.release(), new LineId(gone.lineId()), gone.cells(), gone.seedlings()))
-                        .toList()));
+        return mapper.standing(batchId)
+                .map(row -> new BatchProjection(
+                        row.sequence(),
+                        row.stage(),
+                        Optional.ofNullable(row.beganOn()),
+                        row.lastOn(),
+                        row.completelyCounted(),
+                        new Balance(row.sown(), row.waiting(), row.empty(), row.alive(), row.lost(), row.released()),
+                        mapper.cells(batchId).stream()
+                                .map(ProjectionBook::cells)
+                                .toList(),
+                        mapper.origins(batchId).stream()
+                                .map(ProjectionBook::origin)
+                                .toList(),
+                        mapper.departures(batchId).stream()
+                                .map(gone -> new BatchProjection.Departure(
+                                        gone.release(), new LineId(gone.lineId()), gone.cells(), gone.seedlings()))
+                                .toList()));
     }
 
     /** Goes through all records and tells of which batches something else is written down than follows from them. */
@@ -121,37 +149,58 @@ public class ProjectionBook implements SmartInitializingSingleton {
     /** Writes down anew what follows from the records of some batches; one whose record is damaged stays as it is. */
     public void rebuild(List<Difference> differences) {
         differences.stream()
-                .filter(difference -> difference.following().isPresent() || difference.written().isEmpty())
+                .filter(difference -> difference.following().isPresent()
+                        || difference.written().isEmpty())
                 .forEach(difference -> transaction.executeWithoutResult(status -> rewrite(difference.batch())));
     }
 
     private void rewrite(int number) {
         long id = batches.lock(number);
-        BatchProjection.of(records.state(id)).ifPresentOrElse(now -> write(id, Optional.empty(), now), () -> mapper.drop(id));
+        BatchProjection.of(records.state(id))
+                .ifPresentOrElse(now -> write(id, Optional.empty(), now), () -> mapper.drop(id));
     }
 
     private static ProjectionMapper.CellsRow row(BatchProjection.Cells cells) {
         CellState state = cells.state();
         return new ProjectionMapper.CellsRow(
-                cells.run().tray().number(), cells.run().first(), cells.run().last(), state.condition(), state.seeds(),
-                state.seedlings(), state.onlySeen(), state.sowing(), cells.lot().number(), state.mixed());
+                cells.run().tray().number(),
+                cells.run().first(),
+                cells.run().last(),
+                state.condition(),
+                state.seeds(),
+                state.seedlings(),
+                state.onlySeen(),
+                state.sowing(),
+                cells.lot().number(),
+                state.mixed());
     }
 
     private static BatchProjection.Cells cells(ProjectionMapper.CellsRow row) {
         return new BatchProjection.Cells(
                 new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
-                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin(), row.mixed()), new LotId(row.lotId()));
+                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin(), row.mixed()),
+                new LotId(row.lotId()));
     }
 
     private static ProjectionMapper.OriginRow row(BatchProjection.Origin origin) {
         return new ProjectionMapper.OriginRow(
-                origin.sequence(), origin.on(), origin.run().tray().number(), origin.run().first(), origin.run().last(),
-                origin.lot().number(), origin.seeds(), origin.medium());
+                origin.sequence(),
+                origin.on(),
+                origin.run().tray().number(),
+                origin.run().first(),
+                origin.run().last(),
+                origin.lot().number(),
+                origin.seeds(),
+                origin.medium());
     }
 
     private static BatchProjection.Origin origin(ProjectionMapper.OriginRow row) {
         return new BatchProjection.Origin(
-                row.sequence(), row.occurredOn(), new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
-                new LotId(row.lotId()), row.seeds(), row.medium());
+                row.sequence(),
+                row.occurredOn(),
+                new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
+                new LotId(row.lotId()),
+                row.seeds(),
+                row.medium());
     }
 }

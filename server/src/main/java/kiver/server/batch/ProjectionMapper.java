@@ -17,17 +17,42 @@ interface ProjectionMapper {
 
     /** Where a batch stands. */
     record StandingRow(
-            long batchId, int sequence, BatchStage stage, LocalDate beganOn, LocalDate lastOn, boolean completelyCounted,
-            int sown, int waiting, int empty, int alive, int lost, int released) {}
+            long batchId,
+            int sequence,
+            BatchStage stage,
+            LocalDate beganOn,
+            LocalDate lastOn,
+            boolean completelyCounted,
+            int sown,
+            int waiting,
+            int empty,
+            int alive,
+            int lost,
+            int released) {}
 
     /** Neighbouring cells of which the same is true. */
     record CellsRow(
-            long trayId, int firstCell, int lastCell, CellCondition condition, int seeds, int seedlings, boolean onlySeen,
-            int origin, long lotId, boolean mixed) {}
+            long trayId,
+            int firstCell,
+            int lastCell,
+            CellCondition condition,
+            int seeds,
+            int seedlings,
+            boolean onlySeen,
+            int origin,
+            long lotId,
+            boolean mixed) {}
 
     /** A sowing or an arrival. */
     record OriginRow(
-            int sequence, LocalDate occurredOn, long trayId, int firstCell, int lastCell, long lotId, int seeds, String medium) {}
+            int sequence,
+            LocalDate occurredOn,
+            long trayId,
+            int firstCell,
+            int lastCell,
+            long lotId,
+            int seeds,
+            String medium) {}
 
     /** What left with a line of a note. */
     record DepartureRow(long release, long lineId, int cells, int seedlings) {}
@@ -78,8 +103,8 @@ interface ProjectionMapper {
             """;
 
     /** Takes away cells of which something else is true by now. */
-    @Delete("delete from batch_cells old where old.batch_id = #{batchId} and not exists (select from ("
-            + NEW_CELLS + ") new where " + SAME_CELLS + ")")
+    @Delete("delete from batch_cells old where old.batch_id = #{batchId} and not exists (select from (" + NEW_CELLS
+            + ") new where " + SAME_CELLS + ")")
     void dropOtherCells(@Param("batchId") long batchId, @Param("rows") String rows);
 
     /** Adds the cells that are not written down as they are. */

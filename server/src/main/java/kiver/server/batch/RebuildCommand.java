@@ -31,10 +31,12 @@ class RebuildCommand implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         List<ProjectionBook.Difference> differences = projections.differences();
         differences.forEach(difference -> System.out.printf(
-                "Batch %d: %s%n", difference.batch(),
+                "Batch %d: %s%n",
+                difference.batch(),
                 difference.following().isEmpty()
                         ? "its record cannot be read to its end, or has no entries; what is written down stays as it is"
-                        : "written down " + difference.written() + ", following from its record " + difference.following()));
+                        : "written down " + difference.written() + ", following from its record "
+                                + difference.following()));
         boolean write = "write".equals(application.getEnvironment().getProperty("kiver.rebuild"));
         if (write) {
             projections.rebuild(differences);

@@ -39,13 +39,15 @@ class RecordReader {
      * @throws RuntimeException when its record is damaged
      */
     BatchState state(long batchId) {
-        return BatchState.after(mapper.changes(batchId).stream().map(this::change).toList());
+        return BatchState.after(
+                mapper.changes(batchId).stream().map(this::change).toList());
     }
 
     /** Folds a record; one that was damaged is folded up to there, so that it stops no page of others. */
     Folded folded(List<BatchMapper.ChangeRow> rows) {
         try {
-            return new Folded(BatchState.after(rows.stream().map(this::change).toList()), rows.size(), Optional.empty());
+            return new Folded(
+                    BatchState.after(rows.stream().map(this::change).toList()), rows.size(), Optional.empty());
         } catch (RuntimeException damaged) {
             BatchState state = NOTHING_RECORDED.state();
             List<RecordedChange> whole = new ArrayList<>();
@@ -54,8 +56,13 @@ class RecordReader {
                     whole.add(change(row));
                     state = BatchState.after(whole);
                 } catch (RuntimeException here) {
-                    LOG.error("Entry {} of the record of batch id {} cannot be read", row.sequence(), row.batchId(), here);
-                    return new Folded(state, rows.size(), Optional.of(new BatchTrouble.EntryUnreadable(row.sequence())));
+                    LOG.error(
+                            "Entry {} of the record of batch id {} cannot be read",
+                            row.sequence(),
+                            row.batchId(),
+                            here);
+                    return new Folded(
+                            state, rows.size(), Optional.of(new BatchTrouble.EntryUnreadable(row.sequence())));
                 }
             }
             throw damaged;
@@ -64,7 +71,8 @@ class RecordReader {
 
     private RecordedChange change(BatchMapper.ChangeRow row) {
         BatchChange change = json.read(row.kind(), row.version(), row.detail());
-        if (change instanceof BatchChange.Released released && released.line().equals(BatchChange.Released.BEFORE_LINES)) {
+        if (change instanceof BatchChange.Released released
+                && released.line().equals(BatchChange.Released.BEFORE_LINES)) {
             change = released.forLine(lineOf(released.release()));
         }
         return new RecordedChange(row.sequence(), row.day(), Optional.ofNullable(row.time()), change);
@@ -74,8 +82,8 @@ class RecordReader {
     private LineId lineOf(long release) {
         Map<Long, LineId> lines = linesOfEarlierReleases;
         if (lines == null) {
-            lines = mapper.releasedBeforeLines().stream().collect(Collectors.toMap(
-                    each -> (long) each.release(), BatchMapper.ReleasedBeforeLines::lineId));
+            lines = mapper.releasedBeforeLines().stream()
+                    .collect(Collectors.toMap(each -> (long) each.release(), BatchMapper.ReleasedBeforeLines::lineId));
             linesOfEarlierReleases = lines;
         }
         return lines.getOrDefault(release, BatchChange.Released.BEFORE_LINES);

@@ -40,8 +40,11 @@ public class RecordingService {
         LocalDate today = clock.today();
         LocalDate happened = day == null ? today : day;
         if (happened.isAfter(today)) {
-            throw new Refusal("day", Said.of("The day {happened} is still to come; today is {today}.")
-                    .with("happened", happened).with("today", today));
+            throw new Refusal(
+                    "day",
+                    Said.of("The day {happened} is still to come; today is {today}.")
+                            .with("happened", happened)
+                            .with("today", today));
         }
         requests.once(requestId, Arrays.asList("record", number, happened, changes, recordedBy), () -> {
             batches.record(number, happened, changes, recordedBy, requestId);

@@ -34,12 +34,24 @@ class TrayController {
      *
      * @param mixed whether nobody is sure what its plant is
      */
-    record CellView(int number, @Nullable Integer batch, @Nullable CellCondition condition, @Nullable Integer seeds, @Nullable Integer seedlings,
-            boolean onlySeen, boolean mixed) {}
+    record CellView(
+            int number,
+            @Nullable Integer batch,
+            @Nullable CellCondition condition,
+            @Nullable Integer seeds,
+            @Nullable Integer seedlings,
+            boolean onlySeen,
+            boolean mixed) {}
 
     /** A tray. */
     record TrayView(
-            int number, String code, String container, int rows, int columns, double cellVolume, List<Integer> batches,
+            int number,
+            String code,
+            String container,
+            int rows,
+            int columns,
+            double cellVolume,
+            List<Integer> batches,
             List<CellView> cells) {}
 
     @GetMapping("/api/trays/{number}")
@@ -52,8 +64,14 @@ class TrayController {
             cells.add(cell(new Cell(tray.trayId(), cell), files));
         }
         return new TrayView(
-                number, tray.code(), container.name(), container.rows(), container.columns(), container.cellVolume(),
-                files.stream().map(file -> file.batch().number()).toList(), cells);
+                number,
+                tray.code(),
+                container.name(),
+                container.rows(),
+                container.columns(),
+                container.cellVolume(),
+                files.stream().map(file -> file.batch().number()).toList(),
+                cells);
     }
 
     private static CellView cell(Cell cell, List<BatchFile> files) {
@@ -61,12 +79,18 @@ class TrayController {
             CellState state = file.state().cells().get(cell);
             if (state != null) {
                 return new CellView(
-                        cell.number(), file.batch().number(), state.condition(), state.seeds(), state.seedlings(), state.onlySeen(),
+                        cell.number(),
+                        file.batch().number(),
+                        state.condition(),
+                        state.seeds(),
+                        state.seedlings(),
+                        state.onlySeen(),
                         state.mixed());
             }
         }
         return files.stream()
-                .filter(file -> file.toSow().stream().anyMatch(run -> run.cells().contains(cell)))
+                .filter(file ->
+                        file.toSow().stream().anyMatch(run -> run.cells().contains(cell)))
                 .findFirst()
                 .map(file -> new CellView(cell.number(), file.batch().number(), null, null, null, false, false))
                 .orElseGet(() -> new CellView(cell.number(), null, null, null, null, false, false));

@@ -52,7 +52,8 @@ public class Board {
         return analyst.all().stream()
                 .filter(batch -> number(batch) == number)
                 .findFirst()
-                .orElseThrow(() -> new NotFound(Said.of("There is no batch {number}.").with("number", number)));
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no batch {number}.").with("number", number)));
     }
 
     /** When a batch that is not sown yet may be sown; empty for one that is, or where there is no such day. */

@@ -49,7 +49,12 @@ class BoardController {
     private final BatchBook batches;
 
     BoardController(
-            Board board, SpaceBook space, PlanEdits edits, PlanChanges plans, SeasonService seasons, NurseryClock clock,
+            Board board,
+            SpaceBook space,
+            PlanEdits edits,
+            PlanChanges plans,
+            SeasonService seasons,
+            NurseryClock clock,
             BatchBook batches) {
         this.batches = batches;
         this.board = board;
@@ -66,32 +71,47 @@ class BoardController {
      * @param planVersion of the plan that was seen; a change to one that was changed since is refused
      */
     record EditEntry(
-            @NotNull @Valid PlanEdit edit, @Nullable Long draft, @Nullable Integer planVersion) {}
+            @NotNull @Valid PlanEdit edit,
+            @Nullable Long draft,
+            @Nullable Integer planVersion) {}
 
     /** What a change would do: the batch then, places over-full then, and neighbours that would share their room. */
     record TrialView(
-            BoardView.BoardBatch batch, double chanceBefore, List<OverflowView> overflows,
-            List<Integer> neighbours) {}
+            BoardView.BoardBatch batch, double chanceBefore, List<OverflowView> overflows, List<Integer> neighbours) {}
 
     /** What was undone. */
     record Undone(Said words) {}
 
     /** A draft to be begun. */
     record DraftEntry(
-            @NotBlank(message = "Give the draft a name.") @Size(max = 60, message = "Use at most 60 letters.") String name) {}
+            @NotBlank(message = "Give the draft a name.") @Size(max = 60, message = "Use at most 60 letters.")
+            String name) {}
 
     /** A draft begun. */
     record DraftBegun(long id) {}
 
     /** A batch as it stands and as the draft would have it. */
     record DraftLine(
-            int batch, String variety, boolean boughtIn, LocalDate target, LocalDate sowDayBefore, LocalDate sowDay, String placesBefore,
-            String places, double chanceBefore, double chance) {}
+            int batch,
+            String variety,
+            boolean boughtIn,
+            LocalDate target,
+            LocalDate sowDayBefore,
+            LocalDate sowDay,
+            String placesBefore,
+            String places,
+            double chanceBefore,
+            double chance) {}
 
     /** A draft beside the plan. */
     record DraftView(
-            List<DraftLine> lines, double chanceBefore, double chance, double overflowBefore, double overflow,
-            int atRiskBefore, int atRisk) {}
+            List<DraftLine> lines,
+            double chanceBefore,
+            double chance,
+            double overflowBefore,
+            double overflow,
+            int atRiskBefore,
+            int atRisk) {}
 
     @GetMapping("/api/board")
     BoardView season(@RequestParam(required = false) @Nullable Long draft) {
@@ -105,15 +125,22 @@ class BoardController {
                 .map(batch -> BoardView.batch(batch, board.window(batch).orElse(null)))
                 .toList();
         return new BoardView(
-                clock.today(), lines,
+                clock.today(),
+                lines,
                 seasons.season().places().stream()
                         .map(place -> new BoardView.BoardPlace(
-                                place.id().number(), place.name(), place.slots(), place.suits(PlaceUse.EMERGENCE),
-                                place.suits(PlaceUse.GROWING_ON), place.suits(PlaceUse.HARDENING_OFF)))
+                                place.id().number(),
+                                place.name(),
+                                place.slots(),
+                                place.suits(PlaceUse.EMERGENCE),
+                                place.suits(PlaceUse.GROWING_ON),
+                                place.suits(PlaceUse.HARDENING_OFF)))
                         .toList(),
                 OverflowView.of(space.occupancy(batches)),
                 plans.lastWords().orElse(null),
-                plans.drafts().stream().map(each -> new BoardView.DraftName(each.id(), each.name())).toList());
+                plans.drafts().stream()
+                        .map(each -> new BoardView.DraftName(each.id(), each.name()))
+                        .toList());
     }
 
     @PostMapping("/api/board/trials")
@@ -128,7 +155,9 @@ class BoardController {
         Occupancy then = space.occupancy(batches).with(number, tried.stays());
         List<OverflowView> overflows = OverflowView.of(then);
         return new TrialView(
-                BoardView.batch(tried, null), was.chance(), overflows,
+                BoardView.batch(tried, null),
+                was.chance(),
+                overflows,
                 overflows.stream()
                         .filter(each -> each.batches().contains(number))
                         .flatMap(each -> each.batches().stream())
@@ -149,7 +178,10 @@ class BoardController {
         if (entry.draft() == null) {
             edits.requireSeen(planned, entry.planVersion(), entry.edit());
             BatchPlan after = edits.edited(standing, stands, entry.edit());
-            plans.change(person.id(), Said.of("Change the plan of batch {batch}").with("batch", number), Map.of(number, after));
+            plans.change(
+                    person.id(),
+                    Said.of("Change the plan of batch {batch}").with("batch", number),
+                    Map.of(number, after));
         } else {
             BatchPlan before = plansOf(entry.draft()).getOrDefault(number, stands);
             plans.put(entry.draft(), number, edits.edited(standing, before, entry.edit()));
@@ -182,8 +214,13 @@ class BoardController {
                 .map(batch -> line(nowByNumber.get(batch.file().batch().number()), batch, names))
                 .toList();
         return new DraftView(
-                lines, meanChance(now), meanChance(then), space.occupancy(now).overfullness(),
-                space.occupancy(then).overfullness(), atRisk(now), atRisk(then));
+                lines,
+                meanChance(now),
+                meanChance(then),
+                space.occupancy(now).overfullness(),
+                space.occupancy(then).overfullness(),
+                atRisk(now),
+                atRisk(then));
     }
 
     @PostMapping("/api/drafts/{draft}/taking")
@@ -210,27 +247,43 @@ class BoardController {
         var was = before.file().batch();
         var is = after.file().batch();
         return new DraftLine(
-                is.number(), is.variety(), is.isBoughtIn(), is.target(), was.sowDay(), is.sowDay(), places(was.plan(), names),
-                places(is.plan(), names), before.chance(), after.chance());
+                is.number(),
+                is.variety(),
+                is.isBoughtIn(),
+                is.target(),
+                was.sowDay(),
+                is.sowDay(),
+                places(was.plan(), names),
+                places(is.plan(), names),
+                before.chance(),
+                after.chance());
     }
 
     private static String places(BatchPlan plan, Map<PlaceId, String> names) {
-        return names.get(new PlaceId(plan.emergencePlaceId())) + ", " + names.get(new PlaceId(plan.growingPlaceId())) + ", "
-                + names.get(new PlaceId(plan.hardeningPlaceId())) + " · " + plan.lastContainer();
+        return names.get(new PlaceId(plan.emergencePlaceId())) + ", " + names.get(new PlaceId(plan.growingPlaceId()))
+                + ", " + names.get(new PlaceId(plan.hardeningPlaceId())) + " · " + plan.lastContainer();
     }
 
     /** Over the batches that are still under way. */
     private static double meanChance(List<BatchOutlook> batches) {
-        return batches.stream().filter(BoardController::underWay).mapToDouble(BatchOutlook::chance).average().orElse(1);
+        return batches.stream()
+                .filter(BoardController::underWay)
+                .mapToDouble(BatchOutlook::chance)
+                .average()
+                .orElse(1);
     }
 
     private static int atRisk(List<BatchOutlook> batches) {
-        return (int) batches.stream().filter(BoardController::underWay).filter(batch -> batch.chance() < 0.5).count();
+        return (int) batches.stream()
+                .filter(BoardController::underWay)
+                .filter(batch -> batch.chance() < 0.5)
+                .count();
     }
 
     /** Neither over nor kept as spares of an order that was met. */
     private static boolean underWay(BatchOutlook batch) {
-        return batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED
+        return batch.stage() != BatchStage.RELEASED
+                && batch.stage() != BatchStage.FAILED
                 && batch.file().stillWanted() > 0;
     }
 }

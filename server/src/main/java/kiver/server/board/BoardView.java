@@ -25,8 +25,12 @@ import kiver.server.wording.Said;
  * @param drafts that are open
  */
 record BoardView(
-        LocalDate today, List<BoardBatch> batches, List<BoardPlace> places, List<OverflowView> overflows,
-        @Nullable Said undo, List<DraftName> drafts) {
+        LocalDate today,
+        List<BoardBatch> batches,
+        List<BoardPlace> places,
+        List<OverflowView> overflows,
+        @Nullable Said undo,
+        List<DraftName> drafts) {
 
     /** A draft by name. */
     record DraftName(long id, String name) {}
@@ -50,25 +54,53 @@ record BoardView(
      * @param hardeningPlaceId where it hardens
      */
     record BoardPlan(
-            int version, boolean pinned, boolean pottedLate, @Nullable SowWindow window, long emergencePlaceId,
-            long growingPlaceId, long hardeningPlaceId) {}
+            int version,
+            boolean pinned,
+            boolean pottedLate,
+            @Nullable SowWindow window,
+            long emergencePlaceId,
+            long growingPlaceId,
+            long hardeningPlaceId) {}
 
     /** A batch on the board. */
     record BoardBatch(
-            int number, String variety, String crop, List<BatchSummary.PromiseView> promises, int plants, String container,
-            BatchStage stage, boolean boughtIn, boolean sown, double chance, BatchDates dates, BoardPlan plan,
+            int number,
+            String variety,
+            String crop,
+            List<BatchSummary.PromiseView> promises,
+            int plants,
+            String container,
+            BatchStage stage,
+            boolean boughtIn,
+            boolean sown,
+            double chance,
+            BatchDates dates,
+            BoardPlan plan,
             List<BoardStay> stays) {}
 
     static BoardBatch batch(BatchOutlook outlook, @Nullable SowWindow window) {
         Batch batch = outlook.file().batch();
         Way way = outlook.way();
         return new BoardBatch(
-                batch.number(), batch.variety(), outlook.crop().name(), BatchSummary.promises(outlook), batch.plants(),
-                outlook.container().name(), outlook.stage(), batch.isBoughtIn(), outlook.file().state().sownOn().isPresent(),
-                outlook.chance(), BatchDates.of(outlook),
+                batch.number(),
+                batch.variety(),
+                outlook.crop().name(),
+                BatchSummary.promises(outlook),
+                batch.plants(),
+                outlook.container().name(),
+                outlook.stage(),
+                batch.isBoughtIn(),
+                outlook.file().state().sownOn().isPresent(),
+                outlook.chance(),
+                BatchDates.of(outlook),
                 new BoardPlan(
-                        batch.planVersion(), batch.plan().pinned(), batch.plan().pottedLate(), window,
-                        way.emergence().number(), way.growingOn().number(), way.hardening().number()),
+                        batch.planVersion(),
+                        batch.plan().pinned(),
+                        batch.plan().pottedLate(),
+                        window,
+                        way.emergence().number(),
+                        way.growingOn().number(),
+                        way.hardening().number()),
                 outlook.stays().stream().map(BoardView::stay).toList());
     }
 

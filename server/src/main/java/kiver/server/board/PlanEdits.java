@@ -34,43 +34,68 @@ class PlanEdits {
     /** Refuses an edit of a plan that was changed since it was seen, and says both. */
     void requireSeen(Batch planned, @Nullable Integer seenVersion, PlanEdit edit) {
         if (seenVersion != null && seenVersion != planned.planVersion()) {
-            throw new Refusal("planVersion", Said.of("The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {containerCodes}{more}. Look at it as it stands and change it again.")
-                    .with("planned", planned.number()).with("sowDay", planned.sowDay())
-                    .with("containerCodes", planned.containerCodes().get(0))
-                    .with("more", edit.sowDay() == null ? Said.of("") : Said.of("; you wanted {sowDay}").with("sowDay", edit.sowDay())));
+            throw new Refusal(
+                    "planVersion",
+                    Said.of(
+                                    "The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {containerCodes}{more}. Look at it as it stands and change it again.")
+                            .with("planned", planned.number())
+                            .with("sowDay", planned.sowDay())
+                            .with("containerCodes", planned.containerCodes().get(0))
+                            .with(
+                                    "more",
+                                    edit.sowDay() == null
+                                            ? Said.of("")
+                                            : Said.of("; you wanted {sowDay}").with("sowDay", edit.sowDay())));
         }
     }
 
     /** The plan after an edit of the plan before. */
     BatchPlan edited(BatchOutlook batch, BatchPlan before, PlanEdit edit) {
         boolean sown = batch.file().state().sownOn().isPresent();
-        if (sown && (edit.sowDay() != null || edit.emergencePlaceId() != null || edit.container() != null
-                || edit.containerPath() != null)) {
-            throw new Refusal("batch", Said.of("Batch {batch} is sown; only the places to come can be changed.").with("batch", edit.batch()));
+        if (sown
+                && (edit.sowDay() != null
+                        || edit.emergencePlaceId() != null
+                        || edit.container() != null
+                        || edit.containerPath() != null)) {
+            throw new Refusal(
+                    "batch",
+                    Said.of("Batch {batch} is sown; only the places to come can be changed.")
+                            .with("batch", edit.batch()));
         }
         if (edit.sowDay() != null && edit.sowDay().isBefore(clock.today())) {
-            throw new Refusal("sowDay", Said.of("That day has passed; the first day to sow is today, {today}.").with("today", clock.today()));
+            throw new Refusal(
+                    "sowDay",
+                    Said.of("That day has passed; the first day to sow is today, {today}.")
+                            .with("today", clock.today()));
         }
         if (edit.sowDay() != null && edit.sowDay().isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("sowDay", Said.of("Kiver looks {daysAhead} days ahead; choose an earlier day.").with("daysAhead", Wish.DAYS_AHEAD));
+            throw new Refusal(
+                    "sowDay",
+                    Said.of("Kiver looks {daysAhead} days ahead; choose an earlier day.")
+                            .with("daysAhead", Wish.DAYS_AHEAD));
         }
         BatchPlan plan = before;
         if (edit.sowDay() != null) {
             plan = plan.sownOn(edit.sowDay());
         }
-        boolean placed = edit.emergencePlaceId() != null || edit.growingPlaceId() != null || edit.hardeningPlaceId() != null;
+        boolean placed =
+                edit.emergencePlaceId() != null || edit.growingPlaceId() != null || edit.hardeningPlaceId() != null;
         plan = new BatchPlan(
-                plan.sowDay(), plan.latestSowDay(),
+                plan.sowDay(),
+                plan.latestSowDay(),
                 place(edit.emergencePlaceId(), PlaceUse.EMERGENCE, "emergencePlaceId", plan.emergencePlaceId()),
                 place(edit.growingPlaceId(), PlaceUse.GROWING_ON, "growingPlaceId", plan.growingPlaceId()),
                 place(edit.hardeningPlaceId(), PlaceUse.HARDENING_OFF, "hardeningPlaceId", plan.hardeningPlaceId()),
-                plan.pinned() || placed, plan.containerPath(), plan.containers(),
+                plan.pinned() || placed,
+                plan.containerPath(),
+                plan.containers(),
                 edit.pottedLate() == null ? plan.pottedLate() : edit.pottedLate());
         if (edit.container() != null || edit.containerPath() != null) {
             String last = edit.container() == null ? plan.lastContainer() : edit.container();
             ContainerPath.Kind kind = edit.containerPath() == null ? ContainerPath.Kind.STRAIGHT : edit.containerPath();
             plan = plan.in(ContainerPath.of(kind, crops.container(last), batch.crop(), crops.containers())
-                    .orElseThrow(() -> new Refusal("containerPath", Said.of("The nursery has no containers for this path."))));
+                    .orElseThrow(() ->
+                            new Refusal("containerPath", Said.of("The nursery has no containers for this path."))));
         }
         return plan;
     }

@@ -28,14 +28,19 @@ class ContainerSheetBook implements SheetBook {
 
     @Override
     public List<SheetRow> rows() {
-        return library.library().containers().stream().map(ContainerSheet::write).toList();
+        return library.library().containers().stream()
+                .map(ContainerSheet::write)
+                .toList();
     }
 
     @Override
     public void put(SheetRow row) {
         Container container = ContainerSheet.read(row);
         if (!container.code().matches("[a-z0-9-]{1,40}")) {
-            throw new Refusal("code", Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".").with("code", container.code()));
+            throw new Refusal(
+                    "code",
+                    Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".")
+                            .with("code", container.code()));
         }
         library.put(container);
     }

@@ -36,7 +36,9 @@ public class CropBook {
 
     /** The variety of that number. */
     public Variety variety(long id) {
-        return varieties.byId(id).orElseThrow(() -> new Refusal("varietyId", Said.of("This variety is not in the library.")));
+        return varieties
+                .byId(id)
+                .orElseThrow(() -> new Refusal("varietyId", Said.of("This variety is not in the library.")));
     }
 
     /** The crop of a variety. */
@@ -46,15 +48,21 @@ public class CropBook {
 
     /** The crop of that code. */
     public Crop crop(String code) {
-        return library.library().crop(code)
-                .orElseThrow(() -> new Refusal("crop", Said.of("The crop \"{code}\" is not in the library.").with("code", code)));
+        return library.library()
+                .crop(code)
+                .orElseThrow(() -> new Refusal(
+                        "crop",
+                        Said.of("The crop \"{code}\" is not in the library.").with("code", code)));
     }
 
     /** The container of that code. */
     public Container container(String code) {
-        return library.library().container(code)
+        return library.library()
+                .container(code)
                 .orElseThrow(() -> new Refusal(
-                        "container", Said.of("The container \"{code}\" is not in the library.").with("code", code)));
+                        "container",
+                        Said.of("The container \"{code}\" is not in the library.")
+                                .with("code", code)));
     }
 
     /** Adds a variety and answers its number. */
@@ -62,7 +70,9 @@ public class CropBook {
         crop(crop);
         Long id = varieties.insert(crop, name);
         if (id == null) {
-            throw new Refusal("name", Said.of("There is a variety named \"{name}\" already.").with("name", name));
+            throw new Refusal(
+                    "name",
+                    Said.of("There is a variety named \"{name}\" already.").with("name", name));
         }
         return id;
     }

@@ -35,7 +35,10 @@ class CropSheetBook implements SheetBook {
     public void put(SheetRow row) {
         Crop crop = CropSheet.read(row);
         if (!crop.code().matches("[a-z0-9-]{1,40}")) {
-            throw new Refusal("code", Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".").with("code", crop.code()));
+            throw new Refusal(
+                    "code",
+                    Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".")
+                            .with("code", crop.code()));
         }
         library.put(crop);
     }

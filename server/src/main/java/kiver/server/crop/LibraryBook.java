@@ -43,8 +43,8 @@ public class LibraryBook {
         this.mapper = mapper;
         this.json = json;
         this.folder = folder;
-        library = new Kept<>(() ->
-                new CropLibrary(entries(CROP, CropSheet::read), entries(CONTAINER, ContainerSheet::read)));
+        library = new Kept<>(
+                () -> new CropLibrary(entries(CROP, CropSheet::read), entries(CONTAINER, ContainerSheet::read)));
         revisions.whenChanged("library_entry", library::discard);
     }
 
@@ -56,14 +56,18 @@ public class LibraryBook {
     /** Adds a crop or puts it in the place of the one with its code. */
     @Transactional
     public void put(Crop crop) {
-        mapper.put(CROP, crop.code(), json.writeValueAsString(CropSheet.write(crop).entries()));
+        mapper.put(
+                CROP, crop.code(), json.writeValueAsString(CropSheet.write(crop).entries()));
         library.forget();
     }
 
     /** Adds a container or puts it in the place of the one with its code. */
     @Transactional
     public void put(Container container) {
-        mapper.put(CONTAINER, container.code(), json.writeValueAsString(ContainerSheet.write(container).entries()));
+        mapper.put(
+                CONTAINER,
+                container.code(),
+                json.writeValueAsString(ContainerSheet.write(container).entries()));
         library.forget();
     }
 
@@ -73,10 +77,16 @@ public class LibraryBook {
         try (Reader crops = Files.newBufferedReader(folder.resolve("crops.csv"));
                 Reader containers = Files.newBufferedReader(folder.resolve("containers.csv"))) {
             for (Crop crop : CropLibraryReader.readCrops("crops.csv", crops)) {
-                mapper.add(CROP, crop.code(), json.writeValueAsString(CropSheet.write(crop).entries()));
+                mapper.add(
+                        CROP,
+                        crop.code(),
+                        json.writeValueAsString(CropSheet.write(crop).entries()));
             }
             for (Container container : CropLibraryReader.readContainers("containers.csv", containers)) {
-                mapper.add(CONTAINER, container.code(), json.writeValueAsString(ContainerSheet.write(container).entries()));
+                mapper.add(
+                        CONTAINER,
+                        container.code(),
+                        json.writeValueAsString(ContainerSheet.write(container).entries()));
             }
         } catch (IOException unreadable) {
             throw new UncheckedIOException("The library's files cannot be read in " + folder, unreadable);
@@ -86,7 +96,8 @@ public class LibraryBook {
 
     private <T> List<T> entries(String kind, Function<SheetRow, T> read) {
         return mapper.entries(kind).stream()
-                .map(entry -> read.apply(new SheetRow(json.readValue(entry, new TypeReference<Map<String, String>>() {}))))
+                .map(entry ->
+                        read.apply(new SheetRow(json.readValue(entry, new TypeReference<Map<String, String>>() {}))))
                 .toList();
     }
 }

@@ -20,7 +20,9 @@ class VarietyController {
     /** A variety to be added. */
     record VarietyEntry(
             @NotBlank(message = "Choose the crop.") String crop,
-            @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.") String name) {}
+
+            @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.")
+            String name) {}
 
     @PostMapping("/api/varieties")
     void add(@Valid @RequestBody VarietyEntry entry) {

@@ -13,10 +13,7 @@ import org.springframework.stereotype.Component;
 @Component
 class VarietySheetBook implements SheetBook {
 
-    private static final Shape SHAPE = new Shape(
-            "varieties", 1, List.of(
-                    Column.of("name"),
-                    Column.of("crop")));
+    private static final Shape SHAPE = new Shape("varieties", 1, List.of(Column.of("name"), Column.of("crop")));
 
     private final VarietyMapper varieties;
     private final CropBook crops;
@@ -33,14 +30,19 @@ class VarietySheetBook implements SheetBook {
 
     @Override
     public List<SheetRow> rows() {
-        return varieties.all().stream().map(variety -> SheetText.row(SHAPE.names(), variety.name(), variety.crop())).toList();
+        return varieties.all().stream()
+                .map(variety -> SheetText.row(SHAPE.names(), variety.name(), variety.crop()))
+                .toList();
     }
 
     @Override
     public void put(SheetRow row) {
         String crop = row.words("crop");
         if (crops.crops().stream().noneMatch(each -> each.code().equals(crop))) {
-            throw new Refusal("crop", Said.of("The crop \"{crop}\" is not in the library. Add the crop first.").with("crop", crop));
+            throw new Refusal(
+                    "crop",
+                    Said.of("The crop \"{crop}\" is not in the library. Add the crop first.")
+                            .with("crop", crop));
         }
         varieties.put(crop, row.words("name"));
     }

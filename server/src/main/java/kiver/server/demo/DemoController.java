@@ -33,7 +33,11 @@ class DemoController {
 
     /** How many days, and whether the nursery's hands do the round on them. */
     record DaysToPass(
-            @NotNull @Min(value = 1, message = "Let at least one day pass.") @Max(value = 28, message = "Let at most 28 days pass at once.") Integer days,
+            @NotNull
+            @Min(value = 1, message = "Let at least one day pass.")
+            @Max(value = 28, message = "Let at most 28 days pass at once.")
+            Integer days,
+
             boolean handsWork) {}
 
     /** The day it is then. */

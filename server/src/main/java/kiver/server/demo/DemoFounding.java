@@ -49,13 +49,22 @@ class DemoFounding {
     }
 
     void found() {
-        clock.open(new Nursery(DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, DemoNursery.FIRST_DAY));
+        clock.open(new Nursery(
+                DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, DemoNursery.FIRST_DAY));
         DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
         Map<String, Long> varieties = new HashMap<>();
         DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
-        DemoStock.lots(DemoNursery.OPENING_DAY).forEach(entry -> seeds.add(new SeedLot(
-                new LotId(0), entry.code(), varieties.get(entry.variety()), entry.supplier(), entry.label(), entry.tested(),
-                entry.testedOn(), entry.seeds(), entry.seeds())));
+        DemoStock.lots(DemoNursery.OPENING_DAY)
+                .forEach(entry -> seeds.add(new SeedLot(
+                        new LotId(0),
+                        entry.code(),
+                        varieties.get(entry.variety()),
+                        entry.supplier(),
+                        entry.label(),
+                        entry.tested(),
+                        entry.testedOn(),
+                        entry.seeds(),
+                        entry.seeds())));
         long firstGrower = 0;
         for (DemoStock.GrowerEntry entry : DemoStock.growers()) {
             long grower = orders.addGrower(entry.name());

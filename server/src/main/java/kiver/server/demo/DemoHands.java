@@ -105,20 +105,30 @@ class DemoHands {
                     record(batch.number(), today, purpose, counts(analysis, today));
                 }
             }
-            case MOVE_TO_GROW_ON -> record(batch.number(), today, purpose,
-                    List.of(new BatchChange.Moved(new PlaceId(batch.plan().growingPlaceId()))));
+            case MOVE_TO_GROW_ON ->
+                record(
+                        batch.number(),
+                        today,
+                        purpose,
+                        List.of(new BatchChange.Moved(new PlaceId(batch.plan().growingPlaceId()))));
             case POT_ON -> potOn(analysis, today);
             case START_HARDENING -> {
                 HardeningProgramme programme = batch.hardeningProgramme();
                 List<BatchChange> changes = new ArrayList<>();
-                changes.add(new BatchChange.HardeningStarted(new PlaceId(batch.plan().hardeningPlaceId()), programme.days()));
+                changes.add(new BatchChange.HardeningStarted(
+                        new PlaceId(batch.plan().hardeningPlaceId()), programme.days()));
                 if (programme.days() == 0) {
                     changes.add(new BatchChange.HardeningEnded());
                 }
                 record(batch.number(), today, purpose, changes);
             }
-            case HARDEN -> record(batch.number(), today, purpose, List.of(new BatchChange.HardenedForDay(
-                    batch.hardeningProgramme().hoursOn(state.hardeningDays() + 1))));
+            case HARDEN ->
+                record(
+                        batch.number(),
+                        today,
+                        purpose,
+                        List.of(new BatchChange.HardenedForDay(
+                                batch.hardeningProgramme().hoursOn(state.hardeningDays() + 1))));
             case END_HARDENING -> record(batch.number(), today, purpose, List.of(new BatchChange.HardeningEnded()));
             case RELEASE -> {
                 int alive = stop.batch().file().plantsAlive();
@@ -128,17 +138,29 @@ class DemoHands {
                     if (plants > 0 && !promise.target().isAfter(today)) {
                         alive -= plants;
                         releases.release(
-                                id(batch.number(), today, purpose + promise.line().number()), promise.orderNumber(),
-                                List.of(new ReleaseService.Parting(promise.position(), plants, 0)), List.of(), null);
+                                id(
+                                        batch.number(),
+                                        today,
+                                        purpose + promise.line().number()),
+                                promise.orderNumber(),
+                                List.of(new ReleaseService.Parting(promise.position(), plants, 0)),
+                                List.of(),
+                                null);
                     }
                 }
             }
-            case CLEAR_SPARES -> record(batch.number(), today, purpose, state.trays().stream()
-                    .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE).isEmpty())
-                    .map(tray -> (BatchChange) new BatchChange.Lost(
-                            tray, state.cellsIn(tray, CellCondition.ALIVE), LossReason.NOT_NEEDED))
-                    .toList());
-            case LOOK_FOR_FROST, WATCH_DATE -> { }
+            case CLEAR_SPARES ->
+                record(
+                        batch.number(),
+                        today,
+                        purpose,
+                        state.trays().stream()
+                                .filter(tray -> !state.cellsIn(tray, CellCondition.ALIVE)
+                                        .isEmpty())
+                                .map(tray -> (BatchChange) new BatchChange.Lost(
+                                        tray, state.cellsIn(tray, CellCondition.ALIVE), LossReason.NOT_NEEDED))
+                                .toList());
+            case LOOK_FOR_FROST, WATCH_DATE -> {}
         }
     }
 
@@ -148,7 +170,10 @@ class DemoHands {
         Double leaves = batch.leavesOnArrival();
         return outlook.file().toSow().stream()
                 .<BatchChange>map(run -> new BatchChange.BroughtIn(
-                        run, batch.lot(), leaves == null ? 0 : leaves, batch.way().growingOn()))
+                        run,
+                        batch.lot(),
+                        leaves == null ? 0 : leaves,
+                        batch.way().growingOn()))
                 .toList();
     }
 
@@ -160,8 +185,12 @@ class DemoHands {
         for (CellRun run : analysis.file().toSow()) {
             int needed = run.length() * batch.seedsPerCell();
             if (needed <= left) {
-                changes.add(new BatchChange.Sown(run, batch.seedsPerCell(), batch.lot(),
-                        MEDIA[batch.number() % MEDIA.length], new PlaceId(batch.plan().emergencePlaceId())));
+                changes.add(new BatchChange.Sown(
+                        run,
+                        batch.seedsPerCell(),
+                        batch.lot(),
+                        MEDIA[batch.number() % MEDIA.length],
+                        new PlaceId(batch.plan().emergencePlaceId())));
                 left -= needed;
             } else {
                 changes.add(new BatchChange.LeftUnsown(run.tray()));
@@ -178,26 +207,40 @@ class DemoHands {
         }
         int number = analysis.file().batch().number();
         BatchState state = analysis.file().state();
-        String into = analysis.containers().containers().get(analysis.standing().pottingsDone() + 1).code();
+        String into = analysis.containers()
+                .containers()
+                .get(analysis.standing().pottingsDone() + 1)
+                .code();
         int alive = state.balance().alive();
         if (alive > 0) {
-            pottings.pot(id(number, today, "POT_ON"), number, today, new PottingService.Potted(List.of(), into, alive), null);
+            pottings.pot(
+                    id(number, today, "POT_ON"),
+                    number,
+                    today,
+                    new PottingService.Potted(List.of(), into, alive),
+                    null);
         }
     }
 
     private List<BatchChange> counts(BatchOutlook analysis, LocalDate today) {
         BatchState state = analysis.file().state();
-        SeedLot lot = seeds.lot(state.sowings().values().iterator().next().sown().lot());
+        SeedLot lot =
+                seeds.lot(state.sowings().values().iterator().next().sown().lot());
         double germination = DemoTruth.germination(lot.id().number(), lot.germinationLabel());
         double progress = analysis.emerging().course().orElseThrow().emergenceProgressUntil(today);
         boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;
-        Map<TrayId, Map<Integer, Integer>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
+        Map<TrayId, Map<Integer, Integer>> byTray =
+                new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
         for (Map.Entry<Cell, CellState> entry : state.cells().entrySet()) {
             CellCondition condition = entry.getValue().condition();
             if (condition == CellCondition.WAITING || condition == CellCondition.ALIVE) {
                 int up = DemoTruth.seedlingsUp(
-                        analysis.file().batch().number(), cellKey(entry.getKey()), entry.getValue().seeds(),
-                        germination, analysis.crop().emergence(), progress);
+                        analysis.file().batch().number(),
+                        cellKey(entry.getKey()),
+                        entry.getValue().seeds(),
+                        germination,
+                        analysis.crop().emergence(),
+                        progress);
                 if (up > entry.getValue().seedlings() || condition == CellCondition.WAITING) {
                     byTray.computeIfAbsent(entry.getKey().tray(), tray -> new TreeMap<>())
                             .put(entry.getKey().number(), up);
@@ -205,8 +248,9 @@ class DemoHands {
             }
         }
         List<BatchChange> changes = new ArrayList<>();
-        state.trays().forEach(tray ->
-                changes.add(new BatchChange.Counted(tray, byTray.getOrDefault(tray, Map.of()), complete)));
+        state.trays()
+                .forEach(tray ->
+                        changes.add(new BatchChange.Counted(tray, byTray.getOrDefault(tray, Map.of()), complete)));
         return changes;
     }
 
@@ -223,7 +267,8 @@ class DemoHands {
             for (int cell : state.cellsIn(tray, CellCondition.ALIVE)) {
                 int key = cellKey(new Cell(tray, cell));
                 if (DemoTruth.daysToDeath(number, key) <= age) {
-                    byReason.computeIfAbsent(DemoTruth.reason(number, key), reason -> new ArrayList<>()).add(cell);
+                    byReason.computeIfAbsent(DemoTruth.reason(number, key), reason -> new ArrayList<>())
+                            .add(cell);
                 }
             }
             byReason.forEach((reason, cells) -> changes.add(new BatchChange.Lost(tray, cells, reason)));

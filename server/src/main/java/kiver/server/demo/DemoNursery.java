@@ -42,6 +42,7 @@ class DemoNursery implements ApplicationRunner {
 
     /** So long before the opening forecasts are noted with all past years, so that it is seen then what has moved. */
     private static final int DAYS_OF_MOVES = 4;
+
     private static final Logger LOG = LoggerFactory.getLogger(DemoNursery.class);
 
     private final boolean wanted;
@@ -149,8 +150,14 @@ class DemoNursery implements ApplicationRunner {
                 .findFirst()
                 .orElseThrow();
         Wish wish = new Wish(
-                        variety.id(), entry.container(), wished.plants(), entry.leavesFrom(), entry.leavesTo(),
-                        today.plusWeeks(wished.weeksAhead()), null, null)
+                        variety.id(),
+                        entry.container(),
+                        wished.plants(),
+                        entry.leavesFrom(),
+                        entry.leavesTo(),
+                        today.plusWeeks(wished.weeksAhead()),
+                        null,
+                        null)
                 .at(site.id())
                 .along(DemoStock.isPottedUp(entry.crop()) ? ContainerPath.Kind.POTTED_ONCE : null);
         for (int tries = 0; tries < MOST_TRIES; tries++) {
@@ -178,7 +185,8 @@ class DemoNursery implements ApplicationRunner {
     /** The later day that was offered, or else a fortnight later. */
     private static LocalDate later(Promise promise, LocalDate target) {
         return promise.offers().stream()
-                .filter(offer -> offer.change() == Offer.Change.DAY && offer.target().isAfter(target))
+                .filter(offer ->
+                        offer.change() == Offer.Change.DAY && offer.target().isAfter(target))
                 .map(Offer::target)
                 .findFirst()
                 .orElse(target.plusWeeks(2));

@@ -39,7 +39,10 @@ class DemoOpening {
                 .findFirst()
                 .orElseThrow()
                 .id();
-        Site site = orders.sites().stream().filter(each -> each.growerId() == grower).findFirst().orElseThrow();
+        Site site = orders.sites().stream()
+                .filter(each -> each.growerId() == grower)
+                .findFirst()
+                .orElseThrow();
         List<PromiseService.LineWish> lines = new ArrayList<>();
         lines.add(new PromiseService.LineWish(wish(FOR_THE_STALL, 40, site.id()), spares, null));
         ASKED.forEach(variety -> lines.add(new PromiseService.LineWish(wish(variety, 30, site.id()), null, null)));
@@ -47,7 +50,11 @@ class DemoOpening {
     }
 
     private Wish wish(String variety, int plants, Long site) {
-        long id = crops.varieties().stream().filter(each -> each.name().equals(variety)).findFirst().orElseThrow().id();
+        long id = crops.varieties().stream()
+                .filter(each -> each.name().equals(variety))
+                .findFirst()
+                .orElseThrow()
+                .id();
         return new Wish(id, "module-60", plants, 4, 6, FOR, null, null, site, null);
     }
 

@@ -28,7 +28,10 @@ final class DemoOrders {
             int weeks = varieties.get(variety).weeksAhead() + random.nextInt(3);
             wishes.add(new Wished(
                     placedOn.isAfter(opening) ? opening : placedOn,
-                    random.nextInt(DemoStock.growers().size()), variety, plants, weeks));
+                    random.nextInt(DemoStock.growers().size()),
+                    variety,
+                    plants,
+                    weeks));
         }
         wishes.sort(Comparator.comparing(Wished::placedOn));
         return wishes;

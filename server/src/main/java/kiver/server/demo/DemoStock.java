@@ -34,7 +34,8 @@ final class DemoStock {
     record VarietyEntry(String crop, String name, String container, int leavesFrom, int leavesTo, int weeksAhead) {}
 
     /** A seed lot; what truly comes up is known to the simulation alone. */
-    record LotEntry(String code, String variety, String supplier, double label, int tested, LocalDate testedOn, int seeds) {}
+    record LotEntry(
+            String code, String variety, String supplier, double label, int tested, LocalDate testedOn, int seeds) {}
 
     private DemoStock() {}
 
@@ -62,17 +63,49 @@ final class DemoStock {
     }
 
     private static PlaceEntry heated(
-            int order, String name, int slots, double day, double night, double daylight, double lamps, String caution,
-            PlaceUse first, PlaceUse... more) {
-        return new PlaceEntry(new Place(new PlaceId(order), name, order, slots,
-                new PlaceClimate.SetPoints(day, night), daylight, lamps, EnumSet.of(first, more)), caution);
+            int order,
+            String name,
+            int slots,
+            double day,
+            double night,
+            double daylight,
+            double lamps,
+            String caution,
+            PlaceUse first,
+            PlaceUse... more) {
+        return new PlaceEntry(
+                new Place(
+                        new PlaceId(order),
+                        name,
+                        order,
+                        slots,
+                        new PlaceClimate.SetPoints(day, night),
+                        daylight,
+                        lamps,
+                        EnumSet.of(first, more)),
+                caution);
     }
 
     private static PlaceEntry open(
-            int order, String name, int slots, double byNight, double byDay, double floor, double daylight,
-            PlaceUse first, PlaceUse... more) {
-        return new PlaceEntry(new Place(new PlaceId(order), name, order, slots,
-                new PlaceClimate.FollowsWeather(byNight, byDay, floor), daylight, 0, EnumSet.of(first, more)),
+            int order,
+            String name,
+            int slots,
+            double byNight,
+            double byDay,
+            double floor,
+            double daylight,
+            PlaceUse first,
+            PlaceUse... more) {
+        return new PlaceEntry(
+                new Place(
+                        new PlaceId(order),
+                        name,
+                        order,
+                        slots,
+                        new PlaceClimate.FollowsWeather(byNight, byDay, floor),
+                        daylight,
+                        0,
+                        EnumSet.of(first, more)),
                 "Full trays are heavy: two people for a stack.");
     }
 
@@ -165,12 +198,14 @@ final class DemoStock {
         for (int index = 0; index < varieties.size() + 20; index++) {
             boolean old = index >= varieties.size();
             VarietyEntry variety = varieties.get(index % varieties.size());
-            double label = Math.round((old ? 0.72 + 0.12 * random.nextDouble() : 0.84 + 0.12 * random.nextDouble()) * 100) / 100.0;
+            double label =
+                    Math.round((old ? 0.72 + 0.12 * random.nextDouble() : 0.84 + 0.12 * random.nextDouble()) * 100)
+                            / 100.0;
             LocalDate tested = opening.minusDays(old ? 900 + random.nextInt(500) : 120 + random.nextInt(240));
             String code = String.format("%s%02d-%03d", old ? "K" : "M", tested.getYear() % 100, 100 + index * 7);
             int seeds = old ? 300 + 100 * random.nextInt(6) : 900 + 300 * random.nextInt(9);
-            lots.add(new LotEntry(code, variety.name(), suppliers[index % suppliers.length], label,
-                    old ? 50 : 100, tested, seeds));
+            lots.add(new LotEntry(
+                    code, variety.name(), suppliers[index % suppliers.length], label, old ? 50 : 100, tested, seeds));
         }
         return lots;
     }

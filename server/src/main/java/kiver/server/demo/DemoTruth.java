@@ -26,8 +26,7 @@ final class DemoTruth {
     }
 
     /** Seedlings up in a cell once so much emergence progress has been made. */
-    static int seedlingsUp(
-            int batch, int cell, int seeds, double germination, Emergence emergence, double progress) {
+    static int seedlingsUp(int batch, int cell, int seeds, double germination, Emergence emergence, double progress) {
         double pace = Math.exp(0.12 * random(2, batch, 0).nextGaussian());
         SplittableRandom random = random(3, batch, cell);
         int up = 0;

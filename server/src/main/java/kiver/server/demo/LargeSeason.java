@@ -56,6 +56,7 @@ class LargeSeason implements ApplicationRunner {
 
     /** With histories it is late in spring, and most batches are under way. */
     private static final LocalDate DAY_WITH_HISTORY = LocalDate.of(2027, 5, 20);
+
     private static final int DAYS_TO_GROW = 55;
     private static final int SEED_ENOUGH = 10_000_000;
     private static final int AT_ONCE = 250;
@@ -66,6 +67,7 @@ class LargeSeason implements ApplicationRunner {
 
     /** Seasons that are over before this one; −1 for a season of plans without histories. */
     private final int seasonsBefore;
+
     private final NurseryClock clock;
     private final DemoFounding founding;
     private final PlaceBook places;
@@ -112,9 +114,19 @@ class LargeSeason implements ApplicationRunner {
         Season season = seasons.season();
         SplittableRandom random = new SplittableRandom(wanted);
         if (seasonsBefore >= 0) {
-            transaction.executeWithoutResult(status -> stock.seeds().lots().forEach(lot -> stock.seeds().put(new SeedLot(
-                    lot.id(), lot.code(), lot.varietyId(), lot.supplier(), lot.germinationLabel(), lot.testedSeeds(), lot.testedOn(),
-                    SEED_ENOUGH, SEED_ENOUGH))));
+            transaction.executeWithoutResult(status -> stock.seeds()
+                    .lots()
+                    .forEach(lot -> stock.seeds()
+                            .put(new SeedLot(
+                                    lot.id(),
+                                    lot.code(),
+                                    lot.varietyId(),
+                                    lot.supplier(),
+                                    lot.germinationLabel(),
+                                    lot.testedSeeds(),
+                                    lot.testedOn(),
+                                    SEED_ENOUGH,
+                                    SEED_ENOUGH))));
         }
         List<SeedLot> lots = stock.seeds().lots();
         List<Site> sites = stock.orders().sites();
@@ -145,8 +157,17 @@ class LargeSeason implements ApplicationRunner {
             for (Place place : first) {
                 order++;
                 if (order <= 60) {
-                    places.add(new Place(new PlaceId(0), place.name() + " " + set, order, place.slots() * (wanted > 1000 ? 5 : 1),
-                            place.climate(), place.daylightShare(), place.lampLight(), place.suits()), "");
+                    places.add(
+                            new Place(
+                                    new PlaceId(0),
+                                    place.name() + " " + set,
+                                    order,
+                                    place.slots() * (wanted > 1000 ? 5 : 1),
+                                    place.climate(),
+                                    place.daylightShare(),
+                                    place.lampLight(),
+                                    place.suits()),
+                            "");
                 }
             }
         }
@@ -160,11 +181,15 @@ class LargeSeason implements ApplicationRunner {
         Way way = WayFinder.wayFor(season, crop, DAY.plusDays(20));
         LeafStage stage = new LeafStage(3, 4);
         Path path = new Path(
-                List.of(), stage.from(), Math.max(stage.from() + 1, crop.leafLimitIn(container)),
-                crop.dayLimitIn(container), 5);
+                List.of(),
+                stage.from(),
+                Math.max(stage.from() + 1, crop.leafLimitIn(container)),
+                crop.dayLimitIn(container),
+                5);
         LocalDate sowDay = new CountBack(
                         path,
-                        season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT).subList(0, 9),
+                        season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT)
+                                .subList(0, 9),
                         season.firstDay())
                 .lastEvenOdds(target, DAY);
         write(lot, site, way, stage, sowDay, target, DAY, random);
@@ -179,16 +204,26 @@ class LargeSeason implements ApplicationRunner {
         Written written = write(lot, site, way, new LeafStage(3, 4), sowDay, target, sowDay.minusDays(20), random);
         BatchFile file = stock.batches().file(written.batch());
         boolean gone = !target.isAfter(DAY_WITH_HISTORY);
-        int release = gone ? stock.releases().open(stock.orders().order(written.order()).id(), target) : 0;
-        stock.batches().recordAll(
-                written.batch(), MadeUpHistory.of(file.batch(), file.runs(), DAY_WITH_HISTORY, release, written.line(), random));
+        int release = gone
+                ? stock.releases().open(stock.orders().order(written.order()).id(), target)
+                : 0;
+        stock.batches()
+                .recordAll(
+                        written.batch(),
+                        MadeUpHistory.of(file.batch(), file.runs(), DAY_WITH_HISTORY, release, written.line(), random));
     }
 
     /** Numbers of what was written down; that of the line is the database's. */
     private record Written(int order, LineId line, int batch) {}
 
     private Written write(
-            SeedLot lot, Site site, Way way, LeafStage stage, LocalDate sowDay, LocalDate target, LocalDate placedOn,
+            SeedLot lot,
+            Site site,
+            Way way,
+            LeafStage stage,
+            LocalDate sowDay,
+            LocalDate target,
+            LocalDate placedOn,
             SplittableRandom random) {
         Variety variety = crops.variety(lot.varietyId());
         Container container = crops.container(usualContainer(variety));
@@ -196,13 +231,22 @@ class LargeSeason implements ApplicationRunner {
         OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
         int order = stock.orders().add(site.growerId(), site.id(), target, placedOn, null);
         LineId line = stock.orders().addLine(order, variety.id(), container.code(), wish);
-        int batch = stock.batches().add(
-                new NewBatch(
-                        variety.id(), new Sowing(lot.id(), 2, cells, cells * 4 / 5),
-                        BatchPlan.of(
-                                sowDay, sowDay.plusDays(4), way, ContainerPath.Kind.STRAIGHT, List.of(container.code())),
-                        HardeningProgramme.usualFor(crops.cropOf(variety).hardiness(), 14), wish, null),
-                stock.layout().runs(container.code(), cells));
+        int batch = stock.batches()
+                .add(
+                        new NewBatch(
+                                variety.id(),
+                                new Sowing(lot.id(), 2, cells, cells * 4 / 5),
+                                BatchPlan.of(
+                                        sowDay,
+                                        sowDay.plusDays(4),
+                                        way,
+                                        ContainerPath.Kind.STRAIGHT,
+                                        List.of(container.code())),
+                                HardeningProgramme.usualFor(
+                                        crops.cropOf(variety).hardiness(), 14),
+                                wish,
+                                null),
+                        stock.layout().runs(container.code(), cells));
         stock.batches().promise(line, batch, wish.plants());
         return new Written(order, line, batch);
     }

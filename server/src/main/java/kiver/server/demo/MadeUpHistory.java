@@ -55,8 +55,14 @@ final class MadeUpHistory {
     }
 
     private void sow() {
-        runs.forEach(run -> add(batch.sowDay(), new BatchChange.Sown(
-                run, batch.seedsPerCell(), batch.lot(), "Fine mix", new PlaceId(batch.plan().emergencePlaceId()))));
+        runs.forEach(run -> add(
+                batch.sowDay(),
+                new BatchChange.Sown(
+                        run,
+                        batch.seedsPerCell(),
+                        batch.lot(),
+                        "Fine mix",
+                        new PlaceId(batch.plan().emergencePlaceId()))));
     }
 
     /** Visit by visit some more cells are up; nine in ten in the end. */
@@ -72,7 +78,9 @@ final class MadeUpHistory {
                     }
                 }
                 add(day, new BatchChange.Counted(run.tray(), seedlings, visit == VISITS));
-                alive.put(run, new ArrayList<>(seedlings.keySet().stream().sorted().toList()));
+                alive.put(
+                        run,
+                        new ArrayList<>(seedlings.keySet().stream().sorted().toList()));
             }
         }
     }
@@ -94,7 +102,8 @@ final class MadeUpHistory {
     private void harden() {
         LocalDate day = batch.target().minusDays(DAYS_OF_HARDENING + 1L);
         add(day, new BatchChange.HardeningStarted(new PlaceId(batch.plan().hardeningPlaceId()), DAYS_OF_HARDENING));
-        IntStream.rangeClosed(1, DAYS_OF_HARDENING).forEach(each -> add(day.plusDays(each), new BatchChange.HardenedForDay(4)));
+        IntStream.rangeClosed(1, DAYS_OF_HARDENING)
+                .forEach(each -> add(day.plusDays(each), new BatchChange.HardenedForDay(4)));
         add(batch.target(), new BatchChange.HardeningEnded());
     }
 

@@ -42,7 +42,11 @@ class CountController {
     }
 
     /** Seedlings in one cell. */
-    record CellCount(@NotNull(message = "Say which cell.") @Min(value = 1, message = "Cells are counted from 1.") Integer cell, @NotNull(message = "Say how many seedlings.") Integer seedlings) {}
+    record CellCount(
+            @NotNull(message = "Say which cell.") @Min(value = 1, message = "Cells are counted from 1.")
+            Integer cell,
+
+            @NotNull(message = "Say how many seedlings.") Integer seedlings) {}
 
     /**
      * Counts of some cells of a tray.
@@ -52,8 +56,17 @@ class CountController {
     record CountEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotNull(message = "Count at least one cell, or say that the count is complete.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Valid CellCount> cells,
-            @Nullable @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> somethingUp,
+
+            @NotNull(message = "Count at least one cell, or say that the count is complete.")
+            @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.")
+            List<@NotNull(message = "A cell is missing.") @Valid CellCount> cells,
+
+            @Nullable @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.")
+            List<
+                            @NotNull(message = "A cell is missing.")
+                            @Min(value = 1, message = "Cells are counted from 1.") Integer>
+                    somethingUp,
+
             boolean complete,
             @Nullable LocalDate day) {}
 
@@ -61,7 +74,14 @@ class CountController {
     record LossEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotEmpty(message = "Pick at least one cell.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> cells,
+
+            @NotEmpty(message = "Pick at least one cell.")
+            @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.")
+            List<
+                            @NotNull(message = "A cell is missing.")
+                            @Min(value = 1, message = "Cells are counted from 1.") Integer>
+                    cells,
+
             @NotNull(message = "Choose a reason.") LossReason reason,
             @Nullable LocalDate day) {}
 
@@ -69,7 +89,14 @@ class CountController {
     record DoubtEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotEmpty(message = "Pick at least one cell.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> cells,
+
+            @NotEmpty(message = "Pick at least one cell.")
+            @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.")
+            List<
+                            @NotNull(message = "A cell is missing.")
+                            @Min(value = 1, message = "Cells are counted from 1.") Integer>
+                    cells,
+
             @NotNull(message = "Choose a reason.") NameDoubt doubt,
             @Nullable LocalDate day) {}
 
@@ -77,7 +104,14 @@ class CountController {
     record RecognitionEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotEmpty(message = "Pick at least one cell.") @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.") List<@NotNull(message = "A cell is missing.") @Min(value = 1, message = "Cells are counted from 1.") Integer> cells,
+
+            @NotEmpty(message = "Pick at least one cell.")
+            @Size(max = MOST_CELLS, message = "At most 2,000 cells at once.")
+            List<
+                            @NotNull(message = "A cell is missing.")
+                            @Min(value = 1, message = "Cells are counted from 1.") Integer>
+                    cells,
+
             @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/counts")
@@ -90,7 +124,8 @@ class CountController {
         Set<Integer> seen = new HashSet<>();
         for (CellCount count : entry.cells()) {
             if (!seen.add(count.cell())) {
-                throw new Refusal("cells", Said.of("Cell {cell} is counted twice.").with("cell", count.cell()));
+                throw new Refusal(
+                        "cells", Said.of("Cell {cell} is counted twice.").with("cell", count.cell()));
             }
             seedlings.put(count.cell(), count.seedlings());
         }
@@ -111,7 +146,10 @@ class CountController {
     }
 
     @PostMapping("/api/batches/{number}/recognitions")
-    void recognise(@PathVariable int number, @Valid @RequestBody RecognitionEntry entry, @AuthenticationPrincipal Person person) {
+    void recognise(
+            @PathVariable int number,
+            @Valid @RequestBody RecognitionEntry entry,
+            @AuthenticationPrincipal Person person) {
         BatchChange change = new BatchChange.Recognised(tray(entry.tray()), entry.cells());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }

@@ -120,7 +120,13 @@ public class SeasonService {
         LocalDate firstDay = today.minusDays(DAYS_BACK);
         // Only the demonstration has thermometers; elsewhere a simulated one would be taken for a measurement.
         boolean thermometers = clock.nursery().orElseThrow().demo();
-        places.catchUp(!thermometers ? List.of() : newDays.stream().filter(day -> !day.isBefore(firstDay)).toList(), record);
+        places.catchUp(
+                !thermometers
+                        ? List.of()
+                        : newDays.stream()
+                                .filter(day -> !day.isBefore(firstDay))
+                                .toList(),
+                record);
         List<DailyRange> forecast = weather.forecast(today);
         List<StationRecord> scenarios =
                 record.scenarios(today.minusDays(1), forecast, firstDay, today.plusDays(DAYS_AHEAD));

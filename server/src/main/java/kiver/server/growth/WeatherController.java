@@ -54,13 +54,29 @@ class WeatherController {
 
     /** The record at a glance: the last weeks, the forecast, and what past years had on the same days. */
     record WeatherView(
-            LocalDate firstDay, LocalDate lastDay, int days, int daysFromFile, int years, List<WeatherDay> lately,
-            List<WeatherDay> forecast, List<WeatherDay> usual, double latitude, int altitude, boolean assumed) {}
+            LocalDate firstDay,
+            LocalDate lastDay,
+            int days,
+            int daysFromFile,
+            int years,
+            List<WeatherDay> lately,
+            List<WeatherDay> forecast,
+            List<WeatherDay> usual,
+            double latitude,
+            int altitude,
+            boolean assumed) {}
 
     /** Where the nursery lies. */
     record Position(
-            @NotNull(message = "Say how far north or south it lies.") @DecimalMin(value = "-90", message = "Enter −90 to 90 degrees, south negative.") @DecimalMax(value = "90", message = "Enter −90 to 90 degrees, south negative.") Double latitude,
-            @NotNull(message = "Say how high it lies.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5_000, message = "Enter −400 to 5,000 m.") Integer altitude) {}
+            @NotNull(message = "Say how far north or south it lies.")
+            @DecimalMin(value = "-90", message = "Enter −90 to 90 degrees, south negative.")
+            @DecimalMax(value = "90", message = "Enter −90 to 90 degrees, south negative.")
+            Double latitude,
+
+            @NotNull(message = "Say how high it lies.")
+            @Min(value = -400, message = "Enter −400 to 5,000 m.")
+            @Max(value = 5_000, message = "Enter −400 to 5,000 m.")
+            Integer altitude) {}
 
     /** Moves the nursery on the map; weather that was assumed for where it was is worked out anew. */
     @PutMapping("/api/weather/position")
@@ -79,8 +95,13 @@ class WeatherController {
 
     /** What a file holds; {@code taken} says whether it was read in. */
     record FileReport(
-            int days, @Nullable LocalDate firstDay, @Nullable LocalDate lastDay, int faults, List<FaultView> faultsListed,
-            List<GapView> gaps, boolean taken) {}
+            int days,
+            @Nullable LocalDate firstDay,
+            @Nullable LocalDate lastDay,
+            int faults,
+            List<FaultView> faultsListed,
+            List<GapView> gaps,
+            boolean taken) {}
 
     @GetMapping("/api/weather")
     WeatherView weather() {
@@ -100,8 +121,16 @@ class WeatherController {
         }
         int years = (int) ((record.lastDay().toEpochDay() - record.firstDay().toEpochDay()) / 365.25);
         return new WeatherView(
-                record.firstDay(), record.lastDay(), record.days().size(), weather.daysFromFile(), years, lately, forecast,
-                usual, clock.nursery().orElseThrow().latitude(), clock.nursery().orElseThrow().stationAltitude(),
+                record.firstDay(),
+                record.lastDay(),
+                record.days().size(),
+                weather.daysFromFile(),
+                years,
+                lately,
+                forecast,
+                usual,
+                clock.nursery().orElseThrow().latitude(),
+                clock.nursery().orElseThrow().stationAltitude(),
                 weather.isAssumed());
     }
 
@@ -137,21 +166,34 @@ class WeatherController {
             }
             LocalDate first = sheet.days().keySet().iterator().next();
             boolean wholeBefore = !first.isBefore(record.firstDay())
-                    || sheet.days().keySet().stream().filter(day -> day.isBefore(record.firstDay())).count()
+                    || sheet.days().keySet().stream()
+                                    .filter(day -> day.isBefore(record.firstDay()))
+                                    .count()
                             == record.firstDay().toEpochDay() - first.toEpochDay();
             if (!wholeBefore) {
-                throw new Refusal("file", Said.of("Days before {firstDay}, where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.")
-                        .with("firstDay", record.firstDay()));
+                throw new Refusal(
+                        "file",
+                        Said.of(
+                                        "Days before {firstDay}, where the record begins, must follow each other without a gap up to it. Fill the gaps, or leave those days out.")
+                                .with("firstDay", record.firstDay()));
             }
             weather.put(sheet.days());
             seasons.forget();
         }
         List<LocalDate> days = List.copyOf(sheet.days().keySet());
         return new FileReport(
-                days.size(), days.isEmpty() ? null : days.get(0), days.isEmpty() ? null : days.get(days.size() - 1),
+                days.size(),
+                days.isEmpty() ? null : days.get(0),
+                days.isEmpty() ? null : days.get(days.size() - 1),
                 sheet.faults().size(),
-                sheet.faults().stream().limit(FAULTS_LISTED).map(WeatherController::view).toList(),
-                sheet.gaps().stream().map(gap -> new GapView(gap.from(), gap.to(), gap.days())).toList(), take);
+                sheet.faults().stream()
+                        .limit(FAULTS_LISTED)
+                        .map(WeatherController::view)
+                        .toList(),
+                sheet.gaps().stream()
+                        .map(gap -> new GapView(gap.from(), gap.to(), gap.days()))
+                        .toList(),
+                take);
     }
 
     private static FaultView view(SheetFault fault) {

@@ -42,27 +42,35 @@ class HardeningController {
 
     /** A day outside. */
     record HardeningDay(
-            @NotNull UUID requestId, @NotNull(message = "Say for how many hours.") Integer hours, @Nullable LocalDate day) {}
+            @NotNull UUID requestId,
+            @NotNull(message = "Say for how many hours.") Integer hours,
+            @Nullable LocalDate day) {}
 
     /** The end. */
     record HardeningEnd(@NotNull UUID requestId, @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/hardening-starts")
-    void start(@PathVariable int number, @Valid @RequestBody HardeningStart entry, @AuthenticationPrincipal Person person) {
-        if (places.places().stream().noneMatch(place ->
-                place.id().number() == entry.placeId() && place.suits(PlaceUse.HARDENING_OFF))) {
+    void start(
+            @PathVariable int number,
+            @Valid @RequestBody HardeningStart entry,
+            @AuthenticationPrincipal Person person) {
+        if (places.places().stream()
+                .noneMatch(place -> place.id().number() == entry.placeId() && place.suits(PlaceUse.HARDENING_OFF))) {
             throw new Refusal("placeId", Said.of("Choose a place where plants harden off."));
         }
-        BatchChange change =
-                new BatchChange.HardeningStarted(new PlaceId(entry.placeId()), entry.programme().days());
+        BatchChange change = new BatchChange.HardeningStarted(
+                new PlaceId(entry.placeId()), entry.programme().days());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 
     @PostMapping("/api/batches/{number}/hardening-days")
     void day(@PathVariable int number, @Valid @RequestBody HardeningDay entry, @AuthenticationPrincipal Person person) {
         recording.record(
-                entry.requestId(), number, entry.day(),
-                List.of(new BatchChange.HardenedForDay(entry.hours())), person.id());
+                entry.requestId(),
+                number,
+                entry.day(),
+                List.of(new BatchChange.HardenedForDay(entry.hours())),
+                person.id());
     }
 
     @PostMapping("/api/batches/{number}/hardening-ends")

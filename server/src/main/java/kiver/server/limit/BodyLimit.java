@@ -40,8 +40,13 @@ class BodyLimit extends OncePerRequestFilter {
             response.setHeader("Connection", "close");
             response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
             response.setContentType("application/problem+json;charset=UTF-8");
-            response.getWriter().write(JSON.writeValueAsString(Map.of("status", HttpStatus.CONTENT_TOO_LARGE.value(), "detail",
-                    wording.say(Said.of("This is too large; at most {megabytes} MB are read at once.").with("megabytes", most / 1_000_000)))));
+            response.getWriter()
+                    .write(JSON.writeValueAsString(Map.of(
+                            "status",
+                            HttpStatus.CONTENT_TOO_LARGE.value(),
+                            "detail",
+                            wording.say(Said.of("This is too large; at most {megabytes} MB are read at once.")
+                                    .with("megabytes", most / 1_000_000)))));
             return;
         }
         chain.doFilter(new Counted(request, most), response);
@@ -93,7 +98,8 @@ class BodyLimit extends OncePerRequestFilter {
         private void count(int bytes) {
             left -= bytes;
             if (left < 0) {
-                throw new ResponseStatusException(HttpStatus.CONTENT_TOO_LARGE, "This is too large to be read at once.");
+                throw new ResponseStatusException(
+                        HttpStatus.CONTENT_TOO_LARGE, "This is too large to be read at once.");
             }
         }
 

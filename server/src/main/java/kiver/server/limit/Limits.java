@@ -35,7 +35,8 @@ public final class Limits {
     public static LocalDate day(LocalDate day) {
         if (day.isBefore(FIRST_DAY) || day.isAfter(LAST_DAY)) {
             throw new BeyondLimits(Said.of("Choose a day from {first} to {last}.")
-                    .with("first", new WholeDay(FIRST_DAY)).with("last", new WholeDay(LAST_DAY)));
+                    .with("first", new WholeDay(FIRST_DAY))
+                    .with("last", new WholeDay(LAST_DAY)));
         }
         return day;
     }
@@ -48,7 +49,8 @@ public final class Limits {
     public static int year(int year) {
         if (year <= FIRST_DAY.getYear() || year > LAST_DAY.getYear()) {
             throw new BeyondLimits(Said.of("Choose a year from {first} to {last}.")
-                    .with("first", String.valueOf(FIRST_DAY.getYear() + 1)).with("last", String.valueOf(LAST_DAY.getYear())));
+                    .with("first", String.valueOf(FIRST_DAY.getYear() + 1))
+                    .with("last", String.valueOf(LAST_DAY.getYear())));
         }
         return year;
     }

@@ -26,8 +26,7 @@ class LimitsConfiguration implements WebMvcConfigurer {
         module.addDeserializer(LocalDate.class, new Day());
         module.addDeserializer(String.class, new Text());
         module.addDeserializer(Double.class, new Number());
-        return builder -> builder
-                .addModule(module)
+        return builder -> builder.addModule(module)
                 .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS);
     }

@@ -21,7 +21,8 @@ final class NumberColumn<T> extends BaseTypeHandler<T> {
     }
 
     @Override
-    public void setNonNullParameter(PreparedStatement statement, int position, T value, JdbcType type) throws SQLException {
+    public void setNonNullParameter(PreparedStatement statement, int position, T value, JdbcType type)
+            throws SQLException {
         statement.setLong(position, written.applyAsLong(value));
     }
 

@@ -41,8 +41,7 @@ public class TypedNumbers {
 
     /** Has a mapper write them as plain numbers and read them so. */
     public static JsonMapper.Builder plain(JsonMapper.Builder builder) {
-        return builder
-                .addMixIn(LotId.class, PlainNumber.class)
+        return builder.addMixIn(LotId.class, PlainNumber.class)
                 .addMixIn(LineId.class, PlainNumber.class)
                 .addMixIn(BatchId.class, PlainNumber.class);
     }

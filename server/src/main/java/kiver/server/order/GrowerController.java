@@ -27,11 +27,23 @@ class GrowerController {
 
     /** A site, of a grower who is known by that name or is new. */
     record SiteEntry(
-            @NotBlank(message = "Enter the grower's name.") @Size(max = 80, message = "Use at most 80 letters.") String grower,
-            @NotBlank(message = "Enter the site's name.") @Size(max = 80, message = "Use at most 80 letters.") String site,
-            @NotNull(message = "Enter the altitude.") @Min(value = -400, message = "Enter −400 to 5,000 m.") @Max(value = 5000, message = "Enter −400 to 5,000 m.") Integer altitude,
+            @NotBlank(message = "Enter the grower's name.") @Size(max = 80, message = "Use at most 80 letters.")
+            String grower,
+
+            @NotBlank(message = "Enter the site's name.") @Size(max = 80, message = "Use at most 80 letters.")
+            String site,
+
+            @NotNull(message = "Enter the altitude.")
+            @Min(value = -400, message = "Enter −400 to 5,000 m.")
+            @Max(value = 5000, message = "Enter −400 to 5,000 m.")
+            Integer altitude,
+
             @Nullable Protection protection,
-            @Nullable @DecimalMin(value = "-25", message = "Enter −25 to 25 K.") @DecimalMax(value = "25", message = "Enter −25 to 25 K.") Double temperatureOffset) {}
+
+            @Nullable
+            @DecimalMin(value = "-25", message = "Enter −25 to 25 K.")
+            @DecimalMax(value = "25", message = "Enter −25 to 25 K.")
+            Double temperatureOffset) {}
 
     @PostMapping("/api/growers")
     @Transactional
@@ -43,7 +55,11 @@ class GrowerController {
                 .findFirst()
                 .orElseGet(() -> orders.addGrower(name));
         orders.addSite(new Site(
-                0, grower, entry.site().strip(), entry.altitude(),
-                entry.protection() == null ? Protection.OPEN_GROUND : entry.protection(), entry.temperatureOffset()));
+                0,
+                grower,
+                entry.site().strip(),
+                entry.altitude(),
+                entry.protection() == null ? Protection.OPEN_GROUND : entry.protection(),
+                entry.temperatureOffset()));
     }
 }

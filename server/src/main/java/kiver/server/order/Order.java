@@ -22,11 +22,22 @@ import kiver.server.wording.Said;
  * @param lines in the order of their positions, cancelled ones among them
  */
 public record Order(
-        long id, int number, long growerId, String grower, long siteId, String site, int altitude, LocalDate target,
-        LocalDate placedOn, Integer succession, List<OrderedLine> lines) {
+        long id,
+        int number,
+        long growerId,
+        String grower,
+        long siteId,
+        String site,
+        int altitude,
+        LocalDate target,
+        LocalDate placedOn,
+        Integer succession,
+        List<OrderedLine> lines) {
 
     public Order {
-        lines = lines.stream().sorted(Comparator.comparingInt(OrderedLine::position)).toList();
+        lines = lines.stream()
+                .sorted(Comparator.comparingInt(OrderedLine::position))
+                .toList();
     }
 
     /** The line at that position. */
@@ -35,7 +46,8 @@ public record Order(
                 .filter(each -> each.position() == position)
                 .findFirst()
                 .orElseThrow(() -> new NotFound(Said.of("There is no line {position} of order {number}.")
-                        .with("position", position).with("number", number)));
+                        .with("position", position)
+                        .with("number", number)));
     }
 
     /** The lines that are still wanted. */

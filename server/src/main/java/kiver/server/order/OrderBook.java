@@ -46,8 +46,9 @@ public class OrderBook {
 
     /** The order of that number. */
     public Order order(int number) {
-        OrderMapper.OrderRow row = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no order {number}.")
-                .with("number", number)));
+        OrderMapper.OrderRow row = mapper.byNumber(number)
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no order {number}.").with("number", number)));
         return row.with(mapper.linesOf(row.id()));
     }
 
@@ -69,19 +70,23 @@ public class OrderBook {
 
     /** What became of some orders since they were taken, by the order's number in the database. */
     public Map<Long, List<OrderChange>> changes(Collection<Order> orders) {
-        return mapper.changes(orders.stream().map(Order::id).toArray(Long[]::new)).stream().collect(Collectors.groupingBy(OrderChange::orderId));
+        return mapper.changes(orders.stream().map(Order::id).toArray(Long[]::new)).stream()
+                .collect(Collectors.groupingBy(OrderChange::orderId));
     }
 
     private List<Order> withLines(List<OrderMapper.OrderRow> rows) {
         Map<Long, List<OrderedLine>> lines =
                 mapper.linesOfAll(rows.stream().map(OrderMapper.OrderRow::id).toArray(Long[]::new)).stream()
                         .collect(Collectors.groupingBy(OrderedLine::orderId));
-        return rows.stream().map(row -> row.with(lines.getOrDefault(row.id(), List.of()))).toList();
+        return rows.stream()
+                .map(row -> row.with(lines.getOrDefault(row.id(), List.of())))
+                .toList();
     }
 
     /** The site of that number. */
     public Site site(long siteId) {
-        return mapper.site(siteId).orElseThrow(() -> new Refusal("siteId", Said.of("Choose one of the grower's sites.")));
+        return mapper.site(siteId)
+                .orElseThrow(() -> new Refusal("siteId", Said.of("Choose one of the grower's sites.")));
     }
 
     /** Lets one booking at a time through, until its transaction ends. */
@@ -112,7 +117,12 @@ public class OrderBook {
         }
         mapper.setPlants(line.id(), plants);
         mapper.insertChange(
-                line.id(), day, by, OrderChange.Kind.PLANTS_CHANGED, String.valueOf(line.plants()), String.valueOf(plants));
+                line.id(),
+                day,
+                by,
+                OrderChange.Kind.PLANTS_CHANGED,
+                String.valueOf(line.plants()),
+                String.valueOf(plants));
     }
 
     /** A line is not wanted any more; it stays readable. */
@@ -133,7 +143,9 @@ public class OrderBook {
     public int add(long growerId, long siteId, LocalDate target, LocalDate placedOn, Integer succession) {
         Site site = site(siteId);
         if (site.growerId() != growerId) {
-            throw new Refusal("siteId", Said.of("The site {site} belongs to another grower.").with("site", site.name()));
+            throw new Refusal(
+                    "siteId",
+                    Said.of("The site {site} belongs to another grower.").with("site", site.name()));
         }
         return mapper.insert(growerId, siteId, target, placedOn, succession);
     }
@@ -141,8 +153,15 @@ public class OrderBook {
     /** Adds a line to an order and answers its number in the database. */
     public LineId addLine(int number, long varietyId, String container, OrderLine line) {
         return mapper.insertLine(new OrderMapper.LineRow(
-                number, varietyId, container, line.plants(), line.stage().from(), line.stage().to(), line.target(),
-                line.under(), line.countedIn()));
+                number,
+                varietyId,
+                container,
+                line.plants(),
+                line.stage().from(),
+                line.stage().to(),
+                line.target(),
+                line.under(),
+                line.countedIn()));
     }
 
     /** Notes something else that became of a line. */
@@ -169,7 +188,9 @@ public class OrderBook {
     public long addGrower(String name) {
         Long id = mapper.insertGrower(name);
         if (id == null) {
-            throw new Refusal("grower", Said.of("There is a grower named \"{name}\" already.").with("name", name));
+            throw new Refusal(
+                    "grower",
+                    Said.of("There is a grower named \"{name}\" already.").with("name", name));
         }
         return id;
     }
@@ -178,7 +199,9 @@ public class OrderBook {
     public long addSite(Site site) {
         Long id = mapper.insertSite(site);
         if (id == null) {
-            throw new Refusal("site", Said.of("This grower has a site named \"{site}\" already.").with("site", site.name()));
+            throw new Refusal(
+                    "site",
+                    Said.of("This grower has a site named \"{site}\" already.").with("site", site.name()));
         }
         return id;
     }

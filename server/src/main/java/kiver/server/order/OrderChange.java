@@ -16,8 +16,20 @@ import java.time.LocalDate;
  * @param after plants, day or way after; null where nothing is left
  */
 public record OrderChange(
-        @JsonIgnore long orderId, int position, LocalDate day, String by, Kind kind, @Nullable String before, @Nullable String after) {
+        @JsonIgnore long orderId,
+        int position,
+        LocalDate day,
+        String by,
+        Kind kind,
+        @Nullable String before,
+        @Nullable String after) {
 
     /** Kinds of changes. */
-    public enum Kind { LINE_ADDED, PLANTS_CHANGED, DAY_MOVED, LINE_CANCELLED, ROUTE_CHANGED }
+    public enum Kind {
+        LINE_ADDED,
+        PLANTS_CHANGED,
+        DAY_MOVED,
+        LINE_CANCELLED,
+        ROUTE_CHANGED
+    }
 }

@@ -36,8 +36,16 @@ interface OrderMapper {
 
     /** An order without its lines. */
     record OrderRow(
-            long id, int number, long growerId, String grower, long siteId, String site, int altitude, LocalDate target,
-            LocalDate placedOn, Integer succession) {
+            long id,
+            int number,
+            long growerId,
+            String grower,
+            long siteId,
+            String site,
+            int altitude,
+            LocalDate target,
+            LocalDate placedOn,
+            Integer succession) {
 
         Order with(List<OrderedLine> lines) {
             return new Order(id, number, growerId, grower, siteId, site, altitude, target, placedOn, succession, lines);
@@ -46,8 +54,15 @@ interface OrderMapper {
 
     /** A line to be stored. */
     record LineRow(
-            int orderNumber, long varietyId, String container, int plants, int leavesFrom, int leavesTo, LocalDate target,
-            double under, CountedIn countedIn) {}
+            int orderNumber,
+            long varietyId,
+            String container,
+            int plants,
+            int leavesFrom,
+            int leavesTo,
+            LocalDate target,
+            double under,
+            CountedIn countedIn) {}
 
     /** Those of which anything was wanted from the first day to the last. */
     @Select(ORDERS + """
@@ -86,7 +101,9 @@ interface OrderMapper {
     @Select(ORDERS + " where ordered.number = #{number}")
     Optional<OrderRow> byNumber(@Param("number") int number);
 
-    @Select(LINES + " where line.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by line.order_id, line.position")
+    @Select(
+            LINES
+                    + " where line.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by line.order_id, line.position")
     List<OrderedLine> linesOfAll(@Param("orders") Long[] orders);
 
     @Select(LINES + " where ordered.placed_on >= #{day} order by line.order_id, line.position")
@@ -194,7 +211,8 @@ interface OrderMapper {
     @Select("select id, grower_id, name, altitude, protection, temperature_offset from site where id = #{id}")
     Optional<Site> site(@Param("id") long id);
 
-    @Select(value = "insert into grower (name) values (#{name}) on conflict (name) do nothing returning id",
+    @Select(
+            value = "insert into grower (name) values (#{name}) on conflict (name) do nothing returning id",
             affectData = true)
     Long insertGrower(@Param("name") String name);
 

@@ -30,9 +30,24 @@ import kiver.core.order.OrderLine;
  * @param cancelledOn day since which it is not wanted any more; null while it is
  */
 public record OrderedLine(
-        LineId id, long orderId, int orderNumber, int position, long growerId, long siteId, long varietyId, String variety,
-        String crop, String container, int plants, int leavesFrom, int leavesTo, LocalDate target, LocalDate placedOn,
-        double under, CountedIn countedIn, @Nullable LocalDate cancelledOn) {
+        LineId id,
+        long orderId,
+        int orderNumber,
+        int position,
+        long growerId,
+        long siteId,
+        long varietyId,
+        String variety,
+        String crop,
+        String container,
+        int plants,
+        int leavesFrom,
+        int leavesTo,
+        LocalDate target,
+        LocalDate placedOn,
+        double under,
+        CountedIn countedIn,
+        @Nullable LocalDate cancelledOn) {
 
     /** As the core knows it. */
     public OrderLine wish() {

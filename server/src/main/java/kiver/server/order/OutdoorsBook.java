@@ -53,7 +53,8 @@ public class OutdoorsBook {
 
     /** Frost dates of a site at a threshold, °C, under what covers it. */
     public FrostDates frost(Site site, double threshold) {
-        return FrostDates.of(record(), climate(site).nightOffset(), threshold, nursery().latitude() >= 0);
+        return FrostDates.of(
+                record(), climate(site).nightOffset(), threshold, nursery().latitude() >= 0);
     }
 
     /** How a site differs from the station. */
@@ -70,9 +71,11 @@ public class OutdoorsBook {
             present = new Seasons(record, new ConcurrentHashMap<>());
             kept = present;
         }
-        return present.byAsked().computeIfAbsent(
-                new Asked(crop, climate, nursery().latitude(), day),
-                asked -> OutdoorSeason.of(asked.crop(), asked.climate(), record, asked.latitude(), asked.day()));
+        return present.byAsked()
+                .computeIfAbsent(
+                        new Asked(crop, climate, nursery().latitude(), day),
+                        asked ->
+                                OutdoorSeason.of(asked.crop(), asked.climate(), record, asked.latitude(), asked.day()));
     }
 
     private StationRecord record() {

@@ -15,7 +15,12 @@ import kiver.core.order.SiteClimate;
  * @param temperatureOffset K from the station; null where it follows from the altitude
  */
 public record Site(
-        long id, long growerId, String name, int altitude, Protection protection, @Nullable Double temperatureOffset) {
+        long id,
+        long growerId,
+        String name,
+        int altitude,
+        Protection protection,
+        @Nullable Double temperatureOffset) {
 
     /** How it differs from a station at that height. */
     public SiteClimate climate(int stationAltitude) {

@@ -41,17 +41,33 @@ class SiteController {
 
     /** Frost at or below a threshold. */
     record FrostView(
-            double threshold, int seasons, @Nullable DateSpread spring, @Nullable DateSpread autumn, List<FrostPoint> curve) {}
+            double threshold,
+            int seasons,
+            @Nullable DateSpread spring,
+            @Nullable DateSpread autumn,
+            List<FrostPoint> curve) {}
 
     /** When a crop may stand at the site. */
     record CropOutdoors(
-            String crop, Said hardiness, LocalDate from, OutdoorSeason.Reason because, @Nullable LocalDate until,
-            @Nullable LocalDate ruleForSowing, @Nullable LocalDate ruleForPlanting) {}
+            String crop,
+            Said hardiness,
+            LocalDate from,
+            OutdoorSeason.Reason because,
+            @Nullable LocalDate until,
+            @Nullable LocalDate ruleForSowing,
+            @Nullable LocalDate ruleForPlanting) {}
 
     /** A site with its frost. */
     record SiteView(
-            long id, String grower, String site, int altitude, Said protection, double offset, FrostView lightFrost,
-            FrostView hardFrost, List<CropOutdoors> crops) {}
+            long id,
+            String grower,
+            String site,
+            int altitude,
+            Said protection,
+            double offset,
+            FrostView lightFrost,
+            FrostView hardFrost,
+            List<CropOutdoors> crops) {}
 
     @GetMapping("/api/sites/{id}")
     SiteView site(@PathVariable long id, @RequestParam(required = false) @Nullable String crop) {
@@ -64,8 +80,14 @@ class SiteController {
                 .orElse("");
         List<Crop> shown = crop == null ? crops.crops() : List.of(crops.crop(crop));
         return new SiteView(
-                site.id(), grower, site.name(), site.altitude(), Said.of("protection." + site.protection()),
-                outdoors.climate(site).offset(), frost(site, LIGHT_FROST, today), frost(site, HARD_FROST, today),
+                site.id(),
+                grower,
+                site.name(),
+                site.altitude(),
+                Said.of("protection." + site.protection()),
+                outdoors.climate(site).offset(),
+                frost(site, LIGHT_FROST, today),
+                frost(site, HARD_FROST, today),
                 shown.stream().map(each -> outdoors(each, site, today)).toList());
     }
 
@@ -78,14 +100,22 @@ class SiteController {
             curve.add(new FrostPoint(point, dates.chanceOfFrost(point)));
         }
         return new FrostView(
-                threshold, dates.seasons(), dates.spring(today).orElse(null), dates.autumn(today).orElse(null), curve);
+                threshold,
+                dates.seasons(),
+                dates.spring(today).orElse(null),
+                dates.autumn(today).orElse(null),
+                curve);
     }
 
     private CropOutdoors outdoors(Crop crop, Site site, LocalDate today) {
         OutdoorSeason season = outdoors.season(crop, site.id(), today);
         return new CropOutdoors(
-                crop.name(), Said.of("hardiness." + crop.hardiness()), season.from(), season.fromBecause(),
-                season.until().orElse(null), season.ruleForSowing(crop).orElse(null),
+                crop.name(),
+                Said.of("hardiness." + crop.hardiness()),
+                season.from(),
+                season.fromBecause(),
+                season.until().orElse(null),
+                season.ruleForSowing(crop).orElse(null),
                 season.ruleForPlanting(crop).orElse(null));
     }
 }

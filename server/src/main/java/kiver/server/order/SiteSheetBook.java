@@ -20,7 +20,9 @@ class SiteSheetBook implements SheetBook {
     private static final List<String> PROTECTIONS = List.of("open ground", "low cover", "unheated tunnel");
 
     private static final Shape SHAPE = new Shape(
-            "sites", 2, List.of(
+            "sites",
+            2,
+            List.of(
                     Column.of("grower"),
                     Column.of("site"),
                     Column.of("altitude"),
@@ -43,7 +45,10 @@ class SiteSheetBook implements SheetBook {
         Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
         return orders.sites().stream()
                 .map(site -> SheetText.row(
-                        SHAPE.names(), growers.get(site.growerId()), site.name(), site.altitude(),
+                        SHAPE.names(),
+                        growers.get(site.growerId()),
+                        site.name(),
+                        site.altitude(),
                         site.protection().name().toLowerCase(Locale.ROOT).replace('_', ' '),
                         site.temperatureOffset() == null ? "" : site.temperatureOffset()))
                 .toList();
@@ -54,13 +59,17 @@ class SiteSheetBook implements SheetBook {
         String name = row.words("grower");
         int altitude = row.wholeNumber("altitude");
         if (altitude < -400 || altitude > 5000) {
-            throw new Refusal("altitude", Said.of("Enter −400 to 5,000 m, not {altitude}.").with("altitude", altitude));
+            throw new Refusal(
+                    "altitude",
+                    Said.of("Enter −400 to 5,000 m, not {altitude}.").with("altitude", altitude));
         }
         Protection protection = Protection.valueOf(
                 row.oneOf("protection", PROTECTIONS).toUpperCase(Locale.ROOT).replace(' ', '_'));
         Double offset = row.text("temperature_offset").isEmpty() ? null : row.number("temperature_offset");
         if (offset != null && Math.abs(offset) > 25) {
-            throw new Refusal("temperature_offset", Said.of("Enter −25 to 25 K, not {offset}.").with("offset", offset));
+            throw new Refusal(
+                    "temperature_offset",
+                    Said.of("Enter −25 to 25 K, not {offset}.").with("offset", offset));
         }
         String site = row.words("site");
         long grower = orders.growers().stream()

@@ -54,14 +54,16 @@ public class BatchAnalyst implements BatchOutlooks {
     private final Map<Integer, KeptOne> kept = new ConcurrentHashMap<>();
 
     /** An analysis with all that it rests on. */
-    private record KeptOne(
-            BatchFile file, Season season, Germination germination, Kind kind, BatchOutlook analysis) {
+    private record KeptOne(BatchFile file, Season season, Germination germination, Kind kind, BatchOutlook analysis) {
 
         /** The same season and record are the same objects: they are only ever replaced. */
         boolean restsOn(BatchFile otherFile, Season otherSeason, Germination otherGermination, Kind otherKind) {
-            return season == otherSeason && file.state() == otherFile.state() && file.batch().equals(otherFile.batch())
+            return season == otherSeason
+                    && file.state() == otherFile.state()
+                    && file.batch().equals(otherFile.batch())
                     && file.promises().equals(otherFile.promises())
-                    && germination.equals(otherGermination) && kind.equals(otherKind);
+                    && germination.equals(otherGermination)
+                    && kind.equals(otherKind);
         }
     }
 
@@ -105,7 +107,8 @@ public class BatchAnalyst implements BatchOutlooks {
         Set<Integer> safe = evenings.safeOn(today);
         List<BatchOutlook> analyses = analyseAll(season, today).stream()
                 .map(batch -> batch.night(season, today.plusDays(1))
-                        .filter(night -> night.isTooCold() && !safe.contains(batch.file().batch().number()))
+                        .filter(night -> night.isTooCold()
+                                && !safe.contains(batch.file().batch().number()))
                         .map(night -> batch.losingTonight(night.likelyLoss()))
                         .orElse(batch))
                 .toList();
@@ -117,22 +120,27 @@ public class BatchAnalyst implements BatchOutlooks {
 
     private List<BatchOutlook> analyseAll(Season season, LocalDate today) {
         List<BatchFile> files = batches.files();
-        Map<LotId, SeedLot> lotsById = seeds.lotsAndConsignments().stream()
-                .collect(Collectors.toMap(SeedLot::id, lot -> lot));
+        Map<LotId, SeedLot> lotsById =
+                seeds.lotsAndConsignments().stream().collect(Collectors.toMap(SeedLot::id, lot -> lot));
         LotKnowledge.OfAll known = lots.ofAll(files);
         LookingAhead ahead = lookingAhead(season, today);
-        kept.keySet().retainAll(files.stream().map(file -> file.batch().number()).collect(Collectors.toSet()));
+        kept.keySet()
+                .retainAll(files.stream().map(file -> file.batch().number()).collect(Collectors.toSet()));
         // Each batch is worked out by itself; nothing in here asks the database.
         return files.parallelStream()
                 .map(file -> {
                     try {
                         requirePlausible(file.batch());
                         SeedLot lot = lotsById.get(file.lotSown());
-                        Germination germination = known.germination(lot, today, file.batch().number());
+                        Germination germination =
+                                known.germination(lot, today, file.batch().number());
                         return keptOrNew(file, germination, ahead);
                     } catch (RuntimeException wrong) {
                         LOG.error("Batch {} cannot be worked out", file.batch().number(), wrong);
-                        return BatchOutlook.notComputable(file, kindOf(file.batch()).crop(), kindOf(file.batch()).containers());
+                        return BatchOutlook.notComputable(
+                                file,
+                                kindOf(file.batch()).crop(),
+                                kindOf(file.batch()).containers());
                     }
                 })
                 .toList();
@@ -148,7 +156,8 @@ public class BatchAnalyst implements BatchOutlooks {
         return new Kind(
                 crops.crop(batch.crop()),
                 new ContainerPath(
-                        batch.containerPath(), batch.containerCodes().stream().map(crops::container).toList()));
+                        batch.containerPath(),
+                        batch.containerCodes().stream().map(crops::container).toList()));
     }
 
     /** One batch as it stands today, put away or not. */
@@ -164,7 +173,8 @@ public class BatchAnalyst implements BatchOutlooks {
         Map<Integer, BatchOutlook> inHand = all().stream()
                 .collect(Collectors.toMap(batch -> batch.file().batch().number(), Function.identity()));
         return batches.filesOf(lines).stream()
-                .map(file -> Optional.ofNullable(inHand.get(file.batch().number())).orElseGet(() -> putAway(file)))
+                .map(file ->
+                        Optional.ofNullable(inHand.get(file.batch().number())).orElseGet(() -> putAway(file)))
                 .toList();
     }
 
@@ -191,8 +201,7 @@ public class BatchAnalyst implements BatchOutlooks {
         return analyse(otherwise, germination, kindOf(otherwise.batch()), lookingAhead(seasons.season(today), today));
     }
 
-    private BatchOutlook keptOrNew(
-            BatchFile file, Germination germination, LookingAhead ahead) {
+    private BatchOutlook keptOrNew(BatchFile file, Germination germination, LookingAhead ahead) {
         int number = file.batch().number();
         Kind kind = kindOf(file.batch());
         KeptOne present = kept.get(number);

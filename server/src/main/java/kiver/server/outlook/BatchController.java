@@ -43,8 +43,13 @@ class BatchController {
     private final NurseryClock clock;
 
     BatchController(
-            BatchAnalyst analyst, BatchViews views, RecordingService recording, PlaceBook places, TrayBook trays,
-            SpaceBook space, NurseryClock clock) {
+            BatchAnalyst analyst,
+            BatchViews views,
+            RecordingService recording,
+            PlaceBook places,
+            TrayBook trays,
+            SpaceBook space,
+            NurseryClock clock) {
         this.clock = clock;
         this.trays = trays;
         this.space = space;
@@ -60,8 +65,12 @@ class BatchController {
      * @param trays that went; missing or empty for all of them
      */
     record MoveEntry(
-            @NotNull UUID requestId, @NotNull(message = "Choose a place.") Long placeId,
-            @Nullable @Size(max = 500, message = "At most 500 trays at once.") List<@NotNull(message = "A tray is missing.") Integer> trays,
+            @NotNull UUID requestId,
+            @NotNull(message = "Choose a place.") Long placeId,
+
+            @Nullable @Size(max = 500, message = "At most 500 trays at once.")
+            List<@NotNull(message = "A tray is missing.") Integer> trays,
+
             @Nullable LocalDate day) {}
 
     @GetMapping("/api/batches")
@@ -90,7 +99,11 @@ class BatchController {
         }
         BatchChange change = new BatchChange.Moved(
                 new PlaceId(entry.placeId()),
-                entry.trays() == null ? List.of() : entry.trays().stream().map(tray -> trays.numbered(tray).trayId()).toList());
+                entry.trays() == null
+                        ? List.of()
+                        : entry.trays().stream()
+                                .map(tray -> trays.numbered(tray).trayId())
+                                .toList());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 

@@ -19,8 +19,13 @@ import kiver.core.outlook.BatchOutlook;
  * @param target day for which it is grown
  */
 public record BatchDates(
-        LocalDate sowDay, @Nullable DateSpread emerged, List<DateSpread> pottings, @Nullable DateSpread stageReached,
-        @Nullable DateSpread ready, @Nullable DateSpread pastLimit, LocalDate target) {
+        LocalDate sowDay,
+        @Nullable DateSpread emerged,
+        List<DateSpread> pottings,
+        @Nullable DateSpread stageReached,
+        @Nullable DateSpread ready,
+        @Nullable DateSpread pastLimit,
+        LocalDate target) {
 
     public static BatchDates of(BatchOutlook outlook) {
         BatchForecast forecast = outlook.forecast();
@@ -29,8 +34,12 @@ public record BatchDates(
                 .map(day -> new DateSpread(day, day, day))
                 .orElse(forecast.ready().orElse(null));
         return new BatchDates(
-                state.sownOn().orElse(outlook.file().batch().sowDay()), forecast.emerged().orElse(null), forecast.pottings(),
-                forecast.stageReached().orElse(null), ready, forecast.pastLimit().orElse(null),
+                state.sownOn().orElse(outlook.file().batch().sowDay()),
+                forecast.emerged().orElse(null),
+                forecast.pottings(),
+                forecast.stageReached().orElse(null),
+                ready,
+                forecast.pastLimit().orElse(null),
                 outlook.file().batch().target());
     }
 }

@@ -36,9 +36,24 @@ import kiver.server.wording.Said;
  * @param problem why nothing could be worked out; missing when all could
  */
 public record BatchSummary(
-        int number, String variety, String crop, BatchStage stage, EmergenceVerdict verdict, String place,
-        List<Integer> trays, Balance balance, BatchDates dates, double chance,
-        int plants, List<PromiseView> promises, PlantShares shares, int plantsAlive, int plantsMixed, int traysToSow, boolean boughtIn, @Nullable Said problem) {
+        int number,
+        String variety,
+        String crop,
+        BatchStage stage,
+        EmergenceVerdict verdict,
+        String place,
+        List<Integer> trays,
+        Balance balance,
+        BatchDates dates,
+        double chance,
+        int plants,
+        List<PromiseView> promises,
+        PlantShares shares,
+        int plantsAlive,
+        int plantsMixed,
+        int traysToSow,
+        boolean boughtIn,
+        @Nullable Said problem) {
 
     /**
      * Plants promised for a line of an order.
@@ -46,17 +61,34 @@ public record BatchSummary(
      * @param outstanding of them that have not gone and are still waited for
      * @param chance that the line gets them whole and in time
      */
-    public record PromiseView(int order, int line, String grower, int plants, int outstanding, LocalDate target, double chance) {}
+    public record PromiseView(
+            int order, int line, String grower, int plants, int outstanding, LocalDate target, double chance) {}
 
     static BatchSummary of(BatchOutlook batch, Season season, List<Integer> trays, LocalDate today) {
         var planned = batch.file().batch();
         var state = batch.file().state();
         return new BatchSummary(
-                planned.number(), planned.variety(), batch.crop().name(), batch.stage(), batch.emerging().verdict(),
-                season.place(batch.place()).name(), trays, state.balance(), BatchDates.of(batch), batch.chance(), planned.plants(),
-                promises(batch), batch.file().shares(today), batch.file().plantsAlive(), batch.file().plantsMixed(),
-                state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(), planned.isBoughtIn(),
-                batch.trouble().or(batch.file()::trouble).map(trouble -> Said.of((Record) trouble)).orElse(null));
+                planned.number(),
+                planned.variety(),
+                batch.crop().name(),
+                batch.stage(),
+                batch.emerging().verdict(),
+                season.place(batch.place()).name(),
+                trays,
+                state.balance(),
+                BatchDates.of(batch),
+                batch.chance(),
+                planned.plants(),
+                promises(batch),
+                batch.file().shares(today),
+                batch.file().plantsAlive(),
+                batch.file().plantsMixed(),
+                state.sownOn().isEmpty() ? 0 : batch.file().toSow().size(),
+                planned.isBoughtIn(),
+                batch.trouble()
+                        .or(batch.file()::trouble)
+                        .map(trouble -> Said.of((Record) trouble))
+                        .orElse(null));
     }
 
     /** What was promised of a batch. */
@@ -64,8 +96,13 @@ public record BatchSummary(
         Map<LineId, Integer> released = batch.file().releasedByLine();
         return batch.file().promises().stream()
                 .map(each -> new PromiseView(
-                        each.orderNumber(), each.position(), each.grower(), each.plants(),
-                        released.getOrDefault(each.line(), 0) < each.accepted() ? each.plants() - released.getOrDefault(each.line(), 0) : 0,
+                        each.orderNumber(),
+                        each.position(),
+                        each.grower(),
+                        each.plants(),
+                        released.getOrDefault(each.line(), 0) < each.accepted()
+                                ? each.plants() - released.getOrDefault(each.line(), 0)
+                                : 0,
                         each.target(),
                         batch.chanceFor(each.line())))
                 .toList();

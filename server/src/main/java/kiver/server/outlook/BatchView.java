@@ -21,14 +21,27 @@ import kiver.server.wording.Said;
  * @param changes that were recorded
  */
 public record BatchView(
-        BatchSummary summary, Layout layout, RaisedFrom from, PlannedView plan, Places places, HardeningView hardening,
-        EmergenceView emergence, GrowthView growth, ChancesView chances, String caution, List<ChangeView> changes) {
+        BatchSummary summary,
+        Layout layout,
+        RaisedFrom from,
+        PlannedView plan,
+        Places places,
+        HardeningView hardening,
+        EmergenceView emergence,
+        GrowthView growth,
+        ChancesView chances,
+        String caution,
+        List<ChangeView> changes) {
 
     /** A run of cells of one tray. */
     public record RunView(int tray, int firstCell, int lastCell) {}
 
     /** Living plants in a tray, and the code of what that tray is. */
-    public record TrayPlants(int tray, int plants, String container, @Nullable String place) {}
+    public record TrayPlants(
+            int tray,
+            int plants,
+            String container,
+            @Nullable String place) {}
 
     /** One point of the emergence expected, in cells. */
     public record CurvePoint(LocalDate day, double low, double middle, double high) {}
@@ -43,8 +56,14 @@ public record BatchView(
      * @param device on which it was entered, where that is known
      */
     public record ChangeView(
-            int sequence, LocalDate day, @Nullable String time, Said words, String by, @Nullable String device,
-            boolean corrected, boolean isCorrection) {}
+            int sequence,
+            LocalDate day,
+            @Nullable String time,
+            Said words,
+            String by,
+            @Nullable String device,
+            boolean corrected,
+            boolean isCorrection) {}
 
     /** A stay at a place. */
     public record StayView(String place, LocalDate from) {}
@@ -67,7 +86,11 @@ public record BatchView(
      * @param living plants by tray
      */
     public record Layout(
-            List<RunView> runs, List<RunView> toSow, String container, List<String> containers, List<TrayPlants> living) {}
+            List<RunView> runs,
+            List<RunView> toSow,
+            String container,
+            List<String> containers,
+            List<TrayPlants> living) {}
 
     /**
      * What it is raised from.
@@ -80,7 +103,12 @@ public record BatchView(
      * @param boughtIn how its plants came; missing where seed was sown
      */
     public record RaisedFrom(
-            String lot, long lotId, String supplier, double depth, boolean needsLight, @Nullable BoughtIn boughtIn) {}
+            String lot,
+            long lotId,
+            String supplier,
+            double depth,
+            boolean needsLight,
+            @Nullable BoughtIn boughtIn) {}
 
     /**
      * How it is meant to be grown.
@@ -92,12 +120,24 @@ public record BatchView(
      * @param version how often its plan was changed
      */
     public record PlannedView(
-            LocalDate sowDay, @Nullable LocalDate latestSowDay, int seedsPerCell, int cells, int cellsNeeded, int leavesFrom,
-            int leavesTo, int accepted, boolean countsSeedlings, int version) {}
+            LocalDate sowDay,
+            @Nullable LocalDate latestSowDay,
+            int seedsPerCell,
+            int cells,
+            int cellsNeeded,
+            int leavesFrom,
+            int leavesTo,
+            int accepted,
+            boolean countsSeedlings,
+            int version) {}
 
     /** The places it is to pass through, the one where it is now, and those where it stood. */
     public record Places(
-            NamedPlace emergence, NamedPlace growingOn, NamedPlace hardening, @Nullable Long now, List<StayView> stays) {}
+            NamedPlace emergence,
+            NamedPlace growingOn,
+            NamedPlace hardening,
+            @Nullable Long now,
+            List<StayView> stays) {}
 
     /** A place by its name. */
     public record NamedPlace(long id, String name) {}
@@ -110,7 +150,11 @@ public record BatchView(
      * @param heldUntil when it begins, for plants that have their leaves and wait for it inside
      */
     public record HardeningView(
-            String programme, int programmeDays, int days, @Nullable LocalDate startedOn, @Nullable LocalDate heldUntil) {}
+            String programme,
+            int programmeDays,
+            int days,
+            @Nullable LocalDate startedOn,
+            @Nullable LocalDate heldUntil) {}
 
     /**
      * Its emergence, in cells.
@@ -122,8 +166,13 @@ public record BatchView(
      * @param source of what is known of the crop
      */
     public record EmergenceView(
-            double expectedUp, double expectedAtCount, int up, boolean completelyCounted, List<CurvePoint> curve,
-            List<CountPoint> counts, String source) {}
+            double expectedUp,
+            double expectedAtCount,
+            int up,
+            boolean completelyCounted,
+            List<CurvePoint> curve,
+            List<CountPoint> counts,
+            String source) {}
 
     /** How far its plants are. */
     public record GrowthView(double leavesNow, boolean leggy, int pottingsDone) {}

@@ -44,8 +44,7 @@ public class BatchViews {
     private final BatchBook batches;
     private final LastSowDays lastSowDays;
 
-    BatchViews(
-            SeasonService seasons, TrayBook trays, SeedStore seeds, BatchBook batches, LastSowDays lastSowDays) {
+    BatchViews(SeasonService seasons, TrayBook trays, SeedStore seeds, BatchBook batches, LastSowDays lastSowDays) {
         this.seasons = seasons;
         this.trays = trays;
         this.seeds = seeds;
@@ -64,32 +63,54 @@ public class BatchViews {
     /** A batch with everything the screens show of it. */
     public BatchView view(BatchOutlook outlook) {
         return new BatchView(
-                summarising().apply(outlook), layout(outlook), from(outlook), plan(outlook), places(outlook), hardening(outlook),
+                summarising().apply(outlook),
+                layout(outlook),
+                from(outlook),
+                plan(outlook),
+                places(outlook),
+                hardening(outlook),
                 emergence(outlook),
-                new BatchView.GrowthView(outlook.leavesNow(), outlook.leggy(), outlook.standing().pottingsDone()),
-                new BatchView.ChancesView(outlook.chances().enough(), outlook.forecast().chanceOnTarget()),
-                outlook.crop().planting().caution(), changes(outlook, seasons.season()));
+                new BatchView.GrowthView(
+                        outlook.leavesNow(), outlook.leggy(), outlook.standing().pottingsDone()),
+                new BatchView.ChancesView(
+                        outlook.chances().enough(), outlook.forecast().chanceOnTarget()),
+                outlook.crop().planting().caution(),
+                changes(outlook, seasons.season()));
     }
 
     private BatchView.Layout layout(BatchOutlook outlook) {
         return new BatchView.Layout(
-                runs(outlook), runViews(outlook.file().toSow()), outlook.container().name(),
-                outlook.file().batch().containerCodes(), living(outlook.file().state()));
+                runs(outlook),
+                runViews(outlook.file().toSow()),
+                outlook.container().name(),
+                outlook.file().batch().containerCodes(),
+                living(outlook.file().state()));
     }
 
     private BatchView.RaisedFrom from(BatchOutlook outlook) {
         Batch batch = outlook.file().batch();
         SeedLot lot = seeds.lot(outlook.file().lotSown());
         return new BatchView.RaisedFrom(
-                lot.code(), lot.id().number(), lot.supplier(), outlook.crop().seed().depth(), outlook.crop().seed().needsLight(),
+                lot.code(),
+                lot.id().number(),
+                lot.supplier(),
+                outlook.crop().seed().depth(),
+                outlook.crop().seed().needsLight(),
                 boughtIn(batch));
     }
 
     private BatchView.PlannedView plan(BatchOutlook outlook) {
         Batch batch = outlook.file().batch();
         return new BatchView.PlannedView(
-                batch.sowDay(), lastSowDays.last(outlook).orElse(null), batch.seedsPerCell(), batch.cells(), batch.cellsNeeded(),
-                batch.stage().from(), batch.stage().to(), outlook.file().accepted(), outlook.file().countsSeedlings(),
+                batch.sowDay(),
+                lastSowDays.last(outlook).orElse(null),
+                batch.seedsPerCell(),
+                batch.cells(),
+                batch.cellsNeeded(),
+                batch.stage().from(),
+                batch.stage().to(),
+                outlook.file().accepted(),
+                outlook.file().countsSeedlings(),
                 batch.planVersion());
     }
 
@@ -97,28 +118,39 @@ public class BatchViews {
         Way way = outlook.file().batch().way();
         BatchState state = outlook.file().state();
         return new BatchView.Places(
-                named(way.emergence()), named(way.growingOn()), named(way.hardening()),
+                named(way.emergence()),
+                named(way.growingOn()),
+                named(way.hardening()),
                 state.place().map(PlaceId::number).orElse(null),
-                state.placements().stream().map(stay -> new BatchView.StayView(named(stay.place()).name(), stay.from())).toList());
+                state.placements().stream()
+                        .map(stay -> new BatchView.StayView(named(stay.place()).name(), stay.from()))
+                        .toList());
     }
 
     private BatchView.NamedPlace named(PlaceId place) {
-        return new BatchView.NamedPlace(place.number(), seasons.season().place(place).name());
+        return new BatchView.NamedPlace(
+                place.number(), seasons.season().place(place).name());
     }
 
     private BatchView.HardeningView hardening(BatchOutlook outlook) {
         BatchState state = outlook.file().state();
         HardeningProgramme programme = outlook.file().batch().hardeningProgramme();
         return new BatchView.HardeningView(
-                programme.name(), state.hardeningStartedOn().isPresent() ? state.programmeDays() : programme.days(),
-                state.hardeningDays(), state.hardeningStartedOn().orElse(null), heldUntil(outlook).orElse(null));
+                programme.name(),
+                state.hardeningStartedOn().isPresent() ? state.programmeDays() : programme.days(),
+                state.hardeningDays(),
+                state.hardeningStartedOn().orElse(null),
+                heldUntil(outlook).orElse(null));
     }
 
     private static BatchView.EmergenceView emergence(BatchOutlook outlook) {
         BatchState state = outlook.file().state();
         return new BatchView.EmergenceView(
-                outlook.emerging().expectedUp(), outlook.emerging().expectedAtCount(), state.emerged(),
-                state.isCompletelyCounted(), curve(outlook),
+                outlook.emerging().expectedUp(),
+                outlook.emerging().expectedAtCount(),
+                state.emerged(),
+                state.isCompletelyCounted(),
+                curve(outlook),
                 state.cellsUp().entrySet().stream()
                         .map(count -> new BatchView.CountPoint(count.getKey(), count.getValue()))
                         .toList(),
@@ -127,16 +159,23 @@ public class BatchViews {
 
     private @Nullable BatchView.BoughtIn boughtIn(Batch batch) {
         return batch.isBoughtIn()
-                ? new BatchView.BoughtIn(batch.leavesOnArrival(), seeds.priceOf(batch.lot()).orElse(null))
+                ? new BatchView.BoughtIn(
+                        batch.leavesOnArrival(), seeds.priceOf(batch.lot()).orElse(null))
                 : null;
     }
 
     /** When hardening begins, for plants that have their leaves and wait for it inside. */
     private Optional<LocalDate> heldUntil(BatchOutlook analysis) {
         LocalDate today = seasons.today();
-        LocalDate start = analysis.file().batch().target().minusDays(analysis.file().batch().hardeningProgramme().days());
+        LocalDate start = analysis.file()
+                .batch()
+                .target()
+                .minusDays(analysis.file().batch().hardeningProgramme().days());
         boolean grown = analysis.stage() == BatchStage.GROWING_ON
-                && analysis.forecast().stageReached().map(spread -> !spread.middle().isAfter(today)).orElse(false);
+                && analysis.forecast()
+                        .stageReached()
+                        .map(spread -> !spread.middle().isAfter(today))
+                        .orElse(false);
         return grown && start.isAfter(today) ? Optional.of(start) : Optional.empty();
     }
 
@@ -150,7 +189,8 @@ public class BatchViews {
     /** The cells it was sown in, then those it was potted on into. */
     private List<BatchView.RunView> runs(BatchOutlook batch) {
         BatchState state = batch.file().state();
-        List<CellRun> runs = new ArrayList<>(state.sowings().values().stream().map(each -> each.sown().run()).toList());
+        List<CellRun> runs = new ArrayList<>(
+                state.sowings().values().stream().map(each -> each.sown().run()).toList());
         state.arrivals().values().forEach(arrival -> runs.add(arrival.plants().run()));
         state.changes().stream()
                 .filter(change -> !state.isCorrected(change.sequence()))
@@ -172,8 +212,12 @@ public class BatchViews {
                 .map(tray -> {
                     Tray numbered = trays.tray(tray);
                     return new BatchView.TrayPlants(
-                            numbered.number(), state.cellsIn(tray, CellCondition.ALIVE).size(), numbered.container(),
-                            state.placeOf(tray).map(place -> seasons.season().place(place).name()).orElse(null));
+                            numbered.number(),
+                            state.cellsIn(tray, CellCondition.ALIVE).size(),
+                            numbered.container(),
+                            state.placeOf(tray)
+                                    .map(place -> seasons.season().place(place).name())
+                                    .orElse(null));
                 })
                 .filter(tray -> tray.plants() > 0)
                 .toList();
@@ -211,8 +255,11 @@ public class BatchViews {
                 lot -> seeds.lot(lot).code());
         return batch.file().state().changes().stream()
                 .map(change -> new BatchView.ChangeView(
-                        change.sequence(), change.day(), change.time().map(LocalTime::toString).orElse(null),
-                        words.of(change.change()), authors.get(change.sequence()).name(),
+                        change.sequence(),
+                        change.day(),
+                        change.time().map(LocalTime::toString).orElse(null),
+                        words.of(change.change()),
+                        authors.get(change.sequence()).name(),
                         authors.get(change.sequence()).device().orElse(null),
                         batch.file().state().isCorrected(change.sequence()),
                         change.change() instanceof BatchChange.Corrected))

@@ -63,9 +63,19 @@ class CropController {
 
     /** A crop's page. */
     record CropView(
-            String code, String name, Said hardiness, List<TemperaturePoint> curve, List<ObservedPoint> observed,
-            String emergenceSource, String growthSource, String caution, List<Figure> figures, long placeId, LocalDate sown,
-            List<StageAt> stages, double meanTemperature) {}
+            String code,
+            String name,
+            Said hardiness,
+            List<TemperaturePoint> curve,
+            List<ObservedPoint> observed,
+            String emergenceSource,
+            String growthSource,
+            String caution,
+            List<Figure> figures,
+            long placeId,
+            LocalDate sown,
+            List<StageAt> stages,
+            double meanTemperature) {}
 
     @GetMapping("/api/crops/{code}")
     CropView crop(
@@ -74,25 +84,38 @@ class CropController {
             @RequestParam(required = false) @Nullable LocalDate sown) {
         Crop crop = crops.crop(code);
         Season season = seasons.season();
-        LocalDate day = sown == null || sown.isBefore(season.firstDay()) || sown.isAfter(season.lastDay().minusDays(60))
+        LocalDate day = sown == null
+                        || sown.isBefore(season.firstDay())
+                        || sown.isAfter(season.lastDay().minusDays(60))
                 ? clock.today()
                 : sown;
-        PlaceId at = Optional.ofNullable(place).map(PlaceId::new)
+        PlaceId at = Optional.ofNullable(place)
+                .map(PlaceId::new)
                 .filter(id -> season.places().stream().map(Place::id).anyMatch(id::equals))
                 .orElse(season.places().get(0).id());
-        List<String> values = CropSheet.NAMES.stream().map(CropSheet.write(crop)::text).toList();
+        List<String> values =
+                CropSheet.NAMES.stream().map(CropSheet.write(crop)::text).toList();
         List<Figure> figures = new ArrayList<>();
         for (int index = 0; index < values.size(); index++) {
             String column = CropSheet.NAMES.get(index);
             figures.add(new Figure(words.name("crops", column), words.hint("crops", column), values.get(index)));
         }
         return new CropView(
-                crop.code(), crop.name(), Said.of("hardiness." + crop.hardiness()), curve(crop),
+                crop.code(),
+                crop.name(),
+                Said.of("hardiness." + crop.hardiness()),
+                curve(crop),
                 observed.of(code).entrySet().stream()
                         .map(entry -> new ObservedPoint(entry.getKey(), entry.getValue()))
                         .toList(),
-                crop.sources().emergence(), crop.sources().growth(), crop.planting().caution(), figures, at.number(), day,
-                stages(crop, season, at, day), season.meanTemperature(at, day, 21));
+                crop.sources().emergence(),
+                crop.sources().growth(),
+                crop.planting().caution(),
+                figures,
+                at.number(),
+                day,
+                stages(crop, season, at, day),
+                season.meanTemperature(at, day, 21));
     }
 
     private static List<TemperaturePoint> curve(Crop crop) {
@@ -100,8 +123,10 @@ class CropController {
         for (double temperature = 0; temperature <= 42; temperature += 1) {
             double days = crop.emergence().daysAt(temperature);
             points.add(new TemperaturePoint(
-                    temperature, Double.isFinite(days) && days <= 120 ? days : null,
-                    crop.leaves().leavesPerDayAtBest() * crop.leaves().temperatures().rate(temperature)));
+                    temperature,
+                    Double.isFinite(days) && days <= 120 ? days : null,
+                    crop.leaves().leavesPerDayAtBest()
+                            * crop.leaves().temperatures().rate(temperature)));
         }
         return points;
     }
@@ -109,19 +134,23 @@ class CropController {
     private static List<StageAt> stages(Crop crop, Season season, PlaceId place, LocalDate day) {
         Way way = new Way(place, place, place);
         var scenarios = season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
-        Standing sown = Standing.sownAt((double) (day.toEpochDay() - season.firstDay().toEpochDay()));
+        Standing sown =
+                Standing.sownAt((double) (day.toEpochDay() - season.firstDay().toEpochDay()));
         List<StageAt> stages = new ArrayList<>();
         for (int leaves = 1; leaves <= STAGE_LEAVES; leaves++) {
             Path path = new Path(leaves, leaves + 1.0, 0);
-            Milestones[] milestones =
-                    scenarios.stream().map(scenario -> path.from(sown, scenario)).toArray(Milestones[]::new);
+            Milestones[] milestones = scenarios.stream()
+                    .map(scenario -> path.from(sown, scenario))
+                    .toArray(Milestones[]::new);
             MilestoneSpreads spreads = new MilestoneSpreads(season.firstDay(), season.lastDay(), milestones);
             if (leaves == 1) {
-                stages.add(new StageAt(Said.of("Half up"), spreads.of(Milestones::emerged).orElse(null)));
+                stages.add(new StageAt(
+                        Said.of("Half up"), spreads.of(Milestones::emerged).orElse(null)));
             }
             stages.add(new StageAt(
                     Said.of("{leaves, plural, one {# true leaf} other {# true leaves}}")
-                            .with("leaves", leaves), spreads.of(Milestones::stageReached).orElse(null)));
+                            .with("leaves", leaves),
+                    spreads.of(Milestones::stageReached).orElse(null)));
         }
         return stages;
     }

@@ -28,7 +28,11 @@ public class EveningBook {
     }
 
     /** What was done for a batch on an evening, or the morning after. */
-    public enum Done { BROUGHT_IN, COVERED, NONE_LOST }
+    public enum Done {
+        BROUGHT_IN,
+        COVERED,
+        NONE_LOST
+    }
 
     /** A batch that was seen to. */
     record Ticked(LocalDate day, int batch) {}
@@ -74,7 +78,6 @@ public class EveningBook {
                 select #{day}, batch.id, #{done}, #{by} from batch where batch.number = #{batch}
                 on conflict (day, batch_id, what) do update set done_by = #{by}, done_at = now()
                 """)
-        int put(
-                @Param("day") LocalDate day, @Param("batch") int batch, @Param("done") Done done, @Param("by") long by);
+        int put(@Param("day") LocalDate day, @Param("batch") int batch, @Param("done") Done done, @Param("by") long by);
     }
 }

@@ -38,7 +38,12 @@ class ForecastController {
      * @param batches that moved
      */
     record MovedGroup(
-            LocalDate day, ForecastChange.Cause cause, String place, boolean earlier, int leastDays, int mostDays,
+            LocalDate day,
+            ForecastChange.Cause cause,
+            String place,
+            boolean earlier,
+            int leastDays,
+            int mostDays,
             List<MovedBatch> batches) {}
 
     @GetMapping("/api/forecast-changes")
@@ -46,11 +51,18 @@ class ForecastController {
         ledger.compare();
         List<ForecastLedger.Noted> lately = ledger.lately();
         Map<Integer, String> varieties = lately.stream()
-                .collect(Collectors.toMap(ForecastLedger.Noted::batch, ForecastLedger.Noted::variety, (one, same) -> one));
+                .collect(Collectors.toMap(
+                        ForecastLedger.Noted::batch, ForecastLedger.Noted::variety, (one, same) -> one));
         Map<PlaceId, String> places = seasons.placeNames();
-        return ForecastShift.of(lately.stream().map(ForecastLedger.Noted::change).toList()).stream()
+        return ForecastShift.of(
+                        lately.stream().map(ForecastLedger.Noted::change).toList())
+                .stream()
                 .map(shift -> new MovedGroup(
-                        shift.day(), shift.cause(), places.getOrDefault(shift.place(), ""), shift.earlier(), shift.leastDays(),
+                        shift.day(),
+                        shift.cause(),
+                        places.getOrDefault(shift.place(), ""),
+                        shift.earlier(),
+                        shift.leastDays(),
                         shift.mostDays(),
                         shift.changes().stream()
                                 .map(each -> new MovedBatch(

@@ -47,7 +47,12 @@ public class ForecastLedger {
 
     /** A change that was noted. */
     public record Noted(
-            LocalDate day, int batch, String variety, long placeId, LocalDate readyBefore, LocalDate readyAfter,
+            LocalDate day,
+            int batch,
+            String variety,
+            long placeId,
+            LocalDate readyBefore,
+            LocalDate readyAfter,
             ForecastChange.Cause cause) {
 
         ForecastChange change() {
@@ -68,7 +73,8 @@ public class ForecastLedger {
         for (BatchOutlook batch : analyst.all()) {
             LocalDate ready = batch.forecast().ready().map(DateSpread::middle).orElse(null);
             boolean settled = batch.file().state().hardenedOn().isPresent()
-                    || batch.stage() == BatchStage.RELEASED || batch.stage() == BatchStage.FAILED;
+                    || batch.stage() == BatchStage.RELEASED
+                    || batch.stage() == BatchStage.FAILED;
             if (ready == null || settled) {
                 continue;
             }
@@ -125,7 +131,9 @@ public class ForecastLedger {
             int count = 0;
             for (LocalDate day = since; day.isBefore(today); day = day.plusDays(1)) {
                 for (int back = 1; record.covers(day.minusYears(back)); back++) {
-                    sum += place.climate().inside(record.on(day.minusYears(back))).middle();
+                    sum += place.climate()
+                            .inside(record.on(day.minusYears(back)))
+                            .middle();
                     count++;
                 }
             }

@@ -45,7 +45,9 @@ public class LastSowDays {
     /** The same for another day. */
     public Optional<SowWindow> windowFor(BatchOutlook batch, LocalDate target) {
         // Nothing is sown of plants that are bought in.
-        return batch.file().batch().isBoughtIn() ? Optional.empty() : batch.countBack(seasons.season()).windowFor(target, clock.today());
+        return batch.file().batch().isBoughtIn()
+                ? Optional.empty()
+                : batch.countBack(seasons.season()).windowFor(target, clock.today());
     }
 
     /** The last day on which a sowing is ready in time nine times in ten; empty where that is over. */

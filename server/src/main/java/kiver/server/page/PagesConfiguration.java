@@ -22,7 +22,8 @@ class PagesConfiguration implements WebMvcConfigurer {
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations(FILES + "assets/")
-                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
         registry.addResourceHandler("/**")
                 .addResourceLocations(FILES)
                 .setCacheControl(CacheControl.noCache())
@@ -34,7 +35,9 @@ class PagesConfiguration implements WebMvcConfigurer {
         @Override
         protected Resource getResource(String path, Resource location) throws IOException {
             Resource file = super.getResource(path, location);
-            boolean page = !path.contains(".") && !path.startsWith("api/") && !path.startsWith("actuator")
+            boolean page = !path.contains(".")
+                    && !path.startsWith("api/")
+                    && !path.startsWith("actuator")
                     && !path.startsWith("v3/");
             return file == null && page ? super.getResource("index.html", location) : file;
         }

@@ -43,7 +43,9 @@ public class PlaceBook {
 
     /** The places in walking order, each with its caution. */
     public List<NamedPlace> placesWithCautions() {
-        return mapper.all().stream().map(row -> new NamedPlace(place(row), row.caution())).toList();
+        return mapper.all().stream()
+                .map(row -> new NamedPlace(place(row), row.caution()))
+                .toList();
     }
 
     /** Adds a place; its number in {@code place} is not used. */
@@ -56,7 +58,8 @@ public class PlaceBook {
     public void put(Place place, String caution) {
         if (mapper.orderTaken(place.walkingOrder(), place.name())) {
             throw new Refusal(
-                    "walking_order", Said.of("Another place is stop {stop} on the round.").with("stop", place.walkingOrder()));
+                    "walking_order",
+                    Said.of("Another place is stop {stop} on the round.").with("stop", place.walkingOrder()));
         }
         if (mapper.update(row(place, caution)) == 0) {
             mapper.insert(row(place, caution));
@@ -66,15 +69,20 @@ public class PlaceBook {
 
     private static PlaceMapper.PlaceRow row(Place place, String caution) {
         PlaceClimate.SetPoints heated = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
-        PlaceClimate.FollowsWeather open = place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
+        PlaceClimate.FollowsWeather open =
+                place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
         return new PlaceMapper.PlaceRow(
-                0, place.name(), place.walkingOrder(), place.slots(),
+                0,
+                place.name(),
+                place.walkingOrder(),
+                place.slots(),
                 heated == null ? null : heated.day(),
                 heated == null ? null : heated.night(),
                 open == null ? null : open.gainByDay(),
                 open == null ? null : open.gainByNight(),
                 open == null ? null : open.floor(),
-                place.daylightShare(), place.lampLight(),
+                place.daylightShare(),
+                place.lampLight(),
                 place.suits(PlaceUse.EMERGENCE),
                 place.suits(PlaceUse.GROWING_ON),
                 place.suits(PlaceUse.HARDENING_OFF),
@@ -120,7 +128,14 @@ public class PlaceBook {
         PlaceClimate climate = row.daySetPoint() != null
                 ? new PlaceClimate.SetPoints(row.daySetPoint(), row.nightSetPoint())
                 : new PlaceClimate.FollowsWeather(row.gainByNight(), row.gainByDay(), row.floor());
-        return new Place(new PlaceId(row.id()), row.name(), row.walkingOrder(), row.slots(), climate,
-                row.daylightShare(), row.lampLight(), suits);
+        return new Place(
+                new PlaceId(row.id()),
+                row.name(),
+                row.walkingOrder(),
+                row.slots(),
+                climate,
+                row.daylightShare(),
+                row.lampLight(),
+                suits);
     }
 }

@@ -35,19 +35,42 @@ class PlaceController {
 
     /** A place to be added; without set points it follows the weather. */
     record PlaceEntry(
-            @NotBlank(message = "Enter a name.") @Size(max = 60, message = "Use at most 60 letters.") String name,
-            @NotNull(message = "Say how many trays it holds.") Integer slots,
-            @Nullable @DecimalMin(value = "-20", message = "Enter −20 to 50 °C.") @DecimalMax(value = "50", message = "Enter −20 to 50 °C.") Double daySetPoint,
-            @Nullable @DecimalMin(value = "-20", message = "Enter −20 to 50 °C.") @DecimalMax(value = "50", message = "Enter −20 to 50 °C.") Double nightSetPoint,
-            @NotNull(message = "Say how much daylight reaches it.") @DecimalMin(value = "0", message = "Enter 0 to 100 %.") @DecimalMax(value = "1", message = "Enter 0 to 100 %.") Double daylightShare,
-            @NotNull(message = "Say how much light lamps add.") @DecimalMin(value = "0", message = "Lamps cannot take light away.") Double lampLight,
+            @NotBlank(message = "Enter a name.") @Size(max = 60, message = "Use at most 60 letters.")
+            String name,
+
+            @NotNull(message = "Say how many trays it holds.")
+            Integer slots,
+
+            @Nullable
+            @DecimalMin(value = "-20", message = "Enter −20 to 50 °C.")
+            @DecimalMax(value = "50", message = "Enter −20 to 50 °C.")
+            Double daySetPoint,
+
+            @Nullable
+            @DecimalMin(value = "-20", message = "Enter −20 to 50 °C.")
+            @DecimalMax(value = "50", message = "Enter −20 to 50 °C.")
+            Double nightSetPoint,
+
+            @NotNull(message = "Say how much daylight reaches it.")
+            @DecimalMin(value = "0", message = "Enter 0 to 100 %.")
+            @DecimalMax(value = "1", message = "Enter 0 to 100 %.")
+            Double daylightShare,
+
+            @NotNull(message = "Say how much light lamps add.")
+            @DecimalMin(value = "0", message = "Lamps cannot take light away.")
+            Double lampLight,
+
             @NotEmpty(message = "Say what it is used for.") List<PlaceUse> uses) {}
 
     @PostMapping("/api/places")
     void add(@Valid @RequestBody PlaceEntry entry) {
         List<Place> present = places.places();
-        if (present.stream().anyMatch(place -> place.name().equalsIgnoreCase(entry.name().strip()))) {
-            throw new Refusal("name", Said.of("There is a place named \"{entry}\" already.").with("entry", entry.name().strip()));
+        if (present.stream()
+                .anyMatch(place -> place.name().equalsIgnoreCase(entry.name().strip()))) {
+            throw new Refusal(
+                    "name",
+                    Said.of("There is a place named \"{entry}\" already.")
+                            .with("entry", entry.name().strip()));
         }
         if (entry.slots() < 1) {
             throw new Refusal("slots", Said.of("A place holds at least one tray."));
@@ -63,8 +86,15 @@ class PlaceController {
                 : new PlaceClimate.SetPoints(entry.daySetPoint(), entry.nightSetPoint());
         int last = present.stream().mapToInt(Place::walkingOrder).max().orElse(0);
         places.add(
-                new Place(new PlaceId(0), entry.name().strip(), last + 1, entry.slots(), climate,
-                        entry.daylightShare(), entry.lampLight(), Set.copyOf(entry.uses())),
+                new Place(
+                        new PlaceId(0),
+                        entry.name().strip(),
+                        last + 1,
+                        entry.slots(),
+                        climate,
+                        entry.daylightShare(),
+                        entry.lampLight(),
+                        Set.copyOf(entry.uses())),
                 "");
     }
 }

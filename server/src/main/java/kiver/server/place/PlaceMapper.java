@@ -14,9 +14,21 @@ interface PlaceMapper {
 
     /** A place as it is stored; either both set points or all of the weather's figures are there. */
     record PlaceRow(
-            long id, String name, int walkingOrder, int slots, Double daySetPoint, Double nightSetPoint,
-            Double gainByDay, Double gainByNight, Double floor, double daylightShare, double lampLight,
-            boolean forEmergence, boolean forGrowingOn, boolean forHardeningOff, String caution) {}
+            long id,
+            String name,
+            int walkingOrder,
+            int slots,
+            Double daySetPoint,
+            Double nightSetPoint,
+            Double gainByDay,
+            Double gainByNight,
+            Double floor,
+            double daylightShare,
+            double lampLight,
+            boolean forEmergence,
+            boolean forGrowingOn,
+            boolean forHardeningOff,
+            String caution) {}
 
     /** A reading. */
     record Reading(long placeId, LocalDate day, double minimum, double maximum) {}

@@ -22,7 +22,9 @@ class PlaceSheetBook implements SheetBook {
     private static final int NO_FLOOR = -60;
 
     private static final Shape SHAPE = new Shape(
-            "places", 1, List.of(
+            "places",
+            1,
+            List.of(
                     Column.of("name"),
                     Column.of("walking_order"),
                     Column.of("slots"),
@@ -57,14 +59,24 @@ class PlaceSheetBook implements SheetBook {
     private SheetRow row(NamedPlace named) {
         Place place = named.place();
         PlaceClimate.SetPoints heated = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
-        PlaceClimate.FollowsWeather open = place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
+        PlaceClimate.FollowsWeather open =
+                place.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
         return SheetText.row(
-                SHAPE.names(), place.name(), place.walkingOrder(), place.slots(),
-                heated == null ? "" : heated.day(), heated == null ? "" : heated.night(),
-                open == null ? "" : open.gainByDay(), open == null ? "" : open.gainByNight(),
+                SHAPE.names(),
+                place.name(),
+                place.walkingOrder(),
+                place.slots(),
+                heated == null ? "" : heated.day(),
+                heated == null ? "" : heated.night(),
+                open == null ? "" : open.gainByDay(),
+                open == null ? "" : open.gainByNight(),
                 open == null || open.floor() <= NO_FLOOR ? "" : open.floor(),
-                place.daylightShare(), place.lampLight(), yes(place, PlaceUse.EMERGENCE),
-                yes(place, PlaceUse.GROWING_ON), yes(place, PlaceUse.HARDENING_OFF), named.caution());
+                place.daylightShare(),
+                place.lampLight(),
+                yes(place, PlaceUse.EMERGENCE),
+                yes(place, PlaceUse.GROWING_ON),
+                yes(place, PlaceUse.HARDENING_OFF),
+                named.caution());
     }
 
     private static String yes(Place place, PlaceUse use) {
@@ -83,18 +95,28 @@ class PlaceSheetBook implements SheetBook {
         if (row.yes("for_hardening_off")) {
             uses.add(PlaceUse.HARDENING_OFF);
         }
-        boolean heated = !row.text("day_set_point").isEmpty() || !row.text("night_set_point").isEmpty();
+        boolean heated = !row.text("day_set_point").isEmpty()
+                || !row.text("night_set_point").isEmpty();
         PlaceClimate climate = heated
                 ? new PlaceClimate.SetPoints(row.number("day_set_point"), row.number("night_set_point"))
                 : new PlaceClimate.FollowsWeather(
                         row.number("gain_by_night"), row.number("gain_by_day"), row.numberOr("floor", NO_FLOOR));
         int slots = row.wholeNumber("slots");
         if (slots < 1) {
-            throw new Refusal("slots", Said.of("A place holds at least one tray, not {slots}.").with("slots", slots));
+            throw new Refusal(
+                    "slots",
+                    Said.of("A place holds at least one tray, not {slots}.").with("slots", slots));
         }
         places.put(
-                new Place(new PlaceId(0), row.words("name"), row.wholeNumber("walking_order"), slots, climate,
-                        row.number("daylight_share"), row.number("lamp_light"), uses),
+                new Place(
+                        new PlaceId(0),
+                        row.words("name"),
+                        row.wholeNumber("walking_order"),
+                        slots,
+                        climate,
+                        row.number("daylight_share"),
+                        row.number("lamp_light"),
+                        uses),
                 row.text("caution"));
     }
 }

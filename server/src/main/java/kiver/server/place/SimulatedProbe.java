@@ -20,7 +20,8 @@ class SimulatedProbe implements PlaceProbe {
     public DailyRange read(Place place, LocalDate day, DailyRange outside) {
         DailyRange model = place.climate().inside(outside);
         double bias = BIAS * new SplittableRandom(31 * place.id().number()).nextGaussian();
-        SplittableRandom random = new SplittableRandom(day.toEpochDay() * 1009 + place.id().number());
+        SplittableRandom random =
+                new SplittableRandom(day.toEpochDay() * 1009 + place.id().number());
         double minimum = toTenth(model.minimum() + bias + UNEVENNESS * random.nextGaussian());
         double maximum = toTenth(model.maximum() + bias + UNEVENNESS * random.nextGaussian());
         return new DailyRange(Math.min(minimum, maximum), Math.max(minimum, maximum));

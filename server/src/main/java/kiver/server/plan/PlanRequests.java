@@ -81,9 +81,12 @@ public class PlanRequests {
 
     /** The same, were a batch that is planned not there: its seed is free. */
     public Prepared prepareInsteadOf(Wish wish, BatchFile planned) {
-        return prepare(wish, batches.files().stream()
-                .filter(file -> !file.batch().id().equals(planned.batch().id()))
-                .toList());
+        return prepare(
+                wish,
+                batches.files().stream()
+                        .filter(file ->
+                                !file.batch().id().equals(planned.batch().id()))
+                        .toList());
     }
 
     private Prepared prepare(Wish wish, List<BatchFile> files) {
@@ -99,23 +102,32 @@ public class PlanRequests {
         // A batch that is left out here is not sown yet and has taught nothing.
         LotKnowledge.OfAll known = lots.ofAll(batches.files());
         Optional<SeedLot> lot = chooseLot(wish, variety, files, known, today);
-        Germination germination = lot.map(chosen -> known.germination(chosen, today, 0)).orElse(null);
+        Germination germination =
+                lot.map(chosen -> known.germination(chosen, today, 0)).orElse(null);
         Optional<OutdoorSeason> outside =
                 Optional.ofNullable(wish.siteId()).map(site -> outdoors.season(crop, site, line.target()));
         PlanRequest request = new PlanRequest(
-                line, crop, path(wish, crop, last), outside, germination,
+                line,
+                crop,
+                path(wish, crop, last),
+                outside,
+                germination,
                 lot.map(chosen -> seedsFree(chosen, files)).orElse(0),
                 Allowances.USUAL,
                 wish.seedsPerCell() == null ? 0 : wish.seedsPerCell(),
-                programme.days(), today);
+                programme.days(),
+                today);
         return new Prepared(request, season, programme, lot);
     }
 
     private ContainerPath path(Wish wish, Crop crop, Container last) {
         ContainerPath.Kind kind = wish.containerPath() == null ? ContainerPath.Kind.STRAIGHT : wish.containerPath();
         return ContainerPath.of(kind, last, crop, crops.containers())
-                .orElseThrow(() -> new Refusal("containerPath", Said.of("The nursery has no containers for this path into {last}, or {crop} is not grown so.")
-                        .with("last", last.name()).with("crop", crop.name().toLowerCase(Locale.ROOT))));
+                .orElseThrow(() -> new Refusal(
+                        "containerPath",
+                        Said.of("The nursery has no containers for this path into {last}, or {crop} is not grown so.")
+                                .with("last", last.name())
+                                .with("crop", crop.name().toLowerCase(Locale.ROOT))));
     }
 
     /** The lot asked for; else of those with seed free, enough of it if may be, the one that germinates best. */
@@ -124,14 +136,16 @@ public class PlanRequests {
         if (wish.lotId() != null) {
             SeedLot asked = seeds.lot(new LotId(wish.lotId()));
             if (asked.varietyId() != variety.id()) {
-                throw new Refusal("lotId", Said.of("Lot {asked} is of another variety.").with("asked", asked.code()));
+                throw new Refusal(
+                        "lotId", Said.of("Lot {asked} is of another variety.").with("asked", asked.code()));
             }
             return Optional.of(asked);
         }
         return seeds.lotsOf(variety.id()).stream()
                 .filter(lot -> seedsFree(lot, files) > 0)
                 .max(Comparator.comparing((SeedLot lot) -> seedsFree(lot, files) >= SEEDS_TO_A_PLANT * wish.plants())
-                        .thenComparingDouble(lot -> known.germination(lot, today, 0).mean()));
+                        .thenComparingDouble(
+                                lot -> known.germination(lot, today, 0).mean()));
     }
 
     /** Seeds left in the lot that no planned batch is waiting for. */
@@ -144,6 +158,7 @@ public class PlanRequests {
     }
 
     private static int seedsToSow(BatchFile file) {
-        return file.toSow().stream().mapToInt(run -> run.length()).sum() * file.batch().seedsPerCell();
+        return file.toSow().stream().mapToInt(run -> run.length()).sum()
+                * file.batch().seedsPerCell();
     }
 }

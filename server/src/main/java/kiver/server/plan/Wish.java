@@ -34,15 +34,39 @@ import kiver.server.wording.Said;
 public record Wish(
         @NotNull(message = "Choose a variety.") Long varietyId,
         @NotBlank(message = "Choose a container.") String container,
-        @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Order at least 1 plant.") @Max(value = OrderLine.MOST_PLANTS, message = "Order at most 100,000 plants in one order.") Integer plants,
-        @NotNull(message = "Say how many true leaves at least.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesFrom,
-        @NotNull(message = "Say how many true leaves at most.") @Min(value = 1, message = "At least 1 true leaf.") @Max(value = 20, message = "At most 20 true leaves.") Integer leavesTo,
-        @NotNull(message = "Choose the day on which the plants are wanted.") LocalDate target,
-        @Nullable @Min(value = 0, message = "Seeds per cell cannot be negative.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
+
+        @NotNull(message = "Say how many plants.")
+        @Min(value = 1, message = "Order at least 1 plant.")
+        @Max(value = OrderLine.MOST_PLANTS, message = "Order at most 100,000 plants in one order.")
+        Integer plants,
+
+        @NotNull(message = "Say how many true leaves at least.")
+        @Min(value = 1, message = "At least 1 true leaf.")
+        @Max(value = 20, message = "At most 20 true leaves.")
+        Integer leavesFrom,
+
+        @NotNull(message = "Say how many true leaves at most.")
+        @Min(value = 1, message = "At least 1 true leaf.")
+        @Max(value = 20, message = "At most 20 true leaves.")
+        Integer leavesTo,
+
+        @NotNull(message = "Choose the day on which the plants are wanted.")
+        LocalDate target,
+
+        @Nullable
+        @Min(value = 0, message = "Seeds per cell cannot be negative.")
+        @Max(value = 10, message = "At most 10 seeds go into a cell.")
+        Integer seedsPerCell,
+
         @Nullable Long lotId,
         @Nullable Long siteId,
         @Nullable ContainerPath.Kind containerPath,
-        @Nullable @DecimalMin(value = "0", message = "The tolerance cannot be negative.") @DecimalMax(value = "0.5", message = "A grower takes at most half under.") Double under,
+
+        @Nullable
+        @DecimalMin(value = "0", message = "The tolerance cannot be negative.")
+        @DecimalMax(value = "0.5", message = "A grower takes at most half under.")
+        Double under,
+
         @Nullable CountedIn countedIn) {
 
     /** So many days ahead plants can be promised. */
@@ -50,40 +74,110 @@ public record Wish(
 
     /** A wish with the usual tolerance, counted in plants. */
     public Wish(
-            Long varietyId, String container, Integer plants, Integer leavesFrom, Integer leavesTo, LocalDate target,
-            Integer seedsPerCell, Long lotId, Long siteId, ContainerPath.Kind containerPath) {
-        this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, siteId, containerPath, null, null);
+            Long varietyId,
+            String container,
+            Integer plants,
+            Integer leavesFrom,
+            Integer leavesTo,
+            LocalDate target,
+            Integer seedsPerCell,
+            Long lotId,
+            Long siteId,
+            ContainerPath.Kind containerPath) {
+        this(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                siteId,
+                containerPath,
+                null,
+                null);
     }
 
     /** A wish at no site yet, sown where it stays. */
     public Wish(
-            Long varietyId, String container, Integer plants, Integer leavesFrom, Integer leavesTo, LocalDate target,
-            Integer seedsPerCell, Long lotId) {
+            Long varietyId,
+            String container,
+            Integer plants,
+            Integer leavesFrom,
+            Integer leavesTo,
+            LocalDate target,
+            Integer seedsPerCell,
+            Long lotId) {
         this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, null, null, null, null);
     }
 
     /** The same on another path through containers. */
     public Wish along(ContainerPath.Kind path) {
-        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, siteId, path, under,
+        return new Wish(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                siteId,
+                path,
+                under,
                 countedIn);
     }
 
     /** The same for other plants and another day. */
     public Wish with(int otherPlants, LocalDate otherTarget) {
-        return new Wish(varietyId, container, otherPlants, leavesFrom, leavesTo, otherTarget, seedsPerCell, lotId, siteId,
-                containerPath, under, countedIn);
+        return new Wish(
+                varietyId,
+                container,
+                otherPlants,
+                leavesFrom,
+                leavesTo,
+                otherTarget,
+                seedsPerCell,
+                lotId,
+                siteId,
+                containerPath,
+                under,
+                countedIn);
     }
 
     /** The same at a site; null where it is open. */
     public Wish at(Long site) {
-        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, site, containerPath,
-                under, countedIn);
+        return new Wish(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                site,
+                containerPath,
+                under,
+                countedIn);
     }
 
     /** The same from a lot. */
     public Wish from(long lot) {
-        return new Wish(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lot, siteId, containerPath,
-                under, countedIn);
+        return new Wish(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lot,
+                siteId,
+                containerPath,
+                under,
+                countedIn);
     }
 
     /** What the number counts. */
@@ -99,15 +193,22 @@ public record Wish(
     /** As the core knows it. */
     public OrderLine line(LocalDate today) {
         if (leavesTo < leavesFrom) {
-            throw new Refusal("leavesTo", Said.of("The most true leaves, {leavesTo}, are fewer than the fewest, {leavesFrom}.")
-                    .with("leavesTo", leavesTo).with("leavesFrom", leavesFrom));
+            throw new Refusal(
+                    "leavesTo",
+                    Said.of("The most true leaves, {leavesTo}, are fewer than the fewest, {leavesFrom}.")
+                            .with("leavesTo", leavesTo)
+                            .with("leavesFrom", leavesFrom));
         }
         if (target.isBefore(today)) {
-            throw new Refusal("target", Said.of("This day has passed; today is {today}.").with("today", today));
+            throw new Refusal(
+                    "target", Said.of("This day has passed; today is {today}.").with("today", today));
         }
         if (target.isAfter(today.plusDays(DAYS_AHEAD))) {
-            throw new Refusal("target", Said.of("Kiver looks {daysAhead} days ahead; choose a day before {today}.")
-                    .with("daysAhead", DAYS_AHEAD).with("today", today.plusDays(DAYS_AHEAD + 1L)));
+            throw new Refusal(
+                    "target",
+                    Said.of("Kiver looks {daysAhead} days ahead; choose a day before {today}.")
+                            .with("daysAhead", DAYS_AHEAD)
+                            .with("today", today.plusDays(DAYS_AHEAD + 1L)));
         }
         return new OrderLine(plants, new LeafStage(leavesFrom, leavesTo), target, tolerance(), counted());
     }

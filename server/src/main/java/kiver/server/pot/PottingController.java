@@ -34,17 +34,28 @@ class PottingController {
      * @param tray they stood in; missing for all trays of the batch that stand in something smaller
      */
     record PottingEntry(
-            @NotNull UUID requestId, @Nullable Integer tray,
+            @NotNull UUID requestId,
+            @Nullable Integer tray,
             @NotBlank(message = "Choose the container.") String container,
-            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.") Integer plants,
+
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.")
+            Integer plants,
+
             @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/pottings")
-    public void pot(@PathVariable int number, @Valid @RequestBody PottingEntry entry, @AuthenticationPrincipal Person person) {
+    public void pot(
+            @PathVariable int number, @Valid @RequestBody PottingEntry entry, @AuthenticationPrincipal Person person) {
         pottings.pot(
-                entry.requestId(), number, entry.day(),
+                entry.requestId(),
+                number,
+                entry.day(),
                 new PottingService.Potted(
-                        entry.tray() == null ? List.of() : List.of(trays.numbered(entry.tray()).trayId()),
-                        entry.container(), entry.plants()), person.id());
+                        entry.tray() == null
+                                ? List.of()
+                                : List.of(trays.numbered(entry.tray()).trayId()),
+                        entry.container(),
+                        entry.plants()),
+                person.id());
     }
 }

@@ -83,15 +83,26 @@ public class PottingService {
         for (TrayId tray : from) {
             Container present = crops.container(trays.tray(tray).container());
             if (into.cellVolume() <= present.cellVolume()) {
-                throw new Refusal("container", Said.of("{into} is no larger than what they stand in; the pot must be larger than the plug.")
-                        .with("into", into.name()));
+                throw new Refusal(
+                        "container",
+                        Said.of("{into} is no larger than what they stand in; the pot must be larger than the plug.")
+                                .with("into", into.name()));
             }
             state.cellsIn(tray, CellCondition.ALIVE).forEach(cell -> plants.add(new Cell(tray, cell)));
         }
         if (potted.plants() > plants.size()) {
-            throw new Refusal("plants", Said.of("{from}{either, select, true { holds } other { hold }}{plants} living plants of this batch, not {plants2}.")
-                    .with("from", from.stream().map(tray -> trays.tray(tray).code()).collect(Collectors.joining(", "))).when("either", from.size() == 1)
-                    .with("plants", plants.size()).with("plants2", potted.plants()));
+            throw new Refusal(
+                    "plants",
+                    Said.of(
+                                    "{from}{either, select, true { holds } other { hold }}{plants} living plants of this batch, not {plants2}.")
+                            .with(
+                                    "from",
+                                    from.stream()
+                                            .map(tray -> trays.tray(tray).code())
+                                            .collect(Collectors.joining(", ")))
+                            .when("either", from.size() == 1)
+                            .with("plants", plants.size())
+                            .with("plants2", potted.plants()));
         }
         return carriers(state, into, plants.subList(0, potted.plants()));
     }
@@ -102,7 +113,10 @@ public class PottingService {
                 .filter(tray -> crops.container(trays.tray(tray).container()).cellVolume() < into.cellVolume())
                 .toList();
         if (smaller.isEmpty()) {
-            throw new Refusal("container", Said.of("No plant of this batch stands in anything smaller than {into}.").with("into", into.name()));
+            throw new Refusal(
+                    "container",
+                    Said.of("No plant of this batch stands in anything smaller than {into}.")
+                            .with("into", into.name()));
         }
         return smaller;
     }
@@ -120,7 +134,9 @@ public class PottingService {
             }
             TrayId from = plants.get(done).tray();
             List<Integer> cells = new ArrayList<>();
-            while (done < plants.size() && plants.get(done).tray().equals(from) && next + cells.size() <= into.cells()) {
+            while (done < plants.size()
+                    && plants.get(done).tray().equals(from)
+                    && next + cells.size() <= into.cells()) {
                 cells.add(plants.get(done++).number());
             }
             changes.add(new BatchChange.PottedOn(from, cells, new CellRun(carrier, next, next + cells.size() - 1)));
@@ -137,8 +153,14 @@ public class PottingService {
         return state.trays().stream()
                 .filter(tray -> trays.tray(tray).container().equals(into.code()))
                 .filter(tray -> batches.filesIn(tray).size() == 1)
-                .map(tray -> new Begun(tray, 1 + state.cells().keySet().stream()
-                        .filter(cell -> cell.tray().equals(tray)).mapToInt(Cell::number).max().orElse(0)))
+                .map(tray -> new Begun(
+                        tray,
+                        1
+                                + state.cells().keySet().stream()
+                                        .filter(cell -> cell.tray().equals(tray))
+                                        .mapToInt(Cell::number)
+                                        .max()
+                                        .orElse(0)))
                 .filter(each -> each.next() <= into.cells())
                 .reduce((earlier, later) -> later);
     }

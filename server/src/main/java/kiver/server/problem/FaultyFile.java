@@ -18,7 +18,9 @@ public final class FaultyFile extends RuntimeException {
 
     /** What is wrong in a line of the file, or in the file as a whole where the line is 0. */
     public static Said atLine(long line, Said problem) {
-        return line == 0 ? problem : Said.of("Line {line}: {problem}").with("line", line).with("problem", problem);
+        return line == 0
+                ? problem
+                : Said.of("Line {line}: {problem}").with("line", line).with("problem", problem);
     }
 
     /** What is wrong, in the order of the file. */

@@ -11,7 +11,8 @@ import kiver.server.wording.Wording;
  * @param message what is wrong and what would be right
  * @param reason kind of it, for example {@code changeFault.NoPlantInCell}; missing where it has none of its own
  */
-public record FieldProblem(String field, Said message, @Nullable String reason) {
+public record FieldProblem(
+        String field, Said message, @Nullable String reason) {
 
     /** A problem without a kind of its own. */
     public FieldProblem(String field, Said message) {

@@ -49,10 +49,14 @@ class InterfaceDescription {
             property.setDescription("A day from " + Limits.FIRST_DAY + " to " + Limits.LAST_DAY + ".");
         } else if (unsaid && "double".equals(property.getFormat())) {
             property.setDescription("A finite number, at most 10^12 either way.");
-        } else if (unsaid && property.getTypes() != null && property.getTypes().contains("string") && property.getFormat() == null
+        } else if (unsaid
+                && property.getTypes() != null
+                && property.getTypes().contains("string")
+                && property.getFormat() == null
                 && property.getEnum() == null) {
-            property.setDescription("At most " + (property.getMaxLength() == null ? Limits.MOST_LETTERS : property.getMaxLength())
-                    + " letters, no control characters.");
+            property.setDescription(
+                    "At most " + (property.getMaxLength() == null ? Limits.MOST_LETTERS : property.getMaxLength())
+                            + " letters, no control characters.");
         }
     }
 

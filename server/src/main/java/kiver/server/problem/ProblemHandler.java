@@ -71,7 +71,8 @@ class ProblemHandler {
         return problem(
                 ProblemCode.INVALID_ENTRY,
                 invalid.getBindingResult().getFieldErrors().stream()
-                        .map(error -> new FieldProblem(error.getField(), said(String.valueOf(error.getDefaultMessage()))))
+                        .map(error ->
+                                new FieldProblem(error.getField(), said(String.valueOf(error.getDefaultMessage()))))
                         .toList());
     }
 
@@ -84,7 +85,8 @@ class ProblemHandler {
             if (field == null) {
                 field = fault.getPath().get(0).getPropertyName();
             }
-            Said message = root instanceof BeyondLimits beyond ? beyond.said()
+            Said message = root instanceof BeyondLimits beyond
+                    ? beyond.said()
                     : root instanceof IllegalArgumentException && !(root instanceof JacksonException)
                             ? Said.plain(String.valueOf(root.getMessage()))
                             : Said.of("This entry cannot be read; check it and try again.");
@@ -93,13 +95,17 @@ class ProblemHandler {
         if (cause instanceof DatabindException fault && fault.getCause() instanceof ChangeRefused refusal) {
             return changeRefused(refusal);
         }
-        return problem(ProblemCode.UNREADABLE, List.of(new FieldProblem("", Said.of("The request could not be read."))));
+        return problem(
+                ProblemCode.UNREADABLE, List.of(new FieldProblem("", Said.of("The request could not be read."))));
     }
 
     @ExceptionHandler
     ProblemDetail mistyped(MethodArgumentTypeMismatchException mistyped) {
-        return problem(ProblemCode.UNREADABLE,
-                List.of(new FieldProblem(mistyped.getName(), Said.of("\"{entry}\" cannot be used here.").with("entry", mistyped.getValue()))));
+        return problem(
+                ProblemCode.UNREADABLE,
+                List.of(new FieldProblem(
+                        mistyped.getName(),
+                        Said.of("\"{entry}\" cannot be used here.").with("entry", mistyped.getValue()))));
     }
 
     @ExceptionHandler
@@ -119,7 +125,8 @@ class ProblemHandler {
     @ExceptionHandler
     ProblemDetail impossible(IllegalArgumentException impossible) {
         LOG.debug("Refused", impossible);
-        Said message = impossible instanceof BeyondLimits beyond ? beyond.said()
+        Said message = impossible instanceof BeyondLimits beyond
+                ? beyond.said()
                 : impossible.getMessage() == null ? Said.of("This cannot be.") : Said.plain(impossible.getMessage());
         return problem(ProblemCode.REFUSED, List.of(new FieldProblem("", message)));
     }
@@ -128,15 +135,21 @@ class ProblemHandler {
     @ExceptionHandler
     ProblemDetail conflicting(DataIntegrityViolationException conflict) {
         LOG.info("Refused by the database: {}", conflict.getMostSpecificCause().getMessage());
-        return problem(ProblemCode.CONFLICT, List.of(new FieldProblem("",
-                Said.of("This does not fit with what the nursery has. Look at it as it stands now and try again."))));
+        return problem(
+                ProblemCode.CONFLICT,
+                List.of(
+                        new FieldProblem(
+                                "",
+                                Said.of(
+                                        "This does not fit with what the nursery has. Look at it as it stands now and try again."))));
     }
 
     @ExceptionHandler({PessimisticLockingFailureException.class, QueryTimeoutException.class})
     ProblemDetail crossed(Exception crossed) {
         LOG.info("Two changes crossed each other: {}", crossed.getMessage());
         return numbered(
-                ProblemCode.CROSSED, wording.say(Said.of("Somebody else was changing the same thing. Nothing was saved; try again.")));
+                ProblemCode.CROSSED,
+                wording.say(Said.of("Somebody else was changing the same thing. Nothing was saved; try again.")));
     }
 
     @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
@@ -144,7 +157,8 @@ class ProblemHandler {
         LOG.error("The database does not answer: {}", failure.getMessage());
         return numbered(
                 ProblemCode.DATABASE_AWAY,
-                wording.say(Said.of("Kiver cannot reach its records just now. Nothing was saved; try again in a moment.")));
+                wording.say(
+                        Said.of("Kiver cannot reach its records just now. Nothing was saved; try again in a moment.")));
     }
 
     /** Ours are in the catalogue; one of the library's own may hold braces that are no parts. */
@@ -162,7 +176,11 @@ class ProblemHandler {
 
     private ProblemDetail problem(ProblemCode code, List<FieldProblem> errors) {
         ProblemDetail detail = numbered(
-                code, wording.say(errors.isEmpty() ? Said.of("Something in this request is wrong.") : errors.get(0).message()));
+                code,
+                wording.say(
+                        errors.isEmpty()
+                                ? Said.of("Something in this request is wrong.")
+                                : errors.get(0).message()));
         detail.setProperty("errors", errors);
         return detail;
     }

@@ -30,7 +30,9 @@ class RequestNumber extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String given = request.getHeader(HEADER);
-        String number = given != null && GIVEN.matcher(given).matches() ? given : UUID.randomUUID().toString().substring(0, 8);
+        String number = given != null && GIVEN.matcher(given).matches()
+                ? given
+                : UUID.randomUUID().toString().substring(0, 8);
         MDC.put(KEY, number);
         response.setHeader(HEADER, number);
         try {

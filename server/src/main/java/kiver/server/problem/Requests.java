@@ -44,7 +44,10 @@ public class Requests {
         if (mapper.insert(id, fingerprint) == 0) {
             String before = mapper.content(id);
             if (!before.isEmpty() && !before.equals(fingerprint)) {
-                throw new Refusal("requestId", Said.of("This was sent once before with other entries, and that was carried out or is being carried out. Look at what stands now, then enter the change anew."));
+                throw new Refusal(
+                        "requestId",
+                        Said.of(
+                                "This was sent once before with other entries, and that was carried out or is being carried out. Look at what stands now, then enter the change anew."));
             }
             return mapper.result(id);
         }

@@ -102,7 +102,8 @@ class Bookings {
     /** One plant, or where the order counts the seedlings of clumps, as many as stand in a clump that is up. */
     private static double plantsToACellThatIsUp(PlanRequests.Prepared prepared) {
         var request = prepared.request();
-        if (request.containers().kind() != ContainerPath.Kind.CLUMPS || request.line().inClumps()) {
+        if (request.containers().kind() != ContainerPath.Kind.CLUMPS
+                || request.line().inClumps()) {
             return 1;
         }
         CellHabits habits = request.crop().cells();
@@ -122,13 +123,19 @@ class Bookings {
                 new NewBatch(
                         wish.varietyId(),
                         new Sowing(
-                                prepared.lot().orElseThrow().id(), option.seedsPerCell(), option.cells(),
+                                prepared.lot().orElseThrow().id(),
+                                option.seedsPerCell(),
+                                option.cells(),
                                 cellsNeeded(prepared, option)),
                         BatchPlan.of(
-                                plan.sowDay().orElseThrow(), plan.window().map(SowWindow::latest).orElse(null),
-                                checked.promise().way(), path.kind(),
+                                plan.sowDay().orElseThrow(),
+                                plan.window().map(SowWindow::latest).orElse(null),
+                                checked.promise().way(),
+                                path.kind(),
                                 path.containers().stream().map(Container::code).toList()),
-                        prepared.programme(), prepared.request().line(), null),
+                        prepared.programme(),
+                        prepared.request().line(),
+                        null),
                 layout.runs(path.first().code(), option.cells()));
     }
 }

@@ -85,7 +85,10 @@ public class BuyingIn {
     @Transactional(propagation = Propagation.MANDATORY)
     public void buyFor(OrderedLine line, int plants, Consignment consignment) {
         bookings.promise(
-                line.id(), plan(PromiseService.wishFor(line, plants, line.target()), consignment), plants, Optional.empty());
+                line.id(),
+                plan(PromiseService.wishFor(line, plants, line.target()), consignment),
+                plants,
+                Optional.empty());
     }
 
     /** Plants to buy so that enough of them live to be handed over. */
@@ -99,25 +102,35 @@ public class BuyingIn {
         }
         OrderedLine line = orders.order(entry.order()).line(entry.line() == null ? 1 : entry.line());
         if (line.cancelledOn() != null) {
-            throw new Refusal("line", Said.of("Line {position}, {variety}, is cancelled.")
-                    .with("position", line.position()).with("variety", line.variety()));
+            throw new Refusal(
+                    "line",
+                    Said.of("Line {position}, {variety}, is cancelled.")
+                            .with("position", line.position())
+                            .with("variety", line.variety()));
         }
         if (line.varietyId() != entry.wish().varietyId()) {
-            throw new Refusal("varietyId", Said.of("Line {position} asks for {variety}.")
-                    .with("position", line.position()).with("variety", line.variety()));
+            throw new Refusal(
+                    "varietyId",
+                    Said.of("Line {position} asks for {variety}.")
+                            .with("position", line.position())
+                            .with("variety", line.variety()));
         }
         if (missing(line) < 1) {
-            throw new Refusal("line", Said.of("All plants of line {position} are promised already.").with("position", line.position()));
+            throw new Refusal(
+                    "line",
+                    Said.of("All plants of line {position} are promised already.")
+                            .with("position", line.position()));
         }
         return Optional.of(line);
     }
 
     private int missing(OrderedLine line) {
-        return line.plants() - batches.filesOf(List.of(line.id())).stream()
-                .flatMap(file -> file.promises().stream())
-                .filter(promise -> promise.line().equals(line.id()))
-                .mapToInt(promise -> promise.plants())
-                .sum()
+        return line.plants()
+                - batches.filesOf(List.of(line.id())).stream()
+                        .flatMap(file -> file.promises().stream())
+                        .filter(promise -> promise.line().equals(line.id()))
+                        .mapToInt(promise -> promise.plants())
+                        .sum()
                 - inPlace.of(line).map(SownInPlace::plants).orElse(0);
     }
 
@@ -125,30 +138,44 @@ public class BuyingIn {
         PromiseService.Checked checked = promises.check(wish.along(null), false);
         requireInTime(wish, consignment);
         if (consignment.plants() < wish.plants()) {
-            throw new Refusal("consignment.plants", Said.of("{plants} plants cannot give {wanted}; buy at least as many.")
-                    .with("plants", consignment.plants()).with("wanted", wish.plants()));
+            throw new Refusal(
+                    "consignment.plants",
+                    Said.of("{plants} plants cannot give {wanted}; buy at least as many.")
+                            .with("plants", consignment.plants())
+                            .with("wanted", wish.plants()));
         }
         Container first = crops.container(consignment.container());
         Container last = crops.container(wish.container());
         boolean potted = !first.code().equals(last.code());
         if (first.kind() == Container.Kind.OPEN || (potted && last.cellVolume() <= first.cellVolume())) {
-            throw new Refusal("consignment.container", Said.of("Plants in the {first} cannot go out in the {last}.")
-                    .with("first", first.name()).with("last", last.name()));
+            throw new Refusal(
+                    "consignment.container",
+                    Said.of("Plants in the {first} cannot go out in the {last}.")
+                            .with("first", first.name())
+                            .with("last", last.name()));
         }
         // They come up elsewhere, so that they stand where they grow on from the first day.
         Way way = checked.promise().way();
         LotId lot = seeds.addConsignment(
-                consignment.code() == null ? "" : consignment.code().strip(), wish.varietyId(), consignment.supplier().strip(),
-                consignment.arrives(), consignment.plants(), consignment.price());
+                consignment.code() == null ? "" : consignment.code().strip(),
+                wish.varietyId(),
+                consignment.supplier().strip(),
+                consignment.arrives(),
+                consignment.plants(),
+                consignment.price());
         return batches.add(
                 new NewBatch(
-                        wish.varietyId(), new Sowing(lot, 1, consignment.plants(), wish.plants()),
+                        wish.varietyId(),
+                        new Sowing(lot, 1, consignment.plants(), wish.plants()),
                         BatchPlan.of(
-                                consignment.arrives(), null, new Way(way.growingOn(), way.growingOn(), way.hardening()),
+                                consignment.arrives(),
+                                null,
+                                new Way(way.growingOn(), way.growingOn(), way.hardening()),
                                 potted ? ContainerPath.Kind.POTTED_ONCE : ContainerPath.Kind.STRAIGHT,
                                 potted ? List.of(first.code(), last.code()) : List.of(last.code())),
                         hardeningOf(checked.prepared().request().crop()),
-                        wish.line(clock.today()).counting(CountedIn.PLANTS), consignment.leaves()),
+                        wish.line(clock.today()).counting(CountedIn.PLANTS),
+                        consignment.leaves()),
                 layout.runs(first.code(), consignment.plants()));
     }
 
@@ -160,15 +187,21 @@ public class BuyingIn {
     private void requireInTime(Wish wish, Consignment consignment) {
         LocalDate today = clock.today();
         if (consignment.arrives().isBefore(today)) {
-            throw new Refusal("consignment.arrives", Said.of("This day has passed; today is {today}.").with("today", today));
+            throw new Refusal(
+                    "consignment.arrives",
+                    Said.of("This day has passed; today is {today}.").with("today", today));
         }
         if (consignment.arrives().isAfter(wish.target())) {
-            throw new Refusal("consignment.arrives", Said.of("They would arrive after {target}, when they are wanted.")
-                    .with("target", wish.target()));
+            throw new Refusal(
+                    "consignment.arrives",
+                    Said.of("They would arrive after {target}, when they are wanted.")
+                            .with("target", wish.target()));
         }
         if (consignment.leaves() > wish.leavesTo()) {
-            throw new Refusal("consignment.leaves", Said.of("They would come with more than the {most} true leaves that are wanted.")
-                    .with("most", wish.leavesTo()));
+            throw new Refusal(
+                    "consignment.leaves",
+                    Said.of("They would come with more than the {most} true leaves that are wanted.")
+                            .with("most", wish.leavesTo()));
         }
     }
 }

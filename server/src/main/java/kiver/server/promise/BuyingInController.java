@@ -27,7 +27,10 @@ class BuyingInController {
      * @param line of it
      */
     record BuyingEntry(
-            @NotNull UUID requestId, @NotNull @Valid Wish wish, @NotNull @Valid Consignment consignment, @Nullable Integer order,
+            @NotNull UUID requestId,
+            @NotNull @Valid Wish wish,
+            @NotNull @Valid Consignment consignment,
+            @Nullable Integer order,
             @Nullable Integer line) {}
 
     @PostMapping("/api/batches/bought-in")

@@ -41,7 +41,11 @@ public class InPlaceBook {
     private final NurseryClock clock;
 
     InPlaceBook(
-            InPlaceMapper mapper, PlanRequests plans, OrderBook orders, OutdoorsBook outdoors, SeasonService seasons,
+            InPlaceMapper mapper,
+            PlanRequests plans,
+            OrderBook orders,
+            OutdoorsBook outdoors,
+            SeasonService seasons,
             NurseryClock clock) {
         this.mapper = mapper;
         this.plans = plans;
@@ -67,7 +71,8 @@ public class InPlaceBook {
     @Transactional(readOnly = true)
     public Planned plan(OrderedLine line, int plants, Optional<BatchFile> instead) {
         Wish wish = PromiseService.wishFor(line, plants, line.target());
-        PlanRequests.Prepared prepared = instead.map(planned -> plans.prepareInsteadOf(wish, planned)).orElseGet(() -> plans.prepare(wish));
+        PlanRequests.Prepared prepared =
+                instead.map(planned -> plans.prepareInsteadOf(wish, planned)).orElseGet(() -> plans.prepare(wish));
         PlanRequest request = prepared.request();
         return new Planned(
                 outcome(line, request, request.seedsInStock()), prepared.lot().map(lot -> lot.id()));
@@ -79,15 +84,22 @@ public class InPlaceBook {
         if (sown.isHandedOver() || line.target().isBefore(clock.today())) {
             return Optional.empty();
         }
-        PlanRequest request = plans.prepare(PromiseService.wishFor(line, sown.plants(), line.target()).from(sown.lotId().number())).request();
+        PlanRequest request = plans.prepare(PromiseService.wishFor(line, sown.plants(), line.target())
+                        .from(sown.lotId().number()))
+                .request();
         return Optional.of(outcome(line, request, Integer.MAX_VALUE));
     }
 
     private InPlace outcome(OrderedLine line, PlanRequest request, int seeds) {
         Site site = orders.site(line.siteId());
         InPlace.Ask ask = new InPlace.Ask(
-                request.line(), request.crop(), request.germination(), seeds, outdoors.climate(site),
-                outdoors.frost(site, request.crop().hardiness().harmedAt()), clock.today());
+                request.line(),
+                request.crop(),
+                request.germination(),
+                seeds,
+                outdoors.climate(site),
+                outdoors.frost(site, request.crop().hardiness().harmedAt()),
+                clock.today());
         return InPlace.of(ask, seasons.scenarios(ask.firstDay(), ask.lastDay()));
     }
 
@@ -101,7 +113,8 @@ public class InPlaceBook {
      * @param sowFrom first day on which it is to be sown
      * @param sowUntil last day
      */
-    public record SeedToGo(int order, String variety, String grower, int seeds, LocalDate sowFrom, LocalDate sowUntil) {}
+    public record SeedToGo(
+            int order, String variety, String grower, int seeds, LocalDate sowFrom, LocalDate sowUntil) {}
 
     /** The seed that is to go by now, what is sown first coming first. */
     public List<SeedToGo> toGo() {
@@ -112,7 +125,8 @@ public class InPlaceBook {
     public Map<LineId, SownInPlace> of(Collection<LineId> lines) {
         return lines.isEmpty()
                 ? Map.of()
-                : mapper.ofLines(lines.stream().map(LineId::number).toArray(Long[]::new)).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
+                : mapper.ofLines(lines.stream().map(LineId::number).toArray(Long[]::new)).stream()
+                        .collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
     }
 
     /** What of a line is sown in place. */
@@ -140,8 +154,16 @@ public class InPlaceBook {
         LotId lot = planned.lot().orElseThrow();
         mapper.insert(
                 new SownInPlace(
-                        line.id(), lot, plants, outcome.spots(), outcome.seedsPerSpot(), outcome.from().get(), outcome.until().orElseThrow(), null),
-                clock.today(), by);
+                        line.id(),
+                        lot,
+                        plants,
+                        outcome.spots(),
+                        outcome.seedsPerSpot(),
+                        outcome.from().get(),
+                        outcome.until().orElseThrow(),
+                        null),
+                clock.today(),
+                by);
     }
 
     /** Puts the seed of a line back; nothing where none is set aside, or where it has gone. */
@@ -158,7 +180,8 @@ public class InPlaceBook {
     @Transactional(propagation = Propagation.MANDATORY)
     public void handOver(OrderedLine line, int release) {
         if (mapper.handOver(line.id(), release) != 1) {
-            throw new Refusal("seedOf", Said.of("No seed of line {position} waits to go.").with("position", line.position()));
+            throw new Refusal(
+                    "seedOf", Said.of("No seed of line {position} waits to go.").with("position", line.position()));
         }
     }
 
@@ -170,7 +193,8 @@ public class InPlaceBook {
     @Transactional(propagation = Propagation.MANDATORY)
     public void takeBack(OrderedLine line) {
         if (mapper.takeBack(line.id()) != 1) {
-            throw new Refusal("line", Said.of("No seed went with line {position}.").with("position", line.position()));
+            throw new Refusal(
+                    "line", Said.of("No seed went with line {position}.").with("position", line.position()));
         }
     }
 

@@ -46,12 +46,15 @@ interface InPlaceMapper {
             """)
     void insert(@Param("sown") SownInPlace sown, @Param("day") LocalDate day, @Param("by") Long by);
 
-    @Update("update sowing_in_place set withdrawn_on = #{day} where line_id = #{lineId} and withdrawn_on is null and release is null")
+    @Update(
+            "update sowing_in_place set withdrawn_on = #{day} where line_id = #{lineId} and withdrawn_on is null and release is null")
     int withdraw(@Param("lineId") LineId lineId, @Param("day") LocalDate day);
 
-    @Update("update sowing_in_place set release = #{release} where line_id = #{lineId} and withdrawn_on is null and release is null")
+    @Update(
+            "update sowing_in_place set release = #{release} where line_id = #{lineId} and withdrawn_on is null and release is null")
     int handOver(@Param("lineId") LineId lineId, @Param("release") int release);
 
-    @Update("update sowing_in_place set release = null where line_id = #{lineId} and withdrawn_on is null and release is not null")
+    @Update(
+            "update sowing_in_place set release = null where line_id = #{lineId} and withdrawn_on is null and release is not null")
     int takeBack(@Param("lineId") LineId lineId);
 }

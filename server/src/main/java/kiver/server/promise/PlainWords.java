@@ -23,11 +23,12 @@ import kiver.core.order.Protection;
  */
 final class PlainWords {
 
-    private static final List<String> MONTHS = List.of(
-            "jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
+    private static final List<String> MONTHS =
+            List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
     private static final String MONTH = "(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*";
     private static final Pattern ISO = Pattern.compile("\\b(\\d{4})-(\\d{1,2})-(\\d{1,2})\\b");
-    private static final Pattern DAY_MONTH = Pattern.compile("\\b(\\d{1,2})(?:st|nd|rd|th)?\\.? (?:of )?" + MONTH + "(?: (\\d{4}))?\\b");
+    private static final Pattern DAY_MONTH =
+            Pattern.compile("\\b(\\d{1,2})(?:st|nd|rd|th)?\\.? (?:of )?" + MONTH + "(?: (\\d{4}))?\\b");
     private static final Pattern MONTH_DAY = Pattern.compile("\\b" + MONTH + " (\\d{1,2})(?:st|nd|rd|th)?\\b");
     private static final Pattern IN_WEEKS = Pattern.compile("\\bin (\\d{1,2}) (weeks?|days?)\\b");
     private static final Pattern WEEK = Pattern.compile("\\bweek (\\d{1,2})\\b");
@@ -36,9 +37,36 @@ final class PlainWords {
     /** A number of plants; not one that sizes a container, as in "module 60" or "9 cm". */
     private static final Pattern COUNT = Pattern.compile("(?<!module )(?<!modules )(?<!tray )(?<!trays )(?<!tray of )"
             + "(?<!plug )(?<!pot )(?<!pots of )\\b(\\d{1,3}(?:[ ,.]\\d{3})+|\\d+)\\b(?! cm)");
+
     private static final Set<String> EMPTY_WORDS = Set.of(
-            "for", "of", "on", "by", "at", "in", "to", "the", "a", "an", "and", "could", "you", "do", "we", "have",
-            "can", "please", "plants", "plant", "under", "standard", "usual", "with", "i", "need", "want", "about");
+            "for",
+            "of",
+            "on",
+            "by",
+            "at",
+            "in",
+            "to",
+            "the",
+            "a",
+            "an",
+            "and",
+            "could",
+            "you",
+            "do",
+            "we",
+            "have",
+            "can",
+            "please",
+            "plants",
+            "plant",
+            "under",
+            "standard",
+            "usual",
+            "with",
+            "i",
+            "need",
+            "want",
+            "about");
 
     private final Vocabulary vocabulary;
     private final LocalDate today;
@@ -69,22 +97,34 @@ final class PlainWords {
         List<String> containers = named(vocabulary.containers(), true);
         List<String> sites = named(vocabulary.sites(), true);
         List<String> varieties = named(vocabulary.varieties(), false);
-        List<String> left = Arrays.stream(rest.replace(',', ' ').replace('.', ' ').strip().split(" "))
+        List<String> left = Arrays.stream(
+                        rest.replace(',', ' ').replace('.', ' ').strip().split(" "))
                 .filter(word -> !word.isBlank() && !EMPTY_WORDS.contains(word))
                 .toList();
         return new Question(
-                plants, varieties, day, sites.stream().findFirst(), containers.stream().findFirst(), stage, protection, left);
+                plants,
+                varieties,
+                day,
+                sites.stream().findFirst(),
+                containers.stream().findFirst(),
+                stage,
+                protection,
+                left);
     }
 
     private Optional<LocalDate> day() {
         return taken(ISO, found -> LocalDate.of(number(found, 1), number(found, 2), number(found, 3)))
-                .or(() -> taken(DAY_MONTH, found -> found.group(3) == null
-                        ? next(number(found, 1), found.group(2))
-                        : LocalDate.of(number(found, 3), monthOf(found.group(2)), number(found, 1))))
+                .or(() -> taken(
+                        DAY_MONTH,
+                        found -> found.group(3) == null
+                                ? next(number(found, 1), found.group(2))
+                                : LocalDate.of(number(found, 3), monthOf(found.group(2)), number(found, 1))))
                 .or(() -> taken(MONTH_DAY, found -> next(number(found, 2), found.group(1))))
-                .or(() -> taken(IN_WEEKS, found -> found.group(2).startsWith("week")
-                        ? today.plusWeeks(number(found, 1))
-                        : today.plusDays(number(found, 1))))
+                .or(() -> taken(
+                        IN_WEEKS,
+                        found -> found.group(2).startsWith("week")
+                                ? today.plusWeeks(number(found, 1))
+                                : today.plusDays(number(found, 1))))
                 .or(() -> taken(WEEK, found -> week(number(found, 1))));
     }
 
@@ -104,8 +144,10 @@ final class PlainWords {
     }
 
     private Optional<LeafStage> stage() {
-        return taken(LEAVES, found -> new LeafStage(
-                number(found, 1), found.group(2) == null ? number(found, 1) + 1 : number(found, 2)));
+        return taken(
+                LEAVES,
+                found -> new LeafStage(
+                        number(found, 1), found.group(2) == null ? number(found, 1) + 1 : number(found, 2)));
     }
 
     private Optional<Protection> protection() {
@@ -147,8 +189,11 @@ final class PlainWords {
                 bestWords = own.size() + kind.size() >= bestWords.size() ? joined(own, kind) : bestWords;
             }
         }
-        bestWords.forEach(word -> rest = rest.replaceFirst("(?<![a-z0-9])" + Pattern.quote(word) + "(?![a-z0-9])", " "));
-        return (one ? meant.stream().limit(1) : meant.stream()).map(Vocabulary.Name::key).toList();
+        bestWords.forEach(
+                word -> rest = rest.replaceFirst("(?<![a-z0-9])" + Pattern.quote(word) + "(?![a-z0-9])", " "));
+        return (one ? meant.stream().limit(1) : meant.stream())
+                .map(Vocabulary.Name::key)
+                .toList();
     }
 
     private static int score(List<String> matched, String name) {
@@ -191,7 +236,9 @@ final class PlainWords {
         if (word.length() > 4 && word.endsWith("oes")) {
             return word.substring(0, word.length() - 2);
         }
-        return word.length() > 3 && word.endsWith("s") && !word.endsWith("ss") ? word.substring(0, word.length() - 1) : word;
+        return word.length() > 3 && word.endsWith("s") && !word.endsWith("ss")
+                ? word.substring(0, word.length() - 1)
+                : word;
     }
 
     private static boolean oneLetterApart(String one, String other) {
@@ -205,7 +252,8 @@ final class PlainWords {
             index++;
         }
         return shorter.length() == longer.length()
-                ? shorter.substring(Math.min(index + 1, shorter.length())).equals(longer.substring(Math.min(index + 1, longer.length())))
+                ? shorter.substring(Math.min(index + 1, shorter.length()))
+                        .equals(longer.substring(Math.min(index + 1, longer.length())))
                 : shorter.substring(index).equals(longer.substring(index + 1));
     }
 

@@ -38,8 +38,15 @@ import kiver.core.space.Rates;
  * @param outdoors when the crop may stand at the site; missing while no site is chosen
  */
 record PlanView(
-        PossiblePromise promise, SowingView sowing, PlanDates dates, List<Obstacle> obstacles, PlacesView places,
-        ContainerPath.Kind path, List<NamedContainer> containers, @Nullable Outlay outlay, String crop,
+        PossiblePromise promise,
+        SowingView sowing,
+        PlanDates dates,
+        List<Obstacle> obstacles,
+        PlacesView places,
+        ContainerPath.Kind path,
+        List<NamedContainer> containers,
+        @Nullable Outlay outlay,
+        String crop,
         @Nullable OutdoorView outdoors) {
 
     /**
@@ -54,8 +61,13 @@ record PlanView(
      * @param sources batches that could give it without a sowing of its own
      */
     record PossiblePromise(
-            Answer answer, List<Proviso> conditions, List<Proviso> reasons, List<OfferView> offers, boolean possible,
-            double chance, List<Source> sources) {}
+            Answer answer,
+            List<Proviso> conditions,
+            List<Proviso> reasons,
+            List<OfferView> offers,
+            boolean possible,
+            double chance,
+            List<Source> sources) {}
 
     /**
      * How it would be sown.
@@ -67,7 +79,10 @@ record PlanView(
      * @param slots that the trays take on the bench when sown
      */
     record SowingView(
-            int plantsToAimFor, List<SowingOption> options, @Nullable SowingOption chosen, @Nullable LotView lot,
+            int plantsToAimFor,
+            List<SowingOption> options,
+            @Nullable SowingOption chosen,
+            @Nullable LotView lot,
             double slots) {}
 
     /**
@@ -83,8 +98,14 @@ record PlanView(
      * @param target day on which the plants are wanted
      */
     record PlanDates(
-            @Nullable SowWindow window, boolean windowOpen, @Nullable DateSpread emerged, List<DateSpread> pottings,
-            @Nullable DateSpread stageReached, @Nullable DateSpread ready, @Nullable DateSpread pastLimit, LocalDate target) {}
+            @Nullable SowWindow window,
+            boolean windowOpen,
+            @Nullable DateSpread emerged,
+            List<DateSpread> pottings,
+            @Nullable DateSpread stageReached,
+            @Nullable DateSpread ready,
+            @Nullable DateSpread pastLimit,
+            LocalDate target) {}
 
     /**
      * Where it would stand.
@@ -97,7 +118,11 @@ record PlanView(
      * @param all places of the nursery, by name
      */
     record PlacesView(
-            String emergence, String growingOn, String hardening, int hardeningDays, List<PlannedStay> stays,
+            String emergence,
+            String growingOn,
+            String hardening,
+            int hardeningDays,
+            List<PlannedStay> stays,
             List<NamedPlace> all) {}
 
     /** A container by its name. */
@@ -108,8 +133,15 @@ record PlanView(
 
     /** Something near that would be a yes; a container and a site by name, where they change. */
     record OfferView(
-            Offer.Change change, LocalDate target, int plants, String container, String containerName, @Nullable Long siteId,
-            @Nullable String site, @Nullable Protection protection, double chance) {}
+            Offer.Change change,
+            LocalDate target,
+            int plants,
+            String container,
+            String containerName,
+            @Nullable Long siteId,
+            @Nullable String site,
+            @Nullable Protection protection,
+            double chance) {}
 
     /** The lot and what is known of it. */
     record LotView(long id, String code, String supplier, double germination, int seedsLeft) {}
@@ -119,70 +151,123 @@ record PlanView(
 
     /** When a crop may stand at a site, beside the rules of thumb. */
     record OutdoorView(
-            LocalDate from, OutdoorSeason.Reason because, double harmedAt, @Nullable DateSpread lastFrost,
-            @Nullable DateSpread firstFrost, @Nullable DateSpread soil, double soilWait, @Nullable LocalDate until,
-            double chanceOfHarm, @Nullable LocalDate averageLastFrost, @Nullable LocalDate averageFirstFrost,
-            @Nullable LocalDate ruleForSowing, @Nullable LocalDate ruleForPlanting,
-            @Nullable LocalDate ruleForLastPlanting, @Nullable LocalDate sowFrom, @Nullable LocalDate sowUntil) {
+            LocalDate from,
+            OutdoorSeason.Reason because,
+            double harmedAt,
+            @Nullable DateSpread lastFrost,
+            @Nullable DateSpread firstFrost,
+            @Nullable DateSpread soil,
+            double soilWait,
+            @Nullable LocalDate until,
+            double chanceOfHarm,
+            @Nullable LocalDate averageLastFrost,
+            @Nullable LocalDate averageFirstFrost,
+            @Nullable LocalDate ruleForSowing,
+            @Nullable LocalDate ruleForPlanting,
+            @Nullable LocalDate ruleForLastPlanting,
+            @Nullable LocalDate sowFrom,
+            @Nullable LocalDate sowUntil) {
 
         static OutdoorView of(OutdoorSeason season, SowingSeason sowing, Crop crop, LocalDate target) {
             return new OutdoorView(
-                    season.from(), season.fromBecause(), season.threshold(), season.lastFrost().orElse(null),
-                    season.firstFrost().orElse(null), season.soil().orElse(null), crop.outdoors().soilWait(),
-                    season.until().orElse(null), season.chanceOfHarm(target), season.averageLastFrost().orElse(null),
-                    season.averageFirstFrost().orElse(null), season.ruleForSowing(crop).orElse(null),
-                    season.ruleForPlanting(crop).orElse(null), season.ruleForLastPlanting(crop).orElse(null),
-                    sowing.from().orElse(null), sowing.until().orElse(null));
+                    season.from(),
+                    season.fromBecause(),
+                    season.threshold(),
+                    season.lastFrost().orElse(null),
+                    season.firstFrost().orElse(null),
+                    season.soil().orElse(null),
+                    crop.outdoors().soilWait(),
+                    season.until().orElse(null),
+                    season.chanceOfHarm(target),
+                    season.averageLastFrost().orElse(null),
+                    season.averageFirstFrost().orElse(null),
+                    season.ruleForSowing(crop).orElse(null),
+                    season.ruleForPlanting(crop).orElse(null),
+                    season.ruleForLastPlanting(crop).orElse(null),
+                    sowing.from().orElse(null),
+                    sowing.until().orElse(null));
         }
     }
 
     static PlanView of(
-            PromiseService.Checked checked, LocalDate target, Rates rates, List<Source> sources, List<OfferView> offers) {
+            PromiseService.Checked checked,
+            LocalDate target,
+            Rates rates,
+            List<Source> sources,
+            List<OfferView> offers) {
         Promise promise = checked.promise();
         Plan plan = promise.plan();
         var prepared = checked.prepared();
         var request = prepared.request();
         SowingOption chosen = plan.chosen().orElse(null);
         Season season = prepared.season();
-        Optional<Outlay> outlay = plan.chosen().map(option ->
-                Outlay.of(request.containers(), option, plan.plantsToAimFor(), promise.stays(), rates));
+        Optional<Outlay> outlay = plan.chosen()
+                .map(option -> Outlay.of(request.containers(), option, plan.plantsToAimFor(), promise.stays(), rates));
         return new PlanView(
                 new PossiblePromise(
-                        promise.answer(), promise.conditions(), promise.reasons(), offers, plan.isPossible(), plan.chance(),
+                        promise.answer(),
+                        promise.conditions(),
+                        promise.reasons(),
+                        offers,
+                        plan.isPossible(),
+                        plan.chance(),
                         sources),
                 new SowingView(
-                        plan.plantsToAimFor(), plan.options(), chosen,
+                        plan.plantsToAimFor(),
+                        plan.options(),
+                        chosen,
                         prepared.lot()
                                 .map(lot -> new LotView(
-                                        lot.id().number(), lot.code(), lot.supplier(), request.germination().mean(), lot.seedsLeft()))
+                                        lot.id().number(),
+                                        lot.code(),
+                                        lot.supplier(),
+                                        request.germination().mean(),
+                                        lot.seedsLeft()))
                                 .orElse(null),
                         chosen == null ? 0 : chosen.trays() * request.sownIn().slots()),
-                dates(plan, target), plan.obstacles(), places(promise, prepared.programme().days(), season),
+                dates(plan, target),
+                plan.obstacles(),
+                places(promise, prepared.programme().days(), season),
                 request.containers().kind(),
-                request.containers().containers().stream().map(each -> new NamedContainer(each.code(), each.name())).toList(),
-                outlay.orElse(null), request.crop().name(),
+                request.containers().containers().stream()
+                        .map(each -> new NamedContainer(each.code(), each.name()))
+                        .toList(),
+                outlay.orElse(null),
+                request.crop().name(),
                 request.outdoors()
-                        .map(outdoors -> OutdoorView.of(
-                                outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
+                        .map(outdoors ->
+                                OutdoorView.of(outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
                         .orElse(null));
     }
 
     private static PlanDates dates(Plan plan, LocalDate target) {
         return new PlanDates(
-                plan.window().orElse(null), plan.window().map(SowWindow::isOpen).orElse(false), plan.emerged().orElse(null),
-                plan.pottings(), plan.stageReached().orElse(null), plan.ready().orElse(null), plan.pastLimit().orElse(null),
+                plan.window().orElse(null),
+                plan.window().map(SowWindow::isOpen).orElse(false),
+                plan.emerged().orElse(null),
+                plan.pottings(),
+                plan.stageReached().orElse(null),
+                plan.ready().orElse(null),
+                plan.pastLimit().orElse(null),
                 target);
     }
 
     private static PlacesView places(Promise promise, int hardeningDays, Season season) {
         return new PlacesView(
-                name(season, promise.way().emergence()), name(season, promise.way().growingOn()),
-                name(season, promise.way().hardening()), hardeningDays,
+                name(season, promise.way().emergence()),
+                name(season, promise.way().growingOn()),
+                name(season, promise.way().hardening()),
+                hardeningDays,
                 promise.stays().stream()
                         .map(stay -> new PlannedStay(
-                                name(season, stay.place()), stay.from(), stay.until().minusDays(1), stay.slots()))
+                                name(season, stay.place()),
+                                stay.from(),
+                                stay.until().minusDays(1),
+                                stay.slots()))
                         .toList(),
-                season.places().stream().map(each -> new NamedPlace(each.id().number(), each.name())).toList());
+                season.places().stream()
+                        .map(each -> new NamedPlace(each.id().number(), each.name()))
+                        .toList());
     }
 
     private static String name(Season season, PlaceId place) {

@@ -29,8 +29,13 @@ class PlanViews {
     PlanView view(Wish wish) {
         PromiseService.Checked checked = promises.check(wish, true);
         return PlanView.of(
-                checked, wish.target(), rates.rates(), promises.sources(wish, checked, rates.rates()),
-                checked.promise().offers().stream().map(offer -> view(offer, wish)).toList());
+                checked,
+                wish.target(),
+                rates.rates(),
+                promises.sources(wish, checked, rates.rates()),
+                checked.promise().offers().stream()
+                        .map(offer -> view(offer, wish))
+                        .toList());
     }
 
     /** A plan to be compared with others. */
@@ -42,7 +47,14 @@ class PlanViews {
         Long siteId = offer.site().isEmpty() ? null : Long.valueOf(offer.site());
         Site site = siteId == null ? null : orders.site(siteId);
         return new PlanView.OfferView(
-                offer.change(), offer.target(), offer.plants(), offer.container(), crops.container(offer.container()).name(),
-                siteId == null ? wish.siteId() : siteId, site == null ? null : site.name(), offer.protection(), offer.chance());
+                offer.change(),
+                offer.target(),
+                offer.plants(),
+                offer.container(),
+                crops.container(offer.container()).name(),
+                siteId == null ? wish.siteId() : siteId,
+                site == null ? null : site.name(),
+                offer.protection(),
+                offer.chance());
     }
 }

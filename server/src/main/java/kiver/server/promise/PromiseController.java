@@ -35,7 +35,10 @@ class PromiseController {
      * @param fromBatch number of the batch that is to give it; missing to sow for it
      * @param seen the answer it is taken on
      */
-    record LineEntry(@NotNull @Valid Wish wish, @Nullable Integer fromBatch, @Nullable Answer seen) {
+    record LineEntry(
+            @NotNull @Valid Wish wish,
+            @Nullable Integer fromBatch,
+            @Nullable Answer seen) {
 
         PromiseService.LineWish line() {
             return new PromiseService.LineWish(wish, fromBatch, seen);
@@ -47,13 +50,17 @@ class PromiseController {
             @NotNull UUID requestId,
             @NotNull(message = "Choose the grower.") Long growerId,
             @NotNull(message = "Choose the site.") Long siteId,
-            @NotNull(message = "Say what is wanted.") @Size(min = 1, max = OrderEntry.MOST_LINES, message = "An order has 1 to 60 lines.") List<@Valid @NotNull LineEntry> lines) {
+
+            @NotNull(message = "Say what is wanted.")
+            @Size(min = 1, max = OrderEntry.MOST_LINES, message = "An order has 1 to 60 lines.")
+            List<@Valid @NotNull LineEntry> lines) {
 
         static final int MOST_LINES = 60;
     }
 
     /** Plants to be grown for nobody yet. */
-    record BatchEntry(@NotNull UUID requestId, @NotNull @Valid Wish wish) {}
+    record BatchEntry(
+            @NotNull UUID requestId, @NotNull @Valid Wish wish) {}
 
     /** A batch to be taken out of the plan. */
     record WithdrawalEntry(@NotNull UUID requestId) {}
@@ -70,7 +77,10 @@ class PromiseController {
      * @param wish what is asked instead of what the words say: they were understood, and an offer was taken up
      */
     record QuestionEntry(
-            @NotBlank(message = "Say how many of what for which day, for example: 400 curly kale, 12 May.") @Size(max = 300, message = "Use at most 300 letters.") String text,
+            @NotBlank(message = "Say how many of what for which day, for example: 400 curly kale, 12 May.")
+            @Size(max = 300, message = "Use at most 300 letters.")
+            String text,
+
             @Nullable @Valid Wish wish) {}
 
     /** One way through containers, for comparison. */
@@ -89,16 +99,18 @@ class PromiseController {
     @PostMapping("/api/paths")
     List<PathView> paths(@Valid @RequestBody Wish wish) {
         return promises.paths(wish).stream()
-                .map(checked -> new PathView(
-                        checked.prepared().request().containers().kind(),
-                        plans.beside(checked, wish)))
+                .map(checked ->
+                        new PathView(checked.prepared().request().containers().kind(), plans.beside(checked, wish)))
                 .toList();
     }
 
     @PostMapping("/api/orders")
     OrderTaken accept(@Valid @RequestBody OrderEntry entry) {
         return new OrderTaken(promises.accept(
-                entry.requestId(), entry.growerId(), entry.siteId(), entry.lines().stream().map(LineEntry::line).toList(),
+                entry.requestId(),
+                entry.growerId(),
+                entry.siteId(),
+                entry.lines().stream().map(LineEntry::line).toList(),
                 null));
     }
 

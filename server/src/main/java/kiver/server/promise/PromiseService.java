@@ -88,11 +88,18 @@ public class PromiseService {
         PlanRequests.Prepared prepared = plans.prepare(wish);
         List<Container> containers = withOffers ? crops.containers() : List.of();
         PromiseCheck check = new PromiseCheck(
-                prepared.season(), space.occupancy(), containers, () -> sites(prepared.request().crop(), wish));
+                prepared.season(),
+                space.occupancy(),
+                containers,
+                () -> sites(prepared.request().crop(), wish));
         try {
-            return new Checked(prepared, withOffers ? check.check(prepared.request()) : check.answer(prepared.request()));
+            return new Checked(
+                    prepared, withOffers ? check.check(prepared.request()) : check.answer(prepared.request()));
         } catch (IllegalArgumentException impossible) {
-            throw new Refusal("plants", Said.of("With this seed no number of cells gives so many plants. Choose another lot, or fewer plants."));
+            throw new Refusal(
+                    "plants",
+                    Said.of(
+                            "With this seed no number of cells gives so many plants. Choose another lot, or fewer plants."));
         }
     }
 
@@ -101,7 +108,9 @@ public class PromiseService {
     public List<Checked> paths(Wish wish) {
         PlanRequests.Prepared prepared = plans.prepare(wish.along(null));
         PromiseCheck check = new PromiseCheck(prepared.season(), space.occupancy(), List.of(), List::of);
-        return ContainerPath.all(crops.container(wish.container()), prepared.request().crop(), crops.containers()).stream()
+        return ContainerPath.all(
+                        crops.container(wish.container()), prepared.request().crop(), crops.containers())
+                .stream()
                 .map(path -> new PlanRequests.Prepared(
                         prepared.request().in(path), prepared.season(), prepared.programme(), prepared.lot()))
                 .map(each -> new Checked(each, check.answer(each.request())))
@@ -117,15 +126,27 @@ public class PromiseService {
                 return day;
             }
         }
-        throw new Refusal("target", Said.of("No day within {mostWeeksLater} weeks can be met with new plants.")
-                .with("mostWeeksLater", MOST_WEEKS_LATER));
+        throw new Refusal(
+                "target",
+                Said.of("No day within {mostWeeksLater} weeks can be met with new plants.")
+                        .with("mostWeeksLater", MOST_WEEKS_LATER));
     }
 
     /** A wish for other plants like those of a line. */
     public static Wish wishFor(OrderedLine line, int plants, LocalDate day) {
         return new Wish(
-                line.varietyId(), line.container(), plants, line.leavesFrom(), line.leavesTo(), day, null, null, line.siteId(),
-                null, line.under(), line.countedIn());
+                line.varietyId(),
+                line.container(),
+                plants,
+                line.leavesFrom(),
+                line.leavesTo(),
+                day,
+                null,
+                null,
+                line.siteId(),
+                null,
+                line.under(),
+                line.countedIn());
     }
 
     /** The site under better cover, and the grower's other sites. */
@@ -138,12 +159,14 @@ public class PromiseService {
         Arrays.stream(Protection.values())
                 .filter(protection -> protection.compareTo(site.protection()) > 0)
                 .forEach(protection -> choices.add(new SiteChoice(
-                        String.valueOf(site.id()), Optional.of(protection),
+                        String.valueOf(site.id()),
+                        Optional.of(protection),
                         outdoors.season(crop, site, protection, wish.target()))));
         orders.sites().stream()
                 .filter(other -> other.growerId() == site.growerId() && other.id() != site.id())
                 .forEach(other -> choices.add(new SiteChoice(
-                        String.valueOf(other.id()), Optional.empty(),
+                        String.valueOf(other.id()),
+                        Optional.empty(),
                         outdoors.season(crop, other.id(), wish.target()))));
         return choices;
     }
@@ -155,7 +178,10 @@ public class PromiseService {
      * @param fromBatch number of the batch that is to give it; null to sow for it
      * @param seen answer that it was taken on; null where none was shown
      */
-    public record LineWish(Wish wish, @Nullable Integer fromBatch, @Nullable Answer seen) {}
+    public record LineWish(
+            Wish wish,
+            @Nullable Integer fromBatch,
+            @Nullable Answer seen) {}
 
     /**
      * Takes an order of one line, sown for by itself.
@@ -175,14 +201,18 @@ public class PromiseService {
     @Transactional
     public int accept(UUID requestId, long growerId, long siteId, List<LineWish> lines, Integer succession) {
         return bookings.once(
-                requestId, Arrays.asList("order", growerId, siteId, lines, succession),
+                requestId,
+                Arrays.asList("order", growerId, siteId, lines, succession),
                 () -> take(growerId, siteId, lines, succession));
     }
 
     /** Takes one order of however many a request holds; must run inside the request. */
     public int take(long growerId, long siteId, List<LineWish> lines, Integer succession) {
         bookings.oneAtATime();
-        LocalDate first = lines.stream().map(line -> line.wish().target()).min(LocalDate::compareTo).orElseThrow();
+        LocalDate first = lines.stream()
+                .map(line -> line.wish().target())
+                .min(LocalDate::compareTo)
+                .orElseThrow();
         int order = bookings.openOrder(growerId, siteId, first, succession);
         for (int index = 0; index < lines.size(); index++) {
             LineWish line = lines.get(index);
@@ -191,9 +221,15 @@ public class PromiseService {
             } catch (Refusal refusal) {
                 throw lines.size() == 1
                         ? refusal
-                        : new Refusal("lines[" + index + "]." + refusal.field(), Said.of("Line {index}, {variety}: {problem}")
-                                .with("index", (index + 1)).with("variety", crops.variety(line.wish().varietyId()).name())
-                                .with("problem", refusal.said()));
+                        : new Refusal(
+                                "lines[" + index + "]." + refusal.field(),
+                                Said.of("Line {index}, {variety}: {problem}")
+                                        .with("index", (index + 1))
+                                        .with(
+                                                "variety",
+                                                crops.variety(line.wish().varietyId())
+                                                        .name())
+                                        .with("problem", refusal.said()));
             }
         }
         return order;
@@ -211,19 +247,26 @@ public class PromiseService {
     public void supply(LineId lineId, LineWish line) {
         bookings.oneAtATime();
         if (line.fromBatch() != null) {
-            Sources.Found found = sources.in(line.fromBatch(), line.wish()).orElseThrow(() -> new Refusal(
-                    "fromBatch", Said.of("Batch {fromBatch} cannot give {plants} plants like these any more. Look at the answer again.")
-                            .with("fromBatch", line.fromBatch()).with("plants", line.wish().plants())));
+            Sources.Found found = sources.in(line.fromBatch(), line.wish())
+                    .orElseThrow(() -> new Refusal(
+                            "fromBatch",
+                            Said.of(
+                                            "Batch {fromBatch} cannot give {plants} plants like these any more. Look at the answer again.")
+                                    .with("fromBatch", line.fromBatch())
+                                    .with("plants", line.wish().plants())));
             bookings.promise(lineId, line.fromBatch(), line.wish().plants(), found.size());
             return;
         }
         Checked checked = bookable(line.wish(), line.seen());
-        bookings.promise(lineId, bookings.addBatch(line.wish(), checked), line.wish().plants(), Optional.empty());
+        bookings.promise(
+                lineId, bookings.addBatch(line.wish(), checked), line.wish().plants(), Optional.empty());
     }
 
     /** Whether a batch that is not sown yet was planned for more plants than are wanted of it by now. */
     public static boolean isTooLarge(BatchFile file) {
-        return file.state().stage() == BatchStage.PLANNED && !file.batch().isBoughtIn() && !file.promises().isEmpty()
+        return file.state().stage() == BatchStage.PLANNED
+                && !file.batch().isBoughtIn()
+                && !file.promises().isEmpty()
                 && file.wanted() < file.batch().plants();
     }
 
@@ -231,7 +274,8 @@ public class PromiseService {
     @Transactional(propagation = Propagation.MANDATORY)
     public void sowOnlyWhatIsWanted(BatchFile file) {
         if (isTooLarge(file)) {
-            sources.sizeFor(file, file.wanted()).ifPresent(size -> bookings.resize(file.batch().number(), size));
+            sources.sizeFor(file, file.wanted())
+                    .ifPresent(size -> bookings.resize(file.batch().number(), size));
         }
     }
 
@@ -262,12 +306,18 @@ public class PromiseService {
     private Checked bookable(Wish wish, @Nullable Answer seen) {
         Checked checked = check(wish, false);
         if (seen != null && checked.promise().answer().compareTo(seen) > 0) {
-            throw new Refusal("seen", Said.of("With all that is promised now, the other lines of this order among it: {all} Take it on these terms, or change it.")
-                    .with("all", words.all(checked.prepared(), checked.promise())));
+            throw new Refusal(
+                    "seen",
+                    Said.of(
+                                    "With all that is promised now, the other lines of this order among it: {all} Take it on these terms, or change it.")
+                            .with("all", words.all(checked.prepared(), checked.promise())));
         }
-        checked.promise().plan().obstacles().stream().filter(Obstacle::prevents).findFirst().ifPresent(obstacle -> {
-            throw new Refusal("target", Said.plain(words.say(checked.prepared(), obstacle)));
-        });
+        checked.promise().plan().obstacles().stream()
+                .filter(Obstacle::prevents)
+                .findFirst()
+                .ifPresent(obstacle -> {
+                    throw new Refusal("target", Said.plain(words.say(checked.prepared(), obstacle)));
+                });
         return checked;
     }
 }

@@ -33,7 +33,8 @@ class ProvisoWords {
     String all(PlanRequests.Prepared prepared, Promise promise) {
         List<Proviso> provisos = new ArrayList<>(promise.reasons());
         provisos.addAll(promise.conditions());
-        return String.join(" ", provisos.stream().map(proviso -> say(prepared, proviso)).toList());
+        return String.join(
+                " ", provisos.stream().map(proviso -> say(prepared, proviso)).toList());
     }
 
     /** One obstacle. */

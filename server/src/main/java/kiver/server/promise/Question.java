@@ -36,7 +36,11 @@ record Question(
     }
 
     /** What a question may leave unsaid. */
-    public enum Missing { PLANTS, VARIETY, DAY }
+    public enum Missing {
+        PLANTS,
+        VARIETY,
+        DAY
+    }
 
     /** What must still be said before it can be answered. */
     public List<Missing> missing() {

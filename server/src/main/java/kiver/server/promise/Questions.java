@@ -30,6 +30,7 @@ class Questions {
 
     /** What is usual is told by orders of so many years. */
     private static final int USUAL_WITHIN_YEARS = 2;
+
     private static final LeafStage USUAL_STAGE = new LeafStage(4, 5);
 
     private final PlanViews plans;
@@ -38,12 +39,7 @@ class Questions {
     private final SeedStore seeds;
     private final NurseryClock clock;
 
-    Questions(
-            PlanViews plans,
-            CropBook crops,
-            OrderBook orders,
-            SeedStore seeds,
-            NurseryClock clock) {
+    Questions(PlanViews plans, CropBook crops, OrderBook orders, SeedStore seeds, NurseryClock clock) {
         this.plans = plans;
         this.crops = crops;
         this.orders = orders;
@@ -61,13 +57,24 @@ class Questions {
      * @param plan the answer
      */
     record Understood(
-            @Nullable Wish wish, @Nullable Long growerId, @Nullable Reading words, List<Question.Missing> missing,
-            List<String> notUnderstood, @Nullable PlanView plan) {}
+            @Nullable Wish wish,
+            @Nullable Long growerId,
+            @Nullable Reading words,
+            List<Question.Missing> missing,
+            List<String> notUnderstood,
+            @Nullable PlanView plan) {}
 
     /** How the question was read, for the person to check. */
     record Reading(
-            int plants, String variety, String crop, String container, int leavesFrom, int leavesTo, LocalDate target,
-            @Nullable String site, @Nullable String grower) {}
+            int plants,
+            String variety,
+            String crop,
+            String container,
+            int leavesFrom,
+            int leavesTo,
+            LocalDate target,
+            @Nullable String site,
+            @Nullable String grower) {}
 
     Understood understand(String text) {
         LocalDate today = clock.today();
@@ -77,8 +84,11 @@ class Questions {
             return new Understood(null, null, null, question.missing(), question.notUnderstood(), null);
         }
         if (question.plants().getAsInt() < 1 || question.plants().getAsInt() > OrderLine.MOST_PLANTS) {
-            throw new Refusal("text", Said.of("Ask for 1 to {mostPlants} plants, not {plants, number}.")
-                    .with("mostPlants", OrderLine.MOST_PLANTS).with("plants", question.plants().getAsInt()));
+            throw new Refusal(
+                    "text",
+                    Said.of("Ask for 1 to {mostPlants} plants, not {plants, number}.")
+                            .with("mostPlants", OrderLine.MOST_PLANTS)
+                            .with("plants", question.plants().getAsInt()));
         }
         Variety variety = variety(question);
         Optional<Site> site = question.site().map(Long::valueOf).map(orders::site);
@@ -86,14 +96,23 @@ class Questions {
                 .filter(line -> line.crop().equals(variety.crop()))
                 .max(Comparator.comparing((OrderedLine line) -> line.varietyId() == variety.id())
                         .thenComparing(OrderedLine::placedOn));
-        String container = question.container().or(() -> usual.map(OrderedLine::container))
+        String container = question.container()
+                .or(() -> usual.map(OrderedLine::container))
                 .orElseGet(() -> crops.containers().get(0).code());
         LeafStage stage = question.stage()
                 .or(() -> usual.map(line -> new LeafStage(line.leavesFrom(), line.leavesTo())))
                 .orElse(USUAL_STAGE);
         Wish wish = new Wish(
-                variety.id(), container, question.plants().getAsInt(), stage.from(), stage.to(),
-                question.day().orElseThrow(), null, null, site.map(Site::id).orElse(null), null);
+                variety.id(),
+                container,
+                question.plants().getAsInt(),
+                stage.from(),
+                stage.to(),
+                question.day().orElseThrow(),
+                null,
+                null,
+                site.map(Site::id).orElse(null),
+                null);
         try {
             return answer(wish, question.notUnderstood());
         } catch (Refusal refusal) {
@@ -113,8 +132,14 @@ class Questions {
                 .filter(one -> one.id() == each.growerId())
                 .findFirst());
         Reading words = new Reading(
-                wish.plants(), variety.name(), crops.cropOf(variety).name(), crops.container(wish.container()).name(),
-                wish.leavesFrom(), wish.leavesTo(), wish.target(), site.map(Site::name).orElse(null),
+                wish.plants(),
+                variety.name(),
+                crops.cropOf(variety).name(),
+                crops.container(wish.container()).name(),
+                wish.leavesFrom(),
+                wish.leavesTo(),
+                wish.target(),
+                site.map(Site::name).orElse(null),
                 grower.map(Grower::name).orElse(null));
         return new Understood(
                 wish, grower.map(Grower::id).orElse(null), words, List.of(), notUnderstood, plans.view(wish));
@@ -132,11 +157,14 @@ class Questions {
 
     private Vocabulary vocabulary(List<OrderedLine> past) {
         Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
-        Map<String, Long> used = past.stream().collect(Collectors.groupingBy(OrderedLine::container, Collectors.counting()));
+        Map<String, Long> used =
+                past.stream().collect(Collectors.groupingBy(OrderedLine::container, Collectors.counting()));
         return new Vocabulary(
                 crops.varieties().stream()
                         .map(variety -> new Vocabulary.Name(
-                                String.valueOf(variety.id()), variety.name(), crops.cropOf(variety).name()))
+                                String.valueOf(variety.id()),
+                                variety.name(),
+                                crops.cropOf(variety).name()))
                         .toList(),
                 orders.sites().stream()
                         .map(site -> new Vocabulary.Name(

@@ -19,8 +19,15 @@ import kiver.core.growth.DateSpread;
  * @param saving what one sowing saves against two; missing where nothing is sown for the wish
  */
 public record Source(
-        Kind kind, int batch, BatchStage stage, int free, String place, LocalDate sowDay, @Nullable DateSpread ready,
-        double chance, @Nullable Saving saving) {
+        Kind kind,
+        int batch,
+        BatchStage stage,
+        int free,
+        String place,
+        LocalDate sowDay,
+        @Nullable DateSpread ready,
+        double chance,
+        @Nullable Saving saving) {
 
     /** How it would be met. */
     public enum Kind {

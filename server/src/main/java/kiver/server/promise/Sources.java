@@ -73,8 +73,9 @@ class Sources {
         List<Source> pooled = new ArrayList<>();
         for (BatchOutlook batch : growing(wish)) {
             Optional<Found> found = isAlike(batch, wish) ? find(batch, wish, alone, rates) : Optional.empty();
-            found.map(Found::source).filter(source -> source.chance() >= TOO_UNLIKELY).ifPresent(source ->
-                    (source.kind() == Source.Kind.FREE ? free : pooled).add(source));
+            found.map(Found::source)
+                    .filter(source -> source.chance() >= TOO_UNLIKELY)
+                    .ifPresent(source -> (source.kind() == Source.Kind.FREE ? free : pooled).add(source));
         }
         Comparator<Source> surest = Comparator.comparingDouble(Source::chance).reversed();
         List<Source> sources = new ArrayList<>(free.stream().sorted(surest).toList());
@@ -93,8 +94,10 @@ class Sources {
     /** The batches of the variety that are not over and can be worked out. */
     private List<BatchOutlook> growing(Wish wish) {
         return outlooks.all().stream()
-                .filter(batch -> batch.file().batch().varietyId() == wish.varietyId() && batch.trouble().isEmpty()
-                        && batch.stage() != BatchStage.RELEASED && batch.stage() != BatchStage.FAILED)
+                .filter(batch -> batch.file().batch().varietyId() == wish.varietyId()
+                        && batch.trouble().isEmpty()
+                        && batch.stage() != BatchStage.RELEASED
+                        && batch.stage() != BatchStage.FAILED)
                 .toList();
     }
 
@@ -104,7 +107,8 @@ class Sources {
         return batch.container().equals(wish.container())
                 && clumps == (wish.containerPath() == ContainerPath.Kind.CLUMPS)
                 && batch.aim().countedIn() == wish.counted()
-                && Math.max(batch.stage().from(), wish.leavesFrom()) <= Math.min(batch.stage().to(), wish.leavesTo());
+                && Math.max(batch.stage().from(), wish.leavesFrom())
+                        <= Math.min(batch.stage().to(), wish.leavesTo());
     }
 
     private Optional<Found> find(BatchOutlook batch, Wish wish, Optional<SowingOption> alone, Rates rates) {
@@ -114,9 +118,11 @@ class Sources {
             BatchOutlook promised = outlooks.trial(batch.file().promising(promiseFor(batch.file(), wish)));
             return Optional.of(new Found(source(Source.Kind.FREE, promised, free, null), Optional.empty()));
         }
-        boolean near = Math.abs(ChronoUnit.DAYS.between(batch.file().batch().target(), wish.target())) <= MOST_DAYS_APART;
+        boolean near =
+                Math.abs(ChronoUnit.DAYS.between(batch.file().batch().target(), wish.target())) <= MOST_DAYS_APART;
         // What is bought in is not sown larger; more of it would have to be bought.
-        boolean sownHere = batch.stage() == BatchStage.PLANNED && !batch.file().batch().isBoughtIn();
+        boolean sownHere =
+                batch.stage() == BatchStage.PLANNED && !batch.file().batch().isBoughtIn();
         return sownHere && near ? pooled(batch, wish, free, alone, rates) : Optional.empty();
     }
 
@@ -131,15 +137,32 @@ class Sources {
             return Optional.empty();
         }
         Wish wish = new Wish(
-                batch.varietyId(), batch.container(), plants, batch.stage().from(), batch.stage().to(), batch.target(),
-                batch.seedsPerCell(), batch.lot().number(), null, batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
+                batch.varietyId(),
+                batch.container(),
+                plants,
+                batch.stage().from(),
+                batch.stage().to(),
+                batch.target(),
+                batch.seedsPerCell(),
+                batch.lot().number(),
+                null,
+                batch.containerPath(),
+                batch.aim().under(),
+                batch.aim().countedIn());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(wish, planned);
         return new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
-                .answer(prepared.request()).plan().chosen()
+                .answer(prepared.request())
+                .plan()
+                .chosen()
                 .map(option -> new BatchSize(
-                        plants, batch.target(), option.seedsPerCell(), option.cells(), Bookings.cellsNeeded(prepared, option),
-                        batch.sowDay(), batch.plan().latestSowDay()));
+                        plants,
+                        batch.target(),
+                        option.seedsPerCell(),
+                        option.cells(),
+                        Bookings.cellsNeeded(prepared, option),
+                        batch.sowDay(),
+                        batch.plan().latestSowDay()));
     }
 
     private Optional<Found> pooled(
@@ -150,8 +173,18 @@ class Sources {
             return Optional.empty();
         }
         Wish together = new Wish(
-                wish.varietyId(), wish.container(), batch.plants() + wish.plants() - free, batch.stage().from(), batch.stage().to(),
-                first, batch.seedsPerCell(), batch.lot().number(), wish.siteId(), batch.containerPath(), batch.aim().under(), batch.aim().countedIn());
+                wish.varietyId(),
+                wish.container(),
+                batch.plants() + wish.plants() - free,
+                batch.stage().from(),
+                batch.stage().to(),
+                first,
+                batch.seedsPerCell(),
+                batch.lot().number(),
+                wish.siteId(),
+                batch.containerPath(),
+                batch.aim().under(),
+                batch.aim().countedIn());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(together, planned.file());
         Promise promise = new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
@@ -162,14 +195,19 @@ class Sources {
         }
         SowingOption option = plan.chosen().get();
         BatchSize size = new BatchSize(
-                together.plants(), batch.target(), option.seedsPerCell(), option.cells(), Bookings.cellsNeeded(prepared, option),
-                plan.sowDay().orElseThrow(), plan.window().map(SowWindow::latest).orElse(null));
+                together.plants(),
+                batch.target(),
+                option.seedsPerCell(),
+                option.cells(),
+                Bookings.cellsNeeded(prepared, option),
+                plan.sowDay().orElseThrow(),
+                plan.window().map(SowWindow::latest).orElse(null));
         BatchFile larger = planned.file().with(batch.resized(size)).promising(promiseFor(planned.file(), wish));
-        Source.Saving saving = alone
-                .map(by -> saving(by, batch, prepared.request().sownIn().cells(), option, rates))
+        Source.Saving saving = alone.map(
+                        by -> saving(by, batch, prepared.request().sownIn().cells(), option, rates))
                 .orElse(null);
-        return Optional.of(new Found(
-                source(Source.Kind.POOLED, outlooks.trial(larger), free, saving), Optional.of(size)));
+        return Optional.of(
+                new Found(source(Source.Kind.POOLED, outlooks.trial(larger), free, saving), Optional.of(size)));
     }
 
     private static Source.Saving saving(
@@ -183,14 +221,23 @@ class Sources {
     private Source source(Source.Kind kind, BatchOutlook batch, int free, Source.Saving saving) {
         Season season = seasons.season();
         BatchFile file = batch.file();
-        double least = file.promises().stream().mapToDouble(promise -> batch.chanceFor(promise.line())).min().orElse(0);
+        double least = file.promises().stream()
+                .mapToDouble(promise -> batch.chanceFor(promise.line()))
+                .min()
+                .orElse(0);
         return new Source(
-                kind, batch.number(), batch.stage(), free, season.place(batch.place()).name(), batch.began(),
-                batch.forecast().ready().orElse(null), least, saving);
+                kind,
+                batch.number(),
+                batch.stage(),
+                free,
+                season.place(batch.place()).name(),
+                batch.began(),
+                batch.forecast().ready().orElse(null),
+                least,
+                saving);
     }
 
     private static Promised promiseFor(BatchFile file, Wish wish) {
-        return new Promised(
-                NEW_LINE, file.batch().id(), 0, 0, 0, "", wish.plants(), wish.tolerance(), wish.target());
+        return new Promised(NEW_LINE, file.batch().id(), 0, 0, 0, "", wish.plants(), wish.tolerance(), wish.target());
     }
 }

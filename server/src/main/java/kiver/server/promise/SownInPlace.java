@@ -17,7 +17,14 @@ import kiver.core.seed.LotId;
  * @param release number of the note with which the seed went; null while it is here
  */
 public record SownInPlace(
-        LineId lineId, LotId lotId, int plants, int spots, int seedsPerSpot, LocalDate sowFrom, LocalDate sowUntil, Integer release) {
+        LineId lineId,
+        LotId lotId,
+        int plants,
+        int spots,
+        int seedsPerSpot,
+        LocalDate sowFrom,
+        LocalDate sowUntil,
+        Integer release) {
 
     /** Seeds set aside. */
     public int seeds() {

@@ -50,8 +50,16 @@ class SuccessionController {
     record SuccessionEntry(
             @NotNull @Valid Wish wish,
             @NotNull(message = "Choose the last day.") LocalDate until,
-            @Nullable @Min(value = 1, message = "At least one sowing.") @Max(value = Succession.MOST_PARTS, message = "At most 60 sowings.") Integer count,
-            @Nullable @Min(value = 1, message = "Every day at most.") @Max(value = 120, message = "At most every 120 days.") Integer every) {}
+
+            @Nullable
+            @Min(value = 1, message = "At least one sowing.")
+            @Max(value = Succession.MOST_PARTS, message = "At most 60 sowings.")
+            Integer count,
+
+            @Nullable
+            @Min(value = 1, message = "Every day at most.")
+            @Max(value = 120, message = "At most every 120 days.")
+            Integer every) {}
 
     /** A succession to be taken. */
     record SuccessionOrder(
@@ -62,15 +70,24 @@ class SuccessionController {
 
     /** One part with its plan. */
     record PartView(
-            LocalDate ready, int plants, Answer answer, double chance, @Nullable LocalDate sowDay,
-            @Nullable DateSpread readySpread, int cells, int seeds, String why) {}
+            LocalDate ready,
+            int plants,
+            Answer answer,
+            double chance,
+            @Nullable LocalDate sowDay,
+            @Nullable DateSpread readySpread,
+            int cells,
+            int seeds,
+            String why) {}
 
     /** The number of orders taken and of the first. */
     record SuccessionTaken(int orders, int first) {}
 
     @PostMapping("/api/successions/plan")
     List<PartView> plan(@Valid @RequestBody SuccessionEntry entry) {
-        return parts(entry).parts().stream().map(part -> view(entry.wish(), part)).toList();
+        return parts(entry).parts().stream()
+                .map(part -> view(entry.wish(), part))
+                .toList();
     }
 
     @PostMapping("/api/successions")
@@ -83,7 +100,10 @@ class SuccessionController {
             for (Succession.Part part : succession.parts()) {
                 Wish wish = of(entry.succession().wish(), part);
                 taken.add(promises.take(
-                        entry.growerId(), entry.siteId(), List.of(new PromiseService.LineWish(wish, null, null)), number));
+                        entry.growerId(),
+                        entry.siteId(),
+                        List.of(new PromiseService.LineWish(wish, null, null)),
+                        number));
             }
             return taken.get(0);
         });
@@ -95,9 +115,15 @@ class SuccessionController {
         Plan plan = checked.promise().plan();
         String why = words.all(checked.prepared(), checked.promise());
         return new PartView(
-                part.ready(), part.plants(), checked.promise().answer(), plan.chance(), plan.sowDay().orElse(null),
-                plan.ready().orElse(null), plan.chosen().map(SowingOption::cells).orElse(0),
-                plan.chosen().map(SowingOption::seeds).orElse(0), why);
+                part.ready(),
+                part.plants(),
+                checked.promise().answer(),
+                plan.chance(),
+                plan.sowDay().orElse(null),
+                plan.ready().orElse(null),
+                plan.chosen().map(SowingOption::cells).orElse(0),
+                plan.chosen().map(SowingOption::seeds).orElse(0),
+                why);
     }
 
     private static Wish of(Wish wish, Succession.Part part) {
@@ -106,7 +132,9 @@ class SuccessionController {
 
     private static Succession parts(SuccessionEntry entry) {
         if ((entry.count() == null) == (entry.every() == null)) {
-            throw new Refusal("count", Said.of("Say either into how many sowings it is divided, or every how many days it comes."));
+            throw new Refusal(
+                    "count",
+                    Said.of("Say either into how many sowings it is divided, or every how many days it comes."));
         }
         LocalDate first = entry.wish().target();
         if (entry.until().isBefore(first)) {
@@ -114,21 +142,29 @@ class SuccessionController {
         }
         long most = Math.min(Succession.MOST_PARTS, entry.until().toEpochDay() - first.toEpochDay() + 1);
         if (entry.count() != null && (entry.count() < 1 || entry.count() > most)) {
-            throw new Refusal("count", Said.of("Choose from 1 to {most} sowings for this period.").with("most", most));
+            throw new Refusal(
+                    "count",
+                    Said.of("Choose from 1 to {most} sowings for this period.").with("most", most));
         }
         if (entry.count() != null && entry.wish().plants() < entry.count()) {
-            throw new Refusal("count", Said.of("{plants} plants cannot be divided into {count} sowings.")
-                    .with("plants", entry.wish().plants()).with("count", entry.count()));
+            throw new Refusal(
+                    "count",
+                    Said.of("{plants} plants cannot be divided into {count} sowings.")
+                            .with("plants", entry.wish().plants())
+                            .with("count", entry.count()));
         }
         if (entry.every() != null && entry.every() < 1) {
             throw new Refusal("every", Said.of("A standing order comes every day at most."));
         }
-        if (entry.every() != null && (entry.until().toEpochDay() - first.toEpochDay()) / entry.every() >= Succession.MOST_PARTS) {
-            throw new Refusal("until", Said.of("These would be more than {most} sowings; choose a nearer last day.")
-                    .with("most", Succession.MOST_PARTS));
+        if (entry.every() != null
+                && (entry.until().toEpochDay() - first.toEpochDay()) / entry.every() >= Succession.MOST_PARTS) {
+            throw new Refusal(
+                    "until",
+                    Said.of("These would be more than {most} sowings; choose a nearer last day.")
+                            .with("most", Succession.MOST_PARTS));
         }
         return entry.count() != null
-                    ? Succession.dividing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.count())
-                    : Succession.standing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.every());
+                ? Succession.dividing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.count())
+                : Succession.standing(entry.wish().plants(), entry.wish().target(), entry.until(), entry.every());
     }
 }

@@ -53,7 +53,13 @@ class DeliveryNote {
     private final Wording wording;
 
     DeliveryNote(
-            BatchBook batches, InPlaceBook inPlace, SeedStore seeds, TrayBook trays, CropBook crops, NurseryClock clock, Wording wording) {
+            BatchBook batches,
+            InPlaceBook inPlace,
+            SeedStore seeds,
+            TrayBook trays,
+            CropBook crops,
+            NurseryClock clock,
+            Wording wording) {
         this.wording = wording;
         this.batches = batches;
         this.inPlace = inPlace;
@@ -64,7 +70,16 @@ class DeliveryNote {
     }
 
     /** Plants of one sowing in one tray. */
-    private record Origin(int plants, String tray, String container, String sownIn, int batch, LocalDate sown, SeedLot lot, String medium, boolean mixed) {
+    private record Origin(
+            int plants,
+            String tray,
+            String container,
+            String sownIn,
+            int batch,
+            LocalDate sown,
+            SeedLot lot,
+            String medium,
+            boolean mixed) {
 
         private Origin with(int number) {
             return new Origin(number, tray, container, sownIn, batch, sown, lot, medium, mixed);
@@ -73,16 +88,33 @@ class DeliveryNote {
 
     byte[] print(ReleaseMapper.ReleaseRow release, Order order) {
         Map<LineId, List<Origin>> origins = origins(release);
-        Map<LineId, SownInPlace> seed =
-                inPlace.onNote(release.number()).stream().collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
+        Map<LineId, SownInPlace> seed = inPlace.onNote(release.number()).stream()
+                .collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
         try (Paper paper = new Paper(say(Said.of("Delivery note {number}").with("number", release.number())))) {
             paper.page(210, 297);
             paper.text(LEFT, 20, 11, clock.nursery().map(Nursery::name).orElse(""));
-            paper.text(LEFT, 28, 22, say(Said.of("Delivery note {number}{taken, select, true {, taken back} other {}}")
-                    .with("number", release.number()).when("taken", origins.isEmpty() && seed.isEmpty())));
-            paper.text(LEFT, 40, 11, say(Said.of("{day}, order {number}").with("day", new WholeDay(release.day())).with("number", order.number())));
-            paper.text(LEFT, 46, 11, say(Said.of("To {grower}, {site} ({altitude})")
-                    .with("grower", order.grower()).with("site", order.site()).with("altitude", new Altitude(order.altitude()))));
+            paper.text(
+                    LEFT,
+                    28,
+                    22,
+                    say(Said.of("Delivery note {number}{taken, select, true {, taken back} other {}}")
+                            .with("number", release.number())
+                            .when("taken", origins.isEmpty() && seed.isEmpty())));
+            paper.text(
+                    LEFT,
+                    40,
+                    11,
+                    say(Said.of("{day}, order {number}")
+                            .with("day", new WholeDay(release.day()))
+                            .with("number", order.number())));
+            paper.text(
+                    LEFT,
+                    46,
+                    11,
+                    say(Said.of("To {grower}, {site} ({altitude})")
+                            .with("grower", order.grower())
+                            .with("site", order.site())
+                            .with("altitude", new Altitude(order.altitude()))));
             float next = 54;
             for (OrderedLine line : order.lines()) {
                 if (origins.containsKey(line.id())) {
@@ -94,23 +126,34 @@ class DeliveryNote {
             }
             next = onPage(paper, next, 20);
             paper.rule(LEFT, next + 2, WIDTH);
-            paper.wrapped(LEFT, next + 6, WIDTH, 9,
-                    say(Said.of("Plant passports and notifiable pests: rules differ by country; ask your local authority. "
-                            + "Please report losses within a fortnight; a few spares are kept until then.")));
+            paper.wrapped(
+                    LEFT,
+                    next + 6,
+                    WIDTH,
+                    9,
+                    say(Said.of(
+                            "Plant passports and notifiable pests: rules differ by country; ask your local authority. "
+                                    + "Please report losses within a fortnight; a few spares are kept until then.")));
             return paper.bytes();
         }
     }
 
     private static Said boughtIn(Origin origin) {
-        return Said.of("{plants}{mixed, select, true { mixed} other {}} from tray {tray}: batch {batch}, raised by {supplier}, came as {lot} on {day}")
-                .with("plants", origin.plants()).when("mixed", origin.mixed()).with("tray", origin.tray()).with("batch", origin.batch())
-                .with("supplier", origin.lot().supplier()).with("lot", origin.lot().code())
+        return Said.of(
+                        "{plants}{mixed, select, true { mixed} other {}} from tray {tray}: batch {batch}, raised by {supplier}, came as {lot} on {day}")
+                .with("plants", origin.plants())
+                .when("mixed", origin.mixed())
+                .with("tray", origin.tray())
+                .with("batch", origin.batch())
+                .with("supplier", origin.lot().supplier())
+                .with("lot", origin.lot().code())
                 .with("day", new WholeDay(origin.sown()));
     }
 
     /** Nobody can say what these are; the grower is told before they are planted. */
     private static Said mixed(int plants) {
-        return Said.of("{plants, plural, one {# of them is mixed: its} other {# of them are mixed: their}} name is in doubt until flowers or fruit show it. Plant them apart and label them as mixed.")
+        return Said.of(
+                        "{plants, plural, one {# of them is mixed: its} other {# of them are mixed: their}} name is in doubt until flowers or fruit show it. Plant them apart and label them as mixed.")
                 .with("plants", plants);
     }
 
@@ -123,28 +166,59 @@ class DeliveryNote {
         int plants = origins.stream().mapToInt(Origin::plants).sum();
         float next = onPage(paper, top, 50);
         paper.rule(LEFT, next, WIDTH);
-        paper.fitted(LEFT, next + 4, WIDTH, 16, say(Said.of("{plants} {variety} ({crop})")
-                .with("plants", plants).with("variety", line.variety()).with("crop", crops.crop(line.crop()).name())));
-        paper.text(LEFT, next + 12, 11, say(Said.of("{from} to {to} true leaves, {container}{short, select, true {, of {ordered} ordered} other {}}")
-                .with("from", line.leavesFrom()).with("to", line.leavesTo())
-                .with("container", crops.container(line.container()).name())
-                .when("short", plants < line.plants()).with("ordered", line.plants())));
+        paper.fitted(
+                LEFT,
+                next + 4,
+                WIDTH,
+                16,
+                say(Said.of("{plants} {variety} ({crop})")
+                        .with("plants", plants)
+                        .with("variety", line.variety())
+                        .with("crop", crops.crop(line.crop()).name())));
+        paper.text(
+                LEFT,
+                next + 12,
+                11,
+                say(Said.of(
+                                "{from} to {to} true leaves, {container}{short, select, true {, of {ordered} ordered} other {}}")
+                        .with("from", line.leavesFrom())
+                        .with("to", line.leavesTo())
+                        .with("container", crops.container(line.container()).name())
+                        .when("short", plants < line.plants())
+                        .with("ordered", line.plants())));
         paper.text(LEFT, next + 20, 12, say(Said.of("Where they come from")));
         next += 27;
         for (Origin origin : origins) {
             next = onPage(paper, next, 15);
-            next = paper.wrapped(LEFT, next, WIDTH, 10,
-                    say(origin.medium().isEmpty() ? boughtIn(origin) : Said.of("{plants}{mixed, select, true { mixed} other {}} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
-                                    + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
-                            .with("plants", origin.plants()).when("mixed", origin.mixed()).with("tray", origin.tray())
-                            .when("other", !origin.container().equals(line.container()))
-                            .with("container", crops.container(origin.container()).name())
-                            .when("potted", !origin.sownIn().equals(origin.tray())).with("sownIn", origin.sownIn())
-                            .with("batch", origin.batch()).with("sown", new WholeDay(origin.sown()))
-                            .with("lot", origin.lot().code()).with("supplier", origin.lot().supplier())
-                            .with("medium", origin.medium())));
+            next = paper.wrapped(
+                    LEFT,
+                    next,
+                    WIDTH,
+                    10,
+                    say(
+                            origin.medium().isEmpty()
+                                    ? boughtIn(origin)
+                                    : Said.of(
+                                                    "{plants}{mixed, select, true { mixed} other {}} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
+                                                            + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
+                                            .with("plants", origin.plants())
+                                            .when("mixed", origin.mixed())
+                                            .with("tray", origin.tray())
+                                            .when("other", !origin.container().equals(line.container()))
+                                            .with(
+                                                    "container",
+                                                    crops.container(origin.container())
+                                                            .name())
+                                            .when("potted", !origin.sownIn().equals(origin.tray()))
+                                            .with("sownIn", origin.sownIn())
+                                            .with("batch", origin.batch())
+                                            .with("sown", new WholeDay(origin.sown()))
+                                            .with("lot", origin.lot().code())
+                                            .with("supplier", origin.lot().supplier())
+                                            .with("medium", origin.medium())));
         }
-        int mixed = origins.stream().filter(Origin::mixed).mapToInt(Origin::plants).sum();
+        int mixed =
+                origins.stream().filter(Origin::mixed).mapToInt(Origin::plants).sum();
         if (mixed > 0) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(mixed(mixed)));
@@ -165,13 +239,31 @@ class DeliveryNote {
         SeedLot lot = seeds.lot(sown.lotId());
         Crop crop = crops.crop(line.crop());
         paper.rule(LEFT, next, WIDTH);
-        paper.fitted(LEFT, next + 4, WIDTH, 16, say(Said.of("Seed for {plants} {variety} ({crop})")
-                .with("plants", sown.plants()).with("variety", line.variety()).with("crop", crop.name())));
-        paper.text(LEFT, next + 12, 11, say(Said.of("{seeds, number} seeds, about {mass}; seed lot {lot} ({supplier})")
-                .with("seeds", sown.seeds()).with("mass", new Grams(sown.seeds() * crop.seed().thousandSeedWeight() / 1000))
-                .with("lot", lot.code()).with("supplier", lot.supplier())));
-        paper.text(LEFT, next + 20, 12, say(Said.of("To be sown in place from {from} to {until}")
-                .with("from", new WholeDay(sown.sowFrom())).with("until", new WholeDay(sown.sowUntil()))));
+        paper.fitted(
+                LEFT,
+                next + 4,
+                WIDTH,
+                16,
+                say(Said.of("Seed for {plants} {variety} ({crop})")
+                        .with("plants", sown.plants())
+                        .with("variety", line.variety())
+                        .with("crop", crop.name())));
+        paper.text(
+                LEFT,
+                next + 12,
+                11,
+                say(Said.of("{seeds, number} seeds, about {mass}; seed lot {lot} ({supplier})")
+                        .with("seeds", sown.seeds())
+                        .with("mass", new Grams(sown.seeds() * crop.seed().thousandSeedWeight() / 1000))
+                        .with("lot", lot.code())
+                        .with("supplier", lot.supplier())));
+        paper.text(
+                LEFT,
+                next + 20,
+                12,
+                say(Said.of("To be sown in place from {from} to {until}")
+                        .with("from", new WholeDay(sown.sowFrom()))
+                        .with("until", new WholeDay(sown.sowUntil()))));
         next += 27;
         for (Said words : SowingLines.of(crop, sown.spots(), sown.seedsPerSpot(), Optional.empty())) {
             next = onPage(paper, next, 15);
@@ -195,7 +287,8 @@ class DeliveryNote {
         for (BatchFile file : batches.filesOnNote(release.number())) {
             file.releases().stream()
                     .filter(part -> part.release() == release.number())
-                    .forEach(part -> origins.computeIfAbsent(part.line(), line -> new ArrayList<>()).addAll(origins(file, part)));
+                    .forEach(part -> origins.computeIfAbsent(part.line(), line -> new ArrayList<>())
+                            .addAll(origins(file, part)));
         }
         return origins;
     }
@@ -214,15 +307,29 @@ class DeliveryNote {
             if (arrival != null) {
                 String tray = trays.tray(part.tray()).code();
                 lines.add(new Origin(
-                        file.state().plants(cells, file.countsSeedlings()), tray, trays.tray(part.tray()).container(),
-                        trays.tray(arrival.plants().run().tray()).code(), file.batch().number(), arrival.day(), lot, "", part.asMixed()));
+                        file.state().plants(cells, file.countsSeedlings()),
+                        tray,
+                        trays.tray(part.tray()).container(),
+                        trays.tray(arrival.plants().run().tray()).code(),
+                        file.batch().number(),
+                        arrival.day(),
+                        lot,
+                        "",
+                        part.asMixed()));
                 return;
             }
             BatchState.Sowing sowing = file.state().sowings().get(sequence);
             TrayId sownIn = sowing.sown().run().tray();
             lines.add(new Origin(
-                    file.state().plants(cells, file.countsSeedlings()), trays.tray(part.tray()).code(), trays.tray(part.tray()).container(), trays.tray(sownIn).code(),
-                    file.batch().number(), sowing.day(), lot, sowing.sown().medium(), part.asMixed()));
+                    file.state().plants(cells, file.countsSeedlings()),
+                    trays.tray(part.tray()).code(),
+                    trays.tray(part.tray()).container(),
+                    trays.tray(sownIn).code(),
+                    file.batch().number(),
+                    sowing.day(),
+                    lot,
+                    sowing.sown().medium(),
+                    part.asMixed()));
         });
         return together(lines);
     }
@@ -231,6 +338,8 @@ class DeliveryNote {
     private static List<Origin> together(List<Origin> lines) {
         Map<Origin, Integer> plants = new LinkedHashMap<>();
         lines.forEach(line -> plants.merge(line.with(0), line.plants(), Integer::sum));
-        return plants.entrySet().stream().map(line -> line.getKey().with(line.getValue())).toList();
+        return plants.entrySet().stream()
+                .map(line -> line.getKey().with(line.getValue()))
+                .toList();
     }
 }

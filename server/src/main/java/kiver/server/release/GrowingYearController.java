@@ -42,6 +42,11 @@ class GrowingYearController {
                 .min(LocalDate::compareTo)
                 .map(day -> GrowingYear.of(day, latitude).number())
                 .orElse(present);
-        return new GrowingYears(present, IntStream.range(first, present).map(year -> present - 1 - (year - first)).boxed().toList());
+        return new GrowingYears(
+                present,
+                IntStream.range(first, present)
+                        .map(year -> present - 1 - (year - first))
+                        .boxed()
+                        .toList());
     }
 }

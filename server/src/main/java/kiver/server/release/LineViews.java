@@ -44,8 +44,11 @@ final class LineViews {
     }
 
     LineViews(
-            List<BatchOutlook> all, Map<LineId, OrderView.InPlaceView> inPlace, Function<BatchOutlook, BatchSummary> summarising,
-            CropBook crops, Function<TrayId, String> containerOf) {
+            List<BatchOutlook> all,
+            Map<LineId, OrderView.InPlaceView> inPlace,
+            Function<BatchOutlook, BatchSummary> summarising,
+            CropBook crops,
+            Function<TrayId, String> containerOf) {
         this.inPlace = inPlace;
         this.containerOf = containerOf;
         this.summarising = summarising;
@@ -60,32 +63,54 @@ final class LineViews {
         List<Supply> own = supplies.getOrDefault(line.id(), List.of());
         Crop crop = crops.crop(line.crop());
         Optional<OrderView.InPlaceView> sown = Optional.ofNullable(inPlace.get(line.id()));
-        int gone = released.getOrDefault(line.id(), 0) + sown.filter(each -> each.note() != null).map(OrderView.InPlaceView::plants).orElse(0);
+        int gone = released.getOrDefault(line.id(), 0)
+                + sown.filter(each -> each.note() != null)
+                        .map(OrderView.InPlaceView::plants)
+                        .orElse(0);
         int ready = ready(line, own, gone, false);
         return new OrderView.LineView(
                 line.position(),
                 new OrderView.Asked(
-                        line.varietyId(), line.variety(), crop.name(), line.container(), crops.container(line.container()).name(),
-                        line.plants(), line.leavesFrom(), line.leavesTo(), line.target(), line.under(), line.accepted(),
+                        line.varietyId(),
+                        line.variety(),
+                        crop.name(),
+                        line.container(),
+                        crops.container(line.container()).name(),
+                        line.plants(),
+                        line.leavesFrom(),
+                        line.leavesTo(),
+                        line.target(),
+                        line.under(),
+                        line.accepted(),
                         line.countedIn()),
-                line.cancelledOn(), gone, ready, ready(line, own, gone, true),
-                own.stream().mapToInt(Supply::plants).sum() + sown.map(OrderView.InPlaceView::plants).orElse(0),
-                standing(line, own, sown, gone, ready), gone >= line.accepted() ? 1 : chance(line, own, sown),
+                line.cancelledOn(),
+                gone,
+                ready,
+                ready(line, own, gone, true),
+                own.stream().mapToInt(Supply::plants).sum()
+                        + sown.map(OrderView.InPlaceView::plants).orElse(0),
+                standing(line, own, sown, gone, ready),
+                gone >= line.accepted() ? 1 : chance(line, own, sown),
                 own.stream()
                         .map(supply -> new OrderView.SupplyView(
                                 supply.promise().plants(), supply.chance(), summarising.apply(supply.batch())))
                         .toList(),
-                sown.orElse(null), PlantingLines.of(crop, line.target()));
+                sown.orElse(null),
+                PlantingLines.of(crop, line.target()));
     }
 
     /** Plants that could go now, no more than are still to go. */
     private int ready(OrderedLine line, List<Supply> own, int gone, boolean mixed) {
-        if (mixed && own.stream().noneMatch(supply -> supply.batch().file().state().isAnyMixed())) {
+        if (mixed
+                && own.stream()
+                        .noneMatch(supply -> supply.batch().file().state().isAnyMixed())) {
             return 0;
         }
-        int ready = ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), mixed, Set.of(), containerOf).stream()
-                .mapToInt(ReadyTray::plants)
-                .sum();
+        int ready =
+                ReadyPlants.forLine(line.id(), own.stream().map(Supply::batch).toList(), mixed, Set.of(), containerOf)
+                        .stream()
+                        .mapToInt(ReadyTray::plants)
+                        .sum();
         return Math.max(0, Math.min(line.plants() - gone, ready));
     }
 
@@ -93,7 +118,9 @@ final class LineViews {
     private static double chance(OrderedLine line, List<Supply> own, Optional<OrderView.InPlaceView> sown) {
         int covered = sown.map(OrderView.InPlaceView::plants).orElse(0);
         double chance = sown.map(OrderView.InPlaceView::chance).orElse(1.0);
-        for (Supply supply : own.stream().sorted(Comparator.comparingDouble(Supply::chance).reversed()).toList()) {
+        for (Supply supply : own.stream()
+                .sorted(Comparator.comparingDouble(Supply::chance).reversed())
+                .toList()) {
             if (covered < line.accepted()) {
                 covered += supply.promise().plants();
                 chance *= supply.chance();

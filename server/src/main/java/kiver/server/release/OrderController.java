@@ -63,8 +63,12 @@ class OrderController {
      */
     record PartingEntry(
             @NotNull(message = "Say with which line.") Integer line,
-            @NotNull(message = "Say how many plants.") @Min(value = 0, message = "Release at least 1 plant.") Integer plants,
-            @Nullable @Min(value = 0, message = "Release at least 1 plant.") Integer mixed) {
+
+            @NotNull(message = "Say how many plants.") @Min(value = 0, message = "Release at least 1 plant.")
+            Integer plants,
+
+            @Nullable @Min(value = 0, message = "Release at least 1 plant.")
+            Integer mixed) {
 
         private ReleaseService.Parting parting() {
             return new ReleaseService.Parting(line, plants, mixed == null ? 0 : mixed);
@@ -79,15 +83,21 @@ class OrderController {
     record ReleaseEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say for which order.") Integer order,
-            @NotNull(message = "Say how many plants go with which line.") @Size(max = 200, message = "Name at most 200 lines.") List<@Valid @NotNull PartingEntry> lines,
-            @Nullable @Size(max = 200, message = "Name at most 200 lines.") List<@NotNull(message = "Say with which line.") Integer> seedOf) {}
+
+            @NotNull(message = "Say how many plants go with which line.")
+            @Size(max = 200, message = "Name at most 200 lines.")
+            List<@Valid @NotNull PartingEntry> lines,
+
+            @Nullable @Size(max = 200, message = "Name at most 200 lines.")
+            List<@NotNull(message = "Say with which line.") Integer> seedOf) {}
 
     /** The release made. */
     record ReleaseMade(int number) {}
 
     @GetMapping("/api/orders")
     List<OrderView> orders(
-            @RequestParam(defaultValue = "false") boolean withDone, @RequestParam Optional<Integer> year,
+            @RequestParam(defaultValue = "false") boolean withDone,
+            @RequestParam Optional<Integer> year,
             @AuthenticationPrincipal Person person) {
         return views.visibleTo(person, withDone, year.map(Limits::year));
     }
@@ -96,12 +106,18 @@ class OrderController {
     OrderWithPicks order(@PathVariable int number, @AuthenticationPrincipal Person person) {
         OrderView view = views.one(number, person);
         Order order = views.visibleOrder(number, person);
-        List<BatchOutlook> all = analyst.of(order.lines().stream().map(OrderedLine::id).toList());
+        List<BatchOutlook> all =
+                analyst.of(order.lines().stream().map(OrderedLine::id).toList());
         List<LinePicks> picks = view.lines().stream()
                 .filter(line -> line.ready() > 0)
                 .map(line -> new LinePicks(
                         line.line(),
-                        releases.propose(order.line(line.line()), all, line.asked().plants() - line.released()).stream()
+                        releases
+                                .propose(
+                                        order.line(line.line()),
+                                        all,
+                                        line.asked().plants() - line.released())
+                                .stream()
                                 .map(pick -> new PickView(
                                         pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
                                 .toList()))
@@ -112,15 +128,20 @@ class OrderController {
     @PostMapping("/api/releases")
     ReleaseMade release(@Valid @RequestBody ReleaseEntry entry, @AuthenticationPrincipal Person person) {
         return new ReleaseMade(releases.release(
-                entry.requestId(), entry.order(),
+                entry.requestId(),
+                entry.order(),
                 entry.lines().stream().map(PartingEntry::parting).toList(),
-                entry.seedOf() == null ? List.of() : entry.seedOf().stream().distinct().toList(), person.id()));
+                entry.seedOf() == null
+                        ? List.of()
+                        : entry.seedOf().stream().distinct().toList(),
+                person.id()));
     }
 
     @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> note(@PathVariable int number, @AuthenticationPrincipal Person person) {
-        ReleaseMapper.ReleaseRow release = mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no release {number}.")
-                .with("number", number)));
+        ReleaseMapper.ReleaseRow release = mapper.byNumber(number)
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no release {number}.").with("number", number)));
         Order order = views.visibleOrder(release.orderNumber(), person);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"delivery-note-" + number + ".pdf\"")

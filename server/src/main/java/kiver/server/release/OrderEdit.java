@@ -20,7 +20,12 @@ import kiver.core.order.OrderLine;
 record OrderEdit(
         @Nullable Integer line,
         @NotNull(message = "Say what changes.") Kind kind,
-        @Nullable @Min(value = 1, message = "Order at least 1 plant, or cancel the line.") @Max(value = OrderLine.MOST_PLANTS, message = "Order at most 100,000 plants in one line.") Integer plants,
+
+        @Nullable
+        @Min(value = 1, message = "Order at least 1 plant, or cancel the line.")
+        @Max(value = OrderLine.MOST_PLANTS, message = "Order at most 100,000 plants in one line.")
+        Integer plants,
+
         @Nullable LocalDate target,
         boolean withdraw) {
 

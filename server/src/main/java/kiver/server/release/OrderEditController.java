@@ -25,11 +25,15 @@ class OrderEditController {
     }
 
     /** A change to be made. */
-    record OrderEditEntry(@NotNull UUID requestId, @NotNull @Valid OrderEdit edit) {}
+    record OrderEditEntry(
+            @NotNull UUID requestId, @NotNull @Valid OrderEdit edit) {}
 
     /** A line to be added. */
     record AddedLineEntry(
-            @NotNull UUID requestId, @NotNull @Valid Wish wish, @Nullable Integer fromBatch, @Nullable Answer seen) {}
+            @NotNull UUID requestId,
+            @NotNull @Valid Wish wish,
+            @Nullable Integer fromBatch,
+            @Nullable Answer seen) {}
 
     /** What is to give a line the plants it was not promised yet. */
     record SupplyEntry(@NotNull UUID requestId, @Nullable Integer fromBatch) {}
@@ -42,19 +46,29 @@ class OrderEditController {
 
     @PostMapping("/api/orders/{number}/changes")
     void change(
-            @PathVariable int number, @Valid @RequestBody OrderEditEntry entry, @AuthenticationPrincipal Person person) {
+            @PathVariable int number,
+            @Valid @RequestBody OrderEditEntry entry,
+            @AuthenticationPrincipal Person person) {
         edits.make(entry.requestId(), number, entry.edit(), person);
     }
 
     @PostMapping("/api/orders/{number}/lines")
-    void add(@PathVariable int number, @Valid @RequestBody AddedLineEntry entry, @AuthenticationPrincipal Person person) {
+    void add(
+            @PathVariable int number,
+            @Valid @RequestBody AddedLineEntry entry,
+            @AuthenticationPrincipal Person person) {
         edits.addLine(
-                entry.requestId(), number, new PromiseService.LineWish(entry.wish(), entry.fromBatch(), entry.seen()), person);
+                entry.requestId(),
+                number,
+                new PromiseService.LineWish(entry.wish(), entry.fromBatch(), entry.seen()),
+                person);
     }
 
     @PostMapping("/api/orders/{number}/lines/{line}/supplies")
     void supply(
-            @PathVariable int number, @PathVariable int line, @Valid @RequestBody SupplyEntry entry,
+            @PathVariable int number,
+            @PathVariable int line,
+            @Valid @RequestBody SupplyEntry entry,
             @AuthenticationPrincipal Person person) {
         edits.supply(entry.requestId(), number, line, entry.fromBatch(), person);
     }

@@ -104,17 +104,24 @@ class OrderEditService {
             OrderView.LineView view = views.one(number, person).lines().get(position - 1);
             int missing = line.plants() - view.promised();
             if (line.cancelledOn() != null || missing < 1) {
-                throw new Refusal("line", Said.of("All plants of line {position} are promised already.").with("position", position));
+                throw new Refusal(
+                        "line",
+                        Said.of("All plants of line {position} are promised already.")
+                                .with("position", position));
             }
             edits.countOnWhatIsThere(line);
-            promises.supply(line.id(), new PromiseService.LineWish(
-                    PromiseService.wishFor(line, missing, line.target()), fromBatch, null));
+            promises.supply(
+                    line.id(),
+                    new PromiseService.LineWish(PromiseService.wishFor(line, missing, line.target()), fromBatch, null));
             return number;
         });
     }
 
     private Consequences compare(
-            OrderView before, OrderView after, Map<Integer, BatchFile> filesBefore, Map<Integer, BatchFile> filesAfter,
+            OrderView before,
+            OrderView after,
+            Map<Integer, BatchFile> filesBefore,
+            Map<Integer, BatchFile> filesAfter,
             List<OrderEdits.ToGrow> toGrow) {
         List<Consequences.LineConsequence> lines = new ArrayList<>();
         for (int index = 0; index < before.lines().size(); index++) {
@@ -125,22 +132,38 @@ class OrderEditService {
                     .findFirst()
                     .map(this::growing)
                     .orElse(null);
-            if (growing != null || was.asked().plants() != is.asked().plants() || !was.asked().target().equals(is.asked().target())
+            if (growing != null
+                    || was.asked().plants() != is.asked().plants()
+                    || !was.asked().target().equals(is.asked().target())
                     || (was.cancelledOn() == null) != (is.cancelledOn() == null)) {
                 boolean gone = is.cancelledOn() != null;
                 lines.add(new Consequences.LineConsequence(
-                        was.line(), was.asked().variety(), was.asked().plants(), gone ? 0 : is.asked().plants(), was.asked().target(), is.asked().target(), was.chance(),
-                        growing == null ? is.chance() : growing.chance(), growing));
+                        was.line(),
+                        was.asked().variety(),
+                        was.asked().plants(),
+                        gone ? 0 : is.asked().plants(),
+                        was.asked().target(),
+                        is.asked().target(),
+                        was.chance(),
+                        growing == null ? is.chance() : growing.chance(),
+                        growing));
             }
         }
         LocalDate today = clock.today();
         List<Consequences.BatchConsequence> changed = new ArrayList<>();
         filesBefore.forEach((number, was) -> {
             BatchFile is = filesAfter.getOrDefault(number, was);
-            if (!was.promises().equals(is.promises()) || !was.batch().sowDay().equals(is.batch().sowDay())) {
+            if (!was.promises().equals(is.promises())
+                    || !was.batch().sowDay().equals(is.batch().sowDay())) {
                 changed.add(new Consequences.BatchConsequence(
-                        number, was.state().stage(), was.shares(today).promised(), is.shares(today).promised(),
-                        was.shares(today).free(), is.shares(today).free(), was.batch().sowDay(), is.batch().sowDay(),
+                        number,
+                        was.state().stage(),
+                        was.shares(today).promised(),
+                        is.shares(today).promised(),
+                        was.shares(today).free(),
+                        is.shares(today).free(),
+                        was.batch().sowDay(),
+                        is.batch().sowDay(),
                         OrderEdits.canBeWithdrawn(is),
                         PromiseService.isTooLarge(is) && is.wanted() < was.wanted() ? is.wanted() : null));
             }
@@ -157,15 +180,23 @@ class OrderEditService {
         }
         Promise promise = promises.check(more.wish(), false).promise();
         Plan plan = promise.plan();
-        return new Consequences.Growing(more.wish().plants(), null, promise.answer(), plan.chance(), plan.sowDay().orElse(null));
+        return new Consequences.Growing(
+                more.wish().plants(),
+                null,
+                promise.answer(),
+                plan.chance(),
+                plan.sowDay().orElse(null));
     }
 
     /** The batch with which more of a line is sown; null where it is sown by itself. */
     private Integer pooledWith(OrderEdits.ToGrow more) {
-        return more.with().filter(batch -> promises.source(batch, more.wish()).isPresent()).orElse(null);
+        return more.with()
+                .filter(batch -> promises.source(batch, more.wish()).isPresent())
+                .orElse(null);
     }
 
     private Map<Integer, BatchFile> filesByNumber() {
-        return batches.files().stream().collect(Collectors.toMap(file -> file.batch().number(), Function.identity()));
+        return batches.files().stream()
+                .collect(Collectors.toMap(file -> file.batch().number(), Function.identity()));
     }
 }

@@ -81,7 +81,9 @@ class OrderEdits {
         Order order = orders.orderHeld(number);
         List<OrderedLine> lines = edit.line() == null ? order.wanted() : List.of(order.line(edit.line()));
         if (lines.isEmpty()) {
-            throw new Refusal("line", Said.of("All of order {number} is cancelled already.").with("number", number));
+            throw new Refusal(
+                    "line",
+                    Said.of("All of order {number} is cancelled already.").with("number", number));
         }
         if (edit.kind() == OrderEdit.Kind.PLANTS && lines.size() > 1) {
             throw new Refusal("line", Said.of("Say which line asks for other plants."));
@@ -89,11 +91,19 @@ class OrderEdits {
         List<ToGrow> toGrow = new ArrayList<>();
         for (OrderedLine line : lines) {
             if (line.cancelledOn() != null) {
-                throw new Refusal("line", Said.of("Line {position} is cancelled already; add it as a new one.").with("position", line.position()));
+                throw new Refusal(
+                        "line",
+                        Said.of("Line {position} is cancelled already; add it as a new one.")
+                                .with("position", line.position()));
             }
             switch (edit.kind()) {
-                case PLANTS -> plants(line, required(edit.plants(), "plants", Said.of("Say how many plants.")), edit.withdraw(), by)
-                        .ifPresent(toGrow::add);
+                case PLANTS ->
+                    plants(
+                                    line,
+                                    required(edit.plants(), "plants", Said.of("Say how many plants.")),
+                                    edit.withdraw(),
+                                    by)
+                            .ifPresent(toGrow::add);
                 case DAY -> move(line, required(edit.target(), "target", Said.of("Choose the day.")), by);
                 case CANCEL -> cancel(line, by, edit.withdraw());
             }
@@ -111,16 +121,25 @@ class OrderEdits {
     private Optional<ToGrow> plants(OrderedLine line, int plants, boolean withdraw, Long by) {
         int released = gone(line);
         if (plants < released) {
-            throw new Refusal("plants", Said.of("{released} plants of this line have gone already; ask for at least as many.")
-                    .with("released", released));
+            throw new Refusal(
+                    "plants",
+                    Said.of("{released} plants of this line have gone already; ask for at least as many.")
+                            .with("released", released));
         }
         orders.setPlants(line, plants, clock.today(), by);
         Optional<SownInPlace> sown = inPlace.of(line);
         int promised = promisesOf(line).stream().mapToInt(Promised::plants).sum()
-                + sown.filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0);
+                + sown.filter(SownInPlace::isHandedOver)
+                        .map(SownInPlace::plants)
+                        .orElse(0);
         if (plants <= promised) {
             Set<Integer> grew = numbersOf(line);
-            leave(line, plants - sown.filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0));
+            leave(
+                    line,
+                    plants
+                            - sown.filter(SownInPlace::isHandedOver)
+                                    .map(SownInPlace::plants)
+                                    .orElse(0));
             if (withdraw) {
                 withdraw(grew);
             }
@@ -140,7 +159,8 @@ class OrderEdits {
         return missing == 0
                 ? Optional.empty()
                 : Optional.of(new ToGrow(
-                        line, PromiseService.wishFor(line, missing, line.target()),
+                        line,
+                        PromiseService.wishFor(line, missing, line.target()),
                         filesOf(line).stream()
                                 .filter(file -> file.state().stage() == BatchStage.PLANNED)
                                 .map(file -> file.batch().number())
@@ -178,7 +198,9 @@ class OrderEdits {
     private void move(OrderedLine line, LocalDate target, Long by) {
         LocalDate today = clock.today();
         if (target.isBefore(today) || target.isAfter(today.plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("target", Said.of("Choose a day from today to {today}.").with("today", today.plusDays(Wish.DAYS_AHEAD)));
+            throw new Refusal(
+                    "target",
+                    Said.of("Choose a day from today to {today}.").with("today", today.plusDays(Wish.DAYS_AHEAD)));
         }
         if (gone(line) >= line.accepted()) {
             return;
@@ -188,9 +210,12 @@ class OrderEdits {
             if (file.promises().size() == 1 && file.state().sownOn().isEmpty()) {
                 Batch batch = file.batch();
                 BatchOutlook moved = analyst.trial(file);
-                lastSowDays.windowFor(moved, target).ifPresent(window -> plans.change(
-                        by, Said.of("Sow batch {batch} for another day").with("batch", batch.number()),
-                        Map.of(batch.number(), batch.plan().sownOn(window.best()))));
+                lastSowDays
+                        .windowFor(moved, target)
+                        .ifPresent(window -> plans.change(
+                                by,
+                                Said.of("Sow batch {batch} for another day").with("batch", batch.number()),
+                                Map.of(batch.number(), batch.plan().sownOn(window.best()))));
             }
         }
     }
@@ -235,7 +260,11 @@ class OrderEdits {
 
     /** Plants of a line that have gone, and those for which its seed has. */
     int gone(OrderedLine line) {
-        return released(line) + inPlace.of(line).filter(SownInPlace::isHandedOver).map(SownInPlace::plants).orElse(0);
+        return released(line)
+                + inPlace.of(line)
+                        .filter(SownInPlace::isHandedOver)
+                        .map(SownInPlace::plants)
+                        .orElse(0);
     }
 
     static boolean canBeWithdrawn(BatchFile file) {
@@ -243,7 +272,9 @@ class OrderEdits {
     }
 
     private int released(OrderedLine line) {
-        return filesOf(line).stream().mapToInt(file -> file.releasedByLine().getOrDefault(line.id(), 0)).sum();
+        return filesOf(line).stream()
+                .mapToInt(file -> file.releasedByLine().getOrDefault(line.id(), 0))
+                .sum();
     }
 
     private List<Promised> promisesOf(OrderedLine line) {
@@ -251,11 +282,15 @@ class OrderEdits {
     }
 
     private static Promised promiseIn(BatchFile file, OrderedLine line) {
-        return file.promises().stream().filter(promise -> promise.line().equals(line.id())).findFirst().orElseThrow();
+        return file.promises().stream()
+                .filter(promise -> promise.line().equals(line.id()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private Set<Integer> numbersOf(OrderedLine line) {
-        return new TreeSet<>(filesOf(line).stream().map(file -> file.batch().number()).toList());
+        return new TreeSet<>(
+                filesOf(line).stream().map(file -> file.batch().number()).toList());
     }
 
     /** The batches that are promised to a line, in the order of their numbers. */

@@ -27,8 +27,19 @@ import kiver.server.wording.Said;
  * @param changes since it was taken
  */
 record OrderView(
-        int number, long growerId, String grower, long siteId, String site, int altitude, LocalDate target, LocalDate placedOn,
-        Standing standing, double chance, List<LineView> lines, List<ReleaseView> releases, List<OrderChange> changes) {
+        int number,
+        long growerId,
+        String grower,
+        long siteId,
+        String site,
+        int altitude,
+        LocalDate target,
+        LocalDate placedOn,
+        Standing standing,
+        double chance,
+        List<LineView> lines,
+        List<ReleaseView> releases,
+        List<OrderChange> changes) {
 
     /** Where an order or a line is. */
     enum Standing {
@@ -61,8 +72,16 @@ record OrderView(
      * @param how to sow it, in lines
      */
     record InPlaceView(
-            int plants, int seeds, String lot, LocalDate sowFrom, LocalDate sowUntil, @Nullable DateSpread atStage, double chance,
-            boolean due, @Nullable Integer note, List<Said> how) {}
+            int plants,
+            int seeds,
+            String lot,
+            LocalDate sowFrom,
+            LocalDate sowUntil,
+            @Nullable DateSpread atStage,
+            double chance,
+            boolean due,
+            @Nullable Integer note,
+            List<Said> how) {}
 
     /** A release; of no plants when it was taken back. */
     record ReleaseView(int number, LocalDate day, int plants) {}
@@ -84,8 +103,18 @@ record OrderView(
      * @param countedIn what the number ordered counts
      */
     record Asked(
-            long varietyId, String variety, String crop, String containerCode, String container, int plants, int leavesFrom,
-            int leavesTo, LocalDate target, double under, int accepted, CountedIn countedIn) {}
+            long varietyId,
+            String variety,
+            String crop,
+            String containerCode,
+            String container,
+            int plants,
+            int leavesFrom,
+            int leavesTo,
+            LocalDate target,
+            double under,
+            int accepted,
+            CountedIn countedIn) {}
 
     /**
      * A line and how it stands.
@@ -104,6 +133,16 @@ record OrderView(
      * @param planting how to plant, in lines
      */
     record LineView(
-            int line, Asked asked, @Nullable LocalDate cancelledOn, int released, int ready, int readyMixed, int promised,
-            Standing standing, double chance, List<SupplyView> supplies, @Nullable InPlaceView inPlace, List<Said> planting) {}
+            int line,
+            Asked asked,
+            @Nullable LocalDate cancelledOn,
+            int released,
+            int ready,
+            int readyMixed,
+            int promised,
+            Standing standing,
+            double chance,
+            List<SupplyView> supplies,
+            @Nullable InPlaceView inPlace,
+            List<Said> planting) {}
 }

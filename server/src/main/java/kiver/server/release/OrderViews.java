@@ -49,8 +49,15 @@ class OrderViews {
     private final NurseryClock clock;
 
     OrderViews(
-            OrderBook orders, BatchAnalyst analyst, BatchViews batches, ReleaseService releases, CropBook crops, TrayBook trays,
-            InPlaceBook inPlace, SeedStore seeds, NurseryClock clock) {
+            OrderBook orders,
+            BatchAnalyst analyst,
+            BatchViews batches,
+            ReleaseService releases,
+            CropBook crops,
+            TrayBook trays,
+            InPlaceBook inPlace,
+            SeedStore seeds,
+            NurseryClock clock) {
         this.inPlace = inPlace;
         this.seeds = seeds;
         this.clock = clock;
@@ -108,18 +115,22 @@ class OrderViews {
     Order visibleOrder(int number, Person person) {
         return Optional.of(orders.order(number))
                 .filter(order -> person.role() != Role.GROWER || order.growerId() == person.growerId())
-                .orElseThrow(() -> new NotFound(Said.of("There is no order {number}.").with("number", number)));
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no order {number}.").with("number", number)));
     }
 
     private List<OrderView> views(List<Order> shown) {
         List<BatchOutlook> all = analyst.of(linesOf(shown));
-        List<Release> made = releases.releases(shown, all.stream().map(BatchOutlook::file).toList());
+        List<Release> made =
+                releases.releases(shown, all.stream().map(BatchOutlook::file).toList());
         LineViews lines = new LineViews(all, inPlace(shown), batches.summarising(), crops, trays.containers());
         Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
         Map<Long, List<OrderChange>> changes = orders.changes(shown);
         return shown.stream()
                 .map(order -> view(
-                        order, lines, releasesOf.getOrDefault(order.number(), List.of()),
+                        order,
+                        lines,
+                        releasesOf.getOrDefault(order.number(), List.of()),
                         changes.getOrDefault(order.id(), List.of())))
                 .toList();
     }
@@ -135,19 +146,35 @@ class OrderViews {
     private OrderView.InPlaceView inPlace(OrderedLine line, SownInPlace sown) {
         Optional<InPlace> outlook = inPlace.outlookOf(line, sown);
         return new OrderView.InPlaceView(
-                sown.plants(), sown.seeds(), seeds.lot(sown.lotId()).code(), sown.sowFrom(), sown.sowUntil(),
-                outlook.flatMap(InPlace::atStage).orElse(null), outlook.map(InPlace::chance).orElse(0.0),
-                !sown.isHandedOver() && InPlaceBook.isDue(sown, clock.today()), sown.release(),
-                SowingLines.of(crops.crop(line.crop()), sown.spots(), sown.seedsPerSpot(), outlook.flatMap(InPlace::up)));
+                sown.plants(),
+                sown.seeds(),
+                seeds.lot(sown.lotId()).code(),
+                sown.sowFrom(),
+                sown.sowUntil(),
+                outlook.flatMap(InPlace::atStage).orElse(null),
+                outlook.map(InPlace::chance).orElse(0.0),
+                !sown.isHandedOver() && InPlaceBook.isDue(sown, clock.today()),
+                sown.release(),
+                SowingLines.of(
+                        crops.crop(line.crop()), sown.spots(), sown.seedsPerSpot(), outlook.flatMap(InPlace::up)));
     }
 
     private OrderView view(Order order, LineViews views, List<Release> made, List<OrderChange> changes) {
         List<OrderView.LineView> lines = order.lines().stream().map(views::of).toList();
-        List<OrderView.LineView> wanted = lines.stream().filter(line -> line.cancelledOn() == null).toList();
+        List<OrderView.LineView> wanted =
+                lines.stream().filter(line -> line.cancelledOn() == null).toList();
         return new OrderView(
-                order.number(), order.growerId(), order.grower(), order.siteId(), order.site(), order.altitude(), order.target(),
-                order.placedOn(), standing(wanted.stream().map(OrderView.LineView::standing).toList()),
-                wanted.stream().mapToDouble(OrderView.LineView::chance).min().orElse(0), lines,
+                order.number(),
+                order.growerId(),
+                order.grower(),
+                order.siteId(),
+                order.site(),
+                order.altitude(),
+                order.target(),
+                order.placedOn(),
+                standing(wanted.stream().map(OrderView.LineView::standing).toList()),
+                wanted.stream().mapToDouble(OrderView.LineView::chance).min().orElse(0),
+                lines,
                 made.stream()
                         .map(each -> new OrderView.ReleaseView(each.number(), each.day(), each.plants()))
                         .toList(),

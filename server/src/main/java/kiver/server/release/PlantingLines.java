@@ -19,23 +19,33 @@ final class PlantingLines {
 
     static List<Said> of(Crop crop, LocalDate target) {
         List<Said> lines = new ArrayList<>();
-        lines.add(Said.of("Plant within three days; until then keep in bright shade and water when a tray feels light."));
-        lines.add(Said.of("Stand the trays in {depth} of water for 20 minutes before planting.").with("depth", WATER_TO_STAND_IN));
+        lines.add(
+                Said.of("Plant within three days; until then keep in bright shade and water when a tray feels light."));
+        lines.add(Said.of("Stand the trays in {depth} of water for 20 minutes before planting.")
+                .with("depth", WATER_TO_STAND_IN));
         lines.add(Said.of("Set each plant {depth}, {spacing} apart, firm it lightly and water it in.")
                 .with("depth", crop.planting().depth())
-                .with("spacing", new Millimetres(MILLIMETRES_IN_CENTIMETRE * crop.planting().spacing())));
-        lines.add(switch (crop.hardiness()) {
-            case HARDY -> Said.of("Stands frost to about {floor} once settled; cover for the first nights if it is colder.")
-                    .with("floor", new Celsius(Hardiness.HARDY.floor()));
-            case HALF_HARDY -> Said.of("Light frost harms it or makes it bolt: cover when frost is forecast.");
-            case TENDER -> Said.of("No frost at all: plant only when nights stay above {night}, and cover on cold nights.")
-                    .with("night", new Celsius(Hardiness.TENDER.floor() + 5));
-        });
+                .with(
+                        "spacing",
+                        new Millimetres(
+                                MILLIMETRES_IN_CENTIMETRE * crop.planting().spacing())));
+        lines.add(
+                switch (crop.hardiness()) {
+                    case HARDY ->
+                        Said.of(
+                                        "Stands frost to about {floor} once settled; cover for the first nights if it is colder.")
+                                .with("floor", new Celsius(Hardiness.HARDY.floor()));
+                    case HALF_HARDY -> Said.of("Light frost harms it or makes it bolt: cover when frost is forecast.");
+                    case TENDER ->
+                        Said.of("No frost at all: plant only when nights stay above {night}, and cover on cold nights.")
+                                .with("night", new Celsius(Hardiness.TENDER.floor() + 5));
+                });
         if (target.getMonthValue() >= 5 && target.getMonthValue() <= 9) {
             lines.add(Said.of("On a hot day plant in the evening."));
         }
         if (!crop.planting().caution().isBlank()) {
-            lines.add(Said.of("Caution: {caution}").with("caution", crop.planting().caution()));
+            lines.add(Said.of("Caution: {caution}")
+                    .with("caution", crop.planting().caution()));
         }
         return List.copyOf(lines);
     }

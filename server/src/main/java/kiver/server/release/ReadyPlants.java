@@ -38,11 +38,16 @@ final class ReadyPlants {
      * @param containerOf the code of a tray's container
      */
     static List<ReadyTray> forLine(
-            LineId lineId, List<BatchOutlook> all, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            LineId lineId,
+            List<BatchOutlook> all,
+            boolean mixed,
+            Set<Cell> taken,
+            Function<TrayId, String> containerOf) {
         List<ReadyTray> ready = new ArrayList<>();
         all.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
-                .filter(batch -> batch.file().promises().stream().anyMatch(promise -> promise.line().equals(lineId)))
+                .filter(batch -> batch.file().promises().stream()
+                        .anyMatch(promise -> promise.line().equals(lineId)))
                 .forEach(batch -> ready.addAll(ofBatch(lineId, batch, mixed, taken, containerOf)));
         return ready;
     }
@@ -84,14 +89,18 @@ final class ReadyPlants {
             return at < 0 ? path.size() : at;
         };
         int most = trays.stream().mapToInt(step).max().orElse(0);
-        return trays.stream().filter(tray -> step.applyAsInt(tray) >= Math.min(most, path.size() - 1)).toList();
+        return trays.stream()
+                .filter(tray -> step.applyAsInt(tray) >= Math.min(most, path.size() - 1))
+                .toList();
     }
 
     /** The first whole trays that hold no more than so many plants, and a part of the next. */
     private static List<ReadyTray> atMost(int plants, List<ReadyTray> trays) {
         List<ReadyTray> some = new ArrayList<>();
         int left = plants;
-        for (ReadyTray tray : trays.stream().sorted(Comparator.comparingInt(ReadyTray::plants).reversed()).toList()) {
+        for (ReadyTray tray : trays.stream()
+                .sorted(Comparator.comparingInt(ReadyTray::plants).reversed())
+                .toList()) {
             int cells = 0;
             while (cells < tray.cells().size() && left > 0) {
                 left -= tray.plantsPerCell().get(cells++);
@@ -112,18 +121,27 @@ final class ReadyPlants {
             Cell cell = new Cell(tray, number);
             CellState state = file.state().cells().get(cell);
             if (state.mixed() == mixed && !taken.contains(cell)) {
-                byLot.computeIfAbsent(file.state().lotOf(state.sowing()), lot -> new ArrayList<>()).add(number);
+                byLot.computeIfAbsent(file.state().lotOf(state.sowing()), lot -> new ArrayList<>())
+                        .add(number);
             }
         }
         LocalDate past = batch.forecast().pastLimit().map(DateSpread::middle).orElse(LocalDate.MAX);
         List<ReadyTray> ready = new ArrayList<>();
         byLot.forEach((lot, cells) -> ready.add(new ReadyTray(
-                file.batch().number(), lot, tray, cells,
+                file.batch().number(),
+                lot,
+                tray,
+                cells,
                 cells.stream()
-                        .map(cell -> Math.max(1, file.state().plants(
-                                List.of(file.state().cells().get(new Cell(tray, cell))), file.countsSeedlings())))
+                        .map(cell -> Math.max(
+                                1,
+                                file.state()
+                                        .plants(
+                                                List.of(file.state().cells().get(new Cell(tray, cell))),
+                                                file.countsSeedlings())))
                         .toList(),
-                past, cells.size() == living.size())));
+                past,
+                cells.size() == living.size())));
         return ready;
     }
 }

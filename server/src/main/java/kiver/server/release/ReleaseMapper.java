@@ -19,10 +19,14 @@ interface ReleaseMapper {
     /** A release without what left with it, which follows from the records of batches. */
     record ReleaseRow(int number, int orderNumber, LocalDate day) {}
 
-    @Select(value = "insert into release (order_id, day) values (#{orderId}, #{day}) returning number", affectData = true)
+    @Select(
+            value = "insert into release (order_id, day) values (#{orderId}, #{day}) returning number",
+            affectData = true)
     int insert(@Param("orderId") long orderId, @Param("day") LocalDate day);
 
-    @Select(RELEASES + " where release.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by release.number")
+    @Select(
+            RELEASES
+                    + " where release.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by release.number")
     List<ReleaseRow> ofOrders(@Param("orders") Long[] orders);
 
     @Select(RELEASES + " where release.number = #{number}")

@@ -80,16 +80,19 @@ public class ReleaseService {
                 .collect(Collectors.toMap(OrderedLine::id, OrderedLine::position));
         Map<Long, Map<Integer, Integer>> plants = new HashMap<>();
         for (BatchFile file : files) {
-            file.releases().forEach(gone -> plants
-                    .computeIfAbsent(gone.release(), release -> new TreeMap<>())
-                    .merge(positions.getOrDefault(gone.line(), 0), file.plantsOf(gone), Integer::sum));
+            file.releases()
+                    .forEach(gone -> plants.computeIfAbsent(gone.release(), release -> new TreeMap<>())
+                            .merge(positions.getOrDefault(gone.line(), 0), file.plantsOf(gone), Integer::sum));
         }
-        inPlace.of(positions.keySet()).values().stream().filter(SownInPlace::isHandedOver).forEach(sown -> plants
-                .computeIfAbsent((long) sown.release(), release -> new TreeMap<>())
-                .merge(positions.get(sown.lineId()), sown.plants(), Integer::sum));
+        inPlace.of(positions.keySet()).values().stream()
+                .filter(SownInPlace::isHandedOver)
+                .forEach(sown -> plants.computeIfAbsent((long) sown.release(), release -> new TreeMap<>())
+                        .merge(positions.get(sown.lineId()), sown.plants(), Integer::sum));
         return releases.ofOrders(of.stream().map(Order::id).toArray(Long[]::new)).stream()
                 .map(each -> new Release(
-                        each.number(), each.orderNumber(), each.day(),
+                        each.number(),
+                        each.orderNumber(),
+                        each.day(),
                         plants.getOrDefault((long) each.number(), Map.of()).entrySet().stream()
                                 .map(part -> new Release.Part(part.getKey(), part.getValue()))
                                 .toList()))
@@ -99,8 +102,8 @@ public class ReleaseService {
     /** Plants that have gone with each line, by its number in the database; one of which nothing has gone is missing. */
     public static Map<LineId, Integer> releasedByLine(List<BatchOutlook> all) {
         Map<LineId, Integer> released = new HashMap<>();
-        all.forEach(batch -> batch.file().releasedByLine()
-                .forEach((line, plants) -> released.merge(line, plants, Integer::sum)));
+        all.forEach(batch ->
+                batch.file().releasedByLine().forEach((line, plants) -> released.merge(line, plants, Integer::sum)));
         return released;
     }
 
@@ -147,37 +150,41 @@ public class ReleaseService {
      */
     @Transactional
     public int release(UUID requestId, int orderNumber, List<Parting> partings, List<Integer> seedOf, Long recordedBy) {
-        return (int) requests.once(requestId, Arrays.asList("release", orderNumber, partings, seedOf, recordedBy), () -> {
-            Order order = orders.orderHeld(orderNumber);
-            requireEachLineOnce(partings, seedOf);
-            lockBatchesOf(order);
-            List<LineId> lines = order.lines().stream().map(OrderedLine::id).toList();
-            List<BatchOutlook> all = analyst.of(lines);
-            Map<LineId, Integer> gone = goneByLine(lines, all);
-            Set<Cell> taken = new HashSet<>();
-            Map<Integer, List<BatchChange>> changes = new TreeMap<>();
-            LocalDate today = clock.today();
-            int number = releases.insert(order.id(), today);
-            for (Parting parting : partings) {
-                OrderedLine line = order.line(parting.line());
-                requireToBeHad(line, parting, gone.getOrDefault(line.id(), 0));
-                for (boolean mixed : List.of(false, true)) {
-                    int plants = mixed ? parting.mixed() : parting.plants();
-                    if (plants > 0) {
-                        List<ReadyTray> ready = ReadyPlants.forLine(line.id(), all, mixed, taken, trays.containers());
-                        requireReady(line, plants, mixed, ready);
-                        for (Pick pick : Allocation.propose(plants, ready)) {
-                            pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
-                            changes.computeIfAbsent(pick.batch(), batch -> new ArrayList<>())
-                                    .add(new BatchChange.Released(number, line.id(), pick.tray(), pick.cells(), mixed));
+        return (int) requests.once(
+                requestId, Arrays.asList("release", orderNumber, partings, seedOf, recordedBy), () -> {
+                    Order order = orders.orderHeld(orderNumber);
+                    requireEachLineOnce(partings, seedOf);
+                    lockBatchesOf(order);
+                    List<LineId> lines =
+                            order.lines().stream().map(OrderedLine::id).toList();
+                    List<BatchOutlook> all = analyst.of(lines);
+                    Map<LineId, Integer> gone = goneByLine(lines, all);
+                    Set<Cell> taken = new HashSet<>();
+                    Map<Integer, List<BatchChange>> changes = new TreeMap<>();
+                    LocalDate today = clock.today();
+                    int number = releases.insert(order.id(), today);
+                    for (Parting parting : partings) {
+                        OrderedLine line = order.line(parting.line());
+                        requireToBeHad(line, parting, gone.getOrDefault(line.id(), 0));
+                        for (boolean mixed : List.of(false, true)) {
+                            int plants = mixed ? parting.mixed() : parting.plants();
+                            if (plants > 0) {
+                                List<ReadyTray> ready =
+                                        ReadyPlants.forLine(line.id(), all, mixed, taken, trays.containers());
+                                requireReady(line, plants, mixed, ready);
+                                for (Pick pick : Allocation.propose(plants, ready)) {
+                                    pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
+                                    changes.computeIfAbsent(pick.batch(), batch -> new ArrayList<>())
+                                            .add(new BatchChange.Released(
+                                                    number, line.id(), pick.tray(), pick.cells(), mixed));
+                                }
+                            }
                         }
                     }
-                }
-            }
-            seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
-            changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));
-            return number;
-        });
+                    seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
+                    changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));
+                    return number;
+                });
     }
 
     /**
@@ -203,8 +210,11 @@ public class ReleaseService {
 
     private static void requireToBeHad(OrderedLine line, Parting parting, int released) {
         if (line.cancelledOn() != null) {
-            throw new Refusal("lines", Said.of("Line {position}, {variety}, is cancelled.")
-                    .with("position", line.position()).with("variety", line.variety()));
+            throw new Refusal(
+                    "lines",
+                    Said.of("Line {position}, {variety}, is cancelled.")
+                            .with("position", line.position())
+                            .with("variety", line.variety()));
         }
         int plants = parting.plants() + parting.mixed();
         if (parting.plants() < 0 || parting.mixed() < 0 || plants < 1) {
@@ -212,9 +222,14 @@ public class ReleaseService {
         }
         int missing = line.plants() - released;
         if (plants > missing) {
-            throw new Refusal("plants", Said.of("The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.")
-                    .with("plants", line.plants()).with("of", of(line)).with("released", released)
-                    .with("missing", missing));
+            throw new Refusal(
+                    "plants",
+                    Said.of(
+                                    "The order is for {plants} plants{of}, and {released} have gone; release at most {missing} more.")
+                            .with("plants", line.plants())
+                            .with("of", of(line))
+                            .with("released", released)
+                            .with("missing", missing));
         }
     }
 
@@ -224,17 +239,25 @@ public class ReleaseService {
             return;
         }
         if (mixed) {
-            throw new Refusal("plants", Said.of("Only {onHand} mixed plants{of} are ready; release at most that many.")
-                    .with("onHand", onHand).with("of", of(line)));
+            throw new Refusal(
+                    "plants",
+                    Said.of("Only {onHand} mixed plants{of} are ready; release at most that many.")
+                            .with("onHand", onHand)
+                            .with("of", of(line)));
         }
-        throw new Refusal("plants", onHand == 0
-                ? Said.of("No plants{of} are ready yet.").with("of", of(line))
-                : Said.of("Only {onHand} plants{of} are ready; release at most that many.")
-                        .with("onHand", onHand).with("of", of(line)));
+        throw new Refusal(
+                "plants",
+                onHand == 0
+                        ? Said.of("No plants{of} are ready yet.").with("of", of(line))
+                        : Said.of("Only {onHand} plants{of} are ready; release at most that many.")
+                                .with("onHand", onHand)
+                                .with("of", of(line)));
     }
 
     private static Said of(OrderedLine line) {
-        return Said.of(" of line {position}, {variety}").with("position", line.position()).with("variety", line.variety());
+        return Said.of(" of line {position}, {variety}")
+                .with("position", line.position())
+                .with("variety", line.variety());
     }
 
     /** Opens a release for an order, in its number in the database, and answers the number of the note; nothing has left with it yet. */

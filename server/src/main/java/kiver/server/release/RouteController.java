@@ -29,26 +29,32 @@ class RouteController {
      * @param consignment what is bought; missing for other ways
      */
     record RouteEntry(
-            @NotNull UUID requestId, @NotNull(message = "Choose a way.") Routes.Route route, @Nullable @Valid Consignment consignment) {}
+            @NotNull UUID requestId,
+            @NotNull(message = "Choose a way.") Route route,
+            @Nullable @Valid Consignment consignment) {}
 
     /** Seed that did not go after all. */
     record SeedReturnEntry(@NotNull UUID requestId) {}
 
     @GetMapping("/api/routes/{number}/{line}")
-    Routes.RoutesView routes(@PathVariable int number, @PathVariable int line) {
+    RouteComparison.RoutesView routes(@PathVariable int number, @PathVariable int line) {
         return routes.of(number, line);
     }
 
     @PostMapping("/api/orders/{number}/lines/{line}/route")
     void take(
-            @PathVariable int number, @PathVariable int line, @Valid @RequestBody RouteEntry entry,
+            @PathVariable int number,
+            @PathVariable int line,
+            @Valid @RequestBody RouteEntry entry,
             @AuthenticationPrincipal Person person) {
         routes.take(entry.requestId(), number, line, entry.route(), entry.consignment(), person);
     }
 
     @PostMapping("/api/orders/{number}/lines/{line}/seed-returns")
     void takeSeedBack(
-            @PathVariable int number, @PathVariable int line, @Valid @RequestBody SeedReturnEntry entry,
+            @PathVariable int number,
+            @PathVariable int line,
+            @Valid @RequestBody SeedReturnEntry entry,
             @AuthenticationPrincipal Person person) {
         routes.takeSeedBack(entry.requestId(), number, line, person);
     }

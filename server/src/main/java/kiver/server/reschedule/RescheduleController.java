@@ -31,17 +31,24 @@ class RescheduleController {
      * @param days by which it moves, later when positive; 0 where the batch is late and the day stands
      */
     record MovedEntry(
-            @NotEmpty(message = "Choose at least one batch.") @Size(max = 60, message = "At most 60 batches at once.") List<@NotNull Integer> batches,
+            @NotEmpty(message = "Choose at least one batch.") @Size(max = 60, message = "At most 60 batches at once.")
+            List<@NotNull Integer> batches,
+
             @NotNull(message = "Say by how many days.") Integer days) {}
 
     /** What was chosen, as it was offered. */
     record ChosenEntry(
-            @NotNull UUID requestId, @NotNull Integer batch, @NotNull(message = "Say what is to be done.") Remedy remedy,
+            @NotNull UUID requestId,
+            @NotNull Integer batch,
+            @NotNull(message = "Say what is to be done.") Remedy remedy,
             @NotNull LocalDate target) {}
 
     @PostMapping("/api/reschedule/choices")
     List<Rescheduler.BatchChoices> choices(@Valid @RequestBody MovedEntry entry) {
-        return entry.batches().stream().distinct().map(number -> rescheduler.choices(number, entry.days())).toList();
+        return entry.batches().stream()
+                .distinct()
+                .map(number -> rescheduler.choices(number, entry.days()))
+                .toList();
     }
 
     @PostMapping("/api/reschedule")

@@ -72,8 +72,16 @@ class Rescheduler {
 
     /** A batch with what can be done for it, the most likely to work first. */
     record BatchChoices(
-            int batch, String variety, List<BatchSummary.PromiseView> promises, int plants, BatchStage stage, LocalDate targetBefore,
-            LocalDate target, double chanceBefore, @Nullable DateSpread ready, @Nullable DateSpread pastLimit,
+            int batch,
+            String variety,
+            List<BatchSummary.PromiseView> promises,
+            int plants,
+            BatchStage stage,
+            LocalDate targetBefore,
+            LocalDate target,
+            double chanceBefore,
+            @Nullable DateSpread ready,
+            @Nullable DateSpread pastLimit,
             List<Remedies.Choice> choices) {}
 
     /** What can be done for a batch whose day moves by so many days. */
@@ -82,18 +90,30 @@ class Rescheduler {
         Batch planned = batch.file().batch();
         LocalDate today = clock.today();
         if (Math.abs(days) > Wish.DAYS_AHEAD) {
-            throw new Refusal("days", Said.of("A day moves by at most {daysAhead} days.").with("daysAhead", Wish.DAYS_AHEAD));
+            throw new Refusal(
+                    "days", Said.of("A day moves by at most {daysAhead} days.").with("daysAhead", Wish.DAYS_AHEAD));
         }
         LocalDate target = planned.target().plusDays(days);
         if (target.isBefore(today)) {
-            throw new Refusal("days", Said.of("Batch {number} would be wanted on {target}, which has passed.")
-                    .with("number", number).with("target", target));
+            throw new Refusal(
+                    "days",
+                    Said.of("Batch {number} would be wanted on {target}, which has passed.")
+                            .with("number", number)
+                            .with("target", target));
         }
         Remedies remedies = new Remedies(seasons.season(today), today, batch, target);
         BatchForecast asItIs = remedies.asItIs();
         return new BatchChoices(
-                number, planned.variety(), BatchSummary.promises(batch), planned.plants(), batch.stage(),
-                planned.target(), target, batch.chance(), asItIs.ready().orElse(null), asItIs.pastLimit().orElse(null),
+                number,
+                planned.variety(),
+                BatchSummary.promises(batch),
+                planned.plants(),
+                batch.stage(),
+                planned.target(),
+                target,
+                batch.chance(),
+                asItIs.ready().orElse(null),
+                asItIs.pastLimit().orElse(null),
                 remedies.choices(board.under(Map.of()), windowFor(batch, target)));
     }
 
@@ -108,7 +128,10 @@ class Rescheduler {
     @Transactional
     public void take(UUID requestId, int number, Remedy remedy, LocalDate target, long by) {
         if (target.isBefore(clock.today()) || target.isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("target", Said.of("Choose a day from today to {today}.").with("today", clock.today().plusDays(Wish.DAYS_AHEAD)));
+            throw new Refusal(
+                    "target",
+                    Said.of("Choose a day from today to {today}.")
+                            .with("today", clock.today().plusDays(Wish.DAYS_AHEAD)));
         }
         requests.once(requestId, List.of("reschedule", number, remedy, target, by), () -> {
             batches.lock(number);
@@ -137,11 +160,14 @@ class Rescheduler {
 
     private void growElsewhere(BatchOutlook batch, PlaceId place, long by, UUID requestId) {
         Batch planned = batch.file().batch();
-        if (seasons.season().places().stream().noneMatch(each -> each.id().equals(place) && each.suits(PlaceUse.GROWING_ON))) {
+        if (seasons.season().places().stream()
+                .noneMatch(each -> each.id().equals(place) && each.suits(PlaceUse.GROWING_ON))) {
             throw new Refusal("remedy", Said.of("Choose a place where plants grow on."));
         }
         Way way = new Way(planned.way().emergence(), place, planned.way().hardening());
-        plans.change(by, Said.of("Grow batch {batch} on elsewhere").with("batch", planned.number()),
+        plans.change(
+                by,
+                Said.of("Grow batch {batch} on elsewhere").with("batch", planned.number()),
                 Map.of(planned.number(), planned.plan().along(way, true)));
         if (batch.stage() == BatchStage.GROWING_ON) {
             batches.record(planned.number(), clock.today(), List.of(new BatchChange.Moved(place)), by, requestId);
@@ -153,7 +179,9 @@ class Rescheduler {
         LocalDate day = windowFor(batch, target)
                 .orElseThrow(() -> new Refusal("target", Said.of("It is too late to sow for this day.")))
                 .best();
-        plans.change(by, Said.of("Sow batch {batch} for another day").with("batch", planned.number()),
+        plans.change(
+                by,
+                Said.of("Sow batch {batch} for another day").with("batch", planned.number()),
                 Map.of(planned.number(), planned.plan().sownOn(day)));
     }
 
@@ -177,20 +205,25 @@ class Rescheduler {
     /** The line keeps what is there; the rest becomes a line of its own for later. */
     private void splitOff(BatchFile file, LocalDate target, int plants, long by) {
         if (file.promises().size() != 1) {
-            throw new Refusal("plants", Said.of("Batch {batch} is not for one line alone; change its orders one by one.")
-                    .with("batch", file.batch().number()));
+            throw new Refusal(
+                    "plants",
+                    Said.of("Batch {batch} is not for one line alone; change its orders one by one.")
+                            .with("batch", file.batch().number()));
         }
         Promised promise = file.promises().get(0);
         OrderedLine line = orders.line(promise.line());
         int rest = promise.plants() - plants;
         if (plants < 1 || rest < 1) {
-            throw new Refusal("plants", Said.of("Hand over from 1 to {plants} plants on the day.").with("plants", (promise.plants() - 1)));
+            throw new Refusal(
+                    "plants",
+                    Said.of("Hand over from 1 to {plants} plants on the day.").with("plants", (promise.plants() - 1)));
         }
         LocalDate today = clock.today();
         orders.setPlants(line, line.plants() - rest, today, by);
         batches.setPromise(line.id(), file.batch().number(), plants);
         Wish wish = PromiseService.wishFor(line, rest, promises.firstDayFor(line, rest, target));
-        long added = promises.addLine(line.orderNumber(), new PromiseService.LineWish(wish, null, null)).number();
+        long added = promises.addLine(line.orderNumber(), new PromiseService.LineWish(wish, null, null))
+                .number();
         orders.noteAdded(orders.line(new LineId(added)), today, by);
     }
 }

@@ -33,13 +33,28 @@ class LotController {
 
     /** A lot as its packet says. */
     record LotEntry(
-            @NotBlank(message = "Enter the lot's code.") @Size(max = 40, message = "Use at most 40 letters.") String code,
+            @NotBlank(message = "Enter the lot's code.") @Size(max = 40, message = "Use at most 40 letters.")
+            String code,
+
             @NotNull(message = "Choose the variety.") Long varietyId,
-            @NotBlank(message = "Enter the supplier.") @Size(max = 80, message = "Use at most 80 letters.") String supplier,
-            @NotNull(message = "Enter the germination on the label.") @DecimalMin(value = "0", message = "Enter 0 to 100 %.") @DecimalMax(value = "1", message = "Enter 0 to 100 %.") Double germinationLabel,
-            @NotNull(message = "Enter how many seeds were tested.") @Min(value = 1, message = "A test takes at least one seed.") Integer testedSeeds,
+
+            @NotBlank(message = "Enter the supplier.") @Size(max = 80, message = "Use at most 80 letters.")
+            String supplier,
+
+            @NotNull(message = "Enter the germination on the label.")
+            @DecimalMin(value = "0", message = "Enter 0 to 100 %.")
+            @DecimalMax(value = "1", message = "Enter 0 to 100 %.")
+            Double germinationLabel,
+
+            @NotNull(message = "Enter how many seeds were tested.")
+            @Min(value = 1, message = "A test takes at least one seed.")
+            Integer testedSeeds,
+
             @NotNull(message = "Enter the day of the test.") LocalDate testedOn,
-            @NotNull(message = "Enter how many seeds there are.") @Min(value = 1, message = "A lot holds at least one seed.") Integer seeds) {}
+
+            @NotNull(message = "Enter how many seeds there are.")
+            @Min(value = 1, message = "A lot holds at least one seed.")
+            Integer seeds) {}
 
     @PostMapping("/api/lots")
     void add(@Valid @RequestBody LotEntry entry) {
@@ -47,7 +62,14 @@ class LotController {
             throw new Refusal("testedOn", Said.of("This day is still to come."));
         }
         seeds.add(new SeedLot(
-                new LotId(0), entry.code().strip(), crops.variety(entry.varietyId()).id(), entry.supplier().strip(),
-                entry.germinationLabel(), entry.testedSeeds(), entry.testedOn(), entry.seeds(), entry.seeds()));
+                new LotId(0),
+                entry.code().strip(),
+                crops.variety(entry.varietyId()).id(),
+                entry.supplier().strip(),
+                entry.germinationLabel(),
+                entry.testedSeeds(),
+                entry.testedOn(),
+                entry.seeds(),
+                entry.seeds()));
     }
 }

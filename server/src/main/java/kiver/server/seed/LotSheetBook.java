@@ -20,7 +20,9 @@ import org.springframework.stereotype.Component;
 class LotSheetBook implements SheetBook {
 
     private static final Shape SHAPE = new Shape(
-            "lots", 1, List.of(
+            "lots",
+            1,
+            List.of(
                     Column.of("code"),
                     Column.of("variety"),
                     Column.of("supplier"),
@@ -50,8 +52,15 @@ class LotSheetBook implements SheetBook {
         Map<Long, String> varieties = crops.varieties().stream().collect(Collectors.toMap(Variety::id, Variety::name));
         return mapper.all().stream()
                 .map(lot -> SheetText.row(
-                        SHAPE.names(), lot.code(), varieties.get(lot.varietyId()), lot.supplier(), lot.germinationLabel(),
-                        lot.testedSeeds(), lot.testedOn(), lot.seedsBought(), ""))
+                        SHAPE.names(),
+                        lot.code(),
+                        varieties.get(lot.varietyId()),
+                        lot.supplier(),
+                        lot.germinationLabel(),
+                        lot.testedSeeds(),
+                        lot.testedOn(),
+                        lot.seedsBought(),
+                        ""))
                 .toList();
     }
 
@@ -62,10 +71,15 @@ class LotSheetBook implements SheetBook {
                 .filter(each -> each.name().equalsIgnoreCase(name))
                 .findFirst()
                 .orElseThrow(() -> new Refusal(
-                        "variety", Said.of("There is no variety \"{name}\". Add the variety first.").with("name", name)));
+                        "variety",
+                        Said.of("There is no variety \"{name}\". Add the variety first.")
+                                .with("name", name)));
         double germination = row.number("germination");
         if (germination < 0 || germination > 1) {
-            throw new Refusal("germination", Said.of("A label says a share from 0 to 1, not {germination}.").with("germination", germination));
+            throw new Refusal(
+                    "germination",
+                    Said.of("A label says a share from 0 to 1, not {germination}.")
+                            .with("germination", germination));
         }
         if (row.day("tested_on").isAfter(clock.today())) {
             throw new Refusal("tested_on", Said.of("This day is still to come."));
@@ -74,10 +88,20 @@ class LotSheetBook implements SheetBook {
         double weight = crops.cropOf(variety).seed().thousandSeedWeight();
         int seeds = inSeeds ? row.wholeNumber("seeds") : (int) Math.floor(row.number("grams") / weight * 1000);
         if (seeds < 1 || row.wholeNumber("tested_seeds") < 1) {
-            throw new Refusal("seeds", Said.of("A lot holds, and a test takes, at least one seed, not {seeds}.").with("seeds", seeds));
+            throw new Refusal(
+                    "seeds",
+                    Said.of("A lot holds, and a test takes, at least one seed, not {seeds}.")
+                            .with("seeds", seeds));
         }
         mapper.put(new SeedLot(
-                new LotId(0), row.words("code"), variety.id(), row.words("supplier"), germination, row.wholeNumber("tested_seeds"),
-                row.day("tested_on"), seeds, seeds));
+                new LotId(0),
+                row.words("code"),
+                variety.id(),
+                row.words("supplier"),
+                germination,
+                row.wholeNumber("tested_seeds"),
+                row.day("tested_on"),
+                seeds,
+                seeds));
     }
 }

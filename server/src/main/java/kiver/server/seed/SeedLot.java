@@ -19,8 +19,15 @@ import kiver.core.seed.LotId;
  * @param seedsLeft after all sowings, 0 or more
  */
 public record SeedLot(
-        LotId id, String code, long varietyId, String supplier, double germinationLabel, int testedSeeds,
-        LocalDate testedOn, int seedsBought, int seedsLeft) {
+        LotId id,
+        String code,
+        long varietyId,
+        String supplier,
+        double germinationLabel,
+        int testedSeeds,
+        LocalDate testedOn,
+        int seedsBought,
+        int seedsLeft) {
 
     private static final double DAYS_IN_YEAR = 365.25;
 

@@ -38,8 +38,12 @@ interface SeedLotMapper {
             on conflict (code) do nothing returning id
             """, affectData = true)
     Optional<LotId> insertConsignment(
-            @Param("code") String code, @Param("varietyId") long varietyId, @Param("supplier") String supplier,
-            @Param("arrives") LocalDate arrives, @Param("plants") int plants, @Param("price") Double price);
+            @Param("code") String code,
+            @Param("varietyId") long varietyId,
+            @Param("supplier") String supplier,
+            @Param("arrives") LocalDate arrives,
+            @Param("plants") int plants,
+            @Param("price") Double price);
 
     @Select("""
             select lot.price_each from seed_lot lot join variety on variety.id = lot.variety_id

@@ -62,7 +62,10 @@ public class SeedStore {
 
     /** The seed lot, or the consignment of plants, of that number. */
     public SeedLot lot(LotId id) {
-        return lotsAndConsignments().stream().filter(lot -> lot.id().equals(id)).findFirst().orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
+        return lotsAndConsignments().stream()
+                .filter(lot -> lot.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
     }
 
     /**
@@ -81,10 +84,14 @@ public class SeedStore {
      * @param code on the papers; empty where there is none
      * @param price of one plant, in the nursery's own money; null when it is not known
      */
-    public LotId addConsignment(String code, long varietyId, String supplier, LocalDate arrives, int plants, Double price) {
+    public LotId addConsignment(
+            String code, long varietyId, String supplier, LocalDate arrives, int plants, Double price) {
         String own = code.isEmpty() ? "P-" + (mapper.consignments().size() + 1) + "-" + arrives : code;
-        return mapper.insertConsignment(own, varietyId, supplier, arrives, plants, price).orElseThrow(() ->
-                new Refusal("code", Said.of("There is a lot with the code \"{lot}\" already.").with("lot", own)));
+        return mapper.insertConsignment(own, varietyId, supplier, arrives, plants, price)
+                .orElseThrow(() -> new Refusal(
+                        "code",
+                        Said.of("There is a lot with the code \"{lot}\" already.")
+                                .with("lot", own)));
     }
 
     /** What one plant of a consignment cost, if that is known. */
@@ -105,7 +112,9 @@ public class SeedStore {
     /** Adds a lot; its number in {@code lot} is not used. */
     public void add(SeedLot lot) {
         if (mapper.insert(lot) == 0) {
-            throw new Refusal("code", Said.of("There is a lot with the code \"{lot}\" already.").with("lot", lot.code()));
+            throw new Refusal(
+                    "code",
+                    Said.of("There is a lot with the code \"{lot}\" already.").with("lot", lot.code()));
         }
     }
 }

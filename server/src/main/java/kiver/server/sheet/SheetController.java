@@ -65,8 +65,14 @@ class SheetController {
     SheetView sheet(@PathVariable String name) {
         SheetBook book = book(name);
         return new SheetView(
-                name, book.shape().keys(), book.shape().columns().stream().map(column -> view(name, column)).toList(),
-                book.rows().stream().map(row -> book.shape().names().stream().map(row::text).toList()).toList());
+                name,
+                book.shape().keys(),
+                book.shape().columns().stream()
+                        .map(column -> view(name, column))
+                        .toList(),
+                book.rows().stream()
+                        .map(row -> book.shape().names().stream().map(row::text).toList())
+                        .toList());
     }
 
     @GetMapping("/api/sheets/{name}/file")
@@ -100,7 +106,8 @@ class SheetController {
     public ReadIn readIn(@PathVariable String name, @RequestParam String file, @RequestBody byte[] bytes) {
         SheetBook book = book(name);
         locks.lock();
-        List<SheetText.Line> lines = SheetText.lines(file, SheetText.decoded(file, bytes), book.shape().names());
+        List<SheetText.Line> lines = SheetText.lines(
+                file, SheetText.decoded(file, bytes), book.shape().names());
         List<FieldProblem> faults = new ArrayList<>();
         for (SheetText.Line line : lines) {
             try {
@@ -130,7 +137,8 @@ class SheetController {
     }
 
     private ColumnView view(String sheet, Column column) {
-        return new ColumnView(column.name(), words.name(sheet, column.name()), words.hint(sheet, column.name()), column.choices());
+        return new ColumnView(
+                column.name(), words.name(sheet, column.name()), words.hint(sheet, column.name()), column.choices());
     }
 
     /** The column that is wrong, so that it is told there; empty when it is the row as a whole. */

@@ -33,14 +33,27 @@ class ArrivalController {
     record ArrivalEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotNull(message = "Say at which cell the run begins.") @Min(value = 1, message = "Cells are counted from 1.") Integer firstCell,
-            @NotNull(message = "Say at which cell the run ends.") Integer lastCell,
-            @NotNull(message = "Choose where the tray was put.") Long placeId,
-            @Nullable @DecimalMin(value = "0", message = "Enter 0 to 20 true leaves.") @DecimalMax(value = "20", message = "Enter 0 to 20 true leaves.") Double leaves,
+
+            @NotNull(message = "Say at which cell the run begins.")
+            @Min(value = 1, message = "Cells are counted from 1.")
+            Integer firstCell,
+
+            @NotNull(message = "Say at which cell the run ends.")
+            Integer lastCell,
+
+            @NotNull(message = "Choose where the tray was put.")
+            Long placeId,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "Enter 0 to 20 true leaves.")
+            @DecimalMax(value = "20", message = "Enter 0 to 20 true leaves.")
+            Double leaves,
+
             @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/arrivals")
-    void takeIn(@PathVariable int number, @Valid @RequestBody ArrivalEntry entry, @AuthenticationPrincipal Person person) {
+    void takeIn(
+            @PathVariable int number, @Valid @RequestBody ArrivalEntry entry, @AuthenticationPrincipal Person person) {
         sowing.takeIn(number, entry, person.id());
     }
 }

@@ -44,7 +44,8 @@ class LabelPrinter {
 
     byte[] labels(int number, String address) {
         BatchFile file = batches.file(number);
-        try (Paper paper = new Paper(wording.say(Said.of("Labels of batch {number}").with("number", number)))) {
+        try (Paper paper =
+                new Paper(wording.say(Said.of("Labels of batch {number}").with("number", number)))) {
             for (Label label : labels(file)) {
                 print(paper, file, label, address);
             }
@@ -54,13 +55,22 @@ class LabelPrinter {
 
     private static List<Label> labels(BatchFile file) {
         List<Label> labels = new ArrayList<>();
-        file.state().sowings().values().forEach(sowing -> labels.add(new Label(
-                sowing.sown().run(), sowing.sown().lot(), sowing.sown().seedsPerCell(), sowing.day())));
-        file.state().arrivals().values().forEach(arrival -> labels.add(
-                new Label(arrival.plants().run(), arrival.plants().lot(), 0, arrival.day())));
-        file.toSow().forEach(run -> labels.add(
-                new Label(
-                run, file.batch().lot(), file.batch().isBoughtIn() ? 0 : file.batch().seedsPerCell(), file.batch().sowDay())));
+        file.state()
+                .sowings()
+                .values()
+                .forEach(sowing -> labels.add(new Label(
+                        sowing.sown().run(), sowing.sown().lot(), sowing.sown().seedsPerCell(), sowing.day())));
+        file.state()
+                .arrivals()
+                .values()
+                .forEach(arrival -> labels.add(
+                        new Label(arrival.plants().run(), arrival.plants().lot(), 0, arrival.day())));
+        file.toSow()
+                .forEach(run -> labels.add(new Label(
+                        run,
+                        file.batch().lot(),
+                        file.batch().isBoughtIn() ? 0 : file.batch().seedsPerCell(),
+                        file.batch().sowDay())));
         return labels;
     }
 
@@ -70,15 +80,40 @@ class LabelPrinter {
         paper.page(WIDTH, HEIGHT);
         paper.code(2, 2, 25, address + "/trays/" + tray.number());
         paper.fitted(30, 2.5f, 58, 15, file.batch().variety());
-        paper.fitted(30, 9.5f, 58, 10, wording.say(Said.of("{crop}, batch {number}")
-                .with("crop", crops.crop(file.batch().crop()).name()).with("number", file.batch().number())));
-        paper.fitted(30, 14.5f, 58, 9, wording.say(label.seedsPerCell() == 0
-                ? Said.of("Bought in, {day}").with("day", new WholeDay(label.day()))
-                : Said.of("Sown {day}, {seeds} a cell")
-                        .with("day", new WholeDay(label.day())).with("seeds", label.seedsPerCell())));
-        paper.fitted(30, 19, 58, 9, wording.say(Said.of("Lot {lot}, {supplier}")
-                .with("lot", lot.code()).with("supplier", lot.supplier())));
-        paper.fitted(30, 23.5f, 58, 9, wording.say(Said.of("{tray}, cells {first} to {last}")
-                .with("tray", tray.code()).with("first", label.run().first()).with("last", label.run().last())));
+        paper.fitted(
+                30,
+                9.5f,
+                58,
+                10,
+                wording.say(Said.of("{crop}, batch {number}")
+                        .with("crop", crops.crop(file.batch().crop()).name())
+                        .with("number", file.batch().number())));
+        paper.fitted(
+                30,
+                14.5f,
+                58,
+                9,
+                wording.say(
+                        label.seedsPerCell() == 0
+                                ? Said.of("Bought in, {day}").with("day", new WholeDay(label.day()))
+                                : Said.of("Sown {day}, {seeds} a cell")
+                                        .with("day", new WholeDay(label.day()))
+                                        .with("seeds", label.seedsPerCell())));
+        paper.fitted(
+                30,
+                19,
+                58,
+                9,
+                wording.say(
+                        Said.of("Lot {lot}, {supplier}").with("lot", lot.code()).with("supplier", lot.supplier())));
+        paper.fitted(
+                30,
+                23.5f,
+                58,
+                9,
+                wording.say(Said.of("{tray}, cells {first} to {last}")
+                        .with("tray", tray.code())
+                        .with("first", label.run().first())
+                        .with("last", label.run().last())));
     }
 }

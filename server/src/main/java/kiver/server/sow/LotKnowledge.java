@@ -76,25 +76,35 @@ public class LotKnowledge {
     }
 
     private List<LotLesson> lessonsPutAway(PutAway away) {
-        Map<Integer, List<CountedCells>> byBatch = mapper.counted(away).stream().collect(Collectors.groupingBy(
-                PutAwayLessonsMapper.CountedRow::batch,
-                Collectors.mapping(
-                        row -> new CountedCells(new LotId(row.lotId()), row.seeds(), row.seedlings(), row.onlySeen(), row.cells()),
-                        Collectors.toList())));
+        Map<Integer, List<CountedCells>> byBatch = mapper.counted(away).stream()
+                .collect(Collectors.groupingBy(
+                        PutAwayLessonsMapper.CountedRow::batch,
+                        Collectors.mapping(
+                                row -> new CountedCells(
+                                        new LotId(row.lotId()),
+                                        row.seeds(),
+                                        row.seedlings(),
+                                        row.onlySeen(),
+                                        row.cells()),
+                                Collectors.toList())));
         List<LotLesson> lessons = new ArrayList<>();
-        byBatch.forEach((batch, cells) ->
-                LotLessons.of(cells).forEach((lot, counts) -> lessons.add(new LotLesson(lot, new Lesson(batch, counts)))));
+        byBatch.forEach((batch, cells) -> LotLessons.of(cells)
+                .forEach((lot, counts) -> lessons.add(new LotLesson(lot, new Lesson(batch, counts)))));
         return lessons;
     }
 
     private static OfAll workedOut(List<BatchFile> files, List<LotLesson> putAway) {
         Map<LotId, List<Lesson>> byLot = new HashMap<>();
-        putAway.forEach(each -> byLot.computeIfAbsent(each.lot(), lot -> new ArrayList<>()).add(each.lesson()));
+        putAway.forEach(each ->
+                byLot.computeIfAbsent(each.lot(), lot -> new ArrayList<>()).add(each.lesson()));
         for (BatchFile file : files) {
             if (file.state().isCompletelyCounted()) {
-                BatchProjection.of(file.state()).map(LotLessons::cellsOf).map(LotLessons::of).ifPresent(lessons ->
-                        lessons.forEach((lot, counts) -> byLot.computeIfAbsent(lot, each -> new ArrayList<>())
-                                .add(new Lesson(file.batch().number(), counts))));
+                BatchProjection.of(file.state())
+                        .map(LotLessons::cellsOf)
+                        .map(LotLessons::of)
+                        .ifPresent(lessons ->
+                                lessons.forEach((lot, counts) -> byLot.computeIfAbsent(lot, each -> new ArrayList<>())
+                                        .add(new Lesson(file.batch().number(), counts))));
             }
         }
         return new OfAll(byLot);

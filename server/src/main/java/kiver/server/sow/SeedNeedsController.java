@@ -26,7 +26,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SeedNeedsController {
 
-
     private final BatchBook batches;
     private final SeedStore seeds;
     private final CropBook crops;
@@ -55,8 +54,15 @@ class SeedNeedsController {
      * @param cellsForHundredFresh the same with fresh seed of 90 %
      */
     record LotQuality(
-            LocalDate testedOn, double label, double germination, double low, double high, boolean old, boolean poor,
-            @Nullable Integer cellsForHundred, int cellsForHundredFresh) {}
+            LocalDate testedOn,
+            double label,
+            double germination,
+            double low,
+            double high,
+            boolean old,
+            boolean poor,
+            @Nullable Integer cellsForHundred,
+            int cellsForHundredFresh) {}
 
     /** What of a lot is in the store and what the plan asks of it, in seeds and grams. */
     record LotStock(
@@ -79,10 +85,15 @@ class SeedNeedsController {
         List<SeedLot> all = seeds.lots();
         Map<LotId, SeedLot> byId = all.stream().collect(Collectors.toMap(SeedLot::id, lot -> lot));
         List<SeedNeeds.Sowing> sowings = files.stream()
-                .filter(file -> !file.toSow().isEmpty() && !file.batch().isBoughtIn() && !file.batch().target().isBefore(today))
+                .filter(file -> !file.toSow().isEmpty()
+                        && !file.batch().isBoughtIn()
+                        && !file.batch().target().isBefore(today))
                 .map(file -> new SeedNeeds.Sowing(
-                        file.batch().number(), file.batch().lot(), later(file.batch().sowDay(), today),
-                        file.toSow().stream().mapToInt(run -> run.length()).sum() * file.batch().seedsPerCell()))
+                        file.batch().number(),
+                        file.batch().lot(),
+                        later(file.batch().sowDay(), today),
+                        file.toSow().stream().mapToInt(run -> run.length()).sum()
+                                * file.batch().seedsPerCell()))
                 .toList();
         Map<LotId, Integer> stock = all.stream().collect(Collectors.toMap(SeedLot::id, SeedLot::seedsLeft));
         Map<LotId, SeedNeeds.LotNeed> needs = new HashMap<>();
@@ -90,7 +101,9 @@ class SeedNeedsController {
         LotKnowledge.OfAll known = lots.ofAll(files);
         List<LotLine> lines = all.stream()
                 .map(lot -> line(lot, needs.get(lot.id()), known.germination(lot, today, 0), today))
-                .sorted(Comparator.comparing((LotLine line) -> line.stock().shortFrom() == null ? LocalDate.MAX : line.stock().shortFrom())
+                .sorted(Comparator.comparing((LotLine line) -> line.stock().shortFrom() == null
+                                ? LocalDate.MAX
+                                : line.stock().shortFrom())
                         .thenComparing(LotLine::variety))
                 .toList();
         return new SeedNeedsView(lines, sowingLines(sowings, needs, byId), buying(lines));
@@ -103,15 +116,30 @@ class SeedNeedsController {
         int lacking = need == null ? 0 : need.lacking();
         LotWorth worth = new LotWorth(germination, lot.testedOn());
         return new LotLine(
-                lot.id().number(), lot.code(), variety.name(), crop.name(), lot.supplier(),
+                lot.id().number(),
+                lot.code(),
+                variety.name(),
+                crop.name(),
+                lot.supplier(),
                 new LotQuality(
-                        lot.testedOn(), lot.germinationLabel(), germination.mean(), germination.quantile(0.1),
-                        germination.quantile(0.9), worth.isOldOn(today), worth.isPoor(),
-                        worth.cellsForHundred().isPresent() ? worth.cellsForHundred().getAsInt() : null,
+                        lot.testedOn(),
+                        lot.germinationLabel(),
+                        germination.mean(),
+                        germination.quantile(0.1),
+                        germination.quantile(0.9),
+                        worth.isOldOn(today),
+                        worth.isPoor(),
+                        worth.cellsForHundred().isPresent()
+                                ? worth.cellsForHundred().getAsInt()
+                                : null,
                         LotWorth.CELLS_FOR_HUNDRED_FRESH),
                 new LotStock(
-                        lot.seedsLeft(), lot.seedsLeft() * gram, need == null ? 0 : need.seeds(),
-                        need == null ? null : need.shortFrom().orElse(null), lacking, lacking * gram));
+                        lot.seedsLeft(),
+                        lot.seedsLeft() * gram,
+                        need == null ? 0 : need.seeds(),
+                        need == null ? null : need.shortFrom().orElse(null),
+                        lacking,
+                        lacking * gram));
     }
 
     private List<SowingLine> sowingLines(
@@ -122,10 +150,17 @@ class SeedNeedsController {
                     SeedLot lot = byId.get(sowing.lot());
                     Variety variety = crops.variety(lot.varietyId());
                     double gram = crops.cropOf(variety).seed().thousandSeedWeight() / 1000;
-                    boolean lacks = needs.get(sowing.lot()).shortFrom()
-                            .map(day -> !sowing.day().isBefore(day)).orElse(false);
+                    boolean lacks = needs.get(sowing.lot())
+                            .shortFrom()
+                            .map(day -> !sowing.day().isBefore(day))
+                            .orElse(false);
                     return new SowingLine(
-                            sowing.batch(), sowing.day(), variety.name(), lot.code(), sowing.seeds(), sowing.seeds() * gram,
+                            sowing.batch(),
+                            sowing.day(),
+                            variety.name(),
+                            lot.code(),
+                            sowing.seeds(),
+                            sowing.seeds() * gram,
                             lacks);
                 })
                 .toList();
@@ -135,7 +170,11 @@ class SeedNeedsController {
         return lines.stream()
                 .filter(line -> line.stock().lacking() > 0)
                 .map(line -> new BuyingLine(
-                        line.supplier(), line.variety(), line.stock().lacking(), line.stock().lackingGrams(), line.stock().shortFrom()))
+                        line.supplier(),
+                        line.variety(),
+                        line.stock().lacking(),
+                        line.stock().lackingGrams(),
+                        line.stock().shortFrom()))
                 .sorted(Comparator.comparing(BuyingLine::supplier).thenComparing(BuyingLine::neededBy))
                 .toList();
     }

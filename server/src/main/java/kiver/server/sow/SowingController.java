@@ -37,21 +37,41 @@ class SowingController {
     record SowingEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
-            @NotNull(message = "Say at which cell the run begins.") @Min(value = 1, message = "Cells are counted from 1.") Integer firstCell,
-            @NotNull(message = "Say at which cell the run ends.") Integer lastCell,
-            @NotNull(message = "Say how many seeds went into a cell.") @Min(value = 1, message = "At least one seed goes into a cell.") @Max(value = 10, message = "At most 10 seeds go into a cell.") Integer seedsPerCell,
+
+            @NotNull(message = "Say at which cell the run begins.")
+            @Min(value = 1, message = "Cells are counted from 1.")
+            Integer firstCell,
+
+            @NotNull(message = "Say at which cell the run ends.")
+            Integer lastCell,
+
+            @NotNull(message = "Say how many seeds went into a cell.")
+            @Min(value = 1, message = "At least one seed goes into a cell.")
+            @Max(value = 10, message = "At most 10 seeds go into a cell.")
+            Integer seedsPerCell,
+
             @NotNull(message = "Choose the seed lot.") Long lotId,
-            @NotBlank(message = "Say what the cells were filled with.") @Size(max = 200, message = "Use at most 200 letters.") String medium,
-            @NotNull(message = "Choose where the tray was put.") Long placeId,
+
+            @NotBlank(message = "Say what the cells were filled with.")
+            @Size(max = 200, message = "Use at most 200 letters.")
+            String medium,
+
+            @NotNull(message = "Choose where the tray was put.")
+            Long placeId,
+
             @Nullable LocalDate day) {}
 
     /** What was set aside in a tray and is not sown. */
     record LeftUnsownEntry(
-            @NotNull UUID requestId, @NotNull(message = "Say which tray.") Integer tray, @Nullable LocalDate day) {}
+            @NotNull UUID requestId,
+            @NotNull(message = "Say which tray.") Integer tray,
+            @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/left-unsown")
     void leaveUnsown(
-            @PathVariable int number, @Valid @RequestBody LeftUnsownEntry entry, @AuthenticationPrincipal Person person) {
+            @PathVariable int number,
+            @Valid @RequestBody LeftUnsownEntry entry,
+            @AuthenticationPrincipal Person person) {
         sowing.leaveUnsown(number, entry, person.id());
     }
 
@@ -62,7 +82,8 @@ class SowingController {
 
     @GetMapping(value = "/api/batches/{number}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> labels(@PathVariable int number) {
-        String address = ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+        String address =
+                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels-" + number + ".pdf\"")
                 .body(labels.labels(number, address));

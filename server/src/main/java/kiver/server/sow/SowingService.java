@@ -50,15 +50,23 @@ public class SowingService {
     @Transactional
     void sow(int number, SowingController.SowingEntry entry, long recordedBy) {
         if (batches.file(number).batch().isBoughtIn()) {
-            throw new Refusal("batch", Said.of("Batch {number} is bought in; take its plants in instead of sowing.").with("number", number));
+            throw new Refusal(
+                    "batch",
+                    Said.of("Batch {number} is bought in; take its plants in instead of sowing.")
+                            .with("number", number));
         }
         CellRun run = run(entry.tray(), entry.firstCell(), entry.lastCell());
-        if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId()
-                && (place.suits(PlaceUse.EMERGENCE) || place.suits(PlaceUse.GROWING_ON)))) {
+        if (places.places().stream()
+                .noneMatch(place -> place.id().number() == entry.placeId()
+                        && (place.suits(PlaceUse.EMERGENCE) || place.suits(PlaceUse.GROWING_ON)))) {
             throw new Refusal("placeId", Said.of("Choose a place where seed can come up."));
         }
         BatchChange.Sown sown = new BatchChange.Sown(
-                run, entry.seedsPerCell(), new LotId(entry.lotId()), entry.medium().strip(), new PlaceId(entry.placeId()));
+                run,
+                entry.seedsPerCell(),
+                new LotId(entry.lotId()),
+                entry.medium().strip(),
+                new PlaceId(entry.placeId()));
         requireSeed(number, entry, sown);
         recording.record(entry.requestId(), number, entry.day(), List.of(sown), recordedBy);
     }
@@ -68,10 +76,14 @@ public class SowingService {
     void leaveUnsown(int number, SowingController.LeftUnsownEntry entry, long recordedBy) {
         Tray tray = trays.numbered(entry.tray());
         if (batches.file(number).toSow().stream().noneMatch(run -> run.tray().equals(tray.trayId()))) {
-            throw new Refusal("tray", Said.of("Nothing of batch {number} waits to be sown in {tray}.")
-                    .with("number", number).with("tray", tray.code()));
+            throw new Refusal(
+                    "tray",
+                    Said.of("Nothing of batch {number} waits to be sown in {tray}.")
+                            .with("number", number)
+                            .with("tray", tray.code()));
         }
-        recording.record(entry.requestId(), number, entry.day(), List.of(new BatchChange.LeftUnsown(tray.trayId())), recordedBy);
+        recording.record(
+                entry.requestId(), number, entry.day(), List.of(new BatchChange.LeftUnsown(tray.trayId())), recordedBy);
     }
 
     /** Plants raised elsewhere arrived and stand in cells set aside for their batch. */
@@ -79,27 +91,41 @@ public class SowingService {
     void takeIn(int number, ArrivalController.ArrivalEntry entry, long recordedBy) {
         Batch batch = batches.file(number).batch();
         if (!batch.isBoughtIn()) {
-            throw new Refusal("batch", Said.of("Batch {number} is sown here; nothing of it arrives.").with("number", number));
+            throw new Refusal(
+                    "batch",
+                    Said.of("Batch {number} is sown here; nothing of it arrives.")
+                            .with("number", number));
         }
         CellRun run = run(entry.tray(), entry.firstCell(), entry.lastCell());
         if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId())) {
             throw new Refusal("placeId", Said.of("This place does not exist."));
         }
         double leaves = entry.leaves() == null ? batch.leavesOnArrival() : entry.leaves();
-        recording.record(entry.requestId(), number, entry.day(),
-                List.of(new BatchChange.BroughtIn(run, batch.lot(), leaves, new PlaceId(entry.placeId()))), recordedBy);
+        recording.record(
+                entry.requestId(),
+                number,
+                entry.day(),
+                List.of(new BatchChange.BroughtIn(run, batch.lot(), leaves, new PlaceId(entry.placeId()))),
+                recordedBy);
     }
 
     private CellRun run(int trayNumber, int first, int last) {
         Tray tray = trays.numbered(trayNumber);
         Container container = crops.container(tray.container());
         if (last < first) {
-            throw new Refusal("lastCell", Said.of("The run ends at cell {lastCell}, before it begins at cell {firstCell}.")
-                    .with("lastCell", last).with("firstCell", first));
+            throw new Refusal(
+                    "lastCell",
+                    Said.of("The run ends at cell {lastCell}, before it begins at cell {firstCell}.")
+                            .with("lastCell", last)
+                            .with("firstCell", first));
         }
         if (last > container.cells()) {
-            throw new Refusal("lastCell", Said.of("{tray} has {cells} cells; the run cannot end at {lastCell}.")
-                    .with("tray", tray.code()).with("cells", container.cells()).with("lastCell", last));
+            throw new Refusal(
+                    "lastCell",
+                    Said.of("{tray} has {cells} cells; the run cannot end at {lastCell}.")
+                            .with("tray", tray.code())
+                            .with("cells", container.cells())
+                            .with("lastCell", last));
         }
         return new CellRun(tray.trayId(), first, last);
     }
@@ -108,13 +134,20 @@ public class SowingService {
         SeedLot lot = seeds.lotToTakeFrom(new LotId(entry.lotId()));
         SeedLot planned = seeds.lot(batches.file(number).batch().lot());
         if (lot.varietyId() != planned.varietyId()) {
-            throw new Refusal("lotId", Said.of("Lot {lot} is of another variety than this batch.").with("lot", lot.code()));
+            throw new Refusal(
+                    "lotId",
+                    Said.of("Lot {lot} is of another variety than this batch.").with("lot", lot.code()));
         }
         boolean sentBefore = batches.file(number).state().sowings().values().stream()
                 .anyMatch(sowing -> sowing.sown().equals(sown));
         if (!sentBefore && sown.seeds() > lot.seedsLeft()) {
-            throw new Refusal("lotId", Said.of("This takes {seeds} seeds and lot {lot} has {seedsLeft} left. Sow fewer cells, fewer seeds per cell, or another lot.")
-                    .with("seeds", sown.seeds()).with("lot", lot.code()).with("seedsLeft", lot.seedsLeft()));
+            throw new Refusal(
+                    "lotId",
+                    Said.of(
+                                    "This takes {seeds} seeds and lot {lot} has {seedsLeft} left. Sow fewer cells, fewer seeds per cell, or another lot.")
+                            .with("seeds", sown.seeds())
+                            .with("lot", lot.code())
+                            .with("seedsLeft", lot.seedsLeft()));
         }
     }
 }

@@ -50,7 +50,12 @@ public class AssignmentService {
     private final PlacingRuns runs;
 
     AssignmentService(
-            BatchOutlooks batches, SeasonService seasons, NurseryClock clock, BatchBook book, PlanChanges plans, PlacingRuns runs) {
+            BatchOutlooks batches,
+            SeasonService seasons,
+            NurseryClock clock,
+            BatchBook book,
+            PlanChanges plans,
+            PlacingRuns runs) {
         this.batches = batches;
         this.seasons = seasons;
         this.clock = clock;
@@ -78,14 +83,17 @@ public class AssignmentService {
     private record Kind(Crop crop, Path path) {}
 
     /** How far the last run is. */
-    public record Standing(boolean started, boolean running, double progress, Optional<Placings> outcome, Optional<String> failure) {}
+    public record Standing(
+            boolean started, boolean running, double progress, Optional<Placings> outcome, Optional<String> failure) {}
 
     /** Starts a run unless one is under way, here or elsewhere. */
     public Standing start() {
         Run fresh = new Run();
         if (runs.begin(fresh.token)) {
             Season season = seasons.season();
-            List<BatchOutlook> all = batches.all().stream().filter(batch -> !batch.stays().isEmpty()).toList();
+            List<BatchOutlook> all = batches.all().stream()
+                    .filter(batch -> !batch.stays().isEmpty())
+                    .toList();
             LocalDate today = clock.today();
             Thread thread = new Thread(() -> work(fresh, season, all, today), "assign-all");
             thread.setDaemon(true);
@@ -103,7 +111,8 @@ public class AssignmentService {
     /** How far it is. */
     public Standing standing() {
         return runs.present()
-                .map(run -> new Standing(true, !run.isOver(), run.progress(), run.found(), Optional.ofNullable(run.failure())))
+                .map(run -> new Standing(
+                        true, !run.isOver(), run.progress(), run.found(), Optional.ofNullable(run.failure())))
                 .orElseGet(() -> new Standing(false, false, 0, Optional.empty(), Optional.empty()));
     }
 
@@ -111,14 +120,19 @@ public class AssignmentService {
     @Transactional
     public int take(Long by) {
         PlacingRuns.RunRow run = runs.present().orElse(null);
-        Placings outcome = Optional.ofNullable(run).flatMap(PlacingRuns.RunRow::found)
+        Placings outcome = Optional.ofNullable(run)
+                .flatMap(PlacingRuns.RunRow::found)
                 .filter(found -> runs.taken(run.token()))
-                .orElseThrow(() -> new Refusal("assignment", Said.of("There is nothing to take yet: place all first.")));
+                .orElseThrow(
+                        () -> new Refusal("assignment", Said.of("There is nothing to take yet: place all first.")));
         Map<Integer, BatchPlan> changed = new TreeMap<>();
         for (Placings.Placing placing : outcome.placings()) {
             var file = book.file(placing.batch());
-            if (placing.changes() && file.state().sownOn().isEmpty() && !file.batch().plan().pinned()) {
-                changed.put(placing.batch(),
+            if (placing.changes()
+                    && file.state().sownOn().isEmpty()
+                    && !file.batch().plan().pinned()) {
+                changed.put(
+                        placing.batch(),
                         file.batch().plan().along(placing.to(), false).sownOn(placing.sowDay()));
             }
         }
@@ -133,14 +147,18 @@ public class AssignmentService {
             List<ToPlace> toPlace = all.parallelStream()
                     .map(batch -> {
                         Suitability suitability = suitabilities.computeIfAbsent(
-                                new Kind(batch.crop(), batch.path()), kind -> new Suitability(season, kind.crop(), kind.path()));
+                                new Kind(batch.crop(), batch.path()),
+                                kind -> new Suitability(season, kind.crop(), kind.path()));
                         List<Candidate> candidates = candidates(batch, suitability, today, present.stop.get());
                         present.tell(WEIGHING * weighed.incrementAndGet() / all.size());
                         return new ToPlace(batch.number(), batch.crop().code(), candidates);
                     })
                     .toList();
             Assignment assignment = Assigner.assign(
-                    season.places(), toPlace, new SplittableRandom(SEED), share -> present.tell(WEIGHING + (1 - WEIGHING) * share),
+                    season.places(),
+                    toPlace,
+                    new SplittableRandom(SEED),
+                    share -> present.tell(WEIGHING + (1 - WEIGHING) * share),
                     present.stop::get);
             runs.found(present.token, Placings.of(all, toPlace, assignment, season, today));
         } catch (RuntimeException failure) {
@@ -149,9 +167,13 @@ public class AssignmentService {
     }
 
     /** What is sown stands where it stands; what was placed by hand stays; everything else may go anywhere that suits. */
-    private static List<Candidate> candidates(BatchOutlook batch, Suitability suitability, LocalDate today, boolean stopped) {
+    private static List<Candidate> candidates(
+            BatchOutlook batch, Suitability suitability, LocalDate today, boolean stopped) {
         Candidate asItIs = new Candidate(batch.way(), 0, batch.stays());
-        if (batch.isFixed() || batch.file().batch().plan().pinned() || stopped || batch.file().batch().target().isBefore(today)) {
+        if (batch.isFixed()
+                || batch.file().batch().plan().pinned()
+                || stopped
+                || batch.file().batch().target().isBefore(today)) {
             return List.of(asItIs);
         }
         return suitability.candidates(batch.file().batch().target(), today, batch.slotsByContainer());

@@ -117,9 +117,13 @@ class PlacingRuns {
         public Said deserialize(JsonParser parser, DeserializationContext context) {
             JsonNode node = context.readTree(parser);
             Map<String, Object> parts = new HashMap<>();
-            node.get("parts").properties().forEach(part -> parts.put(part.getKey(), part.getValue().has("day")
-                    ? LocalDate.parse(part.getValue().get("day").asString())
-                    : part.getValue().get("text").asString()));
+            node.get("parts")
+                    .properties()
+                    .forEach(part -> parts.put(
+                            part.getKey(),
+                            part.getValue().has("day")
+                                    ? LocalDate.parse(part.getValue().get("day").asString())
+                                    : part.getValue().get("text").asString()));
             return new Said(node.get("message").asString(), parts);
         }
     }

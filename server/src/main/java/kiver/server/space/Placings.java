@@ -37,7 +37,8 @@ public record Placings(
     }
 
     /** A batch that goes somewhere else, or is sown on another day, with the reason. */
-    public record Placing(int batch, Way from, Way to, LocalDate sowDayBefore, LocalDate sowDay, boolean changes, Said reason) {}
+    public record Placing(
+            int batch, Way from, Way to, LocalDate sowDayBefore, LocalDate sowDay, boolean changes, Said reason) {}
 
     /**
      * What came of placing.
@@ -54,28 +55,47 @@ public record Placings(
         Map<Integer, List<Stay>> after = new HashMap<>();
         for (int index = 0; index < all.size(); index++) {
             before.put(all.get(index).number(), all.get(index).stays());
-            after.put(all.get(index).number(), chosen(toPlace, assignment, index).stays());
+            after.put(
+                    all.get(index).number(), chosen(toPlace, assignment, index).stays());
         }
         int days = (int) (season.lastDay().toEpochDay() - today.toEpochDay()) + 1;
         Occupancy then = Occupancy.of(season.places(), after, today, days);
-        Map<String, List<Candidate>> byKin = IntStream.range(0, all.size()).boxed().collect(Collectors.groupingBy(
-                index -> toPlace.get(index).kin(),
-                Collectors.mapping(index -> chosen(toPlace, assignment, index), Collectors.toList())));
+        Map<String, List<Candidate>> byKin = IntStream.range(0, all.size())
+                .boxed()
+                .collect(Collectors.groupingBy(
+                        index -> toPlace.get(index).kin(),
+                        Collectors.mapping(index -> chosen(toPlace, assignment, index), Collectors.toList())));
         List<Placing> placings = new ArrayList<>();
         for (int index = 0; index < all.size(); index++) {
             BatchOutlook batch = all.get(index);
             Candidate chosen = chosen(toPlace, assignment, index);
-            LocalDate sowDay = batch.isFixed() || toPlace.get(index).candidates().size() == 1
-                    ? batch.began()
-                    : chosen.stays().get(0).from();
+            LocalDate sowDay =
+                    batch.isFixed() || toPlace.get(index).candidates().size() == 1
+                            ? batch.began()
+                            : chosen.stays().get(0).from();
             boolean changes = !chosen.way().equals(batch.way()) || !sowDay.equals(batch.began());
             placings.add(new Placing(
-                    batch.number(), batch.way(), chosen.way(), batch.began(), sowDay, changes,
-                    reason(batch, toPlace.get(index).candidates().get(0), chosen, byKin.get(toPlace.get(index).kin()), then)));
+                    batch.number(),
+                    batch.way(),
+                    chosen.way(),
+                    batch.began(),
+                    sowDay,
+                    changes,
+                    reason(
+                            batch,
+                            toPlace.get(index).candidates().get(0),
+                            chosen,
+                            byKin.get(toPlace.get(index).kin()),
+                            then)));
         }
         return new Placings(
-                placings, (int) all.stream().filter(batch -> batch.file().batch().plan().pinned()).count(),
-                Occupancy.of(season.places(), before, today, days).overfullness(), then.overfullness(), assignment.gap(),
+                placings,
+                (int) all.stream()
+                        .filter(batch -> batch.file().batch().plan().pinned())
+                        .count(),
+                Occupancy.of(season.places(), before, today, days).overfullness(),
+                then.overfullness(),
+                assignment.gap(),
                 assignment.stopped());
     }
 
@@ -102,12 +122,14 @@ public record Placings(
             return Said.of("What suits it best has room.");
         }
         Optional<Occupancy.Lack> lack = then.lackFor(best.stays(), chosen.stays());
-        return lack
-                .map(over -> Said.of("{place} would suit it best but is full from {from} to {to}.")
-                        .with("place", over.place().name()).with("from", over.from()).with("to", over.until().minusDays(1)))
-                .orElse(beside(chosen, kin)
-                        ? Said.of("Suits it nearly as well as the best, and more {crop} stands there.")
-                                .with("crop", batch.crop().name().toLowerCase(Locale.ROOT))
-                        : Said.of("Leaves room where others need it more."));
+        return lack.map(over -> Said.of("{place} would suit it best but is full from {from} to {to}.")
+                        .with("place", over.place().name())
+                        .with("from", over.from())
+                        .with("to", over.until().minusDays(1)))
+                .orElse(
+                        beside(chosen, kin)
+                                ? Said.of("Suits it nearly as well as the best, and more {crop} stands there.")
+                                        .with("crop", batch.crop().name().toLowerCase(Locale.ROOT))
+                                : Said.of("Leaves room where others need it more."));
     }
 }

@@ -32,8 +32,16 @@ public class RateBook {
     public Rates rates() {
         Map<String, Double> by = mapper.all().stream().collect(Collectors.toMap(Rate::code, Rate::value));
         return new Rates(
-                by.get("mix_per_litre"), by.get("seed_per_thousand"), by.get("label"), by.get("slot_week"),
-                by.get("hour"), by.get("seconds_to_sow"), by.get("seconds_to_pot"), by.get("seed_waste"), by.get("mix_loss"), by.get("label_waste"));
+                by.get("mix_per_litre"),
+                by.get("seed_per_thousand"),
+                by.get("label"),
+                by.get("slot_week"),
+                by.get("hour"),
+                by.get("seconds_to_sow"),
+                by.get("seconds_to_pot"),
+                by.get("seed_waste"),
+                by.get("mix_loss"),
+                by.get("label_waste"));
     }
 
     /** Sets a rate; answers false when there is none of that code. */

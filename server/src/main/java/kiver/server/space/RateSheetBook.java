@@ -13,11 +13,8 @@ import org.springframework.stereotype.Component;
 @Component
 class RateSheetBook implements SheetBook {
 
-    private static final Shape SHAPE = new Shape(
-            "rates", 1, List.of(
-                    Column.of("code"),
-                    Column.of("words"),
-                    Column.of("value")));
+    private static final Shape SHAPE =
+            new Shape("rates", 1, List.of(Column.of("code"), Column.of("words"), Column.of("value")));
 
     private final RateBook rates;
 
@@ -32,7 +29,9 @@ class RateSheetBook implements SheetBook {
 
     @Override
     public List<SheetRow> rows() {
-        return rates.all().stream().map(rate -> SheetText.row(SHAPE.names(), rate.code(), rate.words(), rate.value())).toList();
+        return rates.all().stream()
+                .map(rate -> SheetText.row(SHAPE.names(), rate.code(), rate.words(), rate.value()))
+                .toList();
     }
 
     @Override

@@ -39,7 +39,8 @@ public class SpaceBook {
     public Occupancy occupancy(Collection<BatchOutlook> some) {
         LocalDate today = clock.today();
         Season season = seasons.season(today);
-        Map<Integer, List<Stay>> stays = some.stream().collect(Collectors.toMap(BatchOutlook::number, BatchOutlook::stays));
+        Map<Integer, List<Stay>> stays =
+                some.stream().collect(Collectors.toMap(BatchOutlook::number, BatchOutlook::stays));
         return Occupancy.of(season.places(), stays, today, (int) ChronoUnit.DAYS.between(today, season.lastDay()) + 1);
     }
 
@@ -48,8 +49,11 @@ public class SpaceBook {
         List<BatchOutlook> all = batches.all();
         LocalDate today = clock.today();
         return new RoomRelief(
-                        seasons.season(today), today, occupancy(all),
-                        (batch, plan) -> batches.trial(batch, batch.file().batch().with(plan)))
+                        seasons.season(today),
+                        today,
+                        occupancy(all),
+                        (batch, plan) ->
+                                batches.trial(batch, batch.file().batch().with(plan)))
                 .suggestions(crowded, all);
     }
 }

@@ -38,8 +38,7 @@ class SpaceController {
     private final SeasonService seasons;
     private final AssignmentService assignment;
 
-    SpaceController(
-            SpaceBook space, BatchOutlooks batches, SeasonService seasons, AssignmentService assignment) {
+    SpaceController(SpaceBook space, BatchOutlooks batches, SeasonService seasons, AssignmentService assignment) {
         this.space = space;
         this.batches = batches;
         this.seasons = seasons;
@@ -48,8 +47,16 @@ class SpaceController {
 
     /** A place with what it uses day by day, from the first day shown. */
     record PlaceInTime(
-            long id, String name, int walkingOrder, int slots, @Nullable Double day, @Nullable Double night,
-            double lampLight, List<PlaceUse> uses, List<Double> used, List<Double> mean) {}
+            long id,
+            String name,
+            int walkingOrder,
+            int slots,
+            @Nullable Double day,
+            @Nullable Double night,
+            double lampLight,
+            List<PlaceUse> uses,
+            List<Double> used,
+            List<Double> mean) {}
 
     /** Room through time. */
     record SpaceView(LocalDate firstDay, List<PlaceInTime> places, List<OverflowView> overflows) {}
@@ -60,12 +67,21 @@ class SpaceController {
 
     /** How far placing all is. */
     record AssignmentView(
-            boolean started, boolean running, double progress, @Nullable OutcomeView outcome, @Nullable String failure) {}
+            boolean started,
+            boolean running,
+            double progress,
+            @Nullable OutcomeView outcome,
+            @Nullable String failure) {}
 
     /** What placing all found. */
     record OutcomeView(
-            List<PlacingView> changed, List<PlacingView> unchanged, int pinned, double overflowBefore,
-            double overflowAfter, double gap, boolean stopped) {}
+            List<PlacingView> changed,
+            List<PlacingView> unchanged,
+            int pinned,
+            double overflowBefore,
+            double overflowAfter,
+            double gap,
+            boolean stopped) {}
 
     /**
      * What could be done about days on which a place is over-full.
@@ -77,7 +93,11 @@ class SpaceController {
      * @param edit that does it; missing where it is for people to settle
      */
     record SuggestionView(
-            SpaceHelp help, double chanceBefore, double chance, double relief, @Nullable PlanEdit edit) {}
+            SpaceHelp help,
+            double chanceBefore,
+            double chance,
+            double relief,
+            @Nullable PlanEdit edit) {}
 
     /** How many batches were changed. */
     record Taken(int batches) {}
@@ -98,17 +118,28 @@ class SpaceController {
     private List<Double> weeks(Place place, Occupancy occupancy) {
         var season = seasons.season();
         return java.util.stream.IntStream.range(0, occupancy.days() / 7)
-                .mapToObj(week -> Math.round(10 * season.meanTemperature(
-                        place.id(), occupancy.firstDay().plusWeeks(week), 7)) / 10.0)
+                .mapToObj(week -> Math.round(10
+                                * season.meanTemperature(
+                                        place.id(), occupancy.firstDay().plusWeeks(week), 7))
+                        / 10.0)
                 .toList();
     }
 
     private static PlaceInTime view(Place place, Occupancy occupancy, List<Double> mean) {
         PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
         return new PlaceInTime(
-                place.id().number(), place.name(), place.walkingOrder(), place.slots(), set == null ? null : set.day(),
-                set == null ? null : set.night(), place.lampLight(), place.suits().stream().sorted().toList(),
-                Arrays.stream(occupancy.used(place.id())).map(slots -> Math.round(100 * slots) / 100.0).boxed().toList(),
+                place.id().number(),
+                place.name(),
+                place.walkingOrder(),
+                place.slots(),
+                set == null ? null : set.day(),
+                set == null ? null : set.night(),
+                place.lampLight(),
+                place.suits().stream().sorted().toList(),
+                Arrays.stream(occupancy.used(place.id()))
+                        .map(slots -> Math.round(100 * slots) / 100.0)
+                        .boxed()
+                        .toList(),
                 mean);
     }
 
@@ -116,22 +147,33 @@ class SpaceController {
     List<SuggestionView> suggestions(
             @RequestParam long place, @RequestParam LocalDate from, @RequestParam LocalDate to) {
         if (to.isBefore(from) || to.isAfter(from.plusDays(Wish.DAYS_AHEAD))) {
-            throw new Refusal("to", Said.of("Choose a span from 1 to {daysAhead} days.").with("daysAhead", Wish.DAYS_AHEAD));
+            throw new Refusal(
+                    "to", Said.of("Choose a span from 1 to {daysAhead} days.").with("daysAhead", Wish.DAYS_AHEAD));
         }
-        return space.suggestions(new RoomRelief.Crowded(new PlaceId(place), from, to)).stream().map(this::view).toList();
+        return space.suggestions(new RoomRelief.Crowded(new PlaceId(place), from, to)).stream()
+                .map(this::view)
+                .toList();
     }
 
     private SuggestionView view(SpaceSuggestion suggestion) {
         int number = suggestion.help().batch();
         return new SuggestionView(
-                suggestion.help(), suggestion.chanceBefore(), suggestion.chance(), suggestion.relief(),
-                suggestion.plan()
-                        .map(plan -> PlanEdit.between(number, standing(number).file().batch().plan(), plan))
+                suggestion.help(),
+                suggestion.chanceBefore(),
+                suggestion.chance(),
+                suggestion.relief(),
+                suggestion
+                        .plan()
+                        .map(plan -> PlanEdit.between(
+                                number, standing(number).file().batch().plan(), plan))
                         .orElse(null));
     }
 
     private BatchOutlook standing(int number) {
-        return batches.all().stream().filter(batch -> batch.number() == number).findFirst().orElseThrow();
+        return batches.all().stream()
+                .filter(batch -> batch.number() == number)
+                .findFirst()
+                .orElseThrow();
     }
 
     @PostMapping("/api/space/assignment")
@@ -156,8 +198,11 @@ class SpaceController {
 
     private AssignmentView view(AssignmentService.Standing standing) {
         return new AssignmentView(
-                standing.started(), standing.running(), standing.progress(),
-                standing.outcome().map(this::view).orElse(null), standing.failure().orElse(null));
+                standing.started(),
+                standing.running(),
+                standing.progress(),
+                standing.outcome().map(this::view).orElse(null),
+                standing.failure().orElse(null));
     }
 
     private OutcomeView view(Placings outcome) {
@@ -167,8 +212,13 @@ class SpaceController {
             varieties.put(batch.number(), batch.file().batch().variety());
         }
         return new OutcomeView(
-                placings(outcome, true, names, varieties), placings(outcome, false, names, varieties), outcome.pinned(),
-                outcome.overflowBefore(), outcome.overflowAfter(), outcome.gap(), outcome.stopped());
+                placings(outcome, true, names, varieties),
+                placings(outcome, false, names, varieties),
+                outcome.pinned(),
+                outcome.overflowBefore(),
+                outcome.overflowAfter(),
+                outcome.gap(),
+                outcome.stopped());
     }
 
     private static List<PlacingView> placings(
@@ -176,13 +226,17 @@ class SpaceController {
         return outcome.placings().stream()
                 .filter(each -> each.changes() == changed)
                 .map(each -> new PlacingView(
-                        each.batch(), varieties.getOrDefault(each.batch(), ""), words(each.from(), names),
-                        words(each.to(), names), each.sowDayBefore(), each.sowDay(), each.reason()))
+                        each.batch(),
+                        varieties.getOrDefault(each.batch(), ""),
+                        words(each.from(), names),
+                        words(each.to(), names),
+                        each.sowDayBefore(),
+                        each.sowDay(),
+                        each.reason()))
                 .toList();
     }
 
     private static String words(Way way, Map<PlaceId, String> names) {
-        return names.get(way.emergence()) + ", " + names.get(way.growingOn())
-                + ", " + names.get(way.hardening());
+        return names.get(way.emergence()) + ", " + names.get(way.growingOn()) + ", " + names.get(way.hardening());
     }
 }

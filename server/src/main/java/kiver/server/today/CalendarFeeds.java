@@ -87,8 +87,8 @@ class CalendarFeeds {
     /** The calendar at an address. */
     byte[] calendar(String token) {
         Feed feed = mapper.byToken(token).orElseThrow(() -> new NotFound(Said.of("There is no such calendar.")));
-        Optional<Account> owner = Optional.ofNullable(feed.accountId()).map(id ->
-                accounts.byId(id).orElseThrow(() -> new NotFound(Said.of("There is no such calendar."))));
+        Optional<Account> owner = Optional.ofNullable(feed.accountId())
+                .map(id -> accounts.byId(id).orElseThrow(() -> new NotFound(Said.of("There is no such calendar."))));
         owner.map(Account::speech).ifPresent(SpokenTo::is);
         LocalDate today = clock.today();
         List<WorkAhead.Work> works = work.between(today.minusDays(DAYS_BACK), today.plusDays(DAYS_AHEAD));
@@ -100,7 +100,8 @@ class CalendarFeeds {
             Account account = owner.orElseThrow();
             name += ", " + account.name();
             if (account.role() == Role.GROWER) {
-                shown = shown.filter(each -> each.kind() == WorkAhead.WorkKind.RELEASE && account.growerId().equals(each.growerId()));
+                shown = shown.filter(each -> each.kind() == WorkAhead.WorkKind.RELEASE
+                        && account.growerId().equals(each.growerId()));
             }
         }
         Calendar calendar = new Calendar();
@@ -127,8 +128,10 @@ class CalendarFeeds {
     private static Said spread(WorkAhead.Work work) {
         return work.spread() == null
                 ? Said.of("Batch {batch}").with("batch", work.batch())
-                : Said.of("Batch {batch}, eight times in ten between {early} and {late}").with("batch", work.batch())
-                        .with("early", work.spread().early()).with("late", work.spread().late());
+                : Said.of("Batch {batch}, eight times in ten between {early} and {late}")
+                        .with("batch", work.batch())
+                        .with("early", work.spread().early())
+                        .with("late", work.spread().late());
     }
 
     /** The table of feeds. */

@@ -46,38 +46,54 @@ class ChoicesController {
     record LotChoice(long id, String code, long varietyId, String supplier, double germinationLabel, int seedsLeft) {}
 
     /** A place. */
-    record PlaceChoice(
-            long id, String name, boolean forEmergence, boolean forGrowingOn, boolean forHardeningOff) {}
+    record PlaceChoice(long id, String name, boolean forEmergence, boolean forGrowingOn, boolean forHardeningOff) {}
 
     /** A hardening programme. */
     record ProgrammeChoice(HardeningProgramme programme, int days) {}
 
     /** Everything to choose from. */
     record Choices(
-            List<Grower> growers, List<Site> sites, List<CropChoice> crops, List<VarietyChoice> varieties,
-            List<ContainerChoice> containers, List<LotChoice> lots, List<PlaceChoice> places,
-            List<ProgrammeChoice> programmes, List<LossReason> lossReasons, List<NameDoubt> nameDoubts) {}
+            List<Grower> growers,
+            List<Site> sites,
+            List<CropChoice> crops,
+            List<VarietyChoice> varieties,
+            List<ContainerChoice> containers,
+            List<LotChoice> lots,
+            List<PlaceChoice> places,
+            List<ProgrammeChoice> programmes,
+            List<LossReason> lossReasons,
+            List<NameDoubt> nameDoubts) {}
 
     @GetMapping("/api/choices")
     Choices choices() {
         return new Choices(
                 orders.growers(),
                 orders.sites(),
-                crops.crops().stream().map(crop -> new CropChoice(crop.code(), crop.name())).toList(),
+                crops.crops().stream()
+                        .map(crop -> new CropChoice(crop.code(), crop.name()))
+                        .toList(),
                 crops.varieties().stream()
-                        .map(variety -> new VarietyChoice(variety.id(), variety.name(), crops.cropOf(variety).name()))
+                        .map(variety -> new VarietyChoice(
+                                variety.id(),
+                                variety.name(),
+                                crops.cropOf(variety).name()))
                         .toList(),
                 crops.containers().stream().map(ChoicesController::choice).toList(),
                 seeds.lots().stream()
                         .map(lot -> new LotChoice(
-                                lot.id().number(), lot.code(), lot.varietyId(), lot.supplier(), lot.germinationLabel(),
+                                lot.id().number(),
+                                lot.code(),
+                                lot.varietyId(),
+                                lot.supplier(),
+                                lot.germinationLabel(),
                                 lot.seedsLeft()))
                         .toList(),
                 places.places().stream().map(ChoicesController::choice).toList(),
                 Arrays.stream(HardeningProgramme.values())
                         .map(programme -> new ProgrammeChoice(programme, programme.days()))
                         .toList(),
-                List.of(LossReason.values()), List.of(NameDoubt.values()));
+                List.of(LossReason.values()),
+                List.of(NameDoubt.values()));
     }
 
     private static ContainerChoice choice(Container container) {
@@ -87,7 +103,10 @@ class ChoicesController {
 
     private static PlaceChoice choice(Place place) {
         return new PlaceChoice(
-                place.id().number(), place.name(), place.suits(PlaceUse.EMERGENCE), place.suits(PlaceUse.GROWING_ON),
+                place.id().number(),
+                place.name(),
+                place.suits(PlaceUse.EMERGENCE),
+                place.suits(PlaceUse.GROWING_ON),
                 place.suits(PlaceUse.HARDENING_OFF));
     }
 }

@@ -73,15 +73,29 @@ class RoundController {
 
     /** A stop on the round. */
     record StopView(
-            long placeId, String place, int slots, double slotsTaken, @Nullable Double lastMinimum,
-            @Nullable Double lastMaximum, @Nullable Double setMinimum, @Nullable Double setMaximum, List<BatchWork> work, int quietBatches) {}
+            long placeId,
+            String place,
+            int slots,
+            double slotsTaken,
+            @Nullable Double lastMinimum,
+            @Nullable Double lastMaximum,
+            @Nullable Double setMinimum,
+            @Nullable Double setMaximum,
+            List<BatchWork> work,
+            int quietBatches) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
 
     /** Plants that will not stand the coming night where they are, with the temperatures of the place and of the crop. */
     record EveningView(
-            int batch, String variety, String place, List<Integer> trays, int plants, double tonight, double floor,
+            int batch,
+            String variety,
+            String place,
+            List<Integer> trays,
+            int plants,
+            double tonight,
+            double floor,
             double likelyLoss) {}
 
     /**
@@ -95,12 +109,18 @@ class RoundController {
      * @param stops in walking order
      */
     record RoundView(
-            LocalDate today, List<DayRange> forecast, boolean assumed, List<String> cautions, List<EveningView> evening,
-            List<InPlaceBook.SeedToGo> seedToGo, List<StopView> stops) {}
+            LocalDate today,
+            List<DayRange> forecast,
+            boolean assumed,
+            List<String> cautions,
+            List<EveningView> evening,
+            List<InPlaceBook.SeedToGo> seedToGo,
+            List<StopView> stops) {}
 
     /** What was done about a night. */
     record EveningEntry(
-            @NotNull(message = "Say which batch.") Integer batch, @NotNull(message = "Say what was done.") EveningBook.Done done) {}
+            @NotNull(message = "Say which batch.") Integer batch,
+            @NotNull(message = "Say what was done.") EveningBook.Done done) {}
 
     @PostMapping("/api/round/evening")
     @Transactional
@@ -119,7 +139,8 @@ class RoundController {
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();
-            List<RoundService.Stop> here = all.stream().filter(stop -> stop.place().equals(place.id())).toList();
+            List<RoundService.Stop> here =
+                    all.stream().filter(stop -> stop.place().equals(place.id())).toList();
             DailyRange read = readings.getOrDefault(place.id(), Map.of()).get(today.minusDays(1));
             PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
             List<BatchWork> work = here.stream()
@@ -134,29 +155,50 @@ class RoundController {
                 cautions.add(named.caution());
             }
             stops.add(new StopView(
-                    place.id().number(), place.name(), place.slots(), occupancy.used(place.id())[0],
-                    read == null ? null : read.minimum(), read == null ? null : read.maximum(),
-                    set == null ? null : set.night(), set == null ? null : set.day(), work,
-                    (int) here.stream().filter(stop -> stop.tasks().isEmpty() && standsThere(stop)).count()));
+                    place.id().number(),
+                    place.name(),
+                    place.slots(),
+                    occupancy.used(place.id())[0],
+                    read == null ? null : read.minimum(),
+                    read == null ? null : read.maximum(),
+                    set == null ? null : set.night(),
+                    set == null ? null : set.day(),
+                    work,
+                    (int) here.stream()
+                            .filter(stop -> stop.tasks().isEmpty() && standsThere(stop))
+                            .count()));
         }
         List<DayRange> forecast = new ArrayList<>();
         for (DailyRange range : weather.forecast(today)) {
             forecast.add(new DayRange(today.plusDays(forecast.size()), range.minimum(), range.maximum()));
         }
         return new RoundView(
-                today, forecast, weather.isAssumed(), List.copyOf(cautions),
-                round.evening().stream().map(task -> view(task, summary)).toList(), inPlace.toGo(), stops);
+                today,
+                forecast,
+                weather.isAssumed(),
+                List.copyOf(cautions),
+                round.evening().stream().map(task -> view(task, summary)).toList(),
+                inPlace.toGo(),
+                stops);
     }
 
     private EveningView view(RoundService.EveningTask task, Function<BatchOutlook, BatchSummary> summary) {
         BatchSummary batch = summary.apply(task.batch());
         return new EveningView(
-                batch.number(), batch.variety(), batch.place(), batch.trays(), batch.plantsAlive(),
-                task.night().minimum(), task.night().floor(), task.likelyLoss());
+                batch.number(),
+                batch.variety(),
+                batch.place(),
+                batch.trays(),
+                batch.plantsAlive(),
+                task.night().minimum(),
+                task.night().floor(),
+                task.likelyLoss());
     }
 
     private static boolean standsThere(RoundService.Stop stop) {
         return stop.batch().file().state().sownOn().isPresent()
-                && stop.batch().file().state().balance().alive() + stop.batch().file().state().balance().waiting() > 0;
+                && stop.batch().file().state().balance().alive()
+                                + stop.batch().file().state().balance().waiting()
+                        > 0;
     }
 }

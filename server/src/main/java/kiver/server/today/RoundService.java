@@ -91,7 +91,8 @@ public class RoundService {
                 .filter(last -> last.from().isBefore(today))
                 .isPresent();
         boolean noted = batch.file().state().changes().stream()
-                .anyMatch(change -> change.change() instanceof BatchChange.Lost && change.day().equals(today));
+                .anyMatch(change -> change.change() instanceof BatchChange.Lost
+                        && change.day().equals(today));
         return stoodThere && !noted
                 ? batch.night(season, today).filter(NightOut::isTooCold).map(NightOut::minimum)
                 : Optional.empty();
@@ -112,18 +113,21 @@ public class RoundService {
         Season season = seasons.season(today);
         Set<Integer> safe = evenings.safeOn(today);
         return analyst.all().stream()
-                .filter(batch -> batch.lossTonight() > 0 && !safe.contains(batch.file().batch().number()))
+                .filter(batch -> batch.lossTonight() > 0
+                        && !safe.contains(batch.file().batch().number()))
                 .map(batch -> new EveningTask(
-                        batch, batch.file().state().place().orElseThrow(),
+                        batch,
+                        batch.file().state().place().orElseThrow(),
                         batch.night(season, today.plusDays(1)).orElseThrow()))
                 .sorted(Comparator.comparingDouble(EveningTask::likelyLoss).reversed())
                 .toList();
     }
 
-    private BatchSituation situation(BatchOutlook batch, Optional<DailyRange> outside, Optional<Double> frostToLookFor) {
+    private BatchSituation situation(
+            BatchOutlook batch, Optional<DailyRange> outside, Optional<Double> frostToLookFor) {
         BatchState state = batch.file().state();
-        DayOutside advice = outside
-                .map(range -> DayOutside.on(batch.crop().hardiness(), range, state.hardeningDays(), state.programmeDays()))
+        DayOutside advice = outside.map(range ->
+                        DayOutside.on(batch.crop().hardiness(), range, state.hardeningDays(), state.programmeDays()))
                 .orElse(DayOutside.OUT);
         return new BatchSituation(batch, lastSowDay(batch), advice, frostToLookFor);
     }
@@ -131,7 +135,8 @@ public class RoundService {
     /** Looked up only where the round says it: for what is due to be sown, or short. */
     private Optional<LocalDate> lastSowDay(BatchOutlook analysis) {
         boolean said = !analysis.file().batch().sowDay().isAfter(clock.today())
-                && (analysis.file().state().sownOn().isEmpty() || analysis.emerging().verdict() == EmergenceVerdict.FAILING
+                && (analysis.file().state().sownOn().isEmpty()
+                        || analysis.emerging().verdict() == EmergenceVerdict.FAILING
                         || analysis.stage() == BatchStage.FAILED);
         return said ? lastSowDays.last(analysis) : Optional.empty();
     }

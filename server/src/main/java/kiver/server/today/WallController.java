@@ -51,7 +51,8 @@ class WallController {
 
     @PostMapping("/api/calendar-feeds/places/{place}")
     FeedAddress ofPlace(@PathVariable long place, @AuthenticationPrincipal Person person) {
-        if (person.role() == Role.GROWER || places.places().stream().noneMatch(each -> each.id().number() == place)) {
+        if (person.role() == Role.GROWER
+                || places.places().stream().noneMatch(each -> each.id().number() == place)) {
             throw new NotFound(Said.of("There is no such place."));
         }
         return new FeedAddress("/calendar/" + feeds.tokenOfPlace(place) + ".ics");

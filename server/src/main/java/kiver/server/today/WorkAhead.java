@@ -41,7 +41,17 @@ class WorkAhead {
 
     /** Kinds of work. */
     enum WorkKind {
-        SOW, TAKE_IN, LOOK_FOR_FROST, COUNT, DECIDE, MOVE, POT_ON, HARDEN, RELEASE, CLEAR, WATCH;
+        SOW,
+        TAKE_IN,
+        LOOK_FOR_FROST,
+        COUNT,
+        DECIDE,
+        MOVE,
+        POT_ON,
+        HARDEN,
+        RELEASE,
+        CLEAR,
+        WATCH;
 
         static WorkKind of(TaskKind task) {
             return switch (task) {
@@ -74,7 +84,14 @@ class WorkAhead {
      * @param spread of days; missing for a fixed day
      */
     record Work(
-            LocalDate day, WorkKind kind, int batch, String variety, Said words, String place, long placeId, @Nullable Long growerId,
+            LocalDate day,
+            WorkKind kind,
+            int batch,
+            String variety,
+            Said words,
+            String place,
+            long placeId,
+            @Nullable Long growerId,
             @Nullable DateSpread spread) {
 
         private Work forGrower(long grower) {
@@ -92,19 +109,31 @@ class WorkAhead {
         Map<PlaceId, String> names = seasons.placeNames();
         for (RoundService.Stop stop : round.stops()) {
             BatchOutlook batch = stop.batch();
-            stop.tasks().forEach(task -> works.add(work(
-                    today, WorkKind.of(task.kind()), batch, stop.place(), names, Optional.empty(),
-                    Said.of("{task}. {why}").with("task", Said.of("task." + task.kind()).with("plants", plants(batch)))
-                            .with("why", wording.say((Record) task.why(), today, Map.of())))));
+            stop.tasks()
+                    .forEach(task -> works.add(work(
+                            today,
+                            WorkKind.of(task.kind()),
+                            batch,
+                            stop.place(),
+                            names,
+                            Optional.empty(),
+                            Said.of("{task}. {why}")
+                                    .with("task", Said.of("task." + task.kind()).with("plants", plants(batch)))
+                                    .with("why", wording.say((Record) task.why(), today, Map.of())))));
             boolean met = batch.file().stillWanted() == 0;
-            if (!met && batch.trouble().isEmpty() && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
+            if (!met
+                    && batch.trouble().isEmpty()
+                    && !Set.of(BatchStage.RELEASED, BatchStage.FAILED).contains(batch.stage())) {
                 List<Work> ahead = new ArrayList<>();
                 add(batch, names, ahead);
                 ahead.stream().filter(work -> work.day().isAfter(today)).forEach(works::add);
             }
         }
         works.removeIf(work -> work.day().isBefore(from) || work.day().isAfter(to));
-        works.sort(Comparator.comparing(Work::day).thenComparing(Work::kind).thenComparing(Work::placeId).thenComparing(Work::batch));
+        works.sort(Comparator.comparing(Work::day)
+                .thenComparing(Work::kind)
+                .thenComparing(Work::placeId)
+                .thenComparing(Work::batch));
         return works;
     }
 
@@ -118,19 +147,48 @@ class WorkAhead {
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
         if (!sown) {
-            works.add(planned.isBoughtIn()
-                    ? work(planned.sowDay(), WorkKind.TAKE_IN, batch, way.emergence(), names, Optional.empty(),
-                            Said.of("Take in {cells} {plants}").with("cells", planned.cells()).with("plants", plants))
-                    : work(planned.sowDay(), WorkKind.SOW, batch, way.emergence(), names, Optional.empty(),
-                            Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
-                                    .with("cells", planned.cells()).with("plants", plants).with("seeds", planned.seedsPerCell())));
+            works.add(
+                    planned.isBoughtIn()
+                            ? work(
+                                    planned.sowDay(),
+                                    WorkKind.TAKE_IN,
+                                    batch,
+                                    way.emergence(),
+                                    names,
+                                    Optional.empty(),
+                                    Said.of("Take in {cells} {plants}")
+                                            .with("cells", planned.cells())
+                                            .with("plants", plants))
+                            : work(
+                                    planned.sowDay(),
+                                    WorkKind.SOW,
+                                    batch,
+                                    way.emergence(),
+                                    names,
+                                    Optional.empty(),
+                                    Said.of("Sow {cells} cells of {plants}, {seeds} a cell")
+                                            .with("cells", planned.cells())
+                                            .with("plants", plants)
+                                            .with("seeds", planned.seedsPerCell())));
         }
         if (batch.stage().compareTo(BatchStage.GROWING_ON) < 0 && !planned.isBoughtIn()) {
             batch.forecast().emerged().ifPresent(spread -> {
-                works.add(work(spread.middle(), WorkKind.COUNT, batch, way.emergence(), names, Optional.of(spread), Said.of("task.COUNT")
-                        .with("plants", plants)));
+                works.add(work(
+                        spread.middle(),
+                        WorkKind.COUNT,
+                        batch,
+                        way.emergence(),
+                        names,
+                        Optional.of(spread),
+                        Said.of("task.COUNT").with("plants", plants)));
                 if (!way.emergence().equals(way.growingOn())) {
-                    works.add(work(spread.middle().plusDays(2), WorkKind.MOVE, batch, way.growingOn(), names, Optional.of(spread),
+                    works.add(work(
+                            spread.middle().plusDays(2),
+                            WorkKind.MOVE,
+                            batch,
+                            way.growingOn(),
+                            names,
+                            Optional.of(spread),
                             Said.of("task.MOVE_TO_GROW_ON").with("plants", plants)));
                 }
             });
@@ -139,36 +197,75 @@ class WorkAhead {
         for (int index = 0; index < batch.forecast().pottings().size(); index++) {
             DateSpread spread = batch.forecast().pottings().get(index);
             Container into = containers.get(batch.standing().pottingsDone() + index + 1);
-            works.add(work(spread.middle(), WorkKind.POT_ON, batch, way.growingOn(), names, Optional.of(spread),
-                    Said.of("Pot on {plants} into {into}").with("plants", plants).with("into", into.name().toLowerCase(Locale.ROOT))));
+            works.add(work(
+                    spread.middle(),
+                    WorkKind.POT_ON,
+                    batch,
+                    way.growingOn(),
+                    names,
+                    Optional.of(spread),
+                    Said.of("Pot on {plants} into {into}")
+                            .with("plants", plants)
+                            .with("into", into.name().toLowerCase(Locale.ROOT))));
         }
         if (batch.stage().compareTo(BatchStage.HARDENING_OFF) < 0) {
-            batch.forecast().stageReached().ifPresent(spread -> works.add(work(
-                    later(spread.middle(), planned.target().minusDays(planned.hardeningProgramme().days())), WorkKind.HARDEN, batch,
-                    way.hardening(), names, Optional.of(spread), hardening(plants, planned.hardeningProgramme().days()))));
+            batch.forecast()
+                    .stageReached()
+                    .ifPresent(spread -> works.add(work(
+                            later(
+                                    spread.middle(),
+                                    planned.target()
+                                            .minusDays(
+                                                    planned.hardeningProgramme().days())),
+                            WorkKind.HARDEN,
+                            batch,
+                            way.hardening(),
+                            names,
+                            Optional.of(spread),
+                            hardening(plants, planned.hardeningProgramme().days()))));
         }
         Map<LineId, Integer> released = batch.file().releasedByLine();
         batch.file().promises().stream()
                 .filter(promise -> released.getOrDefault(promise.line(), 0) < promise.accepted())
                 .forEach(promise -> works.add(work(
-                                promise.target(), WorkKind.RELEASE, batch, way.hardening(), names, batch.forecast().ready(),
-                                Said.of("Release {number} {plants} to {grower}").with("number", promise.plants())
-                                        .with("plants", plants).with("grower", promise.grower()))
+                                promise.target(),
+                                WorkKind.RELEASE,
+                                batch,
+                                way.hardening(),
+                                names,
+                                batch.forecast().ready(),
+                                Said.of("Release {number} {plants} to {grower}")
+                                        .with("number", promise.plants())
+                                        .with("plants", plants)
+                                        .with("grower", promise.grower()))
                         .forGrower(promise.growerId())));
     }
 
     private static Said hardening(String plants, int days) {
         return days == 0
                 ? Said.of("Put {plants} out").with("plants", plants)
-                : Said.of("Harden off {plants}, {days, plural, one {# day} other {# days}}").with("plants", plants).with("days", days);
+                : Said.of("Harden off {plants}, {days, plural, one {# day} other {# days}}")
+                        .with("plants", plants)
+                        .with("days", days);
     }
 
     private Work work(
-            LocalDate day, WorkKind kind, BatchOutlook batch, PlaceId place, Map<PlaceId, String> names,
-            Optional<DateSpread> spread, Said words) {
+            LocalDate day,
+            WorkKind kind,
+            BatchOutlook batch,
+            PlaceId place,
+            Map<PlaceId, String> names,
+            Optional<DateSpread> spread,
+            Said words) {
         return new Work(
-                day, kind, batch.file().batch().number(), batch.file().batch().variety(), words,
-                names.get(place), place.number(), null,
+                day,
+                kind,
+                batch.file().batch().number(),
+                batch.file().batch().variety(),
+                words,
+                names.get(place),
+                place.number(),
+                null,
                 spread.filter(each -> !each.isCertain()).orElse(null));
     }
 

@@ -25,7 +25,9 @@ public class TrayBook {
 
     /** The tray with that number on it. */
     public Tray numbered(int number) {
-        return mapper.byNumber(number).orElseThrow(() -> new NotFound(Said.of("There is no tray T{number}.").with("number", number)));
+        return mapper.byNumber(number)
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no tray T{number}.").with("number", number)));
     }
 
     /** The tray as the core knows it. */
@@ -66,7 +68,8 @@ public class TrayBook {
         @Select("select id, number, container from tray order by number")
         List<Tray> all();
 
-        @Select(value = "insert into tray (container) values (#{container}) returning id, number, container",
+        @Select(
+                value = "insert into tray (container) values (#{container}) returning id, number, container",
                 affectData = true)
         Tray insert(@Param("container") String container);
     }

@@ -69,7 +69,8 @@ public class WeatherBook {
         }
         for (int from = 0; from < fresh.size(); from += ROWS_AT_ONCE) {
             mapper.insert(
-                    fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())), isAssumed() ? "ASSUMED" : "STATION");
+                    fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())),
+                    isAssumed() ? "ASSUMED" : "STATION");
         }
         return days;
     }
@@ -87,7 +88,9 @@ public class WeatherBook {
     /** Puts measured days in the place of those that are there. */
     @Transactional
     public void put(Map<LocalDate, DailyRange> days) {
-        List<WeatherMapper.StationDay> rows = days.entrySet().stream().map(day -> row(day.getKey(), day.getValue())).toList();
+        List<WeatherMapper.StationDay> rows = days.entrySet().stream()
+                .map(day -> row(day.getKey(), day.getValue()))
+                .toList();
         for (int from = 0; from < rows.size(); from += ROWS_AT_ONCE) {
             mapper.put(rows.subList(from, Math.min(from + ROWS_AT_ONCE, rows.size())));
         }
@@ -109,7 +112,9 @@ public class WeatherBook {
 
     /** Everything measured so far, when what was measured up to some day is known: only what came after is read. */
     public StationRecord recordAfter(StationRecord known) {
-        List<DailyRange> later = mapper.recordFrom(known.lastDay().plusDays(1)).stream().map(WeatherBook::range).toList();
+        List<DailyRange> later = mapper.recordFrom(known.lastDay().plusDays(1)).stream()
+                .map(WeatherBook::range)
+                .toList();
         if (later.isEmpty()) {
             return known;
         }
@@ -121,7 +126,8 @@ public class WeatherBook {
     /** Everything measured so far. */
     public StationRecord record() {
         List<WeatherMapper.StationDay> days = mapper.recordFrom(LocalDate.EPOCH.minusYears(200));
-        return new StationRecord(days.get(0).day(), days.stream().map(WeatherBook::range).toList());
+        return new StationRecord(
+                days.get(0).day(), days.stream().map(WeatherBook::range).toList());
     }
 
     /** The forecast from a day on; empty when the newest does not reach so far. */

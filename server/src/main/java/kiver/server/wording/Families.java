@@ -20,7 +20,8 @@ import tools.jackson.databind.jsontype.NamedType;
 public class Families {
 
     /** All of them. */
-    public static final List<Class<?>> ALL = List.of(Obstacle.class, Proviso.class, WhyNow.class, SpaceHelp.class, Remedy.class, Hindrance.class);
+    public static final List<Class<?>> ALL =
+            List.of(Obstacle.class, Proviso.class, WhyNow.class, SpaceHelp.class, Remedy.class, Hindrance.class);
 
     /** Written as an object that names its kind. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
@@ -30,8 +31,9 @@ public class Families {
     JsonMapperBuilderCustomizer reasonsNameTheirKind() {
         return builder -> ALL.forEach(family -> {
             builder.addMixIn(family, WithKind.class);
-            builder.registerSubtypes(
-                    kinds(family).map(kind -> new NamedType(kind, kind.getSimpleName())).toArray(NamedType[]::new));
+            builder.registerSubtypes(kinds(family)
+                    .map(kind -> new NamedType(kind, kind.getSimpleName()))
+                    .toArray(NamedType[]::new));
         });
     }
 

@@ -72,8 +72,12 @@ class FamiliesDescription {
         if (schema.getOneOf() == null) {
             return false;
         }
-        List<String> named = ((List<Schema>) schema.getOneOf()).stream().map(Schema::get$ref).sorted().toList();
-        return named.equals(Families.kinds(family).map(kind -> REFERENCE + kind.getSimpleName()).sorted().toList());
+        List<String> named = ((List<Schema>) schema.getOneOf())
+                .stream().map(Schema::get$ref).sorted().toList();
+        return named.equals(Families.kinds(family)
+                .map(kind -> REFERENCE + kind.getSimpleName())
+                .sorted()
+                .toList());
     }
 
     @SuppressWarnings({"rawtypes", "unchecked"})

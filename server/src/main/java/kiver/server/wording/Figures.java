@@ -11,20 +11,26 @@ final class Figures {
     private static final double MILLIMETRES_IN_INCH = 25.4;
     /** Longer than this, an inch is not parted into eighths any more. */
     private static final double FINEST_INCHES = 6;
+
     private static final String[] EIGHTHS = {"", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"};
 
     private Figures() {}
 
     /** "Thu 29 Apr", "Thu Apr 29". */
     static String day(LocalDate day, Speech speech) {
-        return bracketed(DateTimeFormatter.ofPattern(american(speech) ? "EEE MMM d" : "EEE d MMM", speech.language().locale())
-                .format(day), speech);
+        return bracketed(
+                DateTimeFormatter.ofPattern(
+                                american(speech) ? "EEE MMM d" : "EEE d MMM",
+                                speech.language().locale())
+                        .format(day),
+                speech);
     }
 
     /** "Thu 29 Apr 2027", "Thu Apr 29, 2027"; for paper, which is kept. */
     static String wholeDay(LocalDate day, Speech speech) {
         String pattern = american(speech) ? "EEE MMM d, yyyy" : "EEE d MMM yyyy";
-        return bracketed(DateTimeFormatter.ofPattern(pattern, speech.language().locale()).format(day), speech);
+        return bracketed(
+                DateTimeFormatter.ofPattern(pattern, speech.language().locale()).format(day), speech);
     }
 
     /** "−6 °C", "21 °F". */

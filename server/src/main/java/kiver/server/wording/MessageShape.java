@@ -13,9 +13,22 @@ final class MessageShape {
     static final String AS_IT_STANDS = "_";
 
     private static final Map<Character, String> ACCENTED = Map.ofEntries(
-            Map.entry('a', "áá"), Map.entry('e', "éé"), Map.entry('i', "í"), Map.entry('o', "óó"), Map.entry('u', "úú"),
-            Map.entry('y', "ý"), Map.entry('c', "ç"), Map.entry('n', "ñ"), Map.entry('s', "š"), Map.entry('A', "Á"),
-            Map.entry('E', "É"), Map.entry('I', "Í"), Map.entry('O', "Ó"), Map.entry('U', "Ú"), Map.entry('S', "Š"), Map.entry('C', "Ç"));
+            Map.entry('a', "áá"),
+            Map.entry('e', "éé"),
+            Map.entry('i', "í"),
+            Map.entry('o', "óó"),
+            Map.entry('u', "úú"),
+            Map.entry('y', "ý"),
+            Map.entry('c', "ç"),
+            Map.entry('n', "ñ"),
+            Map.entry('s', "š"),
+            Map.entry('A', "Á"),
+            Map.entry('E', "É"),
+            Map.entry('I', "Í"),
+            Map.entry('O', "Ó"),
+            Map.entry('U', "Ú"),
+            Map.entry('S', "Š"),
+            Map.entry('C', "Ç"));
 
     private final String message;
     private final MessagePattern pattern;
@@ -64,7 +77,10 @@ final class MessageShape {
 
     private void argument(int start, int limit) {
         if (pattern.getPart(start).getArgType() == MessagePattern.ArgType.NONE) {
-            shaped.append('{').append(pattern.getSubstring(pattern.getPart(start + 1))).append(AS_IT_STANDS).append('}');
+            shaped.append('{')
+                    .append(pattern.getSubstring(pattern.getPart(start + 1)))
+                    .append(AS_IT_STANDS)
+                    .append('}');
             return;
         }
         int written = pattern.getPart(start).getIndex();

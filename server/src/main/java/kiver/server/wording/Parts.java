@@ -67,7 +67,9 @@ final class Parts {
         } else if (value instanceof List<?> names) {
             parts.put(name + "Is", names.isEmpty() ? "none" : "some");
             parts.put(name, names);
-            parts.put(name + "Together", ListFormatter.getInstance(speech.language().locale()).format(names));
+            parts.put(
+                    name + "Together",
+                    ListFormatter.getInstance(speech.language().locale()).format(names));
         } else if (value instanceof Double figure) {
             parts.put(name, figure(name, figure));
             parts.put(name + "Percent", Math.round(100 * figure));

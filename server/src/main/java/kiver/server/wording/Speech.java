@@ -45,14 +45,26 @@ public record Speech(
     }
 
     /** Units of temperature. */
-    public enum TemperatureUnit { CELSIUS, FAHRENHEIT }
+    public enum TemperatureUnit {
+        CELSIUS,
+        FAHRENHEIT
+    }
 
     /** Units of length. */
-    public enum LengthUnit { MILLIMETRES, INCHES }
+    public enum LengthUnit {
+        MILLIMETRES,
+        INCHES
+    }
 
     /** Units of volume. */
-    public enum VolumeUnit { LITRES, GALLONS }
+    public enum VolumeUnit {
+        LITRES,
+        GALLONS
+    }
 
     /** Units of mass. */
-    public enum MassUnit { GRAMS, OUNCES }
+    public enum MassUnit {
+        GRAMS,
+        OUNCES
+    }
 }

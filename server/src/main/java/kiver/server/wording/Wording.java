@@ -60,8 +60,9 @@ public class Wording {
             filled.put(name + MessageShape.AS_IT_STANDS, String.valueOf(shown));
         });
         // A MessageFormat must not be used by two at once.
-        MessageFormat format = formats
-                .computeIfAbsent(speech.language() + " " + key, both -> format(key, speech.language())).clone();
+        MessageFormat format = formats.computeIfAbsent(
+                        speech.language() + " " + key, both -> format(key, speech.language()))
+                .clone();
         return format.format(filled);
     }
 
@@ -102,7 +103,9 @@ public class Wording {
             return say(said);
         }
         if (value instanceof List<?> list) {
-            return list.stream().map(each -> String.valueOf(shown(each, speech))).collect(Collectors.joining(", "));
+            return list.stream()
+                    .map(each -> String.valueOf(shown(each, speech)))
+                    .collect(Collectors.joining(", "));
         }
         if (value instanceof Record reason && isReason(reason.getClass())) {
             return say(reason, LocalDate.EPOCH, Map.of());
@@ -127,7 +130,8 @@ public class Wording {
             message = american.get(key);
         }
         return new MessageFormat(
-                MessageShape.of(message == null ? key : message, language == Speech.Language.STRETCHED), language.locale());
+                MessageShape.of(message == null ? key : message, language == Speech.Language.STRETCHED),
+                language.locale());
     }
 
     private static Map<String, String> catalogue(Speech.Language language) {
@@ -135,7 +139,10 @@ public class Wording {
         try (InputStream content = Wording.class.getResourceAsStream(file)) {
             JsonNode catalogue = JSON.readTree(content);
             Map<String, String> messages = new HashMap<>();
-            catalogue.properties().forEach(entry -> messages.put(entry.getKey(), entry.getValue().asString()));
+            catalogue
+                    .properties()
+                    .forEach(entry ->
+                            messages.put(entry.getKey(), entry.getValue().asString()));
             return messages;
         } catch (IOException unreadable) {
             throw new IllegalStateException("The catalogue of messages cannot be read: " + file, unreadable);

@@ -35,24 +35,39 @@ class RecordGoldenTest {
 
     static Stream<Arguments> written() {
         return Stream.of(
-                arguments("Sown", 1, new BatchChange.Sown(new CellRun(TRAY, 1, 30), 2, new LotId(4), "Fine mix", new PlaceId(2))),
-                arguments("BroughtIn", 1, new BatchChange.BroughtIn(new CellRun(TRAY, 1, 30), new LotId(9), 2.5, new PlaceId(2))),
+                arguments(
+                        "Sown",
+                        1,
+                        new BatchChange.Sown(new CellRun(TRAY, 1, 30), 2, new LotId(4), "Fine mix", new PlaceId(2))),
+                arguments(
+                        "BroughtIn",
+                        1,
+                        new BatchChange.BroughtIn(new CellRun(TRAY, 1, 30), new LotId(9), 2.5, new PlaceId(2))),
                 arguments("LeftUnsown", 1, new BatchChange.LeftUnsown(TRAY)),
                 arguments("Counted", 1, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), false)),
                 arguments("Counted", 2, new BatchChange.Counted(TRAY, Map.of(1, 2, 3, 0), List.of(4, 5), true)),
                 arguments("Lost", 1, new BatchChange.Lost(TRAY, List.of(2, 3), LossReason.SLUGS)),
                 arguments("Mixed", 1, new BatchChange.Mixed(TRAY, List.of(4, 5), NameDoubt.LABEL_LOST)),
                 arguments("Recognised", 1, new BatchChange.Recognised(TRAY, List.of(4))),
-                arguments("PottedOn", 1, new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(14), 1, 2))),
+                arguments(
+                        "PottedOn",
+                        1,
+                        new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(14), 1, 2))),
                 arguments("Moved", 1, new BatchChange.Moved(new PlaceId(3))),
                 arguments("Moved", 2, new BatchChange.Moved(new PlaceId(3), List.of(TRAY))),
                 arguments("HardeningStarted", 1, new BatchChange.HardeningStarted(new PlaceId(5), 5)),
                 arguments("HardenedForDay", 1, new BatchChange.HardenedForDay(4)),
                 arguments("HardeningEnded", 1, new BatchChange.HardeningEnded()),
-                arguments("Released", 1, new BatchChange.Released(
-                        501, BatchChange.Released.BEFORE_LINES, new TrayId(14), List.of(1, 2))),
+                arguments(
+                        "Released",
+                        1,
+                        new BatchChange.Released(
+                                501, BatchChange.Released.BEFORE_LINES, new TrayId(14), List.of(1, 2))),
                 arguments("Released", 2, new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2))),
-                arguments("Released", 3, new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2), true)),
+                arguments(
+                        "Released",
+                        3,
+                        new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2), true)),
                 arguments("Corrected", 1, new BatchChange.Corrected(3)),
                 arguments("Corrected", 2, new BatchChange.Corrected(3, "the other tray")));
     }
@@ -70,10 +85,13 @@ class RecordGoldenTest {
 
     @Test
     void noKindAndNoVersionIsLeftOut() {
-        List<String> named = written().map(each -> each.get()[0] + " " + each.get()[1]).toList();
-        assertThat(named).containsExactlyInAnyOrderElementsOf(Arrays.stream(ChangeKind.values())
-                .flatMap(kind -> IntStream.rangeClosed(1, kind.version()).mapToObj(version -> kind.wireName() + " " + version))
-                .toList());
+        List<String> named =
+                written().map(each -> each.get()[0] + " " + each.get()[1]).toList();
+        assertThat(named)
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(ChangeKind.values())
+                        .flatMap(kind -> IntStream.rangeClosed(1, kind.version())
+                                .mapToObj(version -> kind.wireName() + " " + version))
+                        .toList());
         assertThat(Arrays.stream(ChangeKind.values()).map(ChangeKind::type))
                 .containsExactlyInAnyOrderElementsOf(kindsOf(BatchChange.class).toList());
     }
@@ -88,7 +106,8 @@ class RecordGoldenTest {
     @Test
     void whatIsNotKnownFailsLoudly() {
         assertThatThrownBy(() -> changes.read("Sung", 1, "{}")).hasMessageContaining("unknown kind Sung");
-        assertThatThrownBy(() -> changes.read("Moved", 3, "{}")).hasMessageContaining("is of version 3; this Kiver knows 2");
+        assertThatThrownBy(() -> changes.read("Moved", 3, "{}"))
+                .hasMessageContaining("is of version 3; this Kiver knows 2");
     }
 
     private static String golden(String kind, int version) throws IOException {

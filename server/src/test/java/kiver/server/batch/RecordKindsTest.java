@@ -15,15 +15,22 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @ServerTest
 class RecordKindsTest {
 
-    @Autowired JdbcTemplate database;
+    @Autowired
+    JdbcTemplate database;
 
     @Test
     void theDatabaseTakesTheKindsThatTheRecordKnows() {
         String rule = database.queryForObject(
-                "select pg_get_constraintdef(oid) from pg_constraint where conname = 'batch_change_kind_check'", String.class);
-        TreeSet<String> taken = Pattern.compile("'(\\w+)'").matcher(rule).results()
+                "select pg_get_constraintdef(oid) from pg_constraint where conname = 'batch_change_kind_check'",
+                String.class);
+        TreeSet<String> taken = Pattern.compile("'(\\w+)'")
+                .matcher(rule)
+                .results()
                 .map(found -> found.group(1))
                 .collect(Collectors.toCollection(TreeSet::new));
-        assertThat(taken).containsExactlyInAnyOrderElementsOf(Arrays.stream(ChangeKind.values()).map(ChangeKind::wireName).toList());
+        assertThat(taken)
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(ChangeKind.values())
+                        .map(ChangeKind::wireName)
+                        .toList());
     }
 }

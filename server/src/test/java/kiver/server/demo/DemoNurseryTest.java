@@ -30,14 +30,29 @@ import org.springframework.test.context.ContextConfiguration;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class DemoNurseryTest {
 
-    @Autowired NurseryClock clock;
-    @Autowired BatchBook batches;
-    @Autowired OrderBook orders;
-    @Autowired CropBook crops;
-    @Autowired SeedStore seeds;
-    @Autowired PlaceBook places;
-    @Autowired DemoNursery demo;
-    @Autowired JdbcTemplate database;
+    @Autowired
+    NurseryClock clock;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    OrderBook orders;
+
+    @Autowired
+    CropBook crops;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    PlaceBook places;
+
+    @Autowired
+    DemoNursery demo;
+
+    @Autowired
+    JdbcTemplate database;
 
     @Test
     @Order(1)
@@ -45,8 +60,11 @@ class DemoNurseryTest {
         assertThat(clock.today()).isEqualTo(DemoNursery.OPENING_DAY);
         assertThat(places.places()).hasSize(14);
         assertThat(orders.growers()).hasSize(12);
-        assertThat(orders.sites()).extracting(Site::altitude).anyMatch(metres -> metres < 600)
-                .anyMatch(metres -> metres > 600 && metres < 900).anyMatch(metres -> metres > 900);
+        assertThat(orders.sites())
+                .extracting(Site::altitude)
+                .anyMatch(metres -> metres < 600)
+                .anyMatch(metres -> metres > 600 && metres < 900)
+                .anyMatch(metres -> metres > 900);
         assertThat(crops.varieties()).hasSizeGreaterThanOrEqualTo(60);
         assertThat(seeds.lots()).hasSize(80).allMatch(lot -> lot.seedsLeft() >= 0);
         assertThat(batches.files().size()).isGreaterThanOrEqualTo(150);
@@ -57,9 +75,15 @@ class DemoNurseryTest {
     void hasBatchesInEveryStateOfThePath() {
         Map<BatchStage, Long> stages = batches.files().stream()
                 .collect(Collectors.groupingBy(file -> file.state().stage(), Collectors.counting()));
-        assertThat(stages.keySet()).contains(
-                BatchStage.PLANNED, BatchStage.SOWN, BatchStage.EMERGING, BatchStage.GROWING_ON,
-                BatchStage.HARDENING_OFF, BatchStage.READY, BatchStage.RELEASED);
+        assertThat(stages.keySet())
+                .contains(
+                        BatchStage.PLANNED,
+                        BatchStage.SOWN,
+                        BatchStage.EMERGING,
+                        BatchStage.GROWING_ON,
+                        BatchStage.HARDENING_OFF,
+                        BatchStage.READY,
+                        BatchStage.RELEASED);
     }
 
     @Test
@@ -76,8 +100,9 @@ class DemoNurseryTest {
     @Test
     @Order(4)
     void noReleaseGaveMoreThanWasOrdered() {
-        assertThat(batches.files()).allSatisfy(file ->
-                assertThat(file.state().balance().released()).isLessThanOrEqualTo(file.batch().plants()));
+        assertThat(batches.files())
+                .allSatisfy(file -> assertThat(file.state().balance().released())
+                        .isLessThanOrEqualTo(file.batch().plants()));
     }
 
     /** Everything that chance decides comes from numbers and a fixed seed, so it is the same on every machine. */
@@ -102,7 +127,8 @@ class DemoNurseryTest {
     void seedlingsNeverGoBackIntoTheGround() {
         int before = 0;
         for (double progress = 0; progress < 3; progress += 0.05) {
-            int up = DemoTruth.seedlingsUp(210, 5, 3, 0.9, crops.crop("beetroot").emergence(), progress);
+            int up =
+                    DemoTruth.seedlingsUp(210, 5, 3, 0.9, crops.crop("beetroot").emergence(), progress);
             assertThat(up).isBetween(before, 3);
             before = up;
         }
@@ -118,6 +144,7 @@ class DemoNurseryTest {
         int withHands = database.queryForObject("select count(*) from batch_change", Integer.class);
         assertThat(withHands).isGreaterThan(changes);
         demo.liveThroughToday(false);
-        assertThat(database.queryForObject("select count(*) from batch_change", Integer.class)).isEqualTo(withHands);
+        assertThat(database.queryForObject("select count(*) from batch_change", Integer.class))
+                .isEqualTo(withHands);
     }
 }

@@ -32,14 +32,29 @@ import org.springframework.transaction.support.TransactionTemplate;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class LargeSeasonTest {
 
-    @Autowired BatchBook batches;
-    @Autowired BatchAnalyst analyst;
-    @Autowired Board board;
-    @Autowired AssignmentService assignment;
-    @Autowired ForecastLedger ledger;
-    @Autowired PlanChanges plans;
-    @Autowired NurseryClock clock;
-    @Autowired TransactionTemplate transaction;
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    BatchAnalyst analyst;
+
+    @Autowired
+    Board board;
+
+    @Autowired
+    AssignmentService assignment;
+
+    @Autowired
+    ForecastLedger ledger;
+
+    @Autowired
+    PlanChanges plans;
+
+    @Autowired
+    NurseryClock clock;
+
+    @Autowired
+    TransactionTemplate transaction;
 
     @Test
     @Order(1)
@@ -60,8 +75,12 @@ class LargeSeasonTest {
         assertThat(analyst.all()).isSameAs(before);
         Batch batch = before.get(0).file().batch();
         transaction.executeWithoutResult(status -> {
-            plans.change(null, Said.of("Sow later"), Map.of(batch.number(), batch.plan().sownOn(batch.sowDay().plusDays(5))));
-            assertThat(analyst.all().get(0).file().batch().sowDay()).isEqualTo(batch.sowDay().plusDays(5));
+            plans.change(
+                    null,
+                    Said.of("Sow later"),
+                    Map.of(batch.number(), batch.plan().sownOn(batch.sowDay().plusDays(5))));
+            assertThat(analyst.all().get(0).file().batch().sowDay())
+                    .isEqualTo(batch.sowDay().plusDays(5));
             status.setRollbackOnly();
         });
         assertThat(analyst.all().get(0).file().batch().sowDay()).isEqualTo(batch.sowDay());
@@ -87,7 +106,9 @@ class LargeSeasonTest {
         assertThat(ledger.lately()).isEmpty();
         Batch batch = analyst.all().get(7).file().batch();
         transaction.executeWithoutResult(status -> plans.change(
-                null, Said.of("Sow later"), Map.of(batch.number(), batch.plan().sownOn(batch.sowDay().plusDays(20)))));
+                null,
+                Said.of("Sow later"),
+                Map.of(batch.number(), batch.plan().sownOn(batch.sowDay().plusDays(20)))));
         ledger.compare();
         ledger.compare();
         assertThat(ledger.lately()).singleElement().satisfies(noted -> {
@@ -105,10 +126,13 @@ class LargeSeasonTest {
             Thread.sleep(50);
         }
         Placings outcome = assignment.standing().outcome().orElseThrow();
-        assertThat(outcome.placings()).hasSize(24).allSatisfy(placing -> assertThat(placing.reason().isEmpty()).isFalse());
+        assertThat(outcome.placings())
+                .hasSize(24)
+                .allSatisfy(placing -> assertThat(placing.reason().isEmpty()).isFalse());
         assertThat(outcome.overflowAfter()).isLessThanOrEqualTo(outcome.overflowBefore());
         int changed = assignment.take(null);
-        assertThat(changed).isEqualTo((int) outcome.placings().stream().filter(Placings.Placing::changes).count());
+        assertThat(changed).isEqualTo((int)
+                outcome.placings().stream().filter(Placings.Placing::changes).count());
         assertThat(plans.lastWords()).contains(Said.of("Place the whole season"));
     }
 }

@@ -25,8 +25,11 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 @ContextConfiguration(initializers = Winter.class)
 class OneSourceOfEachFigureTest {
 
-    @Autowired MockMvc http;
-    @Autowired AccountMapper accounts;
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    AccountMapper accounts;
 
     private Person propagator;
 
@@ -40,10 +43,12 @@ class OneSourceOfEachFigureTest {
     void theRoundAndTheSpacePageCountTheSameTrays() throws Exception {
         Map<Integer, Double> taken = byId(get("/api/round"), "$.stops[*]", "placeId", "slotsTaken");
         Map<Integer, Double> used = new HashMap<>();
-        JsonPath.<List<Map<String, Object>>>read(get("/api/space"), "$.places[*]").forEach(place ->
-                used.put((Integer) place.get("id"), ((Number) ((List<?>) place.get("used")).get(0)).doubleValue()));
+        JsonPath.<List<Map<String, Object>>>read(get("/api/space"), "$.places[*]")
+                .forEach(place -> used.put(
+                        (Integer) place.get("id"), ((Number) ((List<?>) place.get("used")).get(0)).doubleValue()));
         assertThat(taken).hasSizeGreaterThan(10);
-        taken.forEach((place, slots) -> assertThat(slots).as("place " + place).isCloseTo(used.get(place), within(0.01)));
+        taken.forEach(
+                (place, slots) -> assertThat(slots).as("place " + place).isCloseTo(used.get(place), within(0.01)));
     }
 
     @Test
@@ -51,10 +56,14 @@ class OneSourceOfEachFigureTest {
         String round = get("/api/round");
         String today = JsonPath.read(round, "$.today");
         List<Integer> onTheRound = JsonPath.<List<Map<String, Object>>>read(round, "$.stops[*].work[*]").stream()
-                .flatMap(work -> ((List<?>) work.get("tasks")).stream().map(task -> (Integer) ((Map<?, ?>) work.get("batch")).get("number")))
-                .sorted().toList();
-        List<Integer> onTheSheet = JsonPath.<List<Integer>>read(get("/api/work?from=" + today + "&to=" + today), "$[*].batch")
-                .stream().sorted().toList();
+                .flatMap(work -> ((List<?>) work.get("tasks")).stream().map(task ->
+                        (Integer) ((Map<?, ?>) work.get("batch")).get("number")))
+                .sorted()
+                .toList();
+        List<Integer> onTheSheet =
+                JsonPath.<List<Integer>>read(get("/api/work?from=" + today + "&to=" + today), "$[*].batch").stream()
+                        .sorted()
+                        .toList();
         assertThat(onTheRound).isNotEmpty().isEqualTo(onTheSheet);
     }
 
@@ -63,7 +72,8 @@ class OneSourceOfEachFigureTest {
         Map<Integer, Double> listed = byId(get("/api/batches"), "$[*]", "number", "chance");
         Map<Integer, Double> onBoard = byId(get("/api/board"), "$.batches[*]", "number", "chance");
         assertThat(onBoard).hasSizeGreaterThan(50);
-        onBoard.forEach((batch, chance) -> assertThat(chance).as("batch " + batch).isEqualTo(listed.get(batch)));
+        onBoard.forEach(
+                (batch, chance) -> assertThat(chance).as("batch " + batch).isEqualTo(listed.get(batch)));
     }
 
     /** Tender plants that stand out in a frost are named, and their order is not called as good as sure. */
@@ -75,21 +85,28 @@ class OneSourceOfEachFigureTest {
         String batches = get("/api/batches");
         Map<Integer, Double> chances = byId(batches, "$[*]", "number", "chance");
         // Spares that nobody waits for may freeze without any order being the less sure for it.
-        lost.keySet().removeIf(batch -> JsonPath.<List<Integer>>read(
-                batches, "$[?(@.number == " + batch + ")].promises[*].outstanding").stream().allMatch(waiting -> waiting == 0));
+        lost.keySet()
+                .removeIf(batch ->
+                        JsonPath.<List<Integer>>read(batches, "$[?(@.number == " + batch + ")].promises[*].outstanding")
+                                .stream()
+                                .allMatch(waiting -> waiting == 0));
         assertThat(lost).isNotEmpty();
-        lost.forEach((batch, loss) ->
-                assertThat(chances.get(batch)).as("batch " + batch).isLessThanOrEqualTo(1 - loss / plants.get(batch) + 0.01));
+        lost.forEach((batch, loss) -> assertThat(chances.get(batch))
+                .as("batch " + batch)
+                .isLessThanOrEqualTo(1 - loss / plants.get(batch) + 0.01));
     }
 
     private static Map<Integer, Double> byId(String json, String path, String id, String value) {
         Map<Integer, Double> values = new HashMap<>();
-        JsonPath.<List<Map<String, Object>>>read(json, path).forEach(each ->
-                values.put((Integer) each.get(id), ((Number) each.get(value)).doubleValue()));
+        JsonPath.<List<Map<String, Object>>>read(json, path)
+                .forEach(each -> values.put((Integer) each.get(id), ((Number) each.get(value)).doubleValue()));
         return values;
     }
 
     private String get(String path) throws Exception {
-        return http.perform(MockMvcRequestBuilders.get(path).with(user(propagator))).andReturn().getResponse().getContentAsString();
+        return http.perform(MockMvcRequestBuilders.get(path).with(user(propagator)))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
     }
 }

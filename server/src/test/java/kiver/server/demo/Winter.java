@@ -34,9 +34,13 @@ public class Winter extends OwnDatabase {
         statement.execute("drop database if exists " + LIVING);
         statement.execute("create database " + LIVING);
         try (ConfigurableApplicationContext lived = SpringApplication.run(
-                KiverApplication.class, "--kiver.demo=true",
-                "--kiver.library=" + Path.of("..", "library").toAbsolutePath().normalize(), "--server.port=0", "--spring.datasource.url=" + server() + LIVING,
-                "--spring.datasource.username=kiver", "--spring.datasource.password=" + password())) {
+                KiverApplication.class,
+                "--kiver.demo=true",
+                "--kiver.library=" + Path.of("..", "library").toAbsolutePath().normalize(),
+                "--server.port=0",
+                "--spring.datasource.url=" + server() + LIVING,
+                "--spring.datasource.username=kiver",
+                "--spring.datasource.password=" + password())) {
             if (!lived.isActive()) {
                 throw new IllegalStateException("The winter was not lived through to its end.");
             }

@@ -40,7 +40,9 @@ class KeptTest {
             kept.forget();
             assertThat(kept.get()).isEqualTo(2);
             stored.set(1);
-            assertThat(CompletableFuture.supplyAsync(kept::get).join()).as("another reads what is committed").isEqualTo(1);
+            assertThat(CompletableFuture.supplyAsync(kept::get).join())
+                    .as("another reads what is committed")
+                    .isEqualTo(1);
             stored.set(2);
         });
         assertThat(kept.get()).as("what another had kept meanwhile is gone").isEqualTo(2);

@@ -39,7 +39,14 @@ class SimulatedProbeTest {
     }
 
     private static Place heated(int number) {
-        return new Place(new PlaceId(number), "Place " + number, number, 10, new PlaceClimate.SetPoints(20, 16), 0.8, 0,
+        return new Place(
+                new PlaceId(number),
+                "Place " + number,
+                number,
+                10,
+                new PlaceClimate.SetPoints(20, 16),
+                0.8,
+                0,
                 Set.of(PlaceUse.GROWING_ON));
     }
 }

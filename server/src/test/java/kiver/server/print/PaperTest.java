@@ -48,8 +48,8 @@ class PaperTest {
                 picture = new PDFRenderer(document).renderImageWithDPI(0, 200);
             }
             int[] pixels = picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
-            BinaryBitmap seen = new BinaryBitmap(new HybridBinarizer(
-                    new RGBLuminanceSource(picture.getWidth(), picture.getHeight(), pixels)));
+            BinaryBitmap seen = new BinaryBitmap(
+                    new HybridBinarizer(new RGBLuminanceSource(picture.getWidth(), picture.getHeight(), pixels)));
             assertThat(new QRCodeReader().decode(seen).getText()).isEqualTo(message);
         }
     }

@@ -28,8 +28,8 @@ class CanonicalTextTest {
                         new Counts(7, Map.of(2, 1), Set.of("a"), Optional.of(5)),
                         new Counts(7, Map.of(1, 2), Set.of("b"), Optional.of(5)),
                         new Counts(7, Map.of(1, 2), Set.of("a"), Optional.empty())))
-                .allSatisfy(other -> assertThat(CanonicalText.of(List.of(other)))
-                        .isNotEqualTo(CanonicalText.of(List.of(counts))));
+                .allSatisfy(other ->
+                        assertThat(CanonicalText.of(List.of(other))).isNotEqualTo(CanonicalText.of(List.of(counts))));
     }
 
     @Test

@@ -15,11 +15,16 @@ class PlainWordsTest {
 
     private static final LocalDate TODAY = LocalDate.of(2027, 4, 15);
     private static final Vocabulary WORDS = new Vocabulary(
-            List.of(new Name("1", "Ruffled Warden", "Curly kale"), new Name("2", "Blue Lantern", "Curly kale"),
+            List.of(
+                    new Name("1", "Ruffled Warden", "Curly kale"), new Name("2", "Blue Lantern", "Curly kale"),
                     new Name("3", "Slow Lantern", "Pepper"), new Name("4", "Copper Bell", "Tomato")),
-            List.of(new Name("10", "Upper terrace", "Upper Tarrow Farm"), new Name("11", "River terrace", "Fennick Flowers"),
+            List.of(
+                    new Name("10", "Upper terrace", "Upper Tarrow Farm"),
+                    new Name("11", "River terrace", "Fennick Flowers"),
                     new Name("12", "Lower meadow", "Lowermead Market Garden")),
-            List.of(new Name("module-60", "Module tray of 60", ""), new Name("pot-9", "Carrier of 18 pots of 9 cm", ""),
+            List.of(
+                    new Name("module-60", "Module tray of 60", ""),
+                    new Name("pot-9", "Carrier of 18 pots of 9 cm", ""),
                     new Name("plug-150", "Plug tray of 150", "")));
 
     @Test
@@ -36,7 +41,8 @@ class PlainWordsTest {
 
     @Test
     void takesTheWordsInAnyOrderAndForgivesALetter() {
-        Question asked = read("could you do lower medow by 3rd june 1,200 tomatos in 9 cm pots under fleece 5-7 leaves?");
+        Question asked =
+                read("could you do lower medow by 3rd june 1,200 tomatos in 9 cm pots under fleece 5-7 leaves?");
         assertThat(asked.plants()).hasValue(1200);
         assertThat(asked.varieties()).containsExactly("4");
         assertThat(asked.day()).contains(LocalDate.of(2027, 6, 3));
@@ -49,8 +55,11 @@ class PlainWordsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "'60 kale, 12 may, module', 60, module-60", "'150 kale 12 may module 60', 150, module-60",
-        "'module 60, 9 kale 12 may', 9, module-60", "'18 tomato 12 may 9 cm pots', 18, pot-9", "'9 tomato in pot 9 12 may', 9, pot-9"
+        "'60 kale, 12 may, module', 60, module-60",
+        "'150 kale 12 may module 60', 150, module-60",
+        "'module 60, 9 kale 12 may', 9, module-60",
+        "'18 tomato 12 may 9 cm pots', 18, pot-9",
+        "'9 tomato in pot 9 12 may', 9, pot-9"
     })
     void aNumberThatSizesAContainerIsNotOneOfPlants(String words, int plants, String container) {
         assertThat(read(words).plants()).hasValue(plants);

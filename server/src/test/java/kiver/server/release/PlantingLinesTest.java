@@ -21,7 +21,8 @@ class PlantingLinesTest {
     @Test
     void followTheCropAndItsHardiness() throws IOException {
         List<String> kale = lines(crop("curly-kale"), APRIL);
-        assertThat(kale).anyMatch(line -> line.contains("to the lowest leaves, 45 cm apart"))
+        assertThat(kale)
+                .anyMatch(line -> line.contains("to the lowest leaves, 45 cm apart"))
                 .anyMatch(line -> line.contains("−6 °C"));
         assertThat(lines(crop("lettuce"), APRIL)).anyMatch(line -> line.contains("bolt"));
         assertThat(lines(crop("tomato"), APRIL)).anyMatch(line -> line.contains("No frost at all"));

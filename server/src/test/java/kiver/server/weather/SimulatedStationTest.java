@@ -37,7 +37,8 @@ class SimulatedStationTest {
             List<DailyRange> forecast = station.forecast(madeOn);
             assertThat(forecast).hasSize(5);
             near += Math.abs(forecast.get(0).middle() - station.measured(madeOn).middle());
-            far += Math.abs(forecast.get(4).middle() - station.measured(madeOn.plusDays(4)).middle());
+            far += Math.abs(forecast.get(4).middle()
+                    - station.measured(madeOn.plusDays(4)).middle());
         }
         assertThat(near).isPositive();
         assertThat(far).isGreaterThan(3 * near);

@@ -46,9 +46,13 @@ class ServedWordsTest {
     @Test
     void listsEveryMessageOfTheServer() throws IOException {
         scan();
-        assertThat(unreadable).as("messages that cannot be gathered from the sources").isEmpty();
+        assertThat(unreadable)
+                .as("messages that cannot be gathered from the sources")
+                .isEmpty();
         if ("write".equals(System.getProperty("kiver.words"))) {
-            Files.writeString(LIST, said.stream().map(JSON::writeValueAsString).collect(Collectors.joining(",\n  ", "[\n  ", "\n]\n")));
+            Files.writeString(
+                    LIST,
+                    said.stream().map(JSON::writeValueAsString).collect(Collectors.joining(",\n  ", "[\n  ", "\n]\n")));
         }
         assertThat(JSON.readValue(Files.readString(LIST), new TypeReference<List<String>>() {}))
                 .containsExactlyElementsOf(said);
@@ -64,8 +68,11 @@ class ServedWordsTest {
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
         try (Stream<Path> files = Files.walk(Path.of("src/main/java"));
                 StandardJavaFileManager manager = compiler.getStandardFileManager(null, null, null)) {
-            List<Path> sources = files.filter(file -> file.toString().endsWith(".java")).sorted().toList();
-            JavacTask task = (JavacTask) compiler.getTask(null, manager, null, List.of(), null, manager.getJavaFileObjectsFromPaths(sources));
+            List<Path> sources = files.filter(file -> file.toString().endsWith(".java"))
+                    .sorted()
+                    .toList();
+            JavacTask task = (JavacTask) compiler.getTask(
+                    null, manager, null, List.of(), null, manager.getJavaFileObjectsFromPaths(sources));
             for (CompilationUnitTree unit : task.parse()) {
                 new Sayings(unit.getSourceFile().getName()).scan(unit, null);
             }
@@ -92,7 +99,8 @@ class ServedWordsTest {
         @Override
         public Void visitAnnotation(AnnotationTree annotation, Void nothing) {
             annotation.getArguments().stream()
-                    .filter(argument -> argument instanceof AssignmentTree named && named.getVariable().toString().equals("message"))
+                    .filter(argument -> argument instanceof AssignmentTree named
+                            && named.getVariable().toString().equals("message"))
                     .forEach(argument -> gather(((AssignmentTree) argument).getExpression()));
             return super.visitAnnotation(annotation, nothing);
         }
@@ -100,8 +108,9 @@ class ServedWordsTest {
         private void gather(ExpressionTree argument) {
             String source = argument.toString();
             Optional<String> words = constant(argument);
-            boolean key = words.filter(text -> text.isEmpty() || KEYS.contains(text)).isPresent()
-                    || source.matches("\"[a-z]+\\.(\\w+\\.)?\" \\+ .*");
+            boolean key =
+                    words.filter(text -> text.isEmpty() || KEYS.contains(text)).isPresent()
+                            || source.matches("\"[a-z]+\\.(\\w+\\.)?\" \\+ .*");
             boolean reason = source.startsWith("(Record)");
             if (words.isPresent() && !key) {
                 said.add(words.get());
@@ -115,7 +124,8 @@ class ServedWordsTest {
                 return Optional.of(text);
             }
             if (expression instanceof BinaryTree sum) {
-                return constant(sum.getLeftOperand()).flatMap(left -> constant(sum.getRightOperand()).map(right -> left + right));
+                return constant(sum.getLeftOperand())
+                        .flatMap(left -> constant(sum.getRightOperand()).map(right -> left + right));
             }
             return Optional.empty();
         }

@@ -1,0 +1,8 @@
+package kiver.server.release;
+
+/** A way to meet a line. */
+enum Route {
+    RAISED,
+    IN_PLACE,
+    BOUGHT_IN
+}

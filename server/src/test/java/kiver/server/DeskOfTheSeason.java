@@ -1,0 +1,58 @@
+package kiver.server;
+
+import java.time.LocalDate;
+import kiver.core.seed.LotId;
+import kiver.server.batch.BatchBook;
+import kiver.server.seed.SeedLot;
+import kiver.server.seed.SeedStore;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.annotation.Import;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** A small nursery with more seed than the others, and what is done at its desk. */
+@ServerTest
+@Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=a database of its own, since this nursery has more seed than the others")
+abstract class DeskOfTheSeason {
+
+    static final LocalDate TARGET = SmallNursery.TODAY.plusDays(70);
+
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    SeedStore seeds;
+
+    @Autowired
+    JdbcTemplate database;
+
+    @BeforeEach
+    void found() {
+        nursery.found();
+        if (seeds.lots().size() == 2) {
+            seeds.add(new SeedLot(
+                    new LotId(0),
+                    "L3",
+                    nursery.varietyId,
+                    "Seed house",
+                    0.92,
+                    100,
+                    SmallNursery.TODAY.minusDays(60),
+                    60_000,
+                    60_000));
+        }
+    }
+
+    int batch(int plants) throws Exception {
+        return nursery.batchOf(nursery.order(plants));
+    }
+}
