@@ -8,6 +8,7 @@ import { Sheet } from '../look/Sheet';
 import { shortDay } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { say } from '../words/say';
+import { told } from '../words/told';
 
 /** Whether changes go into the plan itself or are tried together in a draft beside it. */
 export function DraftBar({
@@ -141,8 +142,10 @@ function Comparison({ draft }: { draft: number }) {
             {line.places !== line.placesBefore && (
               <>{say('; {places} instead of {placesBefore}', { places: line.places, placesBefore: line.placesBefore })}</>
             )}
-            {say('; in time')} <strong>{chanceWords(line.chance)}</strong>
-            {say(', was {chanceBefore}', { chanceBefore: chanceWords(line.chanceBefore) })}
+            {told('; in time <b>{chance}</b>, was {chanceBefore}', {
+              chance: chanceWords(line.chance),
+              chanceBefore: chanceWords(line.chanceBefore),
+            })}
           </li>
         ))}
       </ul>

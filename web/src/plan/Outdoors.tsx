@@ -1,6 +1,7 @@
 import type { PlanView } from '../api/client';
 import { dayWords, shortDay, spreadWords } from '../words/days';
 import { say } from '../words/say';
+import { told } from '../words/told';
 import { degrees } from '../words/quantity';
 
 /** When the crop may stand at the site, beside the rules of thumb that people go by. */
@@ -12,36 +13,32 @@ export function Outdoors({ plan }: { plan: PlanView }) {
       <h3 className="mb-1">{say('At the site')}</h3>
       <dl className="grid gap-x-4 sm:grid-cols-[9rem_1fr]">
         <Line name={say('Out from')}>
-          <strong>{dayWords(outdoors.from)}</strong>
           {outdoors.because === 'FROST' &&
-            say(': {harmedAt}, which harms it, comes after that in one year of ten', { harmedAt: degrees(outdoors.harmedAt, 0) })}
-          {outdoors.because === 'SOIL' && say(': the soil has {soilWait} by then in every other year', { soilWait: degrees(outdoors.soilWait, 0) })}
-          {outdoors.because === 'NOTHING' && say(': no frost here harms it')}
+            told('<b>{from}</b>: {harmedAt}, which harms it, comes after that in one year of ten', {
+              from: dayWords(outdoors.from),
+              harmedAt: degrees(outdoors.harmedAt, 0),
+            })}
+          {outdoors.because === 'SOIL' &&
+            told('<b>{from}</b>: the soil has {soilWait} by then in every other year', {
+              from: dayWords(outdoors.from),
+              soilWait: degrees(outdoors.soilWait, 0),
+            })}
+          {outdoors.because === 'NOTHING' && told('<b>{from}</b>: no frost here harms it', { from: dayWords(outdoors.from) })}
         </Line>
         {outdoors.lastFrost && <Line name={say('Last that harms')}>{spreadWords(outdoors.lastFrost)}</Line>}
         {outdoors.soil && <Line name={say('Soil warm enough')}>{spreadWords(outdoors.soil)}</Line>}
         {outdoors.until && (
           <Line name={say('Out until')}>
-            <strong>{dayWords(outdoors.until)}</strong>
-            {say(': counted back from frost and dark, with what shortening days add')}
+            {told('<b>{until}</b>: counted back from frost and dark, with what shortening days add', { until: dayWords(outdoors.until) })}
           </Line>
         )}
         {(outdoors.sowFrom || outdoors.sowUntil) && (
           <Line name={say('Counted back')}>
-            {outdoors.sowFrom && (
-              <>
-                {say('sow from')} <strong>{dayWords(outdoors.sowFrom)}</strong>
-                {say('; earlier, they would wait past their best to go out')}
-              </>
-            )}
-            {outdoors.sowFrom && outdoors.sowUntil && '. '}
-            {outdoors.sowUntil && (
-              <>
-                {outdoors.sowFrom ? say('Until') : say('sow until')} <strong>{dayWords(outdoors.sowUntil)}</strong>
-                {say('; later, frost and dark come before harvest')}
-              </>
-            )}
-            .
+            {outdoors.sowFrom &&
+              told('Sow from <b>{sowFrom}</b>; earlier, they would wait past their best to go out.', { sowFrom: dayWords(outdoors.sowFrom) })}
+            {outdoors.sowFrom && outdoors.sowUntil && ' '}
+            {outdoors.sowUntil &&
+              told('Sow until <b>{sowUntil}</b>; later, frost and dark come before harvest.', { sowUntil: dayWords(outdoors.sowUntil) })}
           </Line>
         )}
         {outdoors.ruleForSowing && outdoors.averageLastFrost && (

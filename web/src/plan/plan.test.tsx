@@ -31,8 +31,8 @@ describe('at the site', () => {
     render(<Outdoors plan={samplePlan({ outdoors })} />);
     expect(screen.getByText(/1 °C, which harms it, comes after that in one year of ten/)).toBeTruthy();
     const counted = screen.getByText('Counted back').nextElementSibling!;
-    expect(counted.textContent).toContain('sow from Sat 24 Apr; earlier, they would wait past their best to go out');
-    expect(counted.textContent).toContain('Until Fri 2 Jul; later, frost and dark come before harvest');
+    expect(counted.textContent).toContain('Sow from Sat 24 Apr; earlier, they would wait past their best to go out');
+    expect(counted.textContent).toContain('Sow until Fri 2 Jul; later, frost and dark come before harvest');
     const rule = screen.getByText('Rule of thumb').nextElementSibling!;
     expect(rule.textContent).toContain('start from the average last frost, 10 May: sow 26 Apr, plant 20 May');
     expect(rule.textContent).toContain('from the first, 2 Oct: plant by 20 Jul');
@@ -46,7 +46,7 @@ describe('at the site', () => {
       />,
     );
     expect(screen.getByText(/the soil has 18 °C by then in every other year/)).toBeTruthy();
-    expect(screen.getByText('Counted back').nextElementSibling!.textContent).toMatch(/^sow until Fri 2 Jul/);
+    expect(screen.getByText('Counted back').nextElementSibling!.textContent).toMatch(/^Sow until Fri 2 Jul/);
     cleanup();
     const bare = { ...without, sowUntil: null, ruleForSowing: null };
     render(<Outdoors plan={samplePlan({ outdoors: { ...bare, because: 'NOTHING' } })} />);

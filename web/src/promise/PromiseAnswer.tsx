@@ -3,6 +3,7 @@ import { offerWords, provisoWords } from '../plan/planWords';
 import { dayWords, shortDay } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { say } from '../words/say';
+import { told } from '../words/told';
 import { figures, volumeUp } from '../words/quantity';
 
 const ANSWERS: Record<PlanView['promise']['answer'], { words: string; look: string }> = {
@@ -20,18 +21,10 @@ export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: 
         <h3 className="text-2xl">{answer.words}</h3>
         {plan.promise.answer === 'YES' && plan.dates.window && (
           <p>
-            {say('Whole and in time')} <strong>{chanceWords(plan.promise.chance)}</strong>.{' '}
-            {plan.dates.window.latest <= plan.dates.window.best ? (
-              <>
-                {say('Sow on')} <strong>{dayWords(plan.dates.window.best)}</strong>
-                {say('; later would be late.')}
-              </>
-            ) : (
-              <>
-                {say('Sow by')} <strong>{dayWords(plan.dates.window.latest)}</strong>
-                {say(', best {best}.', { best: dayWords(plan.dates.window.best) })}
-              </>
-            )}
+            {told('Whole and in time <b>{chance}</b>.', { chance: chanceWords(plan.promise.chance) })}{' '}
+            {plan.dates.window.latest <= plan.dates.window.best
+              ? told('Sow on <b>{best}</b>; later would be late.', { best: dayWords(plan.dates.window.best) })
+              : told('Sow by <b>{latest}</b>, best {best}.', { latest: dayWords(plan.dates.window.latest), best: dayWords(plan.dates.window.best) })}
           </p>
         )}
         {[...plan.promise.reasons, ...plan.promise.conditions].map((reason) => (

@@ -3,6 +3,7 @@ import { dayWords, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
+import { told } from '../words/told';
 
 /** Batches that could give what is wished, and a sowing of its own; one of them is chosen. */
 export function SourceChoice({
@@ -52,8 +53,9 @@ export function SourceWords({ source }: { source: Source }) {
   const { saving } = source;
   return source.kind === 'FREE' ? (
     <>
-      <strong>{say('Batch {batch}, {free} free', { batch: source.batch, free: source.free })}</strong>
-      {say(': {what}, ready {ready}. All who were promised of it, in time: {chance}.', {
+      {told('<b>Batch {batch}, {free} free</b>: {what}, ready {ready}. All who were promised of it, in time: {chance}.', {
+        batch: source.batch,
+        free: source.free,
         what:
           source.stage === 'PLANNED'
             ? say('to be sown {sowDay}', { sowDay: dayWords(source.sowDay) })
@@ -64,8 +66,8 @@ export function SourceWords({ source }: { source: Source }) {
     </>
   ) : (
     <>
-      <strong>{say('Sown together with batch {batch}', { batch: source.batch })}</strong>
-      {say(', on {sowDay}{more}. All in time: {chance}.', {
+      {told('<b>Sown together with batch {batch}</b>, on {sowDay}{more}. All in time: {chance}.', {
+        batch: source.batch,
         sowDay: dayWords(source.sowDay),
         more: saving ? savingWords(saving) : '',
         chance: chanceWords(source.chance),

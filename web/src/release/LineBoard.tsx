@@ -9,6 +9,7 @@ import { dayWords, spreadWords } from '../words/days';
 import { chanceWords, trayWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
+import { told } from '../words/told';
 import { SownInPlace } from './SownInPlace';
 import { WaysSheet } from './WaysSheet';
 
@@ -49,11 +50,7 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
           leavesTo: line.asked.leavesTo,
           container: line.asked.container.toLowerCase(),
         })}
-        {line.asked.target !== order.target && (
-          <>
-            {say(', wanted on')} <strong>{dayWords(line.asked.target)}</strong>
-          </>
-        )}
+        {line.asked.target !== order.target && told(', wanted on <b>{target}</b>', { target: dayWords(line.asked.target) })}
         {say('; {accepted} count as whole', { accepted: line.asked.accepted })}
       </p>
       {line.released + line.ready + line.readyMixed > 0 && (

@@ -7,6 +7,7 @@ import { chanceWords } from '../words/phrases';
 import { Notes } from './OrderPage';
 import { HowToSow } from './SownInPlace';
 import { say } from '../words/say';
+import { told } from '../words/told';
 
 /** The grower's page: will my plants be ready, how sure is it, what do I do on the day. */
 export function MyPlantsPage() {
@@ -84,8 +85,7 @@ function Coming({ order }: { order: OrderView }) {
   return (
     <li className="board p-4">
       <p className="mb-2 text-pencil">
-        {say('Order {number}, wanted on', { number: order.number })} <strong className="text-ink">{dayWords(order.target)}</strong>{' '}
-        {say('at {site}', { site: order.site })}
+        {told('Order {number}, wanted on <b>{target}</b> at {site}', { number: order.number, target: dayWords(order.target), site: order.site })}
       </p>
       <ul className="flex flex-col gap-4">
         {wanted.map((line) => (
@@ -108,11 +108,7 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
         <h2>
           {line.asked.plants} {line.asked.variety} <span className="font-normal text-pencil">{line.asked.crop.toLowerCase()}</span>
         </h2>
-        {line.asked.target !== order.target && (
-          <p>
-            {say('for')} <strong>{dayWords(line.asked.target)}</strong>
-          </p>
-        )}
+        {line.asked.target !== order.target && <p>{told('for <b>{target}</b>', { target: dayWords(line.asked.target) })}</p>}
         <p className="text-lg">{answer(line)}</p>
         {batch?.dates.ready && line.ready === 0 && line.released < line.asked.plants && (
           <p className="text-pencil">

@@ -10,6 +10,7 @@ import { LineBoard } from './LineBoard';
 import { OrderHistory } from './OrderHistory';
 import { ReleaseForm } from './ReleaseForm';
 import { say } from '../words/say';
+import { told } from '../words/told';
 import { altitude } from '../words/quantity';
 
 /** One order: what was asked, what grows for it, letting it go, and changing it. */
@@ -33,8 +34,12 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
         )}
       </h1>
       <p className="mb-5">
-        {say('for {grower}, {site} ({altitude}), wanted on', { grower: view.grower, site: view.site, altitude: altitude(view.altitude) })}{' '}
-        <strong>{dayWords(view.target)}</strong>
+        {told('for {grower}, {site} ({altitude}), wanted on <b>{target}</b>', {
+          grower: view.grower,
+          site: view.site,
+          altitude: altitude(view.altitude),
+          target: dayWords(view.target),
+        })}
       </p>
       <div className="grid gap-6 lg:grid-cols-[1fr_24rem]">
         <section aria-label={say('Lines')} className="flex min-w-0 flex-col gap-4">

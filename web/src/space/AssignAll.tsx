@@ -5,6 +5,7 @@ import { useChange } from '../api/queries';
 import { Refusal } from '../look/States';
 import { shortDay } from '../words/days';
 import { say } from '../words/say';
+import { told } from '../words/told';
 import { figures } from '../words/quantity';
 
 /** Places the whole season at once: started, watched, stopped, looked at and taken. */
@@ -62,16 +63,12 @@ function Outcome({ view, taking, take }: { view: AssignmentView; taking: boolean
     <div className="mt-2 text-sm">
       <p>
         {outcome.stopped && <strong>{say('Stopped before it was done.')} </strong>}
-        {say('{batches, plural, one {# batch} other {# batches}} would stand elsewhere or be sown on another day. Lack of room', {
-          batches: outcome.changed.length,
-        })}{' '}
-        <strong>{Math.round(outcome.overflowAfter)}</strong>{' '}
-        {say('instead of {overflowBefore} trays × days;{more} {more2}', {
-          overflowBefore: Math.round(outcome.overflowBefore),
-          more: outcome.gap < 0.2 ? say(' at most {gap} % from the best there can be.', { gap: figures(outcome.gap * 100, 1) }) : '',
-          more2:
-            outcome.pinned > 0 ? say('{batches, plural, one {# batch} other {# batches}} placed by hand stay.', { batches: outcome.pinned }) : '',
-        })}
+        {told(
+          '{batches, plural, one {# batch} other {# batches}} would stand elsewhere or be sown on another day. Lack of room <b>{overflowAfter}</b> instead of {overflowBefore} trays × days.',
+          { batches: outcome.changed.length, overflowAfter: Math.round(outcome.overflowAfter), overflowBefore: Math.round(outcome.overflowBefore) },
+        )}{' '}
+        {outcome.gap < 0.2 && say('At most {gap} % from the best there can be.', { gap: figures(outcome.gap * 100, 1) })}{' '}
+        {outcome.pinned > 0 && say('{batches, plural, one {# batch} other {# batches}} placed by hand stay.', { batches: outcome.pinned })}
       </p>
       {outcome.changed.length > 0 && (
         <button className="act act-main my-2" disabled={taking} onClick={take}>

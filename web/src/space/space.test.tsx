@@ -99,7 +99,7 @@ describe('placing all', () => {
   it('tells what it found, batch by batch with the reason, and is taken', async () => {
     const calls = fakeServer({ 'GET /api/space/assignment': standing({ outcome }), 'POST /api/space/assignment/taking': { batches: 1 } });
     show(<AssignAll />);
-    expect(await screen.findByText(/at most 1.2 % from the best there can be/)).toBeTruthy();
+    expect(await screen.findByText(/At most 1.2 % from the best there can be/)).toBeTruthy();
     expect(screen.getByText(/Heat mat would suit it best but is full/)).toBeTruthy();
     expect(screen.getByText(/1 batch placed by hand stay/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Place 1 batch so' }));

@@ -16,6 +16,8 @@ const PAGES = '../../../server/src/main/resources/words/pages.json';
 const SPOKEN = new Set(['what', 'hint', 'aria-label', 'placeholder', 'title', 'xTitle', 'yTitle', 'verb', 'alone', 'alt', 'words']);
 const BRITISH_SPELLING =
   /colour|grey|neighbour|litre|\bmetre|thermometre|programme|fortnight|mould|labelled|autumn|licence|catalogue|centre|plough|telephone/i;
+/** What is given a message: plain words, or words of which some stand out. */
+const SAYING = new Set(['say', 'told']);
 /** The name of the application is the same in every language; units and their signs are no words. */
 const NO_WORDS = new Set(['Kiver']);
 
@@ -33,7 +35,7 @@ function gathered(): { said: Set<string>; bare: Found[]; unreadable: Found[] } {
     const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX);
     const at = (node: ts.Node) => `${file}:${source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1}`;
     const visit = (node: ts.Node): void => {
-      if (ts.isCallExpression(node) && node.expression.getText(source) === 'say' && node.arguments[0]) {
+      if (ts.isCallExpression(node) && SAYING.has(node.expression.getText(source)) && node.arguments[0]) {
         const first = node.arguments[0];
         if (ts.isStringLiteralLike(first)) said.add(first.text);
         else unreadable.push({ where: at(node), text: first.getText(source) });

@@ -9,13 +9,18 @@ const DIFFERING: Record<string, Record<string, string>> = { AMERICAN: american }
 
 const formats = new Map<string, IntlMessageFormat>();
 
-/** The message of a key in the language spoken; a page's own words are their own key. */
-export function message(key: string): IntlMessageFormat {
-  let format = formats.get(key);
+/**
+ * The message of a key in the language spoken; a page's own words are their own key.
+ *
+ * @param marked whether some of its words stand between marks, `<b>so</b>`
+ */
+export function message(key: string, marked = false): IntlMessageFormat {
+  const kept = marked ? `<${key}` : key;
+  let format = formats.get(kept);
   if (!format) {
     const words = DIFFERING[speech.language]?.[key] ?? (british as Record<string, string>)[key] ?? key;
-    format = new IntlMessageFormat(speech.language === 'STRETCHED' ? stretched(words) : words, locale(), undefined, { ignoreTag: true });
-    formats.set(key, format);
+    format = new IntlMessageFormat(speech.language === 'STRETCHED' ? stretched(words, marked) : words, locale(), undefined, { ignoreTag: !marked });
+    formats.set(kept, format);
   }
   return format;
 }

@@ -23,8 +23,8 @@ const ACCENTED: Record<string, string> = {
  * A message in the stretched language: every letter that has one takes an accent, words grow to about 140 %, and
  * brackets show where the message begins and ends. What is shown without them never was in the catalogue.
  */
-export function stretched(words: string): MessageFormatElement[] {
-  return [literal('⟦'), ...parse(words, { ignoreTag: true }).map(accented), literal('⟧')];
+export function stretched(words: string, marked = false): MessageFormatElement[] {
+  return [literal('⟦'), ...parse(words, { ignoreTag: !marked }).map(accented), literal('⟧')];
 }
 
 function accented(element: MessageFormatElement): MessageFormatElement {
@@ -34,6 +34,7 @@ function accented(element: MessageFormatElement): MessageFormatElement {
         .map((letter) => ACCENTED[letter] ?? letter)
         .join(''),
     );
+  if (element.type === TYPE.tag) return { ...element, children: element.children.map(accented) };
   if (element.type !== TYPE.plural && element.type !== TYPE.select) return element;
   const options = Object.fromEntries(
     Object.entries(element.options).map(([name, option]) => [name, { ...option, value: option.value.map(accented) }]),

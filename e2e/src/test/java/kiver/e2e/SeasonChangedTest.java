@@ -100,7 +100,7 @@ class SeasonChangedTest {
         button("Place the whole season").click();
         Locator take = button(Pattern.compile("^Place \\d+ batch(es)? so$"));
         assertThat(take).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
-        assertThat(page.getByText(Pattern.compile("at most [\\d.]+ % from the best there can be")))
+        assertThat(page.getByText(Pattern.compile("At most [\\d.]+ % from the best there can be")))
                 .isVisible();
         take.click();
         assertThat(page.getByText("placed anew")).isVisible();

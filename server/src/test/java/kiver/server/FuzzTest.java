@@ -37,7 +37,9 @@ import tools.jackson.databind.json.JsonMapper;
 @TestPropertySource(properties = "kiver.test=a database that is left in whatever state nonsense brings it to")
 class FuzzTest {
 
-    private static final int CALLS = 3_000;
+    /** More find more: -Dkiver.fuzz=20000 looks for a quarter of an hour. */
+    private static final int CALLS = Integer.getInteger("kiver.fuzz", 1_200);
+
     private static final Object[] NONSENSE = {
         null,
         "",

@@ -103,7 +103,7 @@ class PutAwayTest {
                 .andExpect(jsonPath("$.order.standing").value("RELEASED"));
         nursery.get(nursery.grower, "/api/orders").andExpect(jsonPath("$[*].number", hasItem(order)));
         assertThat(nursery.note(nursery.grower, note)).isEqualTo(printed).contains("seed lot L1");
-        assertThat(lots.ofAll(batches.files()).byLot().get(nursery.lotId))
+        assertThat(lots.ofAll(batches.files()).byLot().get(new LotId(nursery.lotId)))
                 .extracting(LotKnowledge.Lesson::batch)
                 .contains(batch);
         clock.showDay(SmallNursery.TODAY);
@@ -163,10 +163,10 @@ class PutAwayTest {
     void theDatabaseLetsNoCellHoldPlantsOfTwoBatches() throws Exception {
         int batch = grown(nursery.order(10));
         long other = batches.file(grown(nursery.order(10))).batch().id().number();
-        assertThatThrownBy(() ->
-                        database.update("""
+        assertThatThrownBy(() -> database.update(
+                        """
                 insert into batch_cells select ?, tray_id, first_cell, first_cell, condition, seeds, seedlings, only_seen, origin, lot_id
-                from batch_cells where batch_id = ? limit 1""", other, batches.file(batch).batch().id()))
+                from batch_cells where batch_id = ? limit 1""", other, batches.file(batch).batch().id().number()))
                 .isInstanceOf(DataAccessException.class)
                 .hasMessageContaining("exclusion constraint");
     }
