@@ -14,6 +14,7 @@ const ORDER = [
   'tray',
   'plan',
   'promise',
+  'question',
   'order',
   'emerge',
   'sow',

@@ -45,15 +45,9 @@ export function PromiseAnswer({ plan, today, choose }: { plan: PlanView; today: 
           <ul className="flex flex-wrap gap-2">
             {plan.promise.offers.map((offer) => (
               <li key={offerWords(offer)}>
-                {offer.change === 'PROTECTION' ? (
-                  <span className="act border-dashed">
-                    {offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
-                  </span>
-                ) : (
-                  <button type="button" className="act" onClick={() => choose(offer)}>
-                    {offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
-                  </button>
-                )}
+                <button type="button" className="act min-h-11" onClick={() => choose(offer)}>
+                  {offerWords(offer)} <span className="font-normal text-pencil">{chanceWords(offer.chance)}</span>
+                </button>
               </li>
             ))}
           </ul>

@@ -1,11 +1,9 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { OfferView, Understood, Wish } from '../api/client';
-import { fakeServer, show, Status } from '../api/faked';
-import { sampleChoices } from '../board/samples';
+import type { OfferView } from '../api/client';
+import { show } from '../api/faked';
 import { samplePlan } from '../plan/samples';
 import { PromiseAnswer } from './PromiseAnswer';
-import { PromiseSheet, changedBy } from './PromiseSheet';
 
 const plan = samplePlan({
   sowing: {
@@ -28,25 +26,6 @@ const offer: OfferView = {
   siteId: 7,
   chance: 0.85,
 };
-const understood: Understood = {
-  wish: { varietyId: 1, container: 'module-60', plants: 400, leavesFrom: 4, leavesTo: 5, target: '2027-06-12', siteId: 7 },
-  growerId: 1,
-  missing: [],
-  notUnderstood: ['maybe'],
-  plan,
-  words: {
-    plants: 400,
-    variety: 'Blue Lantern',
-    crop: 'Curly kale',
-    container: 'Module tray of 60',
-    leavesFrom: 4,
-    leavesTo: 5,
-    target: '2027-06-12',
-    site: 'Near',
-    grower: 'Field one',
-  },
-};
-
 describe('the answer', () => {
   it('is a plain yes with its chance, its last day and what it takes', () => {
     show(<PromiseAnswer plan={plan} today="2027-04-15" choose={() => undefined} />);
@@ -98,54 +77,5 @@ describe('the answer', () => {
     expect(
       screen.getByText('1,200 seeds are needed and 1 is left in the lot. Choose fewer seeds per cell, another lot, or buy seed by Wed 5 May.'),
     ).toBeTruthy();
-  });
-});
-
-describe('an offer taken', () => {
-  it.each<[Partial<OfferView>, Partial<Wish>]>([
-    [{ target: '2027-06-20' }, { target: '2027-06-20' }],
-    [{ change: 'QUANTITY', plants: 250 }, { plants: 250 }],
-    [
-      { change: 'CONTAINER', container: 'pot-7' },
-      { container: 'pot-7', containerPath: null },
-    ],
-    [{ change: 'SITE', siteId: 9, site: 'Far' }, { siteId: 9 }],
-  ])('%o changes the wish', (more, changed) => {
-    expect(changedBy(understood.wish!, { ...offer, ...more })).toEqual({ ...understood.wish, ...changed });
-  });
-});
-
-describe('the question', () => {
-  it('is opened with a key, read back, answered and turned into an order', async () => {
-    const calls = fakeServer({ 'POST /api/promises': understood, 'GET /api/choices': sampleChoices, 'POST /api/orders': { number: 321 } });
-    show(<PromiseSheet today="2027-04-15" />);
-    fireEvent.keyDown(window, { key: 'p' });
-    fireEvent.change(await screen.findByLabelText('Asked on the telephone'), { target: { value: '400 blue lantern 12 june near' } });
-    expect(await screen.findByText(/400 Blue Lantern/)).toBeTruthy();
-    expect(screen.getByText(/Not understood: “maybe”/)).toBeTruthy();
-    await waitFor(() => expect((screen.getByRole('button', { name: 'Promise it: take the order' }) as HTMLButtonElement).disabled).toBe(false));
-    fireEvent.click(screen.getByRole('button', { name: 'Promise it: take the order' }));
-    await waitFor(() => expect(calls.at(-1)?.path === '/api/orders' || calls.some((call) => call.path === '/api/orders')).toBe(true));
-    expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
-      growerId: 1,
-      siteId: 7,
-      lines: [{ wish: understood.wish, seen: 'YES' }],
-    });
-  });
-
-  it('says what is still missing, and what cannot be', async () => {
-    fakeServer({
-      'GET /api/choices': sampleChoices,
-      'POST /api/promises': ({ body }: { body: unknown }) =>
-        JSON.stringify(body).includes('many')
-          ? new Status(422, { detail: 'x', errors: [{ field: 'text', message: 'Ask for 1 to 100000 plants.' }] })
-          : { missing: ['DAY'], notUnderstood: [] },
-    });
-    show(<PromiseSheet today="2027-04-15" />);
-    fireEvent.click(screen.getByRole('button', { name: /Can we/ }));
-    fireEvent.change(await screen.findByLabelText('Asked on the telephone'), { target: { value: '400 kale' } });
-    expect(await screen.findByText('Still to say: for which day.')).toBeTruthy();
-    fireEvent.change(screen.getByLabelText('Asked on the telephone'), { target: { value: 'far too many kale' } });
-    expect(await screen.findByText('Ask for 1 to 100000 plants.')).toBeTruthy();
   });
 });

@@ -6,7 +6,7 @@ import { queryClient } from '../api/queries';
 import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
-import { PromiseSheet } from '../promise/PromiseSheet';
+import { AskSheet } from '../question/AskSheet';
 import { Legend } from '../look/Legend';
 import { dayWords, longDay } from '../words/days';
 import { say } from '../words/say';
@@ -76,7 +76,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
             <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>
               {dayWords(session.today)}
             </span>
-            {session.role === 'PROPAGATOR' && <PromiseSheet today={session.today} />}
+            {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
             <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')}>

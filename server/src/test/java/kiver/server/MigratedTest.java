@@ -59,7 +59,7 @@ class MigratedTest {
     static class OldDatabase extends OwnDatabase {
         @Override
         protected void create(Statement statement, String name) throws SQLException {
-            super.create(statement, name);
+            statement.execute("create database " + name);
             Flyway.configure()
                     .dataSource(server() + name, "kiver", password())
                     .target("5")

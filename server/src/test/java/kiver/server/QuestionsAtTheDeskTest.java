@@ -12,6 +12,9 @@ import com.jayway.jsonpath.JsonPath;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import kiver.server.account.Person;
 import net.fortuna.ical4j.data.CalendarBuilder;
@@ -31,15 +34,16 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
     void aQuestionInPlainWordsIsAnsweredAndBecomesAnOrder() throws Exception {
         String answer = ask("12 test kale, " + TARGET + ", Near, module 60, 4-6 leaves")
                 .andExpect(status().isOk())
-                .andExpect(jsonPath("$.words.plants").value(12))
-                .andExpect(jsonPath("$.words.site").value("Near"))
-                .andExpect(jsonPath("$.plan.promise.answer").value("YES"))
-                .andExpect(jsonPath("$.plan.outdoors.because").value("FROST"))
-                .andExpect(jsonPath("$.plan.places.stays[0].place").value("Place 1"))
+                .andExpect(jsonPath("$.lines[0].reading.wish.plants").value(12))
+                .andExpect(jsonPath("$.lines[0].reading.site").value("Near"))
+                .andExpect(jsonPath("$.lines[0].plan.promise.answer").value("YES"))
+                .andExpect(jsonPath("$.lines[0].plan.outdoors.because").value("FROST"))
+                .andExpect(jsonPath("$.lines[0].plan.places.stays[0].place").value("Place 1"))
                 .andReturn()
                 .getResponse()
                 .getContentAsString();
-        String wish = new tools.jackson.databind.json.JsonMapper().writeValueAsString(JsonPath.read(answer, "$.wish"));
+        String wish = new tools.jackson.databind.json.JsonMapper()
+                .writeValueAsString(JsonPath.read(answer, "$.lines[0].reading.wish"));
         nursery.post(nursery.propagator, "/api/orders", nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + "}"))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.number", greaterThan(100)));
@@ -48,8 +52,106 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
     @Test
     void whatWasNotSaidOrUnderstoodIsTold() throws Exception {
         ask("zorbs for " + TARGET)
-                .andExpect(jsonPath("$.missing", hasSize(2)))
-                .andExpect(jsonPath("$.notUnderstood[0]").value("zorbs"));
+                .andExpect(jsonPath("$.lines[0].missing", hasSize(2)))
+                .andExpect(jsonPath("$.notUnderstood[0].word").value("zorbs"));
+    }
+
+    @Test
+    void aChangeChangesWhatWasAskedBefore() throws Exception {
+        String first = json(ask("12 test kale, " + TARGET + ", Near, module 60").andExpect(status().isOk()));
+        String wish = written(JsonPath.read(first, "$.lines[0].reading.wish"));
+        nursery.post(
+                        nursery.propagator,
+                        "/api/promises",
+                        "{\"text\":\"a week later, make it 20 in the tunnel\",\"before\":[" + wish + "]}")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.lines", hasSize(1)))
+                .andExpect(jsonPath("$.lines[0].reading.wish.plants").value(20))
+                .andExpect(jsonPath("$.lines[0].reading.wish.target")
+                        .value(TARGET.plusWeeks(1).toString()))
+                .andExpect(jsonPath("$.lines[0].reading.wish.protection").value("UNHEATED_TUNNEL"))
+                .andExpect(jsonPath("$.lines[0].reading.site").value("Near"));
+        nursery.post(
+                        nursery.propagator,
+                        "/api/promises",
+                        "{\"text\":\"and 30 test kale in 9 cm pots\",\"before\":[" + wish + "]}")
+                .andExpect(jsonPath("$.lines", hasSize(2)))
+                .andExpect(jsonPath("$.lines[1].reading.wish.container").value("pot-9"))
+                .andExpect(jsonPath("$.lines[1].reading.wish.target").value(TARGET.toString()));
+    }
+
+    /** What is said of the cover counts for frost, stands on the order's line and is looked at again with every edit. */
+    @Test
+    void whatPlantsWillStandUnderIsHonouredAndKept() throws Exception {
+        LocalDate early = SmallNursery.TODAY.plusDays(50);
+        String open = json(ask("12 test kale, " + early + ", Near, module 60"));
+        String covered = json(ask("12 test kale, " + early + ", Near, module 60, in a tunnel"));
+        assertThat(LocalDate.parse(JsonPath.<String>read(covered, "$.lines[0].plan.outdoors.from")))
+                .isBefore(LocalDate.parse(JsonPath.<String>read(open, "$.lines[0].plan.outdoors.from")));
+        String wish = written(JsonPath.read(covered, "$.lines[0].reading.wish"));
+        String taken = json(nursery.post(
+                        nursery.propagator,
+                        "/api/orders",
+                        nursery.orderBody(UUID.randomUUID(), "{\"wish\":" + wish + ",\"seen\":\"NO\"}"))
+                .andExpect(status().isOk()));
+        int number = JsonPath.read(taken, "$.number");
+        nursery.get(nursery.propagator, "/api/orders/" + number)
+                .andExpect(jsonPath("$.order.lines[0].asked.protection").value("UNHEATED_TUNNEL"));
+    }
+
+    @Test
+    void anOfferThatIsPressedIsAYes() throws Exception {
+        String answer = json(ask("12 test kale, " + SmallNursery.TODAY.plusDays(12) + ", Near, module 60"));
+        List<Map<String, Object>> offers = JsonPath.read(answer, "$.lines[0].plan.promise.offers");
+        assertThat(offers).isNotEmpty();
+        Map<String, Object> wish = JsonPath.read(answer, "$.lines[0].reading.wish");
+        for (Map<String, Object> offer : offers) {
+            Map<String, Object> changed = new HashMap<>(wish);
+            changed.put("target", offer.get("target"));
+            changed.put("plants", offer.get("plants"));
+            changed.put("container", offer.get("container"));
+            changed.put("siteId", offer.get("siteId"));
+            changed.put("protection", offer.get("protection"));
+            nursery.post(
+                            nursery.propagator,
+                            "/api/promises",
+                            "{\"text\":\"12 test kale\",\"settled\":[{\"line\":0,\"wish\":" + written(changed) + "}]}")
+                    .andExpect(status().isOk())
+                    .andExpect(jsonPath("$.lines[0].plan.promise.answer").value("YES"));
+        }
+    }
+
+    @Test
+    void twoThatFitAreOfferedAndNeverGuessed() throws Exception {
+        nursery.crops.add("curly-kale", "Second Leaf");
+        ask("12 kale " + TARGET)
+                .andExpect(jsonPath("$.lines[0].plan").doesNotExist())
+                .andExpect(jsonPath("$.lines[0].choices", hasSize(2)))
+                .andExpect(jsonPath("$.lines[0].choices[0].kind").value("VARIETY"))
+                .andExpect(jsonPath("$.lines[0].choices[0].answer").value("YES"))
+                .andExpect(jsonPath("$.lines[0].choices[1].name").value("Second Leaf"))
+                .andExpect(jsonPath("$.lines[0].choices[1].answer").value("NO"));
+        ask("12 second leaf " + TARGET)
+                .andExpect(jsonPath("$.lines[0].reading.variety").value("Second Leaf"));
+    }
+
+    @Test
+    void theQuestionCanBeTurnedRound() throws Exception {
+        String answer = json(ask("what can I still sow for Near?").andExpect(status().isOk()));
+        List<Map<String, Object>> lots = JsonPath.read(answer, "$.stillToSow.lots");
+        assertThat(lots).isNotEmpty();
+        assertThat(lots.get(0).get("code")).isIn("L1", "L3");
+        assertThat((int) lots.get(0).get("plants")).isPositive();
+        assertThat(JsonPath.<String>read(answer, "$.stillToSow.site")).isEqualTo("Near");
+        ask("what can be sown on 5 January?").andExpect(status().isOk());
+    }
+
+    private static String json(ResultActions answer) throws Exception {
+        return answer.andReturn().getResponse().getContentAsString();
+    }
+
+    private static String written(Object wish) {
+        return new tools.jackson.databind.json.JsonMapper().writeValueAsString(wish);
     }
 
     @ParameterizedTest

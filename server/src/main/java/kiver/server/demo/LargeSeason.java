@@ -230,7 +230,7 @@ class LargeSeason implements ApplicationRunner {
         int cells = CELLS / 2 + random.nextInt(CELLS);
         OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
         int order = stock.orders().add(site.growerId(), site.id(), target, placedOn, null);
-        LineId line = stock.orders().addLine(order, variety.id(), container.code(), wish);
+        LineId line = stock.orders().addLine(order, variety.id(), container.code(), wish, null);
         int batch = stock.batches()
                 .add(
                         new NewBatch(

@@ -1,5 +1,6 @@
 package kiver.server.order;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
+import kiver.core.order.Protection;
 import kiver.server.batch.PutAway;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
@@ -151,7 +153,8 @@ public class OrderBook {
     }
 
     /** Adds a line to an order and answers its number in the database. */
-    public LineId addLine(int number, long varietyId, String container, OrderLine line) {
+    public LineId addLine(
+            int number, long varietyId, String container, OrderLine line, @Nullable Protection protection) {
         return mapper.insertLine(new OrderMapper.LineRow(
                 number,
                 varietyId,
@@ -161,7 +164,8 @@ public class OrderBook {
                 line.stage().to(),
                 line.target(),
                 line.under(),
-                line.countedIn()));
+                line.countedIn(),
+                protection));
     }
 
     /** Notes something else that became of a line. */

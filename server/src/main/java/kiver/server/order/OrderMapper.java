@@ -1,10 +1,12 @@
 package kiver.server.order;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LineId;
+import kiver.core.order.Protection;
 import kiver.server.batch.PutAway;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -28,7 +30,7 @@ interface OrderMapper {
             select line.id, line.order_id, ordered.number as order_number, line.position, ordered.grower_id,
                    ordered.site_id, line.variety_id, variety.name as variety, variety.crop, line.container, line.plants,
                    line.leaves_from, line.leaves_to, coalesce(line.target, ordered.target) as target, ordered.placed_on,
-                   line.under, line.counted_in, line.cancelled_on
+                   line.under, line.counted_in, line.protection, line.cancelled_on
             from order_line line
             join grower_order ordered on ordered.id = line.order_id
             join variety on variety.id = line.variety_id
@@ -62,7 +64,8 @@ interface OrderMapper {
             int leavesTo,
             LocalDate target,
             double under,
-            CountedIn countedIn) {}
+            CountedIn countedIn,
+            @Nullable Protection protection) {}
 
     /** Those of which anything was wanted from the first day to the last. */
     @Select(ORDERS + """
@@ -136,10 +139,10 @@ interface OrderMapper {
     /** A day that is the order's own is not written twice. */
     @Select(value = """
             insert into order_line (order_id, position, variety_id, container, plants, leaves_from, leaves_to, target,
-                                    under, counted_in)
+                                    under, counted_in, protection)
             select ordered.id, 1 + coalesce((select max(position) from order_line where order_id = ordered.id), 0),
                    #{varietyId}, #{container}, #{plants}, #{leavesFrom}, #{leavesTo}, nullif(#{target}, ordered.target),
-                   #{under}, #{countedIn}
+                   #{under}, #{countedIn}, #{protection}
             from grower_order ordered where ordered.number = #{orderNumber}
             returning id
             """, affectData = true)

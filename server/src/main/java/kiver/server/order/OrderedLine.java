@@ -6,6 +6,7 @@ import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
+import kiver.core.order.Protection;
 
 /**
  * One line of an order: so many plants of one variety at one stage in one container.
@@ -27,6 +28,7 @@ import kiver.core.order.OrderLine;
  * @param placedOn day on which the order was taken
  * @param under share that the grower takes as whole when it is missing
  * @param countedIn what the number ordered counts
+ * @param protection what they will stand under, where the grower said so; null for what the site has
  * @param cancelledOn day since which it is not wanted any more; null while it is
  */
 public record OrderedLine(
@@ -47,6 +49,7 @@ public record OrderedLine(
         LocalDate placedOn,
         double under,
         CountedIn countedIn,
+        @Nullable Protection protection,
         @Nullable LocalDate cancelledOn) {
 
     /** As the core knows it. */

@@ -1,5 +1,6 @@
 package kiver.server.order;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -46,6 +47,12 @@ public class OutdoorsBook {
         return season(crop, climate(orders.site(siteId)), day);
     }
 
+    /** The same under a cover; null for what the site has. */
+    public OutdoorSeason season(Crop crop, long siteId, @Nullable Protection protection, LocalDate day) {
+        Site site = orders.site(siteId);
+        return season(crop, site, protection == null ? site.protection() : protection, day);
+    }
+
     /** The same at a site under other cover than it has. */
     public OutdoorSeason season(Crop crop, Site site, Protection protection, LocalDate day) {
         return season(crop, new SiteClimate(climate(site).offset(), protection), day);
@@ -53,8 +60,19 @@ public class OutdoorsBook {
 
     /** Frost dates of a site at a threshold, °C, under what covers it. */
     public FrostDates frost(Site site, double threshold) {
+        return frost(climate(site), threshold);
+    }
+
+    /** Frost dates of a climate at a threshold, °C. */
+    public FrostDates frost(SiteClimate climate, double threshold) {
         return FrostDates.of(
-                record(), climate(site).nightOffset(), threshold, nursery().latitude() >= 0);
+                record(), climate.nightOffset(), threshold, nursery().latitude() >= 0);
+    }
+
+    /** How the place of a line differs from the station, under what its plants will stand under. */
+    public SiteClimate climate(OrderedLine line) {
+        SiteClimate climate = climate(orders.site(line.siteId()));
+        return line.protection() == null ? climate : new SiteClimate(climate.offset(), line.protection());
     }
 
     /** How a site differs from the station. */

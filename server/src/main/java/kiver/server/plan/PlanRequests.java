@@ -104,8 +104,8 @@ public class PlanRequests {
         Optional<SeedLot> lot = chooseLot(wish, variety, files, known, today);
         Germination germination =
                 lot.map(chosen -> known.germination(chosen, today, 0)).orElse(null);
-        Optional<OutdoorSeason> outside =
-                Optional.ofNullable(wish.siteId()).map(site -> outdoors.season(crop, site, line.target()));
+        Optional<OutdoorSeason> outside = Optional.ofNullable(wish.siteId())
+                .map(site -> outdoors.season(crop, site, wish.protection(), line.target()));
         PlanRequest request = new PlanRequest(
                 line,
                 crop,

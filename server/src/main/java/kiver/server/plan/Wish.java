@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
+import kiver.core.order.Protection;
 import kiver.core.plan.ContainerPath;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -30,6 +31,7 @@ import kiver.server.wording.Said;
  * @param containerPath kind of path; null for straight
  * @param under share that the grower takes as whole when it is missing; null for 3 of 100
  * @param countedIn what the number counts; null for plants
+ * @param protection what they will stand under, where that was said; null for what the site has
  */
 public record Wish(
         @NotNull(message = "Choose a variety.") Long varietyId,
@@ -67,7 +69,8 @@ public record Wish(
         @DecimalMax(value = "0.5", message = "A grower takes at most half under.")
         Double under,
 
-        @Nullable CountedIn countedIn) {
+        @Nullable CountedIn countedIn,
+        @Nullable Protection protection) {
 
     /** So many days ahead plants can be promised. */
     public static final int DAYS_AHEAD = 240;
@@ -96,6 +99,7 @@ public record Wish(
                 siteId,
                 containerPath,
                 null,
+                null,
                 null);
     }
 
@@ -109,7 +113,20 @@ public record Wish(
             LocalDate target,
             Integer seedsPerCell,
             Long lotId) {
-        this(varietyId, container, plants, leavesFrom, leavesTo, target, seedsPerCell, lotId, null, null, null, null);
+        this(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 
     /** The same on another path through containers. */
@@ -126,7 +143,8 @@ public record Wish(
                 siteId,
                 path,
                 under,
-                countedIn);
+                countedIn,
+                protection);
     }
 
     /** The same for other plants and another day. */
@@ -143,7 +161,8 @@ public record Wish(
                 siteId,
                 containerPath,
                 under,
-                countedIn);
+                countedIn,
+                protection);
     }
 
     /** The same at a site; null where it is open. */
@@ -160,7 +179,8 @@ public record Wish(
                 site,
                 containerPath,
                 under,
-                countedIn);
+                countedIn,
+                protection);
     }
 
     /** The same from a lot. */
@@ -177,7 +197,26 @@ public record Wish(
                 siteId,
                 containerPath,
                 under,
-                countedIn);
+                countedIn,
+                protection);
+    }
+
+    /** The same under another cover; null for what the site has. */
+    public Wish covered(Protection cover) {
+        return new Wish(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                siteId,
+                containerPath,
+                under,
+                countedIn,
+                cover);
     }
 
     /** What the number counts. */

@@ -69,7 +69,7 @@ class Bookings {
     /** Writes a line as it was asked and answers its number in the database. */
     @Transactional(propagation = Propagation.MANDATORY)
     public LineId addLine(int order, Wish wish) {
-        return orders.addLine(order, wish.varietyId(), wish.container(), wish.line(clock.today()));
+        return orders.addLine(order, wish.varietyId(), wish.container(), wish.line(clock.today()), wish.protection());
     }
 
     /** Promises plants of a batch for a line; a batch that is to be sown larger for it is. */

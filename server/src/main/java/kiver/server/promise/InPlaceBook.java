@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.order.LineId;
+import kiver.core.order.SiteClimate;
 import kiver.core.outlook.BatchFile;
 import kiver.core.plan.InPlace;
 import kiver.core.plan.PlanRequest;
@@ -17,7 +18,6 @@ import kiver.server.growth.SeasonService;
 import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
 import kiver.server.order.OutdoorsBook;
-import kiver.server.order.Site;
 import kiver.server.plan.PlanRequests;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
@@ -91,14 +91,14 @@ public class InPlaceBook {
     }
 
     private InPlace outcome(OrderedLine line, PlanRequest request, int seeds) {
-        Site site = orders.site(line.siteId());
+        SiteClimate climate = outdoors.climate(line);
         InPlace.Ask ask = new InPlace.Ask(
                 request.line(),
                 request.crop(),
                 request.germination(),
                 seeds,
-                outdoors.climate(site),
-                outdoors.frost(site, request.crop().hardiness().harmedAt()),
+                climate,
+                outdoors.frost(climate, request.crop().hardiness().harmedAt()),
                 clock.today());
         return InPlace.of(ask, seasons.scenarios(ask.firstDay(), ask.lastDay()));
     }

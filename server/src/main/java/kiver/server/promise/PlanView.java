@@ -37,7 +37,7 @@ import kiver.core.space.Rates;
  * @param crop name
  * @param outdoors when the crop may stand at the site; missing while no site is chosen
  */
-record PlanView(
+public record PlanView(
         PossiblePromise promise,
         SowingView sowing,
         PlanDates dates,

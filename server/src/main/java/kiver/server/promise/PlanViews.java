@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 
 /** Puts plans into the form the screens show. */
 @Component
-class PlanViews {
+public class PlanViews {
 
     private final PromiseService promises;
     private final RateBook rates;
@@ -26,7 +26,7 @@ class PlanViews {
     }
 
     /** The plan for a wish with what else could give it. */
-    PlanView view(Wish wish) {
+    public PlanView view(Wish wish) {
         PromiseService.Checked checked = promises.check(wish, true);
         return PlanView.of(
                 checked,

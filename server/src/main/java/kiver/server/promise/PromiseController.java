@@ -2,7 +2,6 @@ package kiver.server.promise;
 
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -15,17 +14,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Plans shown while an order is typed, promises asked for in plain words, and their acceptance. */
+/** Plans shown while an order is typed, and the acceptance of what was promised. */
 @RestController
 class PromiseController {
 
     private final PromiseService promises;
-    private final Questions questions;
     private final PlanViews plans;
 
-    PromiseController(PromiseService promises, Questions questions, PlanViews plans) {
+    PromiseController(PromiseService promises, PlanViews plans) {
         this.promises = promises;
-        this.questions = questions;
         this.plans = plans;
     }
 
@@ -71,29 +68,12 @@ class PromiseController {
     /** The order taken. */
     record OrderTaken(int number) {}
 
-    /**
-     * A question as it was typed.
-     *
-     * @param wish what is asked instead of what the words say: they were understood, and an offer was taken up
-     */
-    record QuestionEntry(
-            @NotBlank(message = "Say how many of what for which day, for example: 400 curly kale, 12 May.")
-            @Size(max = 300, message = "Use at most 300 letters.")
-            String text,
-
-            @Nullable @Valid Wish wish) {}
-
     /** One way through containers, for comparison. */
     record PathView(ContainerPath.Kind kind, PlanView plan) {}
 
     @PostMapping("/api/plans")
     PlanView plan(@Valid @RequestBody Wish wish) {
         return plans.view(wish);
-    }
-
-    @PostMapping("/api/promises")
-    Questions.Understood promise(@Valid @RequestBody QuestionEntry entry) {
-        return entry.wish() == null ? questions.understand(entry.text()) : questions.answer(entry.wish());
     }
 
     @PostMapping("/api/paths")

@@ -146,7 +146,8 @@ public class PromiseService {
                 line.siteId(),
                 null,
                 line.under(),
-                line.countedIn());
+                line.countedIn(),
+                line.protection());
     }
 
     /** The site under better cover, and the grower's other sites. */
@@ -155,9 +156,10 @@ public class PromiseService {
             return List.of();
         }
         Site site = orders.site(wish.siteId());
+        Protection cover = wish.protection() == null ? site.protection() : wish.protection();
         List<SiteChoice> choices = new ArrayList<>();
         Arrays.stream(Protection.values())
-                .filter(protection -> protection.compareTo(site.protection()) > 0)
+                .filter(protection -> protection.compareTo(cover) > 0)
                 .forEach(protection -> choices.add(new SiteChoice(
                         String.valueOf(site.id()),
                         Optional.of(protection),

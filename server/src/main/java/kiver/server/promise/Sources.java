@@ -148,7 +148,8 @@ class Sources {
                 null,
                 batch.containerPath(),
                 batch.aim().under(),
-                batch.aim().countedIn());
+                batch.aim().countedIn(),
+                null);
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(wish, planned);
         return new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
@@ -184,7 +185,8 @@ class Sources {
                 wish.siteId(),
                 batch.containerPath(),
                 batch.aim().under(),
-                batch.aim().countedIn());
+                batch.aim().countedIn(),
+                wish.protection());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(together, planned.file());
         Promise promise = new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)

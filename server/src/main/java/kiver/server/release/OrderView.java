@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.CountedIn;
+import kiver.core.order.Protection;
 import kiver.server.order.OrderChange;
 import kiver.server.outlook.BatchSummary;
 import kiver.server.wording.Said;
@@ -101,6 +102,7 @@ record OrderView(
      * @param under share that the grower takes as whole when it is missing
      * @param accepted the fewest that the grower takes as whole
      * @param countedIn what the number ordered counts
+     * @param protection what they will stand under, where the grower said so
      */
     record Asked(
             long varietyId,
@@ -114,7 +116,8 @@ record OrderView(
             LocalDate target,
             double under,
             int accepted,
-            CountedIn countedIn) {}
+            CountedIn countedIn,
+            @Nullable Protection protection) {}
 
     /**
      * A line and how it stands.

@@ -25,7 +25,7 @@ public final class SpokenTo {
     }
 
     /** How they are spoken to; where nobody asked, as on a machine of its own, in British English. */
-    static Speech now() {
+    public static Speech now() {
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
         Object speech = request == null ? null : request.getAttribute(KEPT_UNDER, RequestAttributes.SCOPE_REQUEST);
         return speech instanceof Speech known ? known : Speech.METRIC;
