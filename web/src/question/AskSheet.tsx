@@ -156,7 +156,7 @@ function Asking({ today, done }: { today: string; done: () => void }) {
 function NotUnderstood({ text, answer }: { text: string; answer: Answered }) {
   return (
     <div className="border-l-4 border-ochre bg-ochre-wash p-3 text-sm">
-      <p>
+      <p className="leading-7">
         {marked(text, answer.notUnderstood).map((piece, place) =>
           piece.lost ? (
             <mark key={place} className="rounded-none bg-transparent font-semibold text-ochre underline decoration-wavy underline-offset-4">

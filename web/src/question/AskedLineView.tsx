@@ -13,7 +13,7 @@ const MISSING: Record<AskedLine['missing'][number], string> = {
   DAY: say('for which day'),
 };
 
-const ANSWERS: Record<PlanView['promise']['answer'], string> = { YES: say('yes'), YES_IF: say('yes, if'), NO: say('no') };
+const ANSWERS: Record<PlanView['promise']['answer'], string> = { YES: say('yes'), YES_IF: say('yes, with conditions'), NO: say('no') };
 
 /** "400 Blue Lantern, Wed 12 May" */
 export function lineWords(line: AskedLine): string {
@@ -107,7 +107,7 @@ function Choices({ line, settle, typeMore }: { line: AskedLine; settle: (wish: W
                   choice.answer && choice.answer !== 'NO' && choice.chance != null && chanceWords(choice.chance),
                 ]
                   .filter(Boolean)
-                  .join(', ')}
+                  .join('; ')}
               </span>
             </button>
           </li>

@@ -61,5 +61,5 @@ function lastWords(lot: View['lots'][number], sowDay: string): string {
   const left = daysBetween(sowDay, lot.lastDay);
   return left <= 0
     ? say('past its last day')
-    : say('until {lastDay}, {days, plural, one {# day} other {# days}}', { lastDay: dayWords(lot.lastDay), days: left });
+    : say('until {lastDay}, {days, plural, one {# day} other {# days}} left', { lastDay: dayWords(lot.lastDay), days: left });
 }

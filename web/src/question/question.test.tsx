@@ -117,8 +117,8 @@ describe('the question', () => {
     });
     await open();
     type('400 kale 12 june');
-    expect(await screen.findByRole('button', { name: 'Ruffled Warden curly kale, no' })).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'Blue Lantern curly kale, yes, 19 times in 20' }));
+    expect(await screen.findByRole('button', { name: 'Ruffled Warden curly kale; no' })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Blue Lantern curly kale; yes; 19 times in 20' }));
     expect(await screen.findByText('400 Blue Lantern')).toBeTruthy();
     expect(calls.filter((call) => call.path === '/api/promises').at(-1)?.body).toMatchObject({
       text: '400 kale 12 june',
@@ -166,7 +166,7 @@ describe('the question', () => {
     await open();
     type('what can I still sow near');
     expect(await screen.findByText(/about 480 plants of 600 seeds \(M26-4\), ready to go Sat 5 Jun: 9 times in 10/)).toBeTruthy();
-    expect(screen.getByText(/until Sun 20 Jun, 66 days/)).toBeTruthy();
+    expect(screen.getByText(/until Sun 20 Jun, 66 days left/)).toBeTruthy();
     expect(screen.getByText(/3 lots more would come to nothing now/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: /Blue Lantern/ }));
     expect((question() as HTMLInputElement).value).toBe('480 Blue Lantern, 5 Jun 2027, module tray of 60, Near');
