@@ -62,7 +62,23 @@ class SeasonAtTheDeskTest {
                     .containsText("L of mix");
             asked.fill("10000000 curly kale, 25 June");
             assertThat(page.getByText("Ask for 1 to 100000 plants")).isVisible();
-            asked.fill("40 curly kale, in 8 weeks, Upper terrace, standard module");
+            asked.fill("40 curly kale, bare root, in 8 weeks, Upper terrace, standard module");
+            assertThat(page.locator("mark").first()).hasText("bare");
+            assertThat(page.getByText("Which of these?")).isVisible();
+            button(page, Pattern.compile("^Blue Lantern.*yes")).click();
+            assertThat(answer).containsText("Yes");
+            asked.press("Enter");
+            Locator further = page.getByLabel("And if");
+            further.fill("a week later, make it 44");
+            assertThat(page.getByText("Read as")).containsText("44 Blue Lantern");
+            screen.requireAccessible();
+            further.fill("what can I still sow for Highbank?");
+            assertThat(page.getByText(Pattern.compile("plants of .* seeds")).first())
+                    .isVisible();
+            screen.requireAccessible();
+            further.fill("and 40 leeks");
+            assertThat(page.getByText(Pattern.compile("Read as"))).hasCount(2);
+            further.fill("40 blue lantern, in 8 weeks, Upper terrace");
             assertThat(answer).containsText("Yes");
             button(page, Pattern.compile("take the order|Take the order")).click();
             page.waitForURL(Pattern.compile(".*/orders/\\d+"));

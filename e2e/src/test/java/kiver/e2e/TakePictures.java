@@ -92,7 +92,7 @@ public final class TakePictures {
             if (view.path().equals("ASK")) {
                 page.keyboard().press("p");
                 page.getByLabel("Asked on the telephone")
-                        .fill("400 curly kale, 12 June, Upper terrace, standard module");
+                        .fill("400 blue lantern, 12 June, Upper terrace, standard module");
                 page.getByText("What it takes")
                         .or(page.getByText("What would be a yes"))
                         .first()
