@@ -21,9 +21,30 @@ const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/nursery', name: say('Nursery'), role: 'PROPAGATOR' },
 ];
 
+/** The ways to every page: along the top at a desk, within reach of the thumb on a telephone. */
+function Places({ role, look }: { role: SessionView['role']; look: string }) {
+  return (
+    <nav aria-label={say('Main')} className={look}>
+      {PLACES.filter((place) => !place.role || place.role === role).map((place) => (
+        <NavLink
+          key={place.to}
+          to={place.to}
+          end={place.to === '/'}
+          className={({ isActive }) =>
+            `flex min-h-12 items-center border-t-3 px-1 font-semibold sm:min-h-11 sm:border-t-0 sm:border-b-3 sm:px-2 lg:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+          }
+        >
+          {place.name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
 /** What stands around every page: where one is, what day it is, who is signed in. */
 export function Frame({ session, children }: { session: SessionView; children: ReactNode }) {
   const [leaving, setLeaving] = useState<string>();
+  const [more, setMore] = useState(false);
   const unsent = useOutbox().waiting.length;
   const signOut = async (sure: boolean) => {
     if (unsent > 0 && !sure) {
@@ -49,40 +70,31 @@ export function Frame({ session, children }: { session: SessionView; children: R
       <a href="#content" className="act sr-only focus:not-sr-only focus:absolute focus:z-40">
         {say('Skip to the page')}
       </a>
-      <header className="border-b border-rule bg-board">
-        <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1.5 lg:gap-x-4">
+      <header className="relative border-b border-rule bg-board">
+        <div className="mx-auto flex max-w-7xl items-center gap-x-3 px-4 py-1 sm:flex-wrap sm:gap-y-1 sm:py-1.5 lg:gap-x-4">
           <span className="flex items-center gap-2 font-display text-lg font-bold">
             <img src="/mark.svg" alt="" width="28" height="28" />
             Kiver
           </span>
-          {session.role !== 'GROWER' && (
-            <nav aria-label={say('Main')} className="-mx-4 flex max-w-[100vw] overflow-x-auto px-2 sm:mx-0 sm:gap-1 sm:px-0">
-              {PLACES.filter((place) => !place.role || place.role === session.role).map((place) => (
-                <NavLink
-                  key={place.to}
-                  to={place.to}
-                  end={place.to === '/'}
-                  className={({ isActive }) =>
-                    `flex min-h-11 items-center border-b-3 px-2 font-semibold lg:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
-                  }
-                >
-                  {place.name}
-                </NavLink>
-              ))}
-            </nav>
-          )}
-          <div className="-mr-2 flex flex-wrap items-center text-sm sm:mx-0 sm:ml-auto sm:gap-x-2">
-            <span className="hidden text-pencil 2xl:inline">{session.nursery}</span>
-            <span className="hidden font-semibold sm:inline" title={longDay(session.today)}>
-              {dayWords(session.today)}
-            </span>
-            {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
+          {session.role !== 'GROWER' && <Places role={session.role} look="hidden sm:flex sm:gap-1" />}
+          <span className="ml-auto hidden text-sm text-pencil 2xl:inline">{session.nursery}</span>
+          <span className="ml-auto text-sm font-semibold 2xl:ml-0" title={longDay(session.today)}>
+            {dayWords(session.today)}
+          </span>
+          {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
+          <button type="button" className="act min-h-11 px-3 sm:hidden" aria-expanded={more} aria-controls="more" onClick={() => setMore(!more)}>
+            {say('More')}
+          </button>
+          <div
+            id="more"
+            className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none`}
+          >
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
-            <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')}>
+            <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')} onClick={() => setMore(false)}>
               {session.name?.split(' ')[0]}
             </NavLink>
-            <button className="trail min-h-11 px-2" onClick={() => void signOut(false)}>
+            <button className="trail min-h-11 px-2 text-left" onClick={() => void signOut(false)}>
               {say('Sign out')}
             </button>
           </div>
@@ -102,9 +114,12 @@ export function Frame({ session, children }: { session: SessionView; children: R
           </button>
         </p>
       )}
-      <main id="content" className="mx-auto w-full max-w-7xl grow px-4 py-5">
+      <main id="content" tabIndex={-1} className="mx-auto w-full max-w-7xl grow px-4 py-3 outline-none sm:py-5">
         {children}
       </main>
+      {session.role !== 'GROWER' && (
+        <Places role={session.role} look="no-print sticky bottom-0 z-10 flex justify-between border-t border-rule bg-board px-1 text-xs sm:hidden" />
+      )}
     </div>
   );
 }

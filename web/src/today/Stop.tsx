@@ -6,6 +6,7 @@ import { StageMark } from '../look/StageMark';
 import { Refusal } from '../look/States';
 import { whyWords } from '../words/reasons';
 import { say } from '../words/say';
+import { told } from '../words/told';
 import { degrees, figures, temperature } from '../words/quantity';
 
 const TASK_WORDS: Record<TaskKind, string> = {
@@ -78,6 +79,7 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
           })}
         </span>
       </div>
+      {stop.caution && <p className="text-sm text-ochre">{told('<b>Mind:</b> {caution}', { caution: stop.caution })}</p>}
       {stop.work.length === 0 ? (
         <p className="text-sm text-pencil">
           {stop.quietBatches > 0

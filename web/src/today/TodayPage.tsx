@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import type { RoundView } from '../api/client';
 import { useForecastChanges, useRound } from '../api/queries';
 import { Loading, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
@@ -7,7 +8,9 @@ import { Evening } from './Evening';
 import { ForecastStrip } from './ForecastStrip';
 import { SeedToGo } from './SeedToGo';
 import { Stop } from './Stop';
+import { degrees } from '../words/quantity';
 import { say } from '../words/say';
+import { told } from '../words/told';
 
 /** The round: one walk through the nursery, stop by stop, with the work at each. */
 export function TodayPage() {
@@ -19,7 +22,7 @@ export function TodayPage() {
   const pressing = tasks.filter((task) => task.urgency !== 'TODAY').length;
   return (
     <>
-      <div className="mb-5 flex flex-wrap items-start justify-between gap-4">
+      <div className="mb-1 flex flex-wrap items-start justify-between gap-4 sm:mb-5">
         <div>
           <h1>{say('The round, {today}', { today: dayWords(round.data.today) })}</h1>
           <p className="text-pencil">
@@ -32,46 +35,52 @@ export function TodayPage() {
             )}
           </p>
         </div>
-        <ForecastStrip days={round.data.forecast} />
+        <div className="hidden sm:block">
+          <ForecastStrip days={round.data.forecast} />
+        </div>
       </div>
+      {round.data.forecast.length > 0 && (
+        <details className="mb-2 sm:hidden">
+          <summary className="min-h-11 content-center text-sm">{frostWords(round.data.forecast)}</summary>
+          <ForecastStrip days={round.data.forecast} />
+        </details>
+      )}
       {round.data.assumed && (
         <p className="mb-3 text-sm text-ochre">
-          {say('The weather is assumed from latitude and height, not measured;')}{' '}
-          <Link className="trail" to="/weather">
-            {say("read a station's file in")}
-          </Link>{' '}
-          {say('to forecast by your own.')}
+          {told(
+            "The weather is assumed from latitude and height, not measured; <to>read a station's file in</to> to forecast by your own.",
+            {},
+            {
+              to: (inner) => (
+                <Link className="trail" to="/weather">
+                  {inner}
+                </Link>
+              ),
+            },
+          )}
         </p>
       )}
       <Evening tasks={round.data.evening} />
       <SeedToGo seed={round.data.seedToGo} />
-      {round.data.cautions.length > 0 && (
-        <div className="mb-4 text-sm text-ochre">
-          {round.data.cautions.map((caution) => (
-            <p key={caution}>
-              <strong>{say('Mind:')} </strong>
-              {caution}
-            </p>
-          ))}
-          <p>{say('Local rules and licensed practice go first.')}</p>
-        </div>
-      )}
       {moved.data && moved.data.length > 0 && (
-        <section aria-label={say('What has moved')} className="mb-5 border-l-4 border-ochre pl-3">
-          <p className="flex flex-wrap items-baseline gap-x-3">
-            <strong>{say('What has moved')}</strong>{' '}
-            <Link className="trail text-sm" to="/weather">
-              {say('Weather')}
-            </Link>
-          </p>
+        <details className="mb-4 border-l-4 border-ochre pl-3">
+          <summary className="min-h-11 content-center">
+            {told('<b>What has moved</b>: {batches, plural, one {# batch} other {# batches}}', {
+              batches: moved.data.reduce((sum, group) => sum + group.batches.length, 0),
+            })}
+          </summary>
           <MovedGroups groups={moved.data.slice(0, 3)} />
-        </section>
+          <Link className="trail inline-flex min-h-11 items-center text-sm" to="/weather">
+            {say('All of them, with the weather')}
+          </Link>
+        </details>
       )}
       <ol className="relative ml-3 border-l-2 border-dusk pl-6 sm:ml-4">
         {round.data.stops.map((stop) => (
           <Stop key={stop.placeId} stop={stop} today={round.data.today} />
         ))}
       </ol>
+      {round.data.stops.some((stop) => stop.caution) && <p className="text-sm text-ochre">{say('Local rules and licensed practice go first.')}</p>}
       {round.data.stops.length === 0 && (
         <p className="board border-dashed p-4 text-pencil">
           {say(
@@ -81,4 +90,13 @@ export function TodayPage() {
       )}
     </>
   );
+}
+
+/** "Tonight −1 °C; frost in 4 nights of 5" */
+function frostWords(days: RoundView['forecast']): string {
+  return say('Tonight {minimum}; {frosts, plural, =0 {no frost} one {frost in # night} other {frost in # nights}} of the next {nights}', {
+    minimum: degrees(days[0]!.minimum, 0),
+    frosts: days.filter((day) => day.minimum <= 0).length,
+    nights: days.length,
+  });
 }

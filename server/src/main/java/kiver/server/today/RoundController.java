@@ -5,9 +5,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
+import java.util.Set;
 import java.util.function.Function;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceClimate;
@@ -71,7 +72,11 @@ class RoundController {
     /** A batch with what is to be done with it. */
     record BatchWork(BatchSummary batch, List<TaskView> tasks) {}
 
-    /** A stop on the round. */
+    /**
+     * A stop on the round.
+     *
+     * @param caution that goes with work here; missing where an earlier stop said it
+     */
     record StopView(
             long placeId,
             String place,
@@ -82,7 +87,8 @@ class RoundController {
             @Nullable Double setMinimum,
             @Nullable Double setMaximum,
             List<BatchWork> work,
-            int quietBatches) {}
+            int quietBatches,
+            @Nullable String caution) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
@@ -103,7 +109,6 @@ class RoundController {
      *
      * @param forecast of the days to come
      * @param assumed whether the weather is worked out and not measured
-     * @param cautions of today's stops, each once
      * @param evening what must come in or be covered before night
      * @param seedToGo seed that is to be with growers soon, to be sown in place
      * @param stops in walking order
@@ -112,7 +117,6 @@ class RoundController {
             LocalDate today,
             List<DayRange> forecast,
             boolean assumed,
-            List<String> cautions,
             List<EveningView> evening,
             List<InPlaceBook.SeedToGo> seedToGo,
             List<StopView> stops) {}
@@ -135,7 +139,7 @@ class RoundController {
         var readings = places.readings(today.minusDays(1));
         Function<BatchOutlook, BatchSummary> summary = views.summarising();
         Occupancy occupancy = space.occupancy();
-        TreeSet<String> cautions = new TreeSet<>();
+        Set<String> cautioned = new HashSet<>();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();
@@ -151,9 +155,7 @@ class RoundController {
                                     .map(task -> new TaskView(task.kind(), task.urgency(), task.why()))
                                     .toList()))
                     .toList();
-            if (!work.isEmpty() && !named.caution().isBlank()) {
-                cautions.add(named.caution());
-            }
+            boolean cautious = !work.isEmpty() && !named.caution().isBlank() && cautioned.add(named.caution());
             stops.add(new StopView(
                     place.id().number(),
                     place.name(),
@@ -166,7 +168,8 @@ class RoundController {
                     work,
                     (int) here.stream()
                             .filter(stop -> stop.tasks().isEmpty() && standsThere(stop))
-                            .count()));
+                            .count(),
+                    cautious ? named.caution() : null));
         }
         List<DayRange> forecast = new ArrayList<>();
         for (DailyRange range : weather.forecast(today)) {
@@ -176,7 +179,6 @@ class RoundController {
                 today,
                 forecast,
                 weather.isAssumed(),
-                List.copyOf(cautions),
                 round.evening().stream().map(task -> view(task, summary)).toList(),
                 inPlace.toGo(),
                 stops);
