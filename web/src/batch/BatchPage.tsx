@@ -48,57 +48,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
         )}
       </div>
       <div className="grid gap-6 lg:grid-cols-[1fr_23rem]">
-        <div className="flex min-w-0 flex-col gap-6">
-          {path && (
-            <section aria-label={say('Path')} className="board p-4">
-              <h2 className="mb-2">{say('Its path')}</h2>
-              <PathChart rows={rows(view)} target={summary.dates.target} today={today} />
-              <p className="mt-3 text-sm text-pencil">
-                {view.places.stays.length > 0
-                  ? view.places.stays.map((stay) => say('{place} from {from}', { place: stay.place, from: shortDay(stay.from) })).join(', ')
-                  : say('Planned: {emergencePlace}, then {growingPlace}, then {hardeningPlace}', {
-                      emergencePlace: view.places.emergence.name,
-                      growingPlace: view.places.growingOn.name,
-                      hardeningPlace: view.places.hardening.name,
-                    })}
-                {view.growth.leavesNow > 0 &&
-                  say('. About {leavesNow} true leaves now; wanted with {leavesFrom} to {leavesTo}', {
-                    leavesNow: figures(view.growth.leavesNow, 1),
-                    leavesFrom: view.plan.leavesFrom,
-                    leavesTo: view.plan.leavesTo,
-                  })}
-                .
-              </p>
-            </section>
-          )}
-          {summary.balance.sown > 0 && (
-            <section aria-label={say('Account')} className="board p-4">
-              <h2 className="mb-2">{say('Its account, in cells')}</h2>
-              <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} boughtIn={summary.boughtIn} />
-              {summary.plantsMixed > 0 && (
-                <p className="mt-2 border-l-4 border-ochre bg-ochre-wash p-2 text-sm text-ochre">
-                  {say(
-                    '{mixed, plural, one {# plant of them is mixed: its} other {# plants of them are mixed: their}} name is in doubt. They count for nothing that was promised, and can go only as mixed.',
-                    { mixed: summary.plantsMixed },
-                  )}
-                </p>
-              )}
-              {view.plan.countsSeedlings && (
-                <p className="text-sm text-pencil">
-                  {say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', {
-                    plantsAlive: view.summary.plantsAlive,
-                    cells: summary.balance.alive,
-                  })}
-                </p>
-              )}
-            </section>
-          )}
-          <section aria-label={say('Record')}>
-            <h2 className="mb-2">{say('What was done and seen')}</h2>
-            <ChangeList batch={view} />
-          </section>
-        </div>
-        <div className="flex flex-col gap-4">
+        <div className="flex flex-col gap-4 lg:order-last">
           {view.growth.leggy && path && summary.stage !== 'HARDENING_OFF' && (
             <p className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
               {say('Too little light where it stands: stems stretch. Move it to the lit shelf or a brighter house.')}
@@ -208,6 +158,56 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
               )}
             </>
           )}
+        </div>
+        <div className="flex min-w-0 flex-col gap-6">
+          {path && (
+            <section aria-label={say('Path')} className="board p-4">
+              <h2 className="mb-2">{say('Its path')}</h2>
+              <PathChart rows={rows(view)} target={summary.dates.target} today={today} />
+              <p className="mt-3 text-sm text-pencil">
+                {view.places.stays.length > 0
+                  ? view.places.stays.map((stay) => say('{place} from {from}', { place: stay.place, from: shortDay(stay.from) })).join(', ')
+                  : say('Planned: {emergencePlace}, then {growingPlace}, then {hardeningPlace}', {
+                      emergencePlace: view.places.emergence.name,
+                      growingPlace: view.places.growingOn.name,
+                      hardeningPlace: view.places.hardening.name,
+                    })}
+                {view.growth.leavesNow > 0 &&
+                  say('. About {leavesNow} true leaves now; wanted with {leavesFrom} to {leavesTo}', {
+                    leavesNow: figures(view.growth.leavesNow, 1),
+                    leavesFrom: view.plan.leavesFrom,
+                    leavesTo: view.plan.leavesTo,
+                  })}
+                .
+              </p>
+            </section>
+          )}
+          {summary.balance.sown > 0 && (
+            <section aria-label={say('Account')} className="board p-4">
+              <h2 className="mb-2">{say('Its account, in cells')}</h2>
+              <BalanceBar balance={summary.balance} needed={promised || summary.plants} promised={promised > 0} boughtIn={summary.boughtIn} />
+              {summary.plantsMixed > 0 && (
+                <p className="mt-2 border-l-4 border-ochre bg-ochre-wash p-2 text-sm text-ochre">
+                  {say(
+                    '{mixed, plural, one {# plant of them is mixed: its} other {# plants of them are mixed: their}} name is in doubt. They count for nothing that was promised, and can go only as mixed.',
+                    { mixed: summary.plantsMixed },
+                  )}
+                </p>
+              )}
+              {view.plan.countsSeedlings && (
+                <p className="text-sm text-pencil">
+                  {say('Clumps: {plantsAlive} seedlings in {cells, plural, one {# cell} other {# cells}}; the order counts seedlings.', {
+                    plantsAlive: view.summary.plantsAlive,
+                    cells: summary.balance.alive,
+                  })}
+                </p>
+              )}
+            </section>
+          )}
+          <section aria-label={say('Record')}>
+            <h2 className="mb-2">{say('What was done and seen')}</h2>
+            <ChangeList batch={view} />
+          </section>
         </div>
       </div>
     </>

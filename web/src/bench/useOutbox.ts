@@ -3,6 +3,7 @@ import { Refused } from '../api/client';
 import { newRequestId, queryClient, refresh, useChange, useSession } from '../api/queries';
 import { RequestNumber } from '../api/requestNumber';
 import { Outbox, postLetter, type Alone } from './outbox';
+import { announce } from '../look/announce';
 import { say } from '../words/say';
 import { timeOfDay } from '../api/occasion';
 
@@ -33,6 +34,7 @@ export function useRecord(): (path: string, body: Record<string, unknown>, words
       const dated = { day: session.today, ...body };
       const time = doneNow(dated.day, session.today);
       await outbox.add({ requestId, path, body: dated, words, by: session.person, byName: session.name ?? '', time });
+      announce(say('{words}: recorded.', { words }));
     } catch {
       throw new Error(say('This device has no room left to keep what you record. Nothing was recorded; free some room and try again.'));
     }
@@ -56,11 +58,13 @@ export function useBenchChange<Entry extends Record<string, unknown>>(path: stri
       const problem = await postLetter({ ...letter, time: doneNow(body.day, session.today) });
       if (!problem) {
         number.done();
+        announce(say('{words}: saved.', { words: words(entry) }));
         return 'sent';
       }
       if (!problem.mayPassLater) throw problem;
       await keep(path, body, words(entry), requestId);
       number.done();
+      announce(say('{words}: kept on this device until there is a connection.', { words: words(entry) }));
       return 'kept';
     }
     await keep(path, body, words(entry));

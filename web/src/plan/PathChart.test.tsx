@@ -113,8 +113,11 @@ describe("the grower's answer", () => {
     ({ plants: 100, chance: 0.95, batch: { dates: { ready: spreadOfReady } } }) as LineView['supplies'][number];
 
   it('is plain at every stage', () => {
-    expect(answer(order({ supplies: [batch(ready)] }))).toBe('They should be ready in time: 19 times in 20.');
-    expect(answer(order({ supplies: [batch(spread('2027-06-12', '2027-06-15', '2027-06-20'))] }))).toContain('likely to be late');
+    expect(answer(order({ supplies: [batch(ready)] }))).toBe('Ready 30 May – 8 Jun, most likely 3 Jun, in time: 19 times in 20.');
+    expect(answer(order({ supplies: [batch(spread('2027-06-12', '2027-06-15', '2027-06-20'))] }))).toContain('Likely late: ready 12');
+    expect(answer(order({ supplies: [batch(ready)], promised: 60 }))).toBe('Ready 30 May – 8 Jun, most likely 3 Jun, but likely 40 plants short.');
+    expect(answer(order({ supplies: [batch(ready)], chance: 0.6 }))).toContain('it is tight for');
+    expect(answer(order({ supplies: [batch(ready)], chance: 0.02 }))).toContain('most likely not all of them');
     expect(answer(order({ ready: 100, standing: 'READY' }))).toContain('ready and waiting');
     expect(answer(order({ ready: 42, standing: 'READY' }))).toBe('42 of 100 are ready.');
     expect(answer(order({ released: 60, standing: 'PART_RELEASED' }))).toContain('60 of 100 have gone');

@@ -68,9 +68,25 @@ export function answer(line: LineView): string {
   if (line.inPlace && line.supplies.length === 0) return inPlaceAnswer(line.inPlace);
   const ready = line.supplies.find((supply) => supply.batch.dates.ready)?.batch.dates.ready;
   if (!ready) return say('They are not likely to be ready this season. Your propagator will call you.');
-  if (ready.middle <= line.asked.target) return say('They should be ready in time: {chance}.', { chance: chanceWords(line.chance) });
-  return say('They are likely to be late: ready {ready}.', { ready: spreadWords(ready) });
+  return verdict(line, spreadWords(ready), ready.middle > line.asked.target);
 }
+
+/** When they are ready, and what may be wrong with that, in words that need no knowledge of chances. */
+function verdict(line: LineView, ready: string, late: boolean): string {
+  const target = dayWords(line.asked.target);
+  const short = line.promised < line.asked.accepted ? line.asked.plants - line.promised : 0;
+  if (short > 0)
+    return late
+      ? say('Ready {ready}, likely later than wanted and {short, plural, one {# plant} other {# plants}} short.', { ready, short })
+      : say('Ready {ready}, but likely {short, plural, one {# plant} other {# plants}} short.', { ready, short });
+  if (late) return say('Likely late: ready {ready}.', { ready });
+  if (line.chance >= SURE_ENOUGH) return say('Ready {ready}, in time: {chance}.', { ready, chance: chanceWords(line.chance) });
+  if (line.chance >= EVEN) return say('Ready {ready}; it is tight for {target}: {chance}.', { ready, target, chance: chanceWords(line.chance) });
+  return say('Ready {ready}, but most likely not all of them as you want them on {target}. Your propagator will call you.', { ready, target });
+}
+
+const SURE_ENOUGH = 0.8;
+const EVEN = 0.5;
 
 /** What the grower is to do, and when, where seed is sown at their own place. */
 function inPlaceAnswer(sown: NonNullable<LineView['inPlace']>): string {
@@ -112,14 +128,11 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
         <p className="text-lg">{answer(line)}</p>
         {batch?.dates.ready && line.ready === 0 && line.released < line.asked.plants && (
           <p className="text-pencil">
-            {say('Ready {ready}. {what}', {
-              ready: spreadWords(batch.dates.ready),
-              what: batch.boughtIn
-                ? say('They stand here from {sowDay} on.', { sowDay: dayWords(batch.dates.sowDay) })
-                : batch.stage === 'PLANNED'
-                  ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.dates.sowDay) })
-                  : say('Sown on {sowDay}.', { sowDay: dayWords(batch.dates.sowDay) }),
-            })}
+            {batch.boughtIn
+              ? say('They stand here from {sowDay} on.', { sowDay: dayWords(batch.dates.sowDay) })
+              : batch.stage === 'PLANNED'
+                ? say('To be sown on {sowDay}.', { sowDay: dayWords(batch.dates.sowDay) })
+                : say('Sown on {sowDay}.', { sowDay: dayWords(batch.dates.sowDay) })}
           </p>
         )}
         {line.inPlace && <HowToSow how={line.inPlace.how} />}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { OrderWithPicks } from '../api/client';
 import { answered, api } from '../api/client';
 import { useNumberedChange } from '../api/queries';
+import { announce, backToPage } from '../look/announce';
 import { Field } from '../look/Field';
 import { Caution, Refusal } from '../look/States';
 import { shortDay } from '../words/days';
@@ -31,7 +32,15 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        release.mutate({ lines: going, seedOf });
+        release.mutate(
+          { lines: going, seedOf },
+          {
+            onSuccess: () => {
+              announce(say('Released: {what}. The note is with the order.', { what: whatGoes(plants, seedOf.length) }));
+              backToPage();
+            },
+          },
+        );
       }}
     >
       <h2>{say('Release')}</h2>

@@ -7,8 +7,10 @@ import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
 import { AskSheet } from '../question/AskSheet';
+import { Announcements } from '../look/announce';
 import { Legend } from '../look/Legend';
 import { dayWords, longDay } from '../words/days';
+import { useArrival } from './useArrival';
 import { say } from '../words/say';
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
@@ -45,6 +47,7 @@ function Places({ role, look }: { role: SessionView['role']; look: string }) {
 export function Frame({ session, children }: { session: SessionView; children: ReactNode }) {
   const [leaving, setLeaving] = useState<string>();
   const [more, setMore] = useState(false);
+  useArrival();
   const unsent = useOutbox().waiting.length;
   const signOut = async (sure: boolean) => {
     if (unsent > 0 && !sure) {
@@ -87,7 +90,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
           </button>
           <div
             id="more"
-            className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none`}
+            className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none [&_button]:text-left`}
           >
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
             <Legend />
@@ -100,6 +103,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
           </div>
         </div>
       </header>
+      <Announcements />
       <OutboxNotice />
       {leaving && (
         <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
