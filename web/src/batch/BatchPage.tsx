@@ -62,7 +62,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
             <dt className="text-pencil">{say('Trays')}</dt>
             <dd className="flex flex-wrap gap-x-3">
               {[...new Set([...view.layout.runs, ...view.layout.toSow].map((run) => run.tray))].map((tray) => (
-                <Link key={tray} className="trail inline-flex min-h-8 items-center" to={`/trays/${tray}`}>
+                <Link key={tray} className="trail inline-flex min-h-11 min-w-11 items-center" to={`/trays/${tray}`}>
                   T{tray}
                 </Link>
               ))}

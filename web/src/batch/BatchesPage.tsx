@@ -80,7 +80,7 @@ function BatchRow({ batch }: { batch: BatchSummary }) {
     <li>
       <Link
         to={`/batches/${batch.number}`}
-        className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3rem_15rem_9rem_1fr_20rem] sm:items-center"
+        className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash lg:grid-cols-[3rem_15rem_9rem_1fr_20rem] lg:items-center"
       >
         <span className="font-semibold">{batch.number}</span>
         <span>

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { BoardBatch } from '../api/client';
 import { shortDay } from '../words/days';
 import { BoardRow, type RowActs } from './BoardRow';
@@ -51,8 +51,36 @@ export function Board({
     if ((at + 1) * row > view.scrollTop + view.clientHeight) view.scrollTop = (at + 1) * row - view.clientHeight;
     else if (at * row < view.scrollTop) view.scrollTop = at * row;
   }, [at, row]);
+  // One row can be reached with the tab key; from there the arrow keys lead to the others.
+  const [reached, setReached] = useState<number>();
+  const [taken, setTaken] = useState(false);
+  const begin = Math.max(
+    0,
+    batches.findIndex((batch) => !batch.sown),
+  );
+  const sought = batches.findIndex((batch) => batch.number === reached);
+  const reachable = sought >= 0 ? sought : begin;
+  useEffect(() => {
+    const view = frame.current;
+    if (!view || !taken) return;
+    view.querySelector<HTMLElement>(`[data-row="${reachable}"]`)?.focus();
+    setTaken(false);
+  }, [taken, reachable]);
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!(event.target instanceof HTMLElement) || event.target.dataset.row === undefined) return;
+    const to = rowFor(event.key, reachable, batches.length, Math.max(1, Math.floor(height / row) - 1));
+    const view = frame.current;
+    if (to === undefined || !view) return;
+    event.preventDefault();
+    if ((to + 1) * row > view.scrollTop + view.clientHeight) view.scrollTop = (to + 1) * row - view.clientHeight;
+    else if (to * row < view.scrollTop) view.scrollTop = to * row;
+    setReached(batches[to]!.number);
+    setTaken(true);
+  };
   const first = Math.max(0, Math.floor(top / row) - SPARE_ROWS);
   const last = Math.min(batches.length, Math.ceil((top + height) / row) + SPARE_ROWS);
+  const drawn = Array.from({ length: last - first }, (_, index) => first + index);
+  if (batches.length > 0 && (reachable < first || reachable >= last)) drawn.push(reachable);
   const every = Math.ceil(scale.weeks.length / 9);
   return (
     <div className="board overflow-hidden">
@@ -72,29 +100,41 @@ export function Board({
         ref={frame}
         className={`relative h-[26rem] overflow-y-auto sm:min-h-72 ${at < 0 ? 'sm:h-[calc(100dvh-19rem)]' : 'sm:h-[calc(100dvh-33rem)]'}`}
         role="group"
-        tabIndex={0}
         aria-label={say('Season board')}
+        onKeyDown={onKeyDown}
         onScroll={(event) => setTop(event.currentTarget.scrollTop)}
       >
         <div className="relative" style={{ height: batches.length * row }}>
           <Weeks scale={scale} today={today} />
-          {batches.slice(first, last).map((batch, index) => (
-            <div key={batch.number} className="absolute inset-x-0" style={{ top: (first + index) * row, height: row }}>
-              <BoardRow
-                batch={batch}
-                tried={tried?.number === batch.number ? tried : undefined}
-                scale={scale}
-                chosen={chosen === batch.number}
-                neighbour={neighbours.has(batch.number)}
-                mayChange={mayChange}
-                acts={acts}
-              />
-            </div>
-          ))}
+          {drawn
+            .map((index) => [index, batches[index]!] as const)
+            .map(([index, batch]) => (
+              <div key={batch.number} className="absolute inset-x-0" style={{ top: index * row, height: row }}>
+                <BoardRow
+                  batch={batch}
+                  tried={tried?.number === batch.number ? tried : undefined}
+                  scale={scale}
+                  chosen={chosen === batch.number}
+                  neighbour={neighbours.has(batch.number)}
+                  mayChange={mayChange}
+                  acts={acts}
+                  index={index}
+                  reachable={index === reachable}
+                  reach={setReached}
+                />
+              </div>
+            ))}
         </div>
       </div>
     </div>
   );
+}
+
+/** Where a key leads from a row; nowhere for any other key. */
+function rowFor(key: string, from: number, rows: number, page: number): number | undefined {
+  const to: Record<string, number> = { ArrowDown: from + 1, ArrowUp: from - 1, PageDown: from + page, PageUp: from - page, Home: 0, End: rows - 1 };
+  const row = to[key];
+  return row === undefined ? undefined : Math.max(0, Math.min(rows - 1, row));
 }
 
 /** The weeks behind the rows, and today. */

@@ -28,6 +28,9 @@ export const BoardRow = memo(function BoardRow({
   neighbour,
   mayChange,
   acts,
+  index,
+  reachable,
+  reach,
 }: {
   batch: BoardBatch;
   tried: BoardBatch | undefined;
@@ -36,6 +39,9 @@ export const BoardRow = memo(function BoardRow({
   neighbour: boolean;
   mayChange: boolean;
   acts: RowActs;
+  index: number;
+  reachable: boolean;
+  reach: (batch: number) => void;
 }) {
   const shown = tried ?? batch;
   return (
@@ -46,6 +52,9 @@ export const BoardRow = memo(function BoardRow({
         onClick={() => acts.choose(batch)}
         onPointerDown={(event) => mayChange && acts.grab(batch, event)}
         aria-pressed={chosen}
+        data-row={index}
+        tabIndex={reachable ? 0 : -1}
+        onFocus={() => reach(batch.number)}
       >
         <StageMark stage={batch.stage} size={22} />
         <span className="min-w-0 grow">
@@ -71,7 +80,7 @@ export const BoardRow = memo(function BoardRow({
         {tried && <Path batch={batch} scale={scale} faint />}
         <Path batch={shown} scale={scale} faint={false} />
         <span aria-hidden className="absolute inset-y-0.5 w-[3px] bg-brick" style={{ left: `${scale.at(batch.dates.target)}%` }} />
-        {!batch.sown && mayChange && <SowHandle batch={batch} shown={shown} scale={scale} acts={acts} />}
+        {!batch.sown && mayChange && <SowHandle batch={batch} shown={shown} scale={scale} acts={acts} reachable={reachable} />}
         {(batch.sown || !mayChange) && <At day={shown.dates.sowDay} stage="SOWN" scale={scale} />}
       </div>
     </div>
@@ -137,7 +146,19 @@ function At({ day, stage, scale }: { day: string; stage: Mark; scale: BoardScale
 }
 
 /** The sowing, to be dragged along its row or walked with the arrow keys. */
-function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: BoardBatch; scale: BoardScale; acts: RowActs }) {
+function SowHandle({
+  batch,
+  shown,
+  scale,
+  acts,
+  reachable,
+}: {
+  batch: BoardBatch;
+  shown: BoardBatch;
+  scale: BoardScale;
+  acts: RowActs;
+  reachable: boolean;
+}) {
   const held = useRef<{ x: number; width: number; day: string }>(undefined);
   const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -168,6 +189,7 @@ function SowHandle({ batch, shown, scale, acts }: { batch: BoardBatch; shown: Bo
     <button
       type="button"
       role="slider"
+      tabIndex={reachable ? 0 : -1}
       aria-label={
         batch.boughtIn
           ? say('Day on which batch {number} arrives', { number: batch.number })

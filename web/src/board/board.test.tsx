@@ -52,7 +52,20 @@ describe('showing only some', () => {
 describe('a row', () => {
   const scale = boardScale([sampleBatch()], '2027-04-15');
   const row = (more = {}, mayChange = true, told = acts()) => {
-    render(<BoardRow batch={sampleBatch(more)} tried={undefined} scale={scale} chosen={false} neighbour={false} mayChange={mayChange} acts={told} />);
+    render(
+      <BoardRow
+        batch={sampleBatch(more)}
+        tried={undefined}
+        scale={scale}
+        chosen={false}
+        neighbour={false}
+        mayChange={mayChange}
+        acts={told}
+        index={0}
+        reachable
+        reach={() => undefined}
+      />,
+    );
     return told;
   };
 

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { useWidth } from './useWidth';
 
 export interface Point {
   x: number;
@@ -18,14 +19,15 @@ export interface Series {
   unnamed?: boolean;
 }
 
-const WIDTH = 640;
+const USUAL_WIDTH = 640;
 const HEIGHT = 270;
 const LEFT = 56;
 const TOP = 28;
 const BOTTOM = 56;
 
-/** As large on a phone, where the chart is half as wide, as at the desk. */
-const WORDS = 'text-[21px] sm:text-[13px]';
+const WORDS = 'text-[13px]';
+/** So much room has a word under the axis. */
+const ROOM_FOR_WORD = 62;
 
 /** A small chart with titled axes; series are told apart by their stroke, and end where they leave the chart above. */
 export function LineChart({
@@ -53,6 +55,7 @@ export function LineChart({
   yMost?: number;
   marks?: { x: number; words: string }[];
 }) {
+  const [shown, width] = useWidth<HTMLElement>(USUAL_WIDTH);
   const all = [
     ...series.flatMap((each) => each.points),
     ...dots,
@@ -62,9 +65,11 @@ export function LineChart({
     ]),
   ];
   if (all.length === 0) return null;
+  const words = Math.max(2, Math.floor((width - LEFT) / ROOM_FOR_WORD));
+  const spread = Math.ceil((xTicks?.length ?? 0) / words) || 1;
   const xs = all.map((point) => point.x);
   const ys = all.map((point) => point.y);
-  const x = scaleLinear([Math.min(...xs), Math.max(...xs)], [LEFT, WIDTH - 12]);
+  const x = scaleLinear([Math.min(...xs), Math.max(...xs)], [LEFT, width - 12]);
   const y = scaleLinear([Math.min(0, ...ys), yMost ?? Math.max(...ys)], [HEIGHT - BOTTOM, TOP]).clamp(true);
   const path = line<Point>(
     (point) => x(point.x),
@@ -76,23 +81,23 @@ export function LineChart({
     (band) => y(band.high),
   );
   return (
-    <figure>
+    <figure ref={shown}>
       <figcaption className="mb-1 text-sm font-semibold">{title}</figcaption>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={title}>
+      <svg viewBox={`0 0 ${width} ${HEIGHT}`} className="w-full" role="img" aria-label={title}>
         {y.ticks(5).map((tick) => (
           <g key={tick}>
-            <line x1={LEFT} x2={WIDTH - 12} y1={y(tick)} y2={y(tick)} className="stroke-rule" strokeWidth="1" />
+            <line x1={LEFT} x2={width - 12} y1={y(tick)} y2={y(tick)} className="stroke-rule" strokeWidth="1" />
             <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className={`fill-pencil ${WORDS}`}>
               {yWords ? yWords(tick) : tick}
             </text>
           </g>
         ))}
-        {(xTicks ?? x.ticks(6)).map((tick) => (
+        {(xTicks?.filter((_, index) => index % spread === 0) ?? x.ticks(Math.min(6, words))).map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - BOTTOM + 21} textAnchor="middle" className={`fill-pencil ${WORDS}`}>
             {xWords ? xWords(tick) : tick}
           </text>
         ))}
-        <text x={WIDTH - 12} y={HEIGHT - 8} textAnchor="end" className={`fill-pencil ${WORDS}`}>
+        <text x={width - 12} y={HEIGHT - 8} textAnchor="end" className={`fill-pencil ${WORDS}`}>
           {xTitle}
         </text>
         <text x={LEFT} y={18} className={`fill-pencil ${WORDS}`}>

@@ -51,7 +51,7 @@ function OrderList({ orders }: { orders: OrderView[] }) {
         <li key={order.number}>
           <Link
             to={`/orders/${order.number}`}
-            className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash sm:grid-cols-[3.500rem_8rem_15rem_1fr_11rem] sm:items-center"
+            className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash lg:grid-cols-[3.500rem_8rem_15rem_1fr_11rem] lg:items-center"
           >
             <span className="font-semibold">{order.number}</span>
             <span>{dayWords(order.target)}</span>

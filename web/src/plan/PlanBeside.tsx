@@ -105,7 +105,7 @@ function Answer({ plan, container }: { plan: PlanView; container: string }) {
         <strong>{chanceWords(plan.promise.chance)}</strong>.
       </p>
       <details className="mt-1 text-sm text-pencil">
-        <summary className="min-h-6">{say('How this came about')}</summary>
+        <summary className="min-h-11 content-center">{say('How this came about')}</summary>
         <p>
           {say(
             "{plantsToAimFor} plants to aim for with 3 % spare; one emerged cell in twenty is expected to be lost. The cells are the fewest that give so many plants 19 times in 20, averaged over what is known of the lot. The dates follow each past year of the station's record as one possible season. In time and not past its best: {chance} %; enough plants: {chance2} %.",

@@ -110,7 +110,7 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
       {comparing && <WaysSheet line={line} order={order} close={() => setComparing(false)} />}
       {line.promised < line.asked.accepted && <Missing line={line} order={order} missing={missing} mayGrow={mayGrow} />}
       <details>
-        <summary className="trail min-h-8 content-center text-sm">{say('How to plant')}</summary>
+        <summary className="trail min-h-11 content-center text-sm">{say('How to plant')}</summary>
         <ul className="list-disc pl-5">
           {line.planting.map((words) => (
             <li key={words}>{words}</li>

@@ -137,7 +137,7 @@ function Lots({ lots }: { lots: Lot[] }) {
   return (
     <ul className="board divide-y divide-rule text-sm">
       {lots.map((lot) => (
-        <li key={lot.id} className="grid gap-x-4 px-3 py-2 sm:grid-cols-[7rem_13rem_1fr_13rem] sm:items-center">
+        <li key={lot.id} className="grid gap-x-4 px-3 py-2 lg:grid-cols-[7rem_13rem_1fr_13rem] lg:items-center">
           <span className="font-semibold">{lot.code}</span>
           <span>
             {lot.variety} <span className="text-pencil">{lot.crop.toLowerCase()}</span>

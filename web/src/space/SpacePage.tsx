@@ -102,7 +102,7 @@ function PlaceLane({
               <button
                 type="button"
                 aria-pressed={chosen === overflow}
-                className="min-h-8 text-left text-xs font-semibold text-brick underline underline-offset-2"
+                className="min-h-11 text-left text-xs font-semibold text-brick sm:min-h-8 underline underline-offset-2"
                 aria-label={say('{name} lacks {over} tray places from {from} to {to}', {
                   name: place.name,
                   over: Math.ceil(overflow.over),

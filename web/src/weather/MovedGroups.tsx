@@ -13,7 +13,7 @@ export function MovedGroups({ groups }: { groups: MovedGroup[] }) {
       {groups.map((group) => (
         <li key={`${group.day} ${group.cause} ${group.place} ${group.earlier}`} className="border-t border-rule py-1">
           <details>
-            <summary className="min-h-8">
+            <summary className="min-h-11 content-center">
               <strong>{movedWords(group)}</strong> <span className="text-pencil">{dayWords(group.day)}</span>
             </summary>
             <ul className="pl-4">

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
@@ -36,8 +37,8 @@ class EveryViewTest {
     List<DynamicTest> views() {
         List<DynamicTest> tests = new ArrayList<>();
         for (View view : View.ALL) {
-            tests.add(DynamicTest.dynamicTest("desk " + view, () -> look(screen(view.email(), false), view)));
-            tests.add(DynamicTest.dynamicTest("phone " + view, () -> look(screen(view.email(), true), view)));
+            tests.add(DynamicTest.dynamicTest("desk " + view, () -> look(screen(view.email(), false), view, false)));
+            tests.add(DynamicTest.dynamicTest("phone " + view, () -> look(screen(view.email(), true), view, true)));
         }
         return tests;
     }
@@ -50,14 +51,20 @@ class EveryViewTest {
         });
     }
 
-    private static void look(Screen screen, View view) {
+    private static void look(Screen screen, View view, boolean phone) {
         Page page = screen.page();
         screen.open(view.path());
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
                         .first())
                 .containsText(view.heading());
         assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+        assertThat(page).hasTitle(Pattern.compile(view.email().isEmpty() ? "Kiver" : ".+ – Kiver"));
         screen.requireAccessible();
         screen.requireNoSidewaysScroll();
+        screen.requireLegible(phone);
+        screen.requireRoomForLargeWords(phone);
+        if (!phone) {
+            screen.requireDrawnInForcedColours();
+        }
     }
 }

@@ -13,8 +13,13 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.SelectOption;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
@@ -40,6 +45,13 @@ final class Screen implements AutoCloseable {
                             "--disable-sync")));
 
     /** British and stretched. */
+    private static final int DESK_WIDTH = 1280;
+
+    private static final int DESK_HEIGHT = 800;
+    private static final int PHONE_WIDTH = 390;
+
+    private static final int PHONE_HEIGHT = 844;
+    private static final String RULES = rules();
     private static final Pattern FETCHING = Pattern.compile("Fetching|Féétçhíñg");
 
     /** Cookies of those who have signed in to a running Kiver, by its address and theirs. */
@@ -74,7 +86,9 @@ final class Screen implements AutoCloseable {
     }
 
     static Screen at(String address, boolean phone) {
-        return phone ? new Screen(address, 390, 844, true) : new Screen(address, 1280, 800, false);
+        return phone
+                ? new Screen(address, PHONE_WIDTH, PHONE_HEIGHT, true)
+                : new Screen(address, DESK_WIDTH, DESK_HEIGHT, false);
     }
 
     /** Chooses a place to move to; beside its name stands how much is free there. */
@@ -169,6 +183,44 @@ final class Screen implements AutoCloseable {
         assertThat(((Number) wider).intValue())
                 .as("pixels wider than the screen: " + page.url())
                 .isLessThanOrEqualTo(0);
+    }
+
+    private static String rules() {
+        try (InputStream file = Screen.class.getResourceAsStream("/rules.js")) {
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    /** Fails where something is too small to be pressed or read; what is pressed only on a telephone. */
+    void requireLegible(boolean phone) {
+        assertThat((List<?>) page.evaluate(RULES, Map.of("touch", phone)))
+                .as("too small: " + page.url())
+                .isEmpty();
+    }
+
+    /** Fails where a narrow telephone, or words twice as large at the desk, which is half the room, need scrolling sideways. */
+    void requireRoomForLargeWords(boolean phone) {
+        page.setViewportSize(phone ? 320 : DESK_WIDTH / 2, phone ? 700 : DESK_HEIGHT / 2);
+        requireNoSidewaysScroll();
+        page.setViewportSize(phone ? PHONE_WIDTH : DESK_WIDTH, phone ? PHONE_HEIGHT : DESK_HEIGHT);
+    }
+
+    /** Fails where what is drawn by colour alone is gone once somebody has chosen the colours. */
+    void requireDrawnInForcedColours() {
+        page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.ACTIVE));
+        Object gone = page.evaluate("""
+                () => [...document.querySelectorAll("[aria-hidden][class*='bg-']:empty")].filter((drawn) => {
+                  const box = drawn.getBoundingClientRect();
+                  const style = getComputedStyle(drawn);
+                  const page = getComputedStyle(document.documentElement).backgroundColor;
+                  return box.width > 1 && box.height > 1 && (style.backgroundColor === page || style.backgroundColor === 'rgba(0, 0, 0, 0)');
+                }).length""");
+        assertThat(((Number) gone).intValue())
+                .as("drawings gone: " + page.url())
+                .isZero();
+        page.emulateMedia(new Page.EmulateMediaOptions().setForcedColors(ForcedColors.NONE));
     }
 
     @Override

@@ -87,6 +87,31 @@ class SeasonAtTheDeskTest {
         }
     }
 
+    /** From the top of the page a few tab stops lead to the first sowing, and the arrow keys from row to row. */
+    @Test
+    void theBoardIsWalkedWithTheKeyboard() {
+        try (Screen screen = screen(false)) {
+            Page page = screen.page();
+            page.navigate("/season");
+            assertThat(page.getByRole(AriaRole.SLIDER).first()).isVisible();
+            page.locator("#content").focus();
+            int stops = 0;
+            while (stops < 30 && !"slider".equals(page.evaluate("document.activeElement.getAttribute('role')"))) {
+                page.keyboard().press("Tab");
+                stops++;
+            }
+            org.assertj.core.api.Assertions.assertThat(stops).isLessThanOrEqualTo(16);
+            page.keyboard().press("Shift+Tab");
+            String before = (String) page.evaluate("document.activeElement.textContent");
+            page.keyboard().press("ArrowDown");
+            assertThat(page.locator("[data-row]:focus")).not().hasText(before);
+            page.keyboard().press("End");
+            assertThat(page.locator("[data-row]:focus")).isVisible();
+            page.keyboard().press("Home");
+            assertThat(page.locator("[data-row='0']")).isFocused();
+        }
+    }
+
     @Test
     void countingBackLooksAtTheSite() {
         try (Screen screen = screen(false)) {
