@@ -66,8 +66,7 @@ export function Board({
     view.querySelector<HTMLElement>(`[data-row="${reachable}"]`)?.focus();
     setTaken(false);
   }, [taken, reachable]);
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (!(event.target instanceof HTMLElement) || event.target.dataset.row === undefined) return;
+  const walk = (event: KeyboardEvent) => {
     const to = rowFor(event.key, reachable, batches.length, Math.max(1, Math.floor(height / row) - 1));
     const view = frame.current;
     if (to === undefined || !view) return;
@@ -101,7 +100,6 @@ export function Board({
         className={`relative h-[26rem] overflow-y-auto sm:min-h-72 ${at < 0 ? 'sm:h-[calc(100dvh-19rem)]' : 'sm:h-[calc(100dvh-33rem)]'}`}
         role="group"
         aria-label={say('Season board')}
-        onKeyDown={onKeyDown}
         onScroll={(event) => setTop(event.currentTarget.scrollTop)}
       >
         <div className="relative" style={{ height: batches.length * row }}>
@@ -121,6 +119,7 @@ export function Board({
                   index={index}
                   reachable={index === reachable}
                   reach={setReached}
+                  walk={walk}
                 />
               </div>
             ))}

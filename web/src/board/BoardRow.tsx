@@ -31,6 +31,7 @@ export const BoardRow = memo(function BoardRow({
   index,
   reachable,
   reach,
+  walk,
 }: {
   batch: BoardBatch;
   tried: BoardBatch | undefined;
@@ -42,6 +43,7 @@ export const BoardRow = memo(function BoardRow({
   index: number;
   reachable: boolean;
   reach: (batch: number) => void;
+  walk: (event: KeyboardEvent) => void;
 }) {
   const shown = tried ?? batch;
   return (
@@ -55,6 +57,7 @@ export const BoardRow = memo(function BoardRow({
         data-row={index}
         tabIndex={reachable ? 0 : -1}
         onFocus={() => reach(batch.number)}
+        onKeyDown={walk}
       >
         <StageMark stage={batch.stage} size={22} />
         <span className="min-w-0 grow">

@@ -64,6 +64,7 @@ describe('a row', () => {
         index={0}
         reachable
         reach={() => undefined}
+        walk={() => undefined}
       />,
     );
     return told;
