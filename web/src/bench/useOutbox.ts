@@ -64,7 +64,7 @@ export function useBenchChange<Entry extends Record<string, unknown>>(path: stri
       if (!problem.mayPassLater) throw problem;
       await keep(path, body, words(entry), requestId);
       number.done();
-      announce(say('{words}: kept on this device until there is a connection.', { words: words(entry) }));
+      announce(say('{words}: kept here, to be sent later.', { words: words(entry) }));
       return 'kept';
     }
     await keep(path, body, words(entry));

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from 'react';
 import type { BoardBatch } from '../api/client';
 import { shortDay } from '../words/days';
 import { BoardRow, type RowActs } from './BoardRow';
@@ -66,16 +66,19 @@ export function Board({
     view.querySelector<HTMLElement>(`[data-row="${reachable}"]`)?.focus();
     setTaken(false);
   }, [taken, reachable]);
-  const walk = (event: KeyboardEvent) => {
-    const to = rowFor(event.key, reachable, batches.length, Math.max(1, Math.floor(height / row) - 1));
-    const view = frame.current;
-    if (to === undefined || !view) return;
-    event.preventDefault();
-    if ((to + 1) * row > view.scrollTop + view.clientHeight) view.scrollTop = (to + 1) * row - view.clientHeight;
-    else if (to * row < view.scrollTop) view.scrollTop = to * row;
-    setReached(batches[to]!.number);
-    setTaken(true);
-  };
+  const walk = useCallback(
+    (event: KeyboardEvent) => {
+      const to = rowFor(event.key, reachable, batches.length, Math.max(1, Math.floor(height / row) - 1));
+      const view = frame.current;
+      if (to === undefined || !view) return;
+      event.preventDefault();
+      if ((to + 1) * row > view.scrollTop + view.clientHeight) view.scrollTop = (to + 1) * row - view.clientHeight;
+      else if (to * row < view.scrollTop) view.scrollTop = to * row;
+      setReached(batches[to]!.number);
+      setTaken(true);
+    },
+    [reachable, batches, height, row],
+  );
   const first = Math.max(0, Math.floor(top / row) - SPARE_ROWS);
   const last = Math.min(batches.length, Math.ceil((top + height) / row) + SPARE_ROWS);
   const drawn = Array.from({ length: last - first }, (_, index) => first + index);

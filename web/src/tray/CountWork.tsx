@@ -3,7 +3,7 @@ import type { BatchView, CellView, TrayView } from '../api/client';
 import { useOutbox, useRecord, whyNot } from '../bench/useOutbox';
 import { Refusal } from '../look/States';
 import { cellLook } from './cellLook';
-import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, isUp, sweep, tap, undo, type CountDraft } from './draft';
+import { asCounted, clear, countable, EMPTY_DRAFT, enter, fewer, foundIn, gap, isUp, sweep, tap, undo, type CountDraft } from './draft';
 import { TrayGrid } from './TrayGrid';
 import { say } from '../words/say';
 
@@ -13,6 +13,8 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
   const [draft, setDraft] = useKeptDraft(`kiver.count.${tray.number}.${number}`);
   const [complete, setComplete] = useState(false);
   const [fingerSweeps, setFingerSweeps] = useState(false);
+  // Where nearly all are up it is quicker to tell the gaps.
+  const [gaps, setGaps] = useState(false);
   const waiting = useOutbox().waiting.filter((letter) => letter.body.tray === tray.number).length;
   const mine = (cells: CellView[]) => cells.filter((cell) => countable(cell, number));
   const touched = Object.keys(draft.found).length;
@@ -28,6 +30,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         setProblem(undefined);
         setDraft(EMPTY_DRAFT);
         setComplete(false);
+        setGaps(false);
       })
       .catch((full: unknown) => setProblem(whyNot(full)));
   };
@@ -42,11 +45,13 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
           return { ...look, disabled: !countable(cell, number) };
         }}
         work={{
-          tap: (cell) => setDraft(tap(draft, cell)),
+          tap: (cell) => setDraft(gaps ? gap(draft, cell) : tap(draft, cell)),
           sweep: (cells) => setDraft(sweep(draft, mine(cells))),
           digit: (cell, digit) => setDraft(enter(draft, cell, digit)),
+          fewer: (cell) => setDraft(fewer(draft, cell)),
         }}
       />
+      {gaps && <p className="mt-2 font-semibold">{say('All are taken to be up. Now tap each cell in which nothing is.')}</p>}
       <p className="mt-2 text-sm text-pencil">
         {say(
           'Tap a cell for each seedling, or type a figure; sweep over many where something is up (+) and need not be counted. {more}{up} cells show something.',
@@ -64,6 +69,19 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         </button>
         <button className="act" disabled={draft.undo.length === 0} onClick={() => setDraft(undo(draft))}>
           {say('Undo tap')}
+        </button>
+        <button className="act" disabled={touched === 0} onClick={() => setDraft(clear(draft))}>
+          {say('Clear')}
+        </button>
+        <button
+          className="act"
+          aria-pressed={gaps}
+          onClick={() => {
+            if (!gaps) setDraft(sweep(draft, mine(tray.cells)));
+            setGaps(!gaps);
+          }}
+        >
+          {gaps ? say('Count seedlings again') : say('All up except…')}
         </button>
         <label className="flex min-h-11 items-center gap-2 pointer-fine:hidden">
           <input type="checkbox" className="size-5" checked={fingerSweeps} onChange={(event) => setFingerSweeps(event.target.checked)} />

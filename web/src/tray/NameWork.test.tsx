@@ -42,8 +42,8 @@ describe('names in doubt', () => {
 
   it('shows by a sign which plants are mixed, and which cannot be', () => {
     opened();
-    expect(screen.getByRole('button', { name: 'Cell 3, 1 up, mixed' }).textContent).toBe('1?');
-    expect(screen.getByRole('button', { name: 'Cell 6, lost' }).getAttribute('aria-disabled') ?? 'true').toBe('true');
+    expect(screen.getByRole('button', { name: /^Cell 3, .*1 up, mixed/ }).textContent).toBe('1?');
+    expect(screen.getByRole('button', { name: /^Cell 6, .*lost/ }).getAttribute('aria-disabled') ?? 'true').toBe('true');
     expect((screen.getByRole('button', { name: 'Mark as mixed' }) as HTMLButtonElement).disabled).toBe(true);
     expect((screen.getByRole('button', { name: 'Known again' }) as HTMLButtonElement).disabled).toBe(true);
   });

@@ -41,8 +41,8 @@ describe('a tray on the screen', () => {
   it('lies in its rows and columns and names every cell', () => {
     show();
     expect(screen.getByRole('group', { name: 'T1042, 2 rows of 3 cells' }).children).toHaveLength(6);
-    expect(cell(5).getAttribute('aria-label')).toBe('Cell 5, lost');
-    expect(cell(6).getAttribute('aria-label')).toBe('Cell 6, free');
+    expect(cell(5).getAttribute('aria-label')).toBe('Cell 5, row 2, column 2, lost');
+    expect(cell(6).getAttribute('aria-label')).toBe('Cell 6, row 2, column 3, free');
   });
 
   it('takes a tap on a cell that can be worked on, and none on others', () => {
@@ -68,6 +68,36 @@ describe('a tray on the screen', () => {
     fireEvent.keyDown(cell(1), { key: 'ArrowRight' });
     fireEvent.keyDown(cell(2), { key: 'ArrowDown' });
     expect(document.activeElement).toBe(cell(5));
+    // What is lost keeps nobody.
+    fireEvent.keyDown(cell(5), { key: 'ArrowRight' });
+    expect(document.activeElement).toBe(cell(6));
+    fireEvent.keyDown(cell(6), { key: 'ArrowRight' });
+    expect(document.activeElement).toBe(cell(6));
+  });
+
+  it('is walked over in rows, columns and as a whole', () => {
+    show();
+    cell(2).focus();
+    const press = (key: string, ctrlKey = false) => fireEvent.keyDown(document.activeElement!, { key, ctrlKey });
+    press('End');
+    expect(document.activeElement).toBe(cell(3));
+    press('PageDown');
+    expect(document.activeElement).toBe(cell(6));
+    press('Home');
+    expect(document.activeElement).toBe(cell(4));
+    press('PageUp');
+    expect(document.activeElement).toBe(cell(1));
+    press('End', true);
+    expect(document.activeElement).toBe(cell(6));
+    expect(screen.getAllByRole('button').filter((each) => each.tabIndex === 0)).toEqual([cell(6)]);
+  });
+
+  it('takes nothing from the keyboard for a cell that cannot be worked on', () => {
+    const work = show();
+    cell(5).focus();
+    fireEvent.keyDown(cell(5), { key: '3' });
+    fireEvent.keyDown(cell(5), { key: 'Delete' });
+    expect(work.digit).not.toHaveBeenCalled();
   });
 
   it('is reached by one stop of the tab key', () => {

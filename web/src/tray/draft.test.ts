@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CellView } from '../api/client';
 import { cellLook } from './cellLook';
-import { asCounted, countable, EMPTY_DRAFT, enter, foundIn, runBetween, sweep, tap, undo } from './draft';
+import { asCounted, clear, countable, EMPTY_DRAFT, enter, fewer, foundIn, gap, runBetween, sweep, tap, undo } from './draft';
 
 const cell = (number: number, more: Partial<CellView> = {}): CellView => ({
   number,
@@ -75,5 +75,25 @@ describe('a cell', () => {
     const look = cellLook(cell(1, { batch: 305 }), 201, 0, false);
     expect(look.words).toContain('batch 305');
     expect(look.disabled).toBe(true);
+  });
+});
+
+describe('all up except', () => {
+  const cells = [1, 2, 3].map((number) => cell(number));
+
+  it('tells the gaps, one tap each, and all of it can be taken back', () => {
+    const all = sweep(EMPTY_DRAFT, cells);
+    const one = gap(all, cells[1]!);
+    expect(asCounted(one)).toEqual({ cells: [{ cell: 2, seedlings: 0 }], somethingUp: [1, 3] });
+    expect(foundIn(gap(one, cells[1]!), cells[1]!)).toBe('UP');
+    const gone = clear(one);
+    expect(gone.found).toEqual({});
+    expect(undo(gone).found).toEqual(one.found);
+  });
+
+  it('takes one fewer, and none of what was only seen', () => {
+    expect(fewer(enter(EMPTY_DRAFT, cells[0]!, 3), cells[0]!).found[1]).toBe(2);
+    expect(fewer(sweep(EMPTY_DRAFT, cells), cells[0]!).found[1]).toBe(0);
+    expect(fewer(EMPTY_DRAFT, cells[0]!).found[1]).toBe(0);
   });
 });

@@ -53,6 +53,22 @@ export function sweep(draft: CountDraft, cells: readonly CellView[]): CountDraft
   return replaced(draft, Object.fromEntries(empty.map((cell) => [cell.number, 'UP' as const])));
 }
 
+/** One seedling fewer in a cell; none where only something was seen. */
+export function fewer(draft: CountDraft, cell: CellView): CountDraft {
+  const now = foundIn(draft, cell);
+  return enter(draft, cell, now === 'UP' ? 0 : Math.max(0, now - 1));
+}
+
+/** Nothing in a cell in which something was taken to be up, or the other way round: what a tap says once all are up. */
+export function gap(draft: CountDraft, cell: CellView): CountDraft {
+  return isUp(foundIn(draft, cell)) ? enter(draft, cell, 0) : replaced(draft, { [cell.number]: 'UP' });
+}
+
+/** Forgets all that was not saved; that, too, can be taken back. */
+export function clear(draft: CountDraft): CountDraft {
+  return { found: {}, undo: [...draft.undo, draft.found] };
+}
+
 /** Takes the last tap or sweep back. */
 export function undo(draft: CountDraft): CountDraft {
   const last = draft.undo.at(-1);

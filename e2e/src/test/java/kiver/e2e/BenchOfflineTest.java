@@ -48,7 +48,7 @@ class BenchOfflineTest {
             assertThat(page.getByText(
                             "1 entry kept on this device until there is a connection: move of batch " + batch))
                     .isVisible();
-            button(page, "Sign out").click();
+            Screen.pressAbove(page, "Sign out");
             assertThat(page.getByText("1 entry of yours could not be sent yet")).isVisible();
             button(page, "Sign out all the same").click();
             assertThat(page.getByText("Without a connection nobody can be signed out"))

@@ -91,6 +91,16 @@ final class Screen implements AutoCloseable {
                 : new Screen(address, DESK_WIDTH, DESK_HEIGHT, false);
     }
 
+    /** Presses what stands in the head of the page at a desk, and behind one press more on a telephone. */
+    static void pressAbove(Page page, String name) {
+        Locator more = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("More"));
+        if (more.isVisible()) {
+            more.click();
+        }
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .click();
+    }
+
     /** Chooses a place to move to; beside its name stands how much is free there. */
     static void moveTo(Page page, String place) {
         Locator places = page.getByLabel("To", new Page.GetByLabelOptions().setExact(true));
