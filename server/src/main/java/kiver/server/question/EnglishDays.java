@@ -125,6 +125,10 @@ final class EnglishDays {
                 form(
                         "(?:calendar )?(?:week|wk|w)\\.? ?(?:no\\.? ?|number )?(\\d{1,2})",
                         found -> calendarWeek(found.group(1))),
+                form(
+                        "(?:the )?end of (?:the |this )?week|(?:this |the )?weekend",
+                        found -> Optional.of(
+                                DaySpan.of(monday().plusDays(found.group().contains("weekend") ? 5 : 6)))),
                 form("(?:the )?week after next", found -> Optional.of(DaySpan.week(monday().plusWeeks(2)))),
                 form("next week", found -> Optional.of(DaySpan.week(monday().plusWeeks(1)))),
                 form("this week", found -> Optional.of(new DaySpan(today, monday().plusDays(6)))),

@@ -68,7 +68,7 @@ final class EnglishNumbers {
             "(?:half a |half an |an? )?" + WORD + "s?(?:(?:[ -]| and | of )" + WORD + ")*\\b(?: of\\b)?";
 
     /** A number of anything, in digits or in words. */
-    static final String ANY = "(?:" + DIGITS + "k?(?![a-z])|" + WORDS + ")";
+    static final String ANY = "(?:" + DIGITS + "(?:k|(?: (?:dozen|score|hundred|thousand))s?)?(?![a-z])|" + WORDS + ")";
 
     /** A small number, in digits or in words, or "a" for one. */
     static final String FEW = "(?:\\d{1,3}|" + String.join("|", SMALL) + "|a couple of|an?)";
@@ -89,11 +89,12 @@ final class EnglishNumbers {
     static Optional<Integer> value(String said) {
         String text = said.strip().replaceAll(" of$", "");
         if (Character.isDigit(text.charAt(0))) {
-            boolean thousands = text.endsWith("k");
             String digits = text.replaceAll("\\D", "");
+            String unit = text.replaceAll("[^a-z]", "").replaceAll("s$", "");
+            long times = unit.equals("k") ? 1000 : TIMES.getOrDefault(unit, 1);
             return digits.length() > 9
                     ? Optional.of(Integer.MAX_VALUE)
-                    : Optional.of((int) Math.min(Integer.MAX_VALUE, Long.parseLong(digits) * (thousands ? 1000 : 1)));
+                    : Optional.of((int) Math.min(Integer.MAX_VALUE, Long.parseLong(digits) * times));
         }
         return inWords(text);
     }

@@ -28,9 +28,9 @@ record Question(Kind kind, List<Asked> lines, boolean adds, List<Spoken.Word> no
     /** Whether it only changes what was asked before: nothing new is named, or no number and no day is. */
     boolean isFollowUp() {
         Asked only = lines.get(0);
-        return lines.size() == 1
-                && (adds
-                        || only.varieties().isEmpty()
-                        || (only.amount().isEmpty() && only.day().isEmpty()));
+        return adds
+                || (lines.size() == 1
+                        && (only.varieties().isEmpty()
+                                || (only.amount().isEmpty() && only.day().isEmpty())));
     }
 }
