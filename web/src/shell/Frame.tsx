@@ -122,7 +122,10 @@ export function Frame({ session, children }: { session: SessionView; children: R
         {children}
       </main>
       {session.role !== 'GROWER' && (
-        <Places role={session.role} look="no-print sticky bottom-0 z-10 flex justify-between border-t border-rule bg-board px-1 text-xs sm:hidden" />
+        <Places
+          role={session.role}
+          look="no-print sticky bottom-0 z-10 flex justify-between overflow-x-auto border-t border-rule bg-board px-1 text-xs sm:hidden"
+        />
       )}
     </div>
   );

@@ -79,6 +79,7 @@ class SeasonAtTheDeskTest {
             further.fill("and 40 leeks");
             assertThat(page.getByText(Pattern.compile("Read as"))).hasCount(2);
             further.fill("40 blue lantern, in 8 weeks, Upper terrace");
+            assertThat(page.getByText(Pattern.compile("Read as"))).hasCount(1);
             assertThat(answer).containsText("Yes");
             button(page, Pattern.compile("take the order|Take the order")).click();
             page.waitForURL(Pattern.compile(".*/orders/\\d+"));
