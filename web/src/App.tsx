@@ -23,6 +23,7 @@ import { WallPage } from './board/WallPage';
 import { SeedPage } from './seed/SeedPage';
 import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
+import { TomorrowPage } from './today/TomorrowPage';
 import { TrayPage } from './batch/TrayPage';
 import { WeatherPage } from './weather/WeatherPage';
 import { SitePage } from './weather/SitePage';
@@ -61,6 +62,7 @@ export function App() {
     <Frame session={session.data}>
       <Routes>
         <Route path="/" element={<TodayPage />} />
+        <Route path="/tomorrow" element={<TomorrowPage today={session.data.today} />} />
         <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
         <Route path="/season" element={<BoardPage mayChange={propagator} />} />
         <Route path="/season/wall" element={<WallPage today={session.data.today} />} />

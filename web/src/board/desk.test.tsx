@@ -72,6 +72,8 @@ describe('sheets for the wall', () => {
     placeId: 1,
     growerId: 1,
     spread: undefined,
+    trays: [1042],
+    lot: 'M26-1',
   });
 
   it('show a week day by day and a month at a glance, and give an address for calendars', async () => {

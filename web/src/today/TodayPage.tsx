@@ -6,6 +6,7 @@ import { dayWords } from '../words/days';
 import { MovedGroups } from '../weather/MovedGroups';
 import { Evening } from './Evening';
 import { ForecastStrip } from './ForecastStrip';
+import { RoundTabs } from './RoundTabs';
 import { SeedToGo } from './SeedToGo';
 import { Stop } from './Stop';
 import { degrees } from '../words/quantity';
@@ -22,6 +23,7 @@ export function TodayPage() {
   const pressing = tasks.filter((task) => task.urgency !== 'TODAY').length;
   return (
     <>
+      <RoundTabs />
       <div className="mb-1 flex flex-wrap items-start justify-between gap-4 sm:mb-5">
         <div>
           <h1>{say('The round, {today}', { today: dayWords(round.data.today) })}</h1>

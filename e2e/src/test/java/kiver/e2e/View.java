@@ -14,6 +14,7 @@ record View(String email, String path, String heading) {
     static final List<View> ALL = List.of(
             new View("", "/", "Kiver"),
             new View(Nursery.PROPAGATOR, "/", "The round"),
+            new View(Nursery.HAND, "/tomorrow", "Tomorrow"),
             new View(Nursery.PROPAGATOR, "/orders", "Orders"),
             new View(Nursery.PROPAGATOR, "/orders/new", "Take an order"),
             new View(Nursery.PROPAGATOR, "/orders/109", ""),

@@ -71,6 +71,7 @@ class FilesTest {
                 .andReturn()
                 .getResponse()
                 .getContentAsByteArray();
+        assertThat(out).as("a spreadsheet knows its alphabet").startsWith(0xEF, 0xBB, 0xBF);
         file("/api/sheets/" + name + "/file?file=x.csv", out)
                 .andExpect(result ->
                         assertThat(result.getResponse().getContentAsString()).doesNotContain("errors"))

@@ -124,7 +124,7 @@ class DeliveryNote {
                     next = printSeed(paper, line, seed.get(line.id()), next);
                 }
             }
-            next = onPage(paper, next, 20);
+            next = onPage(paper, next, 42);
             paper.rule(LEFT, next + 2, WIDTH);
             paper.wrapped(
                     LEFT,
@@ -134,6 +134,10 @@ class DeliveryNote {
                     say(Said.of(
                             "Plant passports and notifiable pests: rules differ by country; ask your local authority. "
                                     + "Please report losses within a fortnight; a few spares are kept until then.")));
+            paper.rule(LEFT, next + 30, WIDTH / 2 - 4);
+            paper.text(LEFT, next + 35, 9, say(Said.of("Received, day and name")));
+            paper.rule(LEFT + WIDTH / 2 + 4, next + 30, WIDTH / 2 - 4);
+            paper.text(LEFT + WIDTH / 2 + 4, next + 35, 9, say(Said.of("Handed over, day and name")));
             return paper.bytes();
         }
     }

@@ -3,7 +3,10 @@ package kiver.server.seed;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.seed.LotId;
 import kiver.server.kept.Kept;
@@ -18,10 +21,20 @@ public class SeedStore {
 
     private final SeedLotMapper mapper;
     private final Revisions revisions;
-    private volatile KeptLots kept = new KeptLots("", List.of(), List.of());
+    private volatile KeptLots kept = KeptLots.of("", List.of(), List.of());
 
     /** All lots, with the mark under which they were read. */
-    private record KeptLots(String mark, List<SeedLot> lots, List<SeedLot> consignments) {}
+    private record KeptLots(String mark, List<SeedLot> lots, List<SeedLot> consignments, Map<LotId, SeedLot> byId) {
+
+        private static KeptLots of(String mark, List<SeedLot> lots, List<SeedLot> consignments) {
+            return new KeptLots(
+                    mark,
+                    lots,
+                    consignments,
+                    Stream.concat(lots.stream(), consignments.stream())
+                            .collect(Collectors.toMap(SeedLot::id, Function.identity())));
+        }
+    }
 
     SeedStore(SeedLotMapper mapper, Revisions revisions) {
         this.revisions = revisions;
@@ -35,12 +48,12 @@ public class SeedStore {
 
     private KeptLots present() {
         if (Kept.writing()) {
-            return new KeptLots("", mapper.all(), mapper.consignments());
+            return KeptLots.of("", mapper.all(), mapper.consignments());
         }
         String mark = revisions.mark();
         KeptLots present = kept;
         if (!present.mark().equals(mark)) {
-            present = new KeptLots(mark, mapper.all(), mapper.consignments());
+            present = KeptLots.of(mark, mapper.all(), mapper.consignments());
             kept = present;
         }
         return present;
@@ -62,9 +75,7 @@ public class SeedStore {
 
     /** The seed lot, or the consignment of plants, of that number. */
     public SeedLot lot(LotId id) {
-        return lotsAndConsignments().stream()
-                .filter(lot -> lot.id().equals(id))
-                .findFirst()
+        return Optional.ofNullable(present().byId().get(id))
                 .orElseThrow(() -> new Refusal("lotId", Said.of("This seed lot is not in the store.")));
     }
 

@@ -32,6 +32,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SheetController {
 
+    /** Without it spreadsheet programs take a file for one in their own old alphabet, and umlauts come out wrong. */
+    private static final String BYTE_ORDER_MARK = "\uFEFF";
+
     private final Map<String, SheetBook> books = new TreeMap<>();
     private final SheetLocks locks;
     private final ColumnWords words;
@@ -81,7 +84,8 @@ class SheetController {
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
-                .body(SheetText.written(book.shape().names(), book.rows()).getBytes(StandardCharsets.UTF_8));
+                .body((BYTE_ORDER_MARK + SheetText.written(book.shape().names(), book.rows()))
+                        .getBytes(StandardCharsets.UTF_8));
     }
 
     @PutMapping("/api/sheets/{name}/rows")

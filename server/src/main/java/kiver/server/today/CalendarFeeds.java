@@ -110,7 +110,7 @@ class CalendarFeeds {
         calendar.add(ImmutableCalScale.GREGORIAN);
         calendar.add(new XProperty("X-WR-CALNAME", name));
         shown.forEach(each -> calendar.add(event(each, today)));
-        return calendar.toString().getBytes(StandardCharsets.UTF_8);
+        return FoldedLines.of(calendar.toString()).getBytes(StandardCharsets.UTF_8);
     }
 
     /** The same work keeps its identity, so that a calendar program moves it instead of showing it twice. */

@@ -14,11 +14,15 @@ import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
 import kiver.core.today.TaskKind;
+import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
+import kiver.server.seed.SeedStore;
 import kiver.server.wording.Said;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
@@ -29,10 +33,12 @@ class WorkAhead {
 
     private final SeasonService seasons;
     private final RoundService round;
+    private final SeedStore seeds;
     private final NurseryClock clock;
     private final Wording wording;
 
-    WorkAhead(SeasonService seasons, RoundService round, NurseryClock clock, Wording wording) {
+    WorkAhead(SeasonService seasons, RoundService round, SeedStore seeds, NurseryClock clock, Wording wording) {
+        this.seeds = seeds;
         this.wording = wording;
         this.seasons = seasons;
         this.round = round;
@@ -82,6 +88,8 @@ class WorkAhead {
      * @param placeId where
      * @param growerId who gets the plants; missing for work that is the nursery's own
      * @param spread of days; missing for a fixed day
+     * @param trays in which it lies, or that are set aside for it, by number
+     * @param lot code of the lot or consignment it comes from
      */
     record Work(
             LocalDate day,
@@ -92,10 +100,12 @@ class WorkAhead {
             String place,
             long placeId,
             @Nullable Long growerId,
-            @Nullable DateSpread spread) {
+            @Nullable DateSpread spread,
+            List<Long> trays,
+            String lot) {
 
         private Work forGrower(long grower) {
-            return new Work(day, kind, batch, variety, words, place, placeId, grower, spread);
+            return new Work(day, kind, batch, variety, words, place, placeId, grower, spread, trays, lot);
         }
     }
 
@@ -249,6 +259,16 @@ class WorkAhead {
                         .with("days", days);
     }
 
+    /** Where it lies by now; where it is to be sown as long as nothing is. */
+    private static List<Long> trays(BatchFile file) {
+        return (file.state().trays().isEmpty()
+                        ? file.runs().stream().map(CellRun::tray)
+                        : file.state().trays().stream())
+                .map(TrayId::number)
+                .distinct()
+                .toList();
+    }
+
     private Work work(
             LocalDate day,
             WorkKind kind,
@@ -266,7 +286,9 @@ class WorkAhead {
                 names.get(place),
                 place.number(),
                 null,
-                spread.filter(each -> !each.isCertain()).orElse(null));
+                spread.filter(each -> !each.isCertain()).orElse(null),
+                trays(batch.file()),
+                seeds.lot(batch.file().lotSown()).code());
     }
 
     private static LocalDate later(LocalDate one, LocalDate other) {

@@ -1,0 +1,27 @@
+import { NavLink } from 'react-router';
+import { say } from '../words/say';
+
+const DAYS = [
+  { to: '/', name: say('Today') },
+  { to: '/tomorrow', name: say('Tomorrow') },
+];
+
+/** The round of today and that of tomorrow. */
+export function RoundTabs() {
+  return (
+    <nav aria-label={say('Days of the round')} className="no-print mb-1 flex gap-1">
+      {DAYS.map((day) => (
+        <NavLink
+          key={day.to}
+          to={day.to}
+          end
+          className={({ isActive }) =>
+            `flex min-h-11 items-center border-b-3 px-2 text-sm font-semibold ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+          }
+        >
+          {day.name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
