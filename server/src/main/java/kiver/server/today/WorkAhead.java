@@ -4,11 +4,13 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
@@ -23,6 +25,8 @@ import kiver.core.tray.TrayId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.seed.SeedStore;
+import kiver.server.tray.Tray;
+import kiver.server.tray.TrayBook;
 import kiver.server.wording.Said;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
@@ -34,10 +38,18 @@ class WorkAhead {
     private final SeasonService seasons;
     private final RoundService round;
     private final SeedStore seeds;
+    private final TrayBook trays;
     private final NurseryClock clock;
     private final Wording wording;
 
-    WorkAhead(SeasonService seasons, RoundService round, SeedStore seeds, NurseryClock clock, Wording wording) {
+    WorkAhead(
+            SeasonService seasons,
+            RoundService round,
+            TrayBook trays,
+            SeedStore seeds,
+            NurseryClock clock,
+            Wording wording) {
+        this.trays = trays;
         this.seeds = seeds;
         this.wording = wording;
         this.seasons = seasons;
@@ -88,7 +100,7 @@ class WorkAhead {
      * @param placeId where
      * @param growerId who gets the plants; missing for work that is the nursery's own
      * @param spread of days; missing for a fixed day
-     * @param trays in which it lies, or that are set aside for it, by number
+     * @param trays in which it lies, or that are set aside for it, by the number on it
      * @param lot code of the lot or consignment it comes from
      */
     record Work(
@@ -101,11 +113,15 @@ class WorkAhead {
             long placeId,
             @Nullable Long growerId,
             @Nullable DateSpread spread,
-            List<Long> trays,
+            List<Integer> trays,
             String lot) {
 
         private Work forGrower(long grower) {
             return new Work(day, kind, batch, variety, words, place, placeId, grower, spread, trays, lot);
+        }
+
+        private Work in(List<Integer> itsTrays, String itsLot) {
+            return new Work(day, kind, batch, variety, words, place, placeId, growerId, spread, itsTrays, itsLot);
         }
     }
 
@@ -117,7 +133,8 @@ class WorkAhead {
         LocalDate today = clock.today();
         List<Work> works = new ArrayList<>();
         Map<PlaceId, String> names = seasons.placeNames();
-        for (RoundService.Stop stop : round.stops()) {
+        List<RoundService.Stop> stops = round.stops();
+        for (RoundService.Stop stop : stops) {
             BatchOutlook batch = stop.batch();
             stop.tasks()
                     .forEach(task -> works.add(work(
@@ -144,7 +161,16 @@ class WorkAhead {
                 .thenComparing(Work::kind)
                 .thenComparing(Work::placeId)
                 .thenComparing(Work::batch));
-        return works;
+        Map<Integer, BatchFile> files = new HashMap<>();
+        stops.forEach(stop -> files.put(stop.batch().number(), stop.batch().file()));
+        Map<TrayId, Integer> numbers = trays.all().stream().collect(Collectors.toMap(Tray::trayId, Tray::number));
+        return works.stream()
+                .map(work -> {
+                    BatchFile file = files.get(work.batch());
+                    return work.in(
+                            trays(file, numbers), seeds.lot(file.lotSown()).code());
+                })
+                .toList();
     }
 
     private static String plants(BatchOutlook batch) {
@@ -260,11 +286,11 @@ class WorkAhead {
     }
 
     /** Where it lies by now; where it is to be sown as long as nothing is. */
-    private static List<Long> trays(BatchFile file) {
+    private static List<Integer> trays(BatchFile file, Map<TrayId, Integer> numbers) {
         return (file.state().trays().isEmpty()
                         ? file.runs().stream().map(CellRun::tray)
                         : file.state().trays().stream())
-                .map(TrayId::number)
+                .map(numbers::get)
                 .distinct()
                 .toList();
     }
@@ -287,8 +313,8 @@ class WorkAhead {
                 place.number(),
                 null,
                 spread.filter(each -> !each.isCertain()).orElse(null),
-                trays(batch.file()),
-                seeds.lot(batch.file().lotSown()).code());
+                List.of(),
+                "");
     }
 
     private static LocalDate later(LocalDate one, LocalDate other) {

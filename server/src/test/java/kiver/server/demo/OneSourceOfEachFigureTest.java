@@ -67,6 +67,20 @@ class OneSourceOfEachFigureTest {
         assertThat(onTheRound).isNotEmpty().isEqualTo(onTheSheet);
     }
 
+    /** A tray is called by the number that stands on it, wherever it is named. */
+    @Test
+    void traysAreCalledByTheirNumbersOnEverySheet() throws Exception {
+        String today = JsonPath.read(get("/api/round"), "$.today");
+        Map<Integer, Object> listed = new HashMap<>();
+        JsonPath.<List<Map<String, Object>>>read(get("/api/batches"), "$[*]")
+                .forEach(batch -> listed.put((Integer) batch.get("number"), batch.get("trays")));
+        List<Map<String, Object>> works = JsonPath.read(get("/api/work?from=" + today + "&to=" + today), "$[*]");
+        assertThat(works).isNotEmpty().allSatisfy(work -> {
+            assertThat(work.get("trays")).isEqualTo(listed.get((Integer) work.get("batch")));
+            assertThat((String) work.get("lot")).isNotBlank();
+        });
+    }
+
     @Test
     void aBatchHasOneChanceOnEveryPage() throws Exception {
         Map<Integer, Double> listed = byId(get("/api/batches"), "$[*]", "number", "chance");
