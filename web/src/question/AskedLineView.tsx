@@ -1,7 +1,7 @@
 import type { AskedLine, PlanView, Wish } from '../api/client';
 import { PromiseAnswer } from '../promise/PromiseAnswer';
 import { dayWords, shortDay } from '../words/days';
-import { chanceWords } from '../words/phrases';
+import { chanceWords, coverWords } from '../words/phrases';
 import { figures } from '../words/quantity';
 import { say } from '../words/say';
 import { told } from '../words/told';
@@ -77,11 +77,6 @@ function Read({ reading }: { reading: NonNullable<AskedLine['reading']> }) {
       })}
     </p>
   );
-}
-
-/** What plants will stand under. */
-export function coverWords(protection: NonNullable<Wish['protection']>): string {
-  return say('{protection, select, LOW_COVER {under a low cover} UNHEATED_TUNNEL {under an unheated tunnel} other {in the open}}', { protection });
 }
 
 const WHICH: Record<AskedLine['choices'][number]['kind'], string> = {

@@ -6,7 +6,7 @@ import { useNumberedChange } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Refusal } from '../look/States';
 import { dayWords, spreadWords } from '../words/days';
-import { chanceWords, trayWords } from '../words/phrases';
+import { chanceWords, coverWords, trayWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
 import { told } from '../words/told';
@@ -50,6 +50,7 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
           leavesTo: line.asked.leavesTo,
           container: line.asked.container.toLowerCase(),
         })}
+        {line.asked.protection && say(', to stand {cover}', { cover: coverWords(line.asked.protection) })}
         {line.asked.target !== order.target && told(', wanted on <b>{target}</b>', { target: dayWords(line.asked.target) })}
         {say('; {accepted} count as whole', { accepted: line.asked.accepted })}
       </p>

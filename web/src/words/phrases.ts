@@ -37,3 +37,8 @@ export function listWords(names: string[]): string {
   const list = new Intl.ListFormat(locale(), { type: 'conjunction' }).format(names);
   return speech.language === 'STRETCHED' ? `⟦${list}⟧` : list;
 }
+
+/** What plants stand under, or will. */
+export function coverWords(protection: 'OPEN_GROUND' | 'LOW_COVER' | 'UNHEATED_TUNNEL'): string {
+  return say('{protection, select, LOW_COVER {under a low cover} UNHEATED_TUNNEL {under an unheated tunnel} other {in the open}}', { protection });
+}
