@@ -4,9 +4,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import java.time.LocalDate;
 import kiver.core.outlook.BatchFile;
-import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
-import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -40,19 +38,7 @@ abstract class AttackedNursery {
 
     @BeforeEach
     void found() {
-        nursery.found();
-        if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(
-                    new LotId(0),
-                    "L3",
-                    nursery.varietyId,
-                    "Seed house",
-                    0.92,
-                    100,
-                    SmallNursery.TODAY.minusDays(60),
-                    90_000,
-                    90_000));
-        }
+        nursery.foundWithSeed(90_000);
     }
 
     int batch(int plants) throws Exception {

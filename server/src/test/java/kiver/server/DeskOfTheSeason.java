@@ -1,9 +1,7 @@
 package kiver.server;
 
 import java.time.LocalDate;
-import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
-import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -37,19 +35,7 @@ abstract class DeskOfTheSeason {
 
     @BeforeEach
     void found() {
-        nursery.found();
-        if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(
-                    new LotId(0),
-                    "L3",
-                    nursery.varietyId,
-                    "Seed house",
-                    0.92,
-                    100,
-                    SmallNursery.TODAY.minusDays(60),
-                    60_000,
-                    60_000));
-        }
+        nursery.foundWithSeed(60_000);
     }
 
     int batch(int plants) throws Exception {

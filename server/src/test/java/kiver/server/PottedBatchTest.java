@@ -14,10 +14,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.Balance;
 import kiver.core.outlook.BatchFile;
-import kiver.core.seed.LotId;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
-import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.MethodOrderer;
@@ -56,19 +54,7 @@ class PottedBatchTest {
 
     @BeforeEach
     void found() {
-        nursery.found();
-        if (seeds.lots().size() == 2) {
-            seeds.add(new SeedLot(
-                    new LotId(0),
-                    "L3",
-                    nursery.varietyId,
-                    "Seed house",
-                    0.92,
-                    100,
-                    SmallNursery.TODAY.minusDays(60),
-                    60_000,
-                    60_000));
-        }
+        nursery.foundWithSeed(60_000);
     }
 
     @Test

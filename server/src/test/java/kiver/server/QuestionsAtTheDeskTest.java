@@ -80,6 +80,19 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
                 .andExpect(jsonPath("$.lines[1].reading.wish.target").value(TARGET.toString()));
     }
 
+    /** Of days that span months the middle is looked at, where the first is too soon. */
+    @Test
+    void theFirstOfManyDaysThatIsAYesIsAnswered() throws Exception {
+        LocalDate first = SmallNursery.TODAY.plusDays(10);
+        LocalDate last = SmallNursery.TODAY.plusDays(130);
+        ask("12 test kale between " + first + " and " + last)
+                .andExpect(jsonPath("$.lines[0].reading.firstDay").value(first.toString()))
+                .andExpect(jsonPath("$.lines[0].reading.lastDay").value(last.toString()))
+                .andExpect(jsonPath("$.lines[0].reading.wish.target")
+                        .value(first.plusDays(60).toString()))
+                .andExpect(jsonPath("$.lines[0].plan.promise.answer").value("YES"));
+    }
+
     /** What is said of the cover counts for frost, stands on the order's line and is looked at again with every edit. */
     @Test
     void whatPlantsWillStandUnderIsHonouredAndKept() throws Exception {

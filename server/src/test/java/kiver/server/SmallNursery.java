@@ -103,6 +103,15 @@ public class SmallNursery {
         seasons.lookBackOn(10);
     }
 
+    /** The same with a third lot, of so many seeds: enough for many orders. */
+    void foundWithSeed(int seedsMore) {
+        found();
+        if (seeds.lots().size() == 2) {
+            seeds.add(new SeedLot(
+                    new LotId(0), "L3", varietyId, "Seed house", 0.92, 100, TODAY.minusDays(60), seedsMore, seedsMore));
+        }
+    }
+
     /** Takes an order for the first grower and answers its number. */
     int order(int plants) throws Exception {
         String answer = post(propagator, "/api/orders", orderBody(UUID.randomUUID(), plants, TODAY.plusDays(70)))

@@ -53,7 +53,7 @@ final class QuestionReader {
      * @param monthFirst whether 6/12 is in June
      */
     QuestionReader(Vocabulary vocabulary, LocalDate today, boolean monthFirst) {
-        language = QuestionWords.english();
+        language = QuestionWords.ENGLISH;
         names = new NameFinder(vocabulary, language);
         containers = new ContainerWords(vocabulary.containers());
         days = new EnglishDays(today, monthFirst);

@@ -21,7 +21,9 @@ record QuestionWords(Set<String> fillers, Map<String, String> nicknames) {
     }
 
     /** Those of English. */
-    static QuestionWords english() {
+    static final QuestionWords ENGLISH = english();
+
+    private static QuestionWords english() {
         try (InputStream file = QuestionWords.class.getResourceAsStream("/words/question-en.json")) {
             return JsonMapper.shared().readValue(file, QuestionWords.class);
         } catch (IOException unreadable) {

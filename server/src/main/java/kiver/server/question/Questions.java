@@ -1,6 +1,7 @@
 package kiver.server.question;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -259,7 +260,7 @@ class Questions {
                 ? clock.today()
                 : span.first();
         List<LocalDate> days =
-                List.of(first, first.plusDays(first.until(span.last()).getDays() / 2), span.last()).stream()
+                List.of(first, first.plusDays(ChronoUnit.DAYS.between(first, span.last()) / 2), span.last()).stream()
                         .distinct()
                         .toList();
         return days.stream()
