@@ -9,7 +9,9 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import kiver.core.crop.CellHabits;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.crop.OutdoorNeeds;
 import kiver.core.crop.PlantingOut;
@@ -41,10 +43,12 @@ import kiver.core.weather.StationSimulator;
 public final class Samples {
 
     public static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
-    public static final Container MODULES = new Container("module-60", "Module tray of 60", 6, 10, 50, 50, 1);
-    public static final Container PLUGS = new Container("plug-150", "Plug tray of 150", 10, 15, 16, 38, 1);
+    public static final Container MODULES =
+            new Container(new ContainerCode("module-60"), "Module tray of 60", 6, 10, 50, 50, 1);
+    public static final Container PLUGS =
+            new Container(new ContainerCode("plug-150"), "Plug tray of 150", 10, 15, 16, 38, 1);
     public static final Container POTS =
-            new Container("pot-7", "Carrier of 28 pots", Container.Kind.POTS, 4, 7, 180, 65, 1);
+            new Container(new ContainerCode("pot-7"), "Carrier of 28 pots", Container.Kind.POTS, 4, 7, 180, 65, 1);
     public static final Germination LOT = new Germination(90, 10);
     public static final StationRecord RECORD = StationSimulator.draw(
             new StationClimate(9, 10, 10, 3, 0.7), new SplittableRandom(9), LocalDate.of(1996, 1, 1), 11_400);
@@ -103,7 +107,7 @@ public final class Samples {
             CardinalTemperatures emergence,
             OutdoorNeeds outdoors) {
         return new Crop(
-                name.toLowerCase(Locale.ROOT),
+                new CropCode(name.toLowerCase(Locale.ROOT)),
                 name,
                 hardiness,
                 new Emergence(emergence, 3.2, 0.18),

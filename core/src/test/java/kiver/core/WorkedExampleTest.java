@@ -11,8 +11,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.SplittableRandom;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.ContainerSheet;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.FrostDates;
@@ -53,7 +55,7 @@ class WorkedExampleTest {
                         CropSheet.NAMES,
                         CropSheet::read)
                 .stream()
-                .filter(crop -> crop.code().equals("curly-kale"))
+                .filter(crop -> crop.code().equals(new CropCode("curly-kale")))
                 .findFirst()
                 .orElseThrow();
         Container module = SheetText.read(
@@ -62,7 +64,7 @@ class WorkedExampleTest {
                         ContainerSheet.NAMES,
                         ContainerSheet::read)
                 .stream()
-                .filter(each -> each.code().equals("module-60"))
+                .filter(each -> each.code().equals(new ContainerCode("module-60")))
                 .findFirst()
                 .orElseThrow();
         Map<String, String> figures = new LinkedHashMap<>();

@@ -14,6 +14,7 @@ import com.jayway.jsonpath.JsonPath;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import kiver.core.crop.CropCode;
 import kiver.core.seed.LotId;
 import kiver.server.seed.SeedLot;
 import org.junit.jupiter.api.Test;
@@ -93,7 +94,7 @@ class AttackedTest extends AttackedNursery {
     @Test
     void onlyAlikeBatchesAreSwapped() throws Exception {
         int kale = batch(10);
-        long other = nursery.crops.add("cabbage", "Test cabbage " + UUID.randomUUID());
+        long other = nursery.crops.add(new CropCode("cabbage"), "Test cabbage " + UUID.randomUUID());
         seeds.add(new SeedLot(
                 new LotId(0),
                 "C" + UUID.randomUUID(),
@@ -193,7 +194,7 @@ class AttackedTest extends AttackedNursery {
 
     @Test
     void aLotOfWhichNothingComesUpLeavesItsPageAlive() throws Exception {
-        long variety = nursery.crops.add("curly-kale", "Dead kale " + UUID.randomUUID());
+        long variety = nursery.crops.add(new CropCode("curly-kale"), "Dead kale " + UUID.randomUUID());
         seeds.add(new SeedLot(
                 new LotId(0), "D" + UUID.randomUUID(), variety, "S", 0, 100_000, SmallNursery.TODAY, 500, 500));
         nursery.get(nursery.propagator, "/api/seed-needs").andExpect(status().isOk());

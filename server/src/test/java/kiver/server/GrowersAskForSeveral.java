@@ -6,6 +6,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.util.UUID;
+import kiver.core.crop.CropCode;
 import kiver.core.order.PlantShares;
 import kiver.core.seed.LotId;
 import kiver.server.account.Person;
@@ -46,7 +47,7 @@ abstract class GrowersAskForSeveral {
     @BeforeEach
     void found() {
         nursery.found();
-        kale = nursery.crops.add("curly-kale", "Kale " + UUID.randomUUID());
+        kale = nursery.crops.add(new CropCode("curly-kale"), "Kale " + UUID.randomUUID());
         nursery.seeds.add(new SeedLot(
                 new LotId(0), "K" + UUID.randomUUID(), kale, "Seed house", 0.9, 100, TODAY.minusDays(40), 3000, 3000));
     }

@@ -15,6 +15,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.batch.CellCondition;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 import kiver.core.outlook.BatchFile;
 import kiver.core.seed.LotId;
 import kiver.core.weather.DailyRange;
@@ -73,7 +75,7 @@ class JourneyTest {
     @Test
     @Order(9)
     void tomatoesFromTheOrderToTheNoteAndBackToTheirLots() throws Exception {
-        long variety = crops.add("tomato", "Test tomato");
+        long variety = crops.add(new CropCode("tomato"), "Test tomato");
         long first = lot("T1", variety, 0.9);
         long second = lot("T2", variety, 0.85);
         LocalDate target = clock.today().plusDays(85);
@@ -130,8 +132,8 @@ class JourneyTest {
                         .isEmpty())
                 .toList()
                 .size();
-        assertThat(carriers).isEqualTo((int)
-                Math.ceil(alive / (double) crops.container("pot-9").cells()));
+        assertThat(carriers).isEqualTo((int) Math.ceil(
+                alive / (double) crops.container(new ContainerCode("pot-9")).cells()));
         nursery.get(nursery.hand, "/api/batches/" + batch)
                 .andExpect(jsonPath("$.growth.pottingsDone").value(1));
 
@@ -183,7 +185,7 @@ class JourneyTest {
     @Test
     @Order(1)
     void clumpedOnionsAreCountedInSeedlings() throws Exception {
-        long variety = crops.add("onion", "Test onion");
+        long variety = crops.add(new CropCode("onion"), "Test onion");
         long lot = lot("O1", variety, 0.9);
         int batch = order("""
                 {"varietyId":%d,"container":"module-104","plants":300,"leavesFrom":2,"leavesTo":4,"target":"%s","lotId":%d,

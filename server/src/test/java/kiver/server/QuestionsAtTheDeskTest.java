@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import kiver.core.crop.CropCode;
 import kiver.server.account.Person;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Calendar;
@@ -136,7 +137,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
     @Test
     void twoThatFitAreOfferedAndNeverGuessed() throws Exception {
-        nursery.crops.add("curly-kale", "Second Leaf");
+        nursery.crops.add(new CropCode("curly-kale"), "Second Leaf");
         ask("12 kale " + TARGET)
                 .andExpect(jsonPath("$.lines[0].plan").doesNotExist())
                 .andExpect(jsonPath("$.lines[0].choices", hasSize(2)))

@@ -17,6 +17,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import kiver.core.crop.CropCode;
 import kiver.core.outlook.BatchFile;
 import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
@@ -115,7 +116,7 @@ class RacingTest extends AttackedNursery {
     /** Thirty orders at once for one lot: what they are promised is there. */
     @Test
     void ordersThatRaceForOneLotArePromisedNoMoreThanItHolds() throws Exception {
-        long variety = nursery.crops.add("curly-kale", "Raced kale");
+        long variety = nursery.crops.add(new CropCode("curly-kale"), "Raced kale");
         seeds.add(new SeedLot(new LotId(0), "RACE", variety, "S", 0.9, 100, SmallNursery.TODAY.minusDays(9), 700, 700));
         long lot = seeds.lotsOf(variety).get(0).id().number();
         List<Callable<Integer>> orders = new ArrayList<>();

@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import java.time.LocalDate;
 import java.util.Set;
 import java.util.UUID;
+import kiver.core.crop.CropCode;
 import kiver.core.order.Protection;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
@@ -92,7 +93,7 @@ public class SmallNursery {
         siteId = orders.addSite(new Site(0, growerId, "Near", 400, Protection.OPEN_GROUND, null));
         otherGrowerId = orders.addGrower("Field two");
         otherSiteId = orders.addSite(new Site(0, otherGrowerId, "Far", 900, Protection.OPEN_GROUND, null));
-        varietyId = crops.add("curly-kale", "Test kale");
+        varietyId = crops.add(new CropCode("curly-kale"), "Test kale");
         seeds.add(new SeedLot(new LotId(0), "L1", varietyId, "Seed house", 0.9, 100, TODAY.minusDays(100), 3000, 3000));
         seeds.add(new SeedLot(new LotId(0), "L2", varietyId, "Seed house", 0.6, 50, TODAY.minusDays(900), 40, 40));
         lotId = seeds.lots().get(0).id().number();

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
+import kiver.core.crop.CropCode;
 import kiver.core.growth.Season;
 import kiver.core.outlook.BatchFile;
 import kiver.core.place.PlaceId;
@@ -131,7 +132,7 @@ class StockTest {
     @Test
     void countsTeachWhatALotIsWorth() throws Exception {
         // Of its own variety, because what is learnt of a lot stays learnt.
-        long variety = nursery.crops.add("curly-kale", "Lesson kale");
+        long variety = nursery.crops.add(new CropCode("curly-kale"), "Lesson kale");
         seeds.add(new SeedLot(
                 new LotId(0), "L7", variety, "Seed house", 0.9, 100, SmallNursery.TODAY.minusDays(10), 500, 500));
         String body = nursery.orderBody(UUID.randomUUID(), 30, SmallNursery.TODAY.plusDays(70))

@@ -6,7 +6,7 @@ import java.util.Objects;
 /**
  * A tray as it lies on the bench, with its cells in rows and columns.
  *
- * @param code short and lasting, for example "module-60"
+ * @param code what it is known by
  * @param name as people say it, for example "Module tray of 60"
  * @param kind cells, pressed blocks, pots, or an open tray whose seedlings are pricked out
  * @param rows cells from front to back, at least 1
@@ -16,7 +16,14 @@ import java.util.Objects;
  * @param slots bench room in trays of 540 × 280 mm, positive, for example 1 or 0.5
  */
 public record Container(
-        String code, String name, Kind kind, int rows, int columns, double cellVolume, double cellDepth, double slots) {
+        ContainerCode code,
+        String name,
+        Kind kind,
+        int rows,
+        int columns,
+        double cellVolume,
+        double cellDepth,
+        double slots) {
 
     /** What a container is. */
     public enum Kind {
@@ -33,7 +40,7 @@ public record Container(
 
     /** A tray of cells. */
     public Container(
-            String code, String name, int rows, int columns, double cellVolume, double cellDepth, double slots) {
+            ContainerCode code, String name, int rows, int columns, double cellVolume, double cellDepth, double slots) {
         this(code, name, Kind.CELLS, rows, columns, cellVolume, cellDepth, slots);
     }
 

@@ -32,7 +32,7 @@ public final class ContainerSheet {
      */
     public static Container read(SheetRow row) {
         return new Container(
-                row.words("code"),
+                new ContainerCode(row.words("code")),
                 row.words("name"),
                 Container.Kind.valueOf(row.oneOf("kind", List.of("cells", "blocks", "pots", "open"))
                         .toUpperCase(Locale.ROOT)),
@@ -47,7 +47,7 @@ public final class ContainerSheet {
     public static SheetRow write(Container container) {
         return SheetText.row(
                 NAMES,
-                container.code(),
+                container.code().written(),
                 container.name(),
                 container.kind().words(),
                 container.rows(),

@@ -7,7 +7,7 @@ import kiver.core.growth.LeafGrowth;
 /**
  * A kind of plant with everything that is common to its varieties.
  *
- * @param code short and lasting, lower case, for example "curly-kale"
+ * @param code what it is known by
  * @param name as growers say it, for example "Curly kale"
  * @param hardiness what cold it stands
  * @param emergence how it comes up
@@ -21,7 +21,7 @@ import kiver.core.growth.LeafGrowth;
  * @param sources where the figures come from
  */
 public record Crop(
-        String code,
+        CropCode code,
         String name,
         Hardiness hardiness,
         Emergence emergence,

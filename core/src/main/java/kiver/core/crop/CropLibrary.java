@@ -23,18 +23,18 @@ public record CropLibrary(List<Crop> crops, List<Container> containers) {
     }
 
     /** The crop of that code. */
-    public Optional<Crop> crop(String code) {
+    public Optional<Crop> crop(CropCode code) {
         return crops.stream().filter(crop -> crop.code().equals(code)).findFirst();
     }
 
     /** The container of that code. */
-    public Optional<Container> container(String code) {
+    public Optional<Container> container(ContainerCode code) {
         return containers.stream()
                 .filter(container -> container.code().equals(code))
                 .findFirst();
     }
 
-    private static <T> Map<String, T> byCode(List<T> entries, Function<T, String> code) {
+    private static <T, C> Map<C, T> byCode(List<T> entries, Function<T, C> code) {
         return entries.stream()
                 .collect(Collectors.toMap(
                         code,

@@ -60,7 +60,7 @@ public final class CropSheet {
      */
     public static Crop read(SheetRow row) {
         return new Crop(
-                row.words("code"),
+                new CropCode(row.words("code")),
                 row.words("name"),
                 Hardiness.valueOf(row.oneOf("hardiness", List.of("hardy", "half-hardy", "tender"))
                         .toUpperCase(Locale.ROOT)
@@ -107,7 +107,7 @@ public final class CropSheet {
         CardinalTemperatures leaves = crop.leaves().temperatures();
         return SheetText.row(
                 NAMES,
-                crop.code(),
+                crop.code().written(),
                 crop.name(),
                 crop.hardiness().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                 emergence.base(),

@@ -3,6 +3,8 @@ package kiver.core.outlook;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.batch.BatchId;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LeafStage;
@@ -77,7 +79,7 @@ public record Batch(
     }
 
     /** Code of the crop. */
-    public String crop() {
+    public CropCode crop() {
         return grown.crop();
     }
 
@@ -112,12 +114,12 @@ public record Batch(
     }
 
     /** Codes of the containers it passes, from the one it is sown in to the one it is handed over in. */
-    public List<String> containerCodes() {
+    public List<ContainerCode> containerCodes() {
         return plan.containerCodes();
     }
 
     /** Code of the container its plants are handed over in. */
-    public String container() {
+    public ContainerCode container() {
         return plan.lastContainer();
     }
 

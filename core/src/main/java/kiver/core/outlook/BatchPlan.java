@@ -3,7 +3,9 @@ package kiver.core.outlook;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.growth.Way;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
@@ -39,7 +41,7 @@ public record BatchPlan(
             @Nullable LocalDate latestSowDay,
             Way way,
             ContainerPath.Kind containerPath,
-            List<String> containers) {
+            List<ContainerCode> containers) {
         return new BatchPlan(
                 sowDay,
                 latestSowDay,
@@ -48,7 +50,7 @@ public record BatchPlan(
                 way.hardening().number(),
                 false,
                 containerPath,
-                String.join(" ", containers),
+                joined(containers.stream()),
                 false);
     }
 
@@ -109,7 +111,7 @@ public record BatchPlan(
                 hardeningPlaceId,
                 pinned,
                 path.kind(),
-                path.containers().stream().map(Container::code).collect(Collectors.joining(" ")),
+                joined(path.containers().stream().map(Container::code)),
                 pottedLate);
     }
 
@@ -122,13 +124,17 @@ public record BatchPlan(
     }
 
     /** Codes of the containers, from the one it is sown in to the one it is handed over in. */
-    public List<String> containerCodes() {
-        return List.of(containers.split(" "));
+    public List<ContainerCode> containerCodes() {
+        return Stream.of(containers.split(" ")).map(ContainerCode::new).toList();
     }
 
     /** Code of the container its plants are handed over in. */
-    public String lastContainer() {
-        return containers.substring(containers.lastIndexOf(' ') + 1);
+    public ContainerCode lastContainer() {
+        return new ContainerCode(containers.substring(containers.lastIndexOf(' ') + 1));
+    }
+
+    private static String joined(Stream<ContainerCode> codes) {
+        return codes.map(ContainerCode::written).collect(Collectors.joining(" "));
     }
 
     /** The places. */

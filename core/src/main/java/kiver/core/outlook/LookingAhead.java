@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.CountSoFar;
 import kiver.core.emerge.EmergenceVerdict;
@@ -33,7 +34,7 @@ import kiver.core.tray.TrayId;
  * @param today the day
  * @param containerByTray code of the container that each tray is
  */
-public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> containerByTray) {
+public record LookingAhead(Season season, LocalDate today, Map<TrayId, ContainerCode> containerByTray) {
 
     /** Light is judged over this many days gone by. */
     private static final int DAYS_OF_LIGHT = 7;
@@ -124,11 +125,12 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, String> c
     }
 
     /** How far along its containers most of its plants are. */
-    private int pottingsDone(BatchState state, List<String> containers) {
+    private int pottingsDone(BatchState state, List<ContainerCode> containers) {
         int[] plants = new int[containers.size()];
         for (TrayId tray : state.trays()) {
-            int at = containers.indexOf(containerByTray.getOrDefault(tray, ""));
-            plants[Math.max(at, 0)] += state.cellsIn(tray, CellCondition.ALIVE).size();
+            ContainerCode standsIn = containerByTray.get(tray);
+            int at = standsIn == null ? 0 : Math.max(containers.indexOf(standsIn), 0);
+            plants[at] += state.cellsIn(tray, CellCondition.ALIVE).size();
         }
         int most = 0;
         for (int index = 1; index < plants.length; index++) {

@@ -175,7 +175,9 @@ public record ContainerPath(Kind kind, List<Container> containers) {
             Container after = containers.get(index);
             if (before.kind() != Container.Kind.OPEN && after.cellVolume() > LARGEST_STEP * before.cellVolume()) {
                 return Optional.of(new ContainerStep(
-                        before.code(), after.code(), Math.round(after.cellVolume() / before.cellVolume())));
+                        before.code().written(),
+                        after.code().written(),
+                        Math.round(after.cellVolume() / before.cellVolume())));
             }
         }
         return Optional.empty();

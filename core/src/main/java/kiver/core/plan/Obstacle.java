@@ -1,6 +1,7 @@
 package kiver.core.plan;
 
 import java.time.LocalDate;
+import kiver.core.crop.ContainerCode;
 import kiver.core.growth.DateSpread;
 
 /**
@@ -115,7 +116,7 @@ public sealed interface Obstacle {
     record TooLateForAutumn(int maturityDays, LocalDate latest) implements Obstacle {}
 
     /** One container holds so many times a cell of the one before. */
-    record PotTooLarge(String container, String before, long times) implements Obstacle {
+    record PotTooLarge(ContainerCode container, ContainerCode before, long times) implements Obstacle {
         @Override
         public boolean prevents() {
             return false;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import kiver.core.crop.CellHabits;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
@@ -123,7 +124,8 @@ final class PlanObstacles {
     private void containers() {
         request.containers()
                 .tooLargeAStep()
-                .ifPresent(step -> found.add(new Obstacle.PotTooLarge(step.into(), step.from(), step.times())));
+                .ifPresent(step -> found.add(new Obstacle.PotTooLarge(
+                        new ContainerCode(step.into()), new ContainerCode(step.from()), step.times())));
         if (request.crop().cells().habit() == CellHabits.Habit.POORLY) {
             found.add(new Obstacle.BetterSownInPlace());
         }

@@ -1,6 +1,7 @@
 package kiver.core.promise;
 
 import java.time.LocalDate;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.Protection;
 import org.jspecify.annotations.Nullable;
 
@@ -19,7 +20,7 @@ public record Offer(
         Change change,
         LocalDate target,
         int plants,
-        String container,
+        ContainerCode container,
         String site,
         @Nullable Protection protection,
         double chance) {

@@ -31,15 +31,15 @@ class CropLibraryTest {
                     .as(crop.name())
                     .isGreaterThan(0.25);
         });
-        assertThat(library.crop("tomato")).isPresent();
-        assertThat(library.crop("unheard-of")).isEmpty();
+        assertThat(library.crop(new CropCode("tomato"))).isPresent();
+        assertThat(library.crop(new CropCode("unheard-of"))).isEmpty();
     }
 
     @Test
     void limitGrowsWithTheCell() throws IOException {
-        Crop kale = library().crop("curly-kale").orElseThrow();
-        Container plug = library().container("plug-150").orElseThrow();
-        Container pot = library().container("pot-9").orElseThrow();
+        Crop kale = library().crop(new CropCode("curly-kale")).orElseThrow();
+        Container plug = library().container(new ContainerCode("plug-150")).orElseThrow();
+        Container pot = library().container(new ContainerCode("pot-9")).orElseThrow();
         assertThat(kale.leafLimitIn(plug)).isLessThan(kale.leafLimit());
         assertThat(kale.leafLimitIn(pot)).isGreaterThan(kale.leafLimit());
     }
@@ -65,7 +65,7 @@ class CropLibraryTest {
 
     @Test
     void aCodeStandsOnce() {
-        Container tray = new Container("a", "Tray", 2, 2, 40, 40, 1);
+        Container tray = new Container(new ContainerCode("a"), "Tray", 2, 2, 40, 40, 1);
         assertThatThrownBy(() -> new CropLibrary(List.of(), List.of(tray, tray)))
                 .hasMessageContaining("stands twice");
     }

@@ -53,21 +53,26 @@ class CardinalFitTest {
         try (Reader text = Files.newBufferedReader(ObservedEmergence.LIBRARY.resolve("crops.csv"))) {
             crops = CropLibraryReader.readCrops("crops.csv", text);
         }
-        assertThat(crops).extracting(Crop::code).containsAll(observed.keySet());
-        crops.stream().filter(crop -> observed.containsKey(crop.code())).forEach(crop -> {
-            Emergence fit = CardinalFit.fit(
-                    observed.get(crop.code()),
-                    ObservedEmergence.nothingCameUp(observed.get(crop.code())),
-                    crop.hardiness() == Hardiness.TENDER ? CardinalFit.Kin.WARM_SEASON : CardinalFit.Kin.COOL_SEASON,
-                    crop.emergence().spread());
-            for (ObservedDays each : observed.get(crop.code())) {
-                double inLibrary = crop.emergence().daysAt(each.temperature());
-                double fitted = fit.daysAt(each.temperature());
-                assertThat(inLibrary / fitted)
-                        .as("%s at %s °C; run ./kiver refit", crop.code(), each.temperature())
-                        .isBetween(0.98, 1.02);
-            }
-        });
+        assertThat(crops).extracting(crop -> crop.code().written()).containsAll(observed.keySet());
+        crops.stream()
+                .filter(crop -> observed.containsKey(crop.code().written()))
+                .forEach(crop -> {
+                    Emergence fit = CardinalFit.fit(
+                            observed.get(crop.code().written()),
+                            ObservedEmergence.nothingCameUp(
+                                    observed.get(crop.code().written())),
+                            crop.hardiness() == Hardiness.TENDER
+                                    ? CardinalFit.Kin.WARM_SEASON
+                                    : CardinalFit.Kin.COOL_SEASON,
+                            crop.emergence().spread());
+                    for (ObservedDays each : observed.get(crop.code().written())) {
+                        double inLibrary = crop.emergence().daysAt(each.temperature());
+                        double fitted = fit.daysAt(each.temperature());
+                        assertThat(inLibrary / fitted)
+                                .as("%s at %s °C; run ./kiver refit", crop.code(), each.temperature())
+                                .isBetween(0.98, 1.02);
+                    }
+                });
     }
 
     @Test
@@ -99,11 +104,12 @@ class CardinalFitTest {
         }
         Map<String, List<ObservedDays>> observed = ObservedEmergence.read();
         assertThat(crops)
-                .filteredOn(crop -> crop.hardiness() == Hardiness.TENDER && observed.containsKey(crop.code()))
+                .filteredOn(crop -> crop.hardiness() == Hardiness.TENDER
+                        && observed.containsKey(crop.code().written()))
                 .hasSizeGreaterThan(8)
                 .allSatisfy(crop -> {
                     assertThat(crop.emergence().temperatures().base())
-                            .as(crop.code())
+                            .as(crop.code().written())
                             .isGreaterThanOrEqualTo(-1.001);
                     assertThat(crop.emergence().daysAt(5))
                             .as(crop.code() + " at 5 °C")

@@ -42,7 +42,7 @@ public final class ObservedEmergence {
         try (Reader text = Files.newBufferedReader(LIBRARY.resolve("crops.csv"))) {
             for (Crop crop : CropLibraryReader.readCrops("crops.csv", text)) {
                 kin.put(
-                        crop.code(),
+                        crop.code().written(),
                         crop.hardiness() == Hardiness.TENDER
                                 ? CardinalFit.Kin.WARM_SEASON
                                 : CardinalFit.Kin.COOL_SEASON);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.util.TreeSet;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -54,7 +55,9 @@ class OrderAndTrayTest {
         assertThatThrownBy(() -> new CellRun(TRAY, 0, 4)).hasMessageContaining("counted from 1");
         assertThatThrownBy(() -> new CellRun(TRAY, 6, 4)).hasMessageContaining("before it begins");
         assertThatThrownBy(() -> new Cell(TRAY, 0)).hasMessageContaining("counted from 1");
-        assertThatThrownBy(() -> new Container("x", "Tray", 0, 5, 40, 40, 1)).hasMessageContaining("at least one row");
-        assertThatThrownBy(() -> new Container("x", "Tray", 5, 5, 40, 40, 0)).hasMessageContaining("footprint");
+        assertThatThrownBy(() -> new Container(new ContainerCode("x"), "Tray", 0, 5, 40, 40, 1))
+                .hasMessageContaining("at least one row");
+        assertThatThrownBy(() -> new Container(new ContainerCode("x"), "Tray", 5, 5, 40, 40, 0))
+                .hasMessageContaining("footprint");
     }
 }

@@ -10,6 +10,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchId;
 import kiver.core.batch.BatchState;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
@@ -35,7 +36,7 @@ final class BatchSamples {
         return new Batch(
                 new BatchId(number),
                 number,
-                new Grown(1, "Grey Anvil", "kale"),
+                new Grown(1, "Grey Anvil", new CropCode("kale")),
                 new Sowing(new LotId(1), 2, 60, plants),
                 BatchPlan.of(sowDay, null, way, ContainerPath.Kind.STRAIGHT, List.of(Samples.MODULES.code())),
                 HardeningProgramme.BY_DAY,

@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.util.List;
 import kiver.core.Samples;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
 import kiver.core.growth.Potting;
@@ -22,8 +23,9 @@ import org.junit.jupiter.api.Test;
 class ContainerPathTest {
 
     private static final Container LARGE =
-            new Container("pot-9", "Carrier of 18 pots", Container.Kind.POTS, 3, 6, 600, 80, 1);
-    private static final Container OPEN = new Container("open", "Open tray", Container.Kind.OPEN, 12, 20, 15, 40, 1);
+            new Container(new ContainerCode("pot-9"), "Carrier of 18 pots", Container.Kind.POTS, 3, 6, 600, 80, 1);
+    private static final Container OPEN =
+            new Container(new ContainerCode("open"), "Open tray", Container.Kind.OPEN, 12, 20, 15, 40, 1);
     private static final List<Container> KNOWN = List.of(PLUGS, MODULES, POTS, LARGE, OPEN);
 
     @Test
@@ -46,7 +48,8 @@ class ContainerPathTest {
         assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(PLUGS, LARGE))
                         .tooLargeAStep()
                         .orElseThrow())
-                .isEqualTo(new ContainerStep(PLUGS.code(), LARGE.code(), 38));
+                .isEqualTo(
+                        new ContainerStep(PLUGS.code().written(), LARGE.code().written(), 38));
         assertThat(new ContainerPath(Kind.POTTED_ONCE, List.of(MODULES, POTS)).tooLargeAStep())
                 .isEmpty();
     }

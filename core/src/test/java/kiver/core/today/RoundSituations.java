@@ -13,6 +13,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchId;
 import kiver.core.batch.BatchState;
 import kiver.core.crop.Container;
+import kiver.core.crop.CropCode;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.PaceSpread;
@@ -118,7 +119,7 @@ abstract class RoundSituations {
             Batch batch = new Batch(
                     new BatchId(1),
                     201,
-                    new Grown(1, "Grey Anvil", "kale"),
+                    new Grown(1, "Grey Anvil", new CropCode("kale")),
                     new Sowing(new LotId(1), 1, 10, 9),
                     BatchPlan.of(
                             planned,

@@ -3,6 +3,7 @@ package kiver.server.batch;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import kiver.core.crop.ContainerCode;
 import kiver.core.outlook.BatchPlan;
 import kiver.core.plan.ContainerPath;
 
@@ -24,7 +25,7 @@ public record PlanEdit(
         @Nullable Long emergencePlaceId,
         @Nullable Long growingPlaceId,
         @Nullable Long hardeningPlaceId,
-        @Nullable String container,
+        @Nullable ContainerCode container,
         @Nullable ContainerPath.Kind containerPath,
         @Nullable Boolean pottedLate) {
 

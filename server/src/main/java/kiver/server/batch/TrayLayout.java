@@ -3,6 +3,7 @@ package kiver.server.batch;
 import java.util.ArrayList;
 import java.util.List;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.tray.CellRun;
 import kiver.server.crop.CropBook;
 import kiver.server.tray.TrayBook;
@@ -21,7 +22,7 @@ public class TrayLayout {
     }
 
     /** As many cells as are wanted in new trays of a container, the last perhaps in part. */
-    public List<CellRun> runs(String containerCode, int cells) {
+    public List<CellRun> runs(ContainerCode containerCode, int cells) {
         Container container = crops.container(containerCode);
         List<CellRun> runs = new ArrayList<>();
         int left = cells;

@@ -1,6 +1,7 @@
 package kiver.server.board;
 
 import jakarta.annotation.Nullable;
+import kiver.core.crop.ContainerCode;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.BatchPlan;
@@ -37,10 +38,13 @@ class PlanEdits {
             throw new Refusal(
                     "planVersion",
                     Said.of(
-                                    "The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {containerCodes}{more}. Look at it as it stands and change it again.")
+                                    "The plan of batch {planned} was changed by somebody else meanwhile: it is to be sown on {sowDay} in {container}{more}. Look at it as it stands and change it again.")
                             .with("planned", planned.number())
                             .with("sowDay", planned.sowDay())
-                            .with("containerCodes", planned.containerCodes().get(0))
+                            .with(
+                                    "container",
+                                    crops.container(planned.containerCodes().get(0))
+                                            .name())
                             .with(
                                     "more",
                                     edit.sowDay() == null
@@ -91,7 +95,7 @@ class PlanEdits {
                 plan.containers(),
                 edit.pottedLate() == null ? plan.pottedLate() : edit.pottedLate());
         if (edit.container() != null || edit.containerPath() != null) {
-            String last = edit.container() == null ? plan.lastContainer() : edit.container();
+            ContainerCode last = edit.container() == null ? plan.lastContainer() : edit.container();
             ContainerPath.Kind kind = edit.containerPath() == null ? ContainerPath.Kind.STRAIGHT : edit.containerPath();
             plan = plan.in(ContainerPath.of(kind, crops.container(last), batch.crop(), crops.containers())
                     .orElseThrow(() ->

@@ -36,11 +36,11 @@ class ContainerSheetBook implements SheetBook {
     @Override
     public void put(SheetRow row) {
         Container container = ContainerSheet.read(row);
-        if (!container.code().matches("[a-z0-9-]{1,40}")) {
+        if (!container.code().written().matches("[a-z0-9-]{1,40}")) {
             throw new Refusal(
                     "code",
                     Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".")
-                            .with("code", container.code()));
+                            .with("code", container.code().written()));
         }
         library.put(container);
     }

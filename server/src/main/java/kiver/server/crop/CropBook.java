@@ -2,7 +2,9 @@ package kiver.server.crop;
 
 import java.util.List;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
@@ -47,26 +49,26 @@ public class CropBook {
     }
 
     /** The crop of that code. */
-    public Crop crop(String code) {
+    public Crop crop(CropCode code) {
         return library.library()
                 .crop(code)
                 .orElseThrow(() -> new Refusal(
                         "crop",
-                        Said.of("The crop \"{code}\" is not in the library.").with("code", code)));
+                        Said.of("The crop \"{code}\" is not in the library.").with("code", code.written())));
     }
 
     /** The container of that code. */
-    public Container container(String code) {
+    public Container container(ContainerCode code) {
         return library.library()
                 .container(code)
                 .orElseThrow(() -> new Refusal(
                         "container",
                         Said.of("The container \"{code}\" is not in the library.")
-                                .with("code", code)));
+                                .with("code", code.written())));
     }
 
     /** Adds a variety and answers its number. */
-    public long add(String crop, String name) {
+    public long add(CropCode crop, String name) {
         crop(crop);
         Long id = varieties.insert(crop, name);
         if (id == null) {

@@ -34,11 +34,11 @@ class CropSheetBook implements SheetBook {
     @Override
     public void put(SheetRow row) {
         Crop crop = CropSheet.read(row);
-        if (!crop.code().matches("[a-z0-9-]{1,40}")) {
+        if (!crop.code().written().matches("[a-z0-9-]{1,40}")) {
             throw new Refusal(
                     "code",
                     Said.of("Use small letters, digits and hyphens for a code, not \"{code}\".")
-                            .with("code", crop.code()));
+                            .with("code", crop.code().written()));
         }
         library.put(crop);
     }

@@ -57,7 +57,9 @@ public class LibraryBook {
     @Transactional
     public void put(Crop crop) {
         mapper.put(
-                CROP, crop.code(), json.writeValueAsString(CropSheet.write(crop).entries()));
+                CROP,
+                crop.code().written(),
+                json.writeValueAsString(CropSheet.write(crop).entries()));
         library.forget();
     }
 
@@ -66,7 +68,7 @@ public class LibraryBook {
     public void put(Container container) {
         mapper.put(
                 CONTAINER,
-                container.code(),
+                container.code().written(),
                 json.writeValueAsString(ContainerSheet.write(container).entries()));
         library.forget();
     }
@@ -79,13 +81,13 @@ public class LibraryBook {
             for (Crop crop : CropLibraryReader.readCrops("crops.csv", crops)) {
                 mapper.add(
                         CROP,
-                        crop.code(),
+                        crop.code().written(),
                         json.writeValueAsString(CropSheet.write(crop).entries()));
             }
             for (Container container : CropLibraryReader.readContainers("containers.csv", containers)) {
                 mapper.add(
                         CONTAINER,
-                        container.code(),
+                        container.code().written(),
                         json.writeValueAsString(ContainerSheet.write(container).entries()));
             }
         } catch (IOException unreadable) {

@@ -1,5 +1,7 @@
 package kiver.server.crop;
 
+import kiver.core.crop.CropCode;
+
 /**
  * A variety that the nursery grows.
  *
@@ -7,4 +9,4 @@ package kiver.server.crop;
  * @param crop code of its crop
  * @param name unique
  */
-public record Variety(long id, String crop, String name) {}
+public record Variety(long id, CropCode crop, String name) {}

@@ -2,7 +2,9 @@ package kiver.server.crop;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import kiver.core.crop.CropCode;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -19,7 +21,7 @@ class VarietyController {
 
     /** A variety to be added. */
     record VarietyEntry(
-            @NotBlank(message = "Choose the crop.") String crop,
+            @NotNull(message = "Choose the crop.") CropCode crop,
 
             @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.")
             String name) {}

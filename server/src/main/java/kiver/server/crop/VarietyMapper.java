@@ -2,6 +2,7 @@ package kiver.server.crop;
 
 import java.util.List;
 import java.util.Optional;
+import kiver.core.crop.CropCode;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -21,11 +22,11 @@ interface VarietyMapper {
             insert into variety (crop, name) values (#{crop}, #{name})
             on conflict (name) do nothing returning id
             """, affectData = true)
-    Long insert(@Param("crop") String crop, @Param("name") String name);
+    Long insert(@Param("crop") CropCode crop, @Param("name") String name);
 
     @Insert("""
             insert into variety (crop, name) values (#{crop}, #{name})
             on conflict (name) do update set crop = excluded.crop
             """)
-    void put(@Param("crop") String crop, @Param("name") String name);
+    void put(@Param("crop") CropCode crop, @Param("name") String name);
 }

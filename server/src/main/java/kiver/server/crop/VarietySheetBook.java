@@ -1,6 +1,7 @@
 package kiver.server.crop;
 
 import java.util.List;
+import kiver.core.crop.CropCode;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
@@ -37,12 +38,12 @@ class VarietySheetBook implements SheetBook {
 
     @Override
     public void put(SheetRow row) {
-        String crop = row.words("crop");
+        CropCode crop = new CropCode(row.words("crop"));
         if (crops.crops().stream().noneMatch(each -> each.code().equals(crop))) {
             throw new Refusal(
                     "crop",
                     Said.of("The crop \"{crop}\" is not in the library. Add the crop first.")
-                            .with("crop", crop));
+                            .with("crop", crop.written()));
         }
         varieties.put(crop, row.words("name"));
     }

@@ -2,6 +2,7 @@ package kiver.server.demo;
 
 import java.util.HashMap;
 import java.util.Map;
+import kiver.core.crop.CropCode;
 import kiver.core.seed.LotId;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.Role;
@@ -53,7 +54,8 @@ class DemoFounding {
                 DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, DemoNursery.FIRST_DAY));
         DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
         Map<String, Long> varieties = new HashMap<>();
-        DemoStock.varieties().forEach(entry -> varieties.put(entry.name(), crops.add(entry.crop(), entry.name())));
+        DemoStock.varieties()
+                .forEach(entry -> varieties.put(entry.name(), crops.add(new CropCode(entry.crop()), entry.name())));
         DemoStock.lots(DemoNursery.OPENING_DAY)
                 .forEach(entry -> seeds.add(new SeedLot(
                         new LotId(0),

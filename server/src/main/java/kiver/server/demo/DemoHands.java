@@ -12,6 +12,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.batch.LossReason;
+import kiver.core.crop.ContainerCode;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
@@ -210,14 +211,15 @@ class DemoHands {
         String into = analysis.containers()
                 .containers()
                 .get(analysis.standing().pottingsDone() + 1)
-                .code();
+                .code()
+                .written();
         int alive = state.balance().alive();
         if (alive > 0) {
             pottings.pot(
                     id(number, today, "POT_ON"),
                     number,
                     today,
-                    new PottingService.Potted(List.of(), into, alive),
+                    new PottingService.Potted(List.of(), new ContainerCode(into), alive),
                     null);
         }
     }

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import kiver.core.crop.ContainerCode;
 import kiver.core.plan.ContainerPath;
 import kiver.core.promise.Answer;
 import kiver.core.promise.Offer;
@@ -151,7 +152,7 @@ class DemoNursery implements ApplicationRunner {
                 .orElseThrow();
         Wish wish = new Wish(
                         variety.id(),
-                        entry.container(),
+                        new ContainerCode(entry.container()),
                         wished.plants(),
                         entry.leavesFrom(),
                         entry.leavesTo(),

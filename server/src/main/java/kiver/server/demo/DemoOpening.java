@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import kiver.core.crop.ContainerCode;
 import kiver.server.crop.CropBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
@@ -55,7 +56,7 @@ class DemoOpening {
                 .findFirst()
                 .orElseThrow()
                 .id();
-        return new Wish(id, "module-60", plants, 4, 6, FOR, null, null, site, null);
+        return new Wish(id, new ContainerCode("module-60"), plants, 4, 6, FOR, null, null, site, null);
     }
 
     private static UUID id(String what) {

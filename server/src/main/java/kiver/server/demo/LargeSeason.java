@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.SplittableRandom;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
@@ -176,7 +177,7 @@ class LargeSeason implements ApplicationRunner {
     private void plan(Season season, SeedLot lot, Site site, SplittableRandom random) {
         Variety variety = crops.variety(lot.varietyId());
         Crop crop = crops.cropOf(variety);
-        Container container = crops.container(usualContainer(variety));
+        Container container = crops.container(new ContainerCode(usualContainer(variety)));
         LocalDate target = DAY.plusDays(60 + random.nextInt(130));
         Way way = WayFinder.wayFor(season, crop, DAY.plusDays(20));
         LeafStage stage = new LeafStage(3, 4);
@@ -226,7 +227,7 @@ class LargeSeason implements ApplicationRunner {
             LocalDate placedOn,
             SplittableRandom random) {
         Variety variety = crops.variety(lot.varietyId());
-        Container container = crops.container(usualContainer(variety));
+        Container container = crops.container(new ContainerCode(usualContainer(variety)));
         int cells = CELLS / 2 + random.nextInt(CELLS);
         OrderLine wish = new OrderLine(cells * 3 / 4, stage, target);
         int order = stock.orders().add(site.growerId(), site.id(), target, placedOn, null);

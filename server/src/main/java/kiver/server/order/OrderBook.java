@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.LineId;
 import kiver.core.order.OrderLine;
 import kiver.core.order.Protection;
@@ -154,7 +155,7 @@ public class OrderBook {
 
     /** Adds a line to an order and answers its number in the database. */
     public LineId addLine(
-            int number, long varietyId, String container, OrderLine line, @Nullable Protection protection) {
+            int number, long varietyId, ContainerCode container, OrderLine line, @Nullable Protection protection) {
         return mapper.insertLine(new OrderMapper.LineRow(
                 number,
                 varietyId,

@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LineId;
 import kiver.core.order.Protection;
@@ -58,7 +59,7 @@ interface OrderMapper {
     record LineRow(
             int orderNumber,
             long varietyId,
-            String container,
+            ContainerCode container,
             int plants,
             int leavesFrom,
             int leavesTo,

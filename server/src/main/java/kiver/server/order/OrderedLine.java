@@ -2,6 +2,8 @@ package kiver.server.order;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.LineId;
@@ -40,8 +42,8 @@ public record OrderedLine(
         long siteId,
         long varietyId,
         String variety,
-        String crop,
-        String container,
+        CropCode crop,
+        ContainerCode container,
         int plants,
         int leavesFrom,
         int leavesTo,

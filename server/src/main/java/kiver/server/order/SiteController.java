@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.FrostDates;
 import kiver.core.order.OutdoorSeason;
@@ -78,7 +79,7 @@ class SiteController {
                 .map(Grower::name)
                 .findFirst()
                 .orElse("");
-        List<Crop> shown = crop == null ? crops.crops() : List.of(crops.crop(crop));
+        List<Crop> shown = crop == null ? crops.crops() : List.of(crops.crop(new CropCode(crop)));
         return new SiteView(
                 site.id(),
                 grower,

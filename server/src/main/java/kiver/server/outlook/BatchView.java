@@ -3,6 +3,7 @@ package kiver.server.outlook;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
+import kiver.core.crop.ContainerCode;
 import kiver.server.wording.Said;
 
 /**
@@ -40,7 +41,7 @@ public record BatchView(
     public record TrayPlants(
             int tray,
             int plants,
-            String container,
+            ContainerCode container,
             @Nullable String place) {}
 
     /** One point of the emergence expected, in cells. */
@@ -89,7 +90,7 @@ public record BatchView(
             List<RunView> runs,
             List<RunView> toSow,
             String container,
-            List<String> containers,
+            List<ContainerCode> containers,
             List<TrayPlants> living) {}
 
     /**

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
@@ -82,7 +83,7 @@ class CropController {
             @PathVariable String code,
             @RequestParam(required = false) @Nullable Long place,
             @RequestParam(required = false) @Nullable LocalDate sown) {
-        Crop crop = crops.crop(code);
+        Crop crop = crops.crop(new CropCode(code));
         Season season = seasons.season();
         LocalDate day = sown == null
                         || sown.isBefore(season.firstDay())
@@ -101,7 +102,7 @@ class CropController {
             figures.add(new Figure(words.name("crops", column), words.hint("crops", column), values.get(index)));
         }
         return new CropView(
-                crop.code(),
+                crop.code().written(),
                 crop.name(),
                 Said.of("hardiness." + crop.hardiness()),
                 curve(crop),

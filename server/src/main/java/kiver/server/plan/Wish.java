@@ -5,9 +5,9 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
@@ -35,7 +35,7 @@ import kiver.server.wording.Said;
  */
 public record Wish(
         @NotNull(message = "Choose a variety.") Long varietyId,
-        @NotBlank(message = "Choose a container.") String container,
+        @NotNull(message = "Choose a container.") ContainerCode container,
 
         @NotNull(message = "Say how many plants.")
         @Min(value = 1, message = "Order at least 1 plant.")
@@ -78,7 +78,7 @@ public record Wish(
     /** A wish with the usual tolerance, counted in plants. */
     public Wish(
             Long varietyId,
-            String container,
+            ContainerCode container,
             Integer plants,
             Integer leavesFrom,
             Integer leavesTo,
@@ -106,7 +106,7 @@ public record Wish(
     /** A wish at no site yet, sown where it stays. */
     public Wish(
             Long varietyId,
-            String container,
+            ContainerCode container,
             Integer plants,
             Integer leavesFrom,
             Integer leavesTo,

@@ -3,11 +3,11 @@ package kiver.server.pot;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import kiver.core.crop.ContainerCode;
 import kiver.server.account.Person;
 import kiver.server.tray.TrayBook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,7 +36,7 @@ class PottingController {
     record PottingEntry(
             @NotNull UUID requestId,
             @Nullable Integer tray,
-            @NotBlank(message = "Choose the container.") String container,
+            @NotNull(message = "Choose the container.") ContainerCode container,
 
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.")
             Integer plants,

@@ -11,6 +11,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -49,7 +50,7 @@ public class PottingService {
      * @param container code of what they are potted into
      * @param plants how many, 1 or more
      */
-    public record Potted(List<TrayId> trays, String container, int plants) {}
+    public record Potted(List<TrayId> trays, ContainerCode container, int plants) {}
 
     /**
      * Records that plants were potted on.

@@ -70,6 +70,8 @@ class InterfaceDescription {
         ((Map<String, Schema>) schema.getProperties()).forEach((name, property) -> {
             if (property.getExtensions() == null || !property.getExtensions().containsKey(NULLABLE)) {
                 schema.addRequiredItem(name);
+            } else if (property.getTypes() != null) {
+                property.addType("null");
             }
         });
     }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.function.IntSupplier;
 import kiver.core.crop.CellHabits;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchPlan;
 import kiver.core.outlook.BatchSize;
@@ -82,7 +83,7 @@ class Bookings {
     /** Has a batch that is not sown yet sown in another amount; its cells are laid out anew. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void resize(int batch, BatchSize size) {
-        String container = batches.file(batch).batch().containerCodes().get(0);
+        ContainerCode container = batches.file(batch).batch().containerCodes().get(0);
         batches.resize(batch, size, layout.runs(container, size.cells()));
     }
 

@@ -9,6 +9,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import kiver.core.crop.ContainerCode;
 
 /**
  * What is bought.
@@ -33,8 +34,8 @@ public record Consignment(
         @Max(value = 100_000, message = "At most 100,000 plants come at once.")
         Integer plants,
 
-        @NotBlank(message = "Choose the container they come in.") @Size(max = 40, message = "Use at most 40 letters.")
-        String container,
+        @NotNull(message = "Choose the container they come in.")
+        ContainerCode container,
 
         @NotNull(message = "Say how many true leaves they have.")
         @DecimalMin(value = "0", message = "Enter 0 to 20 true leaves.")

@@ -15,7 +15,6 @@ import kiver.core.plan.PlanRequest;
 import kiver.core.seed.LotId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
-import kiver.server.order.OrderBook;
 import kiver.server.order.OrderedLine;
 import kiver.server.order.OutdoorsBook;
 import kiver.server.plan.PlanRequests;
@@ -35,7 +34,6 @@ public class InPlaceBook {
 
     private final InPlaceMapper mapper;
     private final PlanRequests plans;
-    private final OrderBook orders;
     private final OutdoorsBook outdoors;
     private final SeasonService seasons;
     private final NurseryClock clock;
@@ -43,13 +41,11 @@ public class InPlaceBook {
     InPlaceBook(
             InPlaceMapper mapper,
             PlanRequests plans,
-            OrderBook orders,
             OutdoorsBook outdoors,
             SeasonService seasons,
             NurseryClock clock) {
         this.mapper = mapper;
         this.plans = plans;
-        this.orders = orders;
         this.outdoors = outdoors;
         this.seasons = seasons;
         this.clock = clock;

@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
@@ -126,7 +127,7 @@ public record PlanView(
             List<NamedPlace> all) {}
 
     /** A container by its name. */
-    record NamedContainer(String code, String name) {}
+    record NamedContainer(ContainerCode code, String name) {}
 
     /** A place by its name. */
     record NamedPlace(long id, String name) {}
@@ -136,7 +137,7 @@ public record PlanView(
             Offer.Change change,
             LocalDate target,
             int plants,
-            String container,
+            ContainerCode container,
             String containerName,
             @Nullable Long siteId,
             @Nullable String site,

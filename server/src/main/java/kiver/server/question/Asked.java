@@ -2,6 +2,7 @@ package kiver.server.question;
 
 import java.util.List;
 import java.util.Optional;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.LeafStage;
 import kiver.core.order.Protection;
 
@@ -23,7 +24,7 @@ record Asked(
         Optional<DaySpan> day,
         Optional<Integer> daysLater,
         List<Long> sites,
-        List<String> containers,
+        List<ContainerCode> containers,
         Optional<LeafStage> stage,
         Optional<Protection> protection) {
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kiver.core.crop.ContainerCode;
 
 /** Containers as they are called in English: "in 104s", "9 cm pots", "modules of 60", "in blocks", "half trays". */
 final class ContainerWords {
@@ -34,7 +35,7 @@ final class ContainerWords {
     }
 
     /** Containers that are named with their size, which else would be read as a number of plants. */
-    List<Spoken.Taken<List<String>>> sized(Spoken question) {
+    List<Spoken.Taken<List<ContainerCode>>> sized(Spoken question) {
         return java.util.stream.Stream.of(
                         question.takeAll(CENTIMETRES, found -> wide(found.group(1))),
                         question.takeAll(POTS_OF, found -> wide(found.group(1))),
@@ -46,16 +47,16 @@ final class ContainerWords {
     }
 
     /** Containers that are named by their kind alone. */
-    List<Spoken.Taken<List<String>>> named(Spoken question) {
+    List<Spoken.Taken<List<ContainerCode>>> named(Spoken question) {
         return question.takeAll(KIND_ALONE, found -> ofKind(found.group(1)));
     }
 
-    private Optional<List<String>> kindWithCells(Matcher found) {
+    private Optional<List<ContainerCode>> kindWithCells(Matcher found) {
         return fitting(withCells(found.group(2)).and(kind(found.group(1))));
     }
 
     /** All containers of a kind. */
-    Optional<List<String>> ofKind(String said) {
+    Optional<List<ContainerCode>> ofKind(String said) {
         return fitting(kind(said));
     }
 
@@ -68,15 +69,15 @@ final class ContainerWords {
         return container -> container.cells() == Integer.parseInt(said);
     }
 
-    private Optional<List<String>> wide(String centimetres) {
+    private Optional<List<ContainerCode>> wide(String centimetres) {
         return fitting(container -> {
             Matcher width = CENTIMETRES_IN_NAME.matcher(container.name());
             return width.find() && width.group(1).equals(centimetres);
         });
     }
 
-    private Optional<List<String>> fitting(Predicate<Vocabulary.ContainerName> fits) {
-        List<String> codes = containers.stream()
+    private Optional<List<ContainerCode>> fitting(Predicate<Vocabulary.ContainerName> fits) {
+        List<ContainerCode> codes = containers.stream()
                 .filter(fits)
                 .map(Vocabulary.ContainerName::code)
                 .toList();

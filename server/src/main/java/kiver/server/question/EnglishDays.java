@@ -317,7 +317,7 @@ final class EnglishDays {
         }
         // Between dots the day comes first everywhere; between strokes it depends on where one is, unless there is no
         // such month.
-        boolean monthLeads = monthFirst && !said.contains(".") ? one <= 12 : other > 12 && !said.contains(".");
+        boolean monthLeads = !said.contains(".") && (monthFirst ? one <= 12 : other > 12);
         return monthLeads ? dated(written.group(3), one, other) : dated(written.group(3), other, one);
     }
 

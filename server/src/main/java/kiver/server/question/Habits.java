@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.LeafStage;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -35,7 +36,7 @@ final class Habits {
     }
 
     /** The container in which a variety is usually wanted. */
-    String container(Variety variety) {
+    ContainerCode container(Variety variety) {
         return last(variety)
                 .map(OrderedLine::container)
                 .orElseGet(() -> crops.containers().get(0).code());
@@ -51,7 +52,7 @@ final class Habits {
     /** The names that may occur in a question, the most usual containers first. */
     Vocabulary vocabulary(OrderBook orders) {
         Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
-        Map<String, Long> used =
+        Map<ContainerCode, Long> used =
                 past.stream().collect(Collectors.groupingBy(OrderedLine::container, Collectors.counting()));
         return new Vocabulary(
                 crops.varieties().stream()

@@ -89,7 +89,7 @@ final class NameFinder {
             List<Spoken.Word> matched = matched(said, words);
             if (matched.size() == words.size()) {
                 vocabulary.varieties().stream()
-                        .filter(variety -> variety.crop().equals(nickname.getValue()))
+                        .filter(variety -> variety.crop().written().equals(nickname.getValue()))
                         .forEach(variety -> fits.add(new Fit<>(variety, true, matched)));
             }
         }

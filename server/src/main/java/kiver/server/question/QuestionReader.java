@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.LeafStage;
 import kiver.core.order.Protection;
 
@@ -71,7 +72,7 @@ final class QuestionReader {
         Optional<Integer> moved = days.moved(said).map(Spoken.Taken::value);
         List<Spoken.Taken<String>> noDays = days.impossible(said);
         List<Spoken.Taken<DaySpan>> whenSaid = days.read(said);
-        List<Part<List<String>>> inWhat = new ArrayList<>(parts(containers.sized(said)));
+        List<Part<List<ContainerCode>>> inWhat = new ArrayList<>(parts(containers.sized(said)));
         List<Part<Asked.Amount>> amounts = amounts(said, inWhat);
         List<Part<Protection>> covers = covers(said);
         inWhat.addAll(parts(containers.named(said)));
@@ -144,7 +145,7 @@ final class QuestionReader {
                 .map(Part::value);
     }
 
-    private List<Part<Asked.Amount>> amounts(Spoken said, List<Part<List<String>>> inWhat) {
+    private List<Part<Asked.Amount>> amounts(Spoken said, List<Part<List<ContainerCode>>> inWhat) {
         List<Part<Asked.Amount>> amounts = new ArrayList<>();
         said.takeAll(AMOUNT_OF_TRAYS, found -> trays(found)).forEach(taken -> {
             amounts.add(new Part<>(taken.from(), taken.value().amount()));
@@ -156,7 +157,7 @@ final class QuestionReader {
         return amounts;
     }
 
-    private record Trays(Asked.Amount amount, Optional<List<String>> kind) {}
+    private record Trays(Asked.Amount amount, Optional<List<ContainerCode>> kind) {}
 
     private Optional<Trays> trays(Matcher found) {
         String count = found.group(1);

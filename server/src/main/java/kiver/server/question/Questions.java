@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import kiver.core.crop.ContainerCode;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
 import kiver.core.promise.Answer;
@@ -162,7 +163,7 @@ class Questions {
                         asked);
             });
         }
-        List<String> containers = containers(asked, habits);
+        List<ContainerCode> containers = containers(asked, habits);
         if (containers.size() > 1) {
             return choices(
                     containers,
@@ -215,21 +216,21 @@ class Questions {
     }
 
     /** Of several that were said the usual one, where it is among them. */
-    private List<String> containers(Asked asked, Habits habits) {
+    private List<ContainerCode> containers(Asked asked, Habits habits) {
         if (asked.containers().size() <= 1 || asked.varieties().isEmpty()) {
             return asked.containers();
         }
-        String usual = habits.container(crops.variety(asked.varieties().get(0)));
+        ContainerCode usual = habits.container(crops.variety(asked.varieties().get(0)));
         return asked.containers().contains(usual) ? List.of(usual) : asked.containers();
     }
 
     private Wish wish(Asked asked, long varietyId, Habits habits) {
-        List<String> said = containers(asked, habits);
-        String container = said.isEmpty() ? habits.container(crops.variety(varietyId)) : said.get(0);
+        List<ContainerCode> said = containers(asked, habits);
+        ContainerCode container = said.isEmpty() ? habits.container(crops.variety(varietyId)) : said.get(0);
         return wish(asked, varietyId, container, habits);
     }
 
-    private Wish wish(Asked asked, long varietyId, String container, Habits habits) {
+    private Wish wish(Asked asked, long varietyId, ContainerCode container, Habits habits) {
         Asked.Amount amount = asked.amount().orElseThrow();
         long plants = (long) amount.number()
                 * (amount.trays() ? crops.container(container).cells() : 1);

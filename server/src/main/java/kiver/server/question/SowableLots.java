@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.plan.PlanRequest;
 import kiver.core.plan.WayFinder;
@@ -76,7 +77,7 @@ class SowableLots {
     /** A lot that cannot be worked out does not keep the others from being shown. */
     private Optional<Answered.SowableLot> sowable(SeedLot lot, Asked asked, LocalDate sowDay, Habits habits) {
         Variety variety = crops.variety(lot.varietyId());
-        String container = asked.containers().stream().findFirst().orElseGet(() -> habits.container(variety));
+        ContainerCode container = asked.containers().stream().findFirst().orElseGet(() -> habits.container(variety));
         Wish wish = new Wish(
                         variety.id(),
                         container,

@@ -21,8 +21,8 @@ final class Spoken {
 
     Spoken(String text) {
         rest = new StringBuilder(text.length());
-        for (char letter : text.toCharArray()) {
-            rest.append(plain(letter));
+        for (int at = 0; at < text.length(); at++) {
+            rest.append(plain(text.charAt(at)));
         }
     }
 

@@ -1,6 +1,8 @@
 package kiver.server.question;
 
 import java.util.List;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 
 /**
  * The names that may occur in a question.
@@ -25,11 +27,11 @@ record Vocabulary(List<VarietyName> varieties, List<SiteName> sites, List<Contai
      * @param crop code
      * @param cropName as written
      */
-    record VarietyName(long id, String name, String crop, String cropName) {}
+    record VarietyName(long id, String name, CropCode crop, String cropName) {}
 
     /** A site, with whose it is. */
     record SiteName(long id, String name, String grower) {}
 
     /** A container, for example "Module tray of 104". */
-    record ContainerName(String code, String name, int cells) {}
+    record ContainerName(ContainerCode code, String name, int cells) {}
 }

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
@@ -73,7 +74,7 @@ class DeliveryNote {
     private record Origin(
             int plants,
             String tray,
-            String container,
+            ContainerCode container,
             String sownIn,
             int batch,
             LocalDate sown,

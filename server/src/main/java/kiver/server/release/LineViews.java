@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchStage;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchOutlook;
@@ -25,7 +26,7 @@ final class LineViews {
 
     private final Function<BatchOutlook, BatchSummary> summarising;
     private final CropBook crops;
-    private final Function<TrayId, String> containerOf;
+    private final Function<TrayId, ContainerCode> containerOf;
     private final Map<LineId, List<Supply>> supplies;
     private final Map<LineId, Integer> released;
     private final Map<LineId, OrderView.InPlaceView> inPlace;
@@ -48,7 +49,7 @@ final class LineViews {
             Map<LineId, OrderView.InPlaceView> inPlace,
             Function<BatchOutlook, BatchSummary> summarising,
             CropBook crops,
-            Function<TrayId, String> containerOf) {
+            Function<TrayId, ContainerCode> containerOf) {
         this.inPlace = inPlace;
         this.containerOf = containerOf;
         this.summarising = summarising;

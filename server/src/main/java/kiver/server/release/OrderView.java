@@ -3,6 +3,7 @@ package kiver.server.release;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
+import kiver.core.crop.ContainerCode;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.CountedIn;
 import kiver.core.order.Protection;
@@ -108,7 +109,7 @@ record OrderView(
             long varietyId,
             String variety,
             String crop,
-            String containerCode,
+            ContainerCode containerCode,
             String container,
             int plants,
             int leavesFrom,

@@ -12,6 +12,7 @@ import java.util.function.ToIntFunction;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
+import kiver.core.crop.ContainerCode;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
@@ -42,7 +43,7 @@ final class ReadyPlants {
             List<BatchOutlook> all,
             boolean mixed,
             Set<Cell> taken,
-            Function<TrayId, String> containerOf) {
+            Function<TrayId, ContainerCode> containerOf) {
         List<ReadyTray> ready = new ArrayList<>();
         all.stream()
                 .filter(batch -> batch.stage() == BatchStage.READY)
@@ -53,7 +54,11 @@ final class ReadyPlants {
     }
 
     private static List<ReadyTray> ofBatch(
-            LineId lineId, BatchOutlook batch, boolean mixed, Set<Cell> taken, Function<TrayId, String> containerOf) {
+            LineId lineId,
+            BatchOutlook batch,
+            boolean mixed,
+            Set<Cell> taken,
+            Function<TrayId, ContainerCode> containerOf) {
         BatchFile file = batch.file();
         List<ReadyTray> trays = new ArrayList<>();
         farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, mixed, taken)));
@@ -76,8 +81,8 @@ final class ReadyPlants {
      * The trays of a batch that hold what goes out. Where a part of it was potted on, the plants still in what they were
      * sown in are not what was asked for; where none was, they go out as they are.
      */
-    private static List<TrayId> farthest(BatchFile file, Function<TrayId, String> containerOf) {
-        List<String> path = file.batch().containerCodes();
+    private static List<TrayId> farthest(BatchFile file, Function<TrayId, ContainerCode> containerOf) {
+        List<ContainerCode> path = file.batch().containerCodes();
         List<TrayId> trays = file.state().trays().stream()
                 .filter(tray -> !file.state().cellsIn(tray, CellCondition.ALIVE).isEmpty())
                 .toList();

@@ -234,7 +234,7 @@ class RouteComparison {
         int bought = BuyingIn.plantsToBuy(plants);
         Container container = crops.container(line.container());
         double slots = container.slots() * Math.ceil(bought / (double) container.cells());
-        Optional<Double> price = seeds.lastPriceOf(line.crop());
+        Optional<Double> price = seeds.lastPriceOf(line.crop().written());
         return new RouteView(
                 Route.BOUGHT_IN,
                 false,

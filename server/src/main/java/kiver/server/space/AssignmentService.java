@@ -151,7 +151,7 @@ public class AssignmentService {
                                 kind -> new Suitability(season, kind.crop(), kind.path()));
                         List<Candidate> candidates = candidates(batch, suitability, today, present.stop.get());
                         present.tell(WEIGHING * weighed.incrementAndGet() / all.size());
-                        return new ToPlace(batch.number(), batch.crop().code(), candidates);
+                        return new ToPlace(batch.number(), batch.crop().code().written(), candidates);
                     })
                     .toList();
             Assignment assignment = Assigner.assign(

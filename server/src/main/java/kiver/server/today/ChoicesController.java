@@ -5,6 +5,8 @@ import java.util.List;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
@@ -34,13 +36,13 @@ class ChoicesController {
     }
 
     /** A crop. */
-    record CropChoice(String code, String name) {}
+    record CropChoice(CropCode code, String name) {}
 
     /** A variety. */
     record VarietyChoice(long id, String name, String crop) {}
 
     /** A container. */
-    record ContainerChoice(String code, String name, int cells, Container.Kind kind, double cellVolume) {}
+    record ContainerChoice(ContainerCode code, String name, int cells, Container.Kind kind, double cellVolume) {}
 
     /** A seed lot. */
     record LotChoice(long id, String code, long varietyId, String supplier, double germinationLabel, int seedsLeft) {}

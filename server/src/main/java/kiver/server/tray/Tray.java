@@ -1,5 +1,6 @@
 package kiver.server.tray;
 
+import kiver.core.crop.ContainerCode;
 import kiver.core.tray.TrayId;
 
 /**
@@ -9,7 +10,7 @@ import kiver.core.tray.TrayId;
  * @param number on the tray, from 1001
  * @param container code of its kind
  */
-public record Tray(long id, int number, String container) {
+public record Tray(long id, int number, ContainerCode container) {
 
     /** As the core knows it. */
     public TrayId trayId() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import kiver.core.crop.ContainerCode;
 import kiver.core.tray.TrayId;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
@@ -16,6 +17,9 @@ import org.springframework.stereotype.Component;
 /** Keeps the trays. */
 @Component
 public class TrayBook {
+
+    /** What a tray is that nobody knows yet. */
+    private static final ContainerCode NONE = new ContainerCode("");
 
     private final TrayMapper mapper;
 
@@ -41,18 +45,18 @@ public class TrayBook {
     }
 
     /** The code of each tray's container; all are looked up at once, and only when one is asked for. */
-    public Function<TrayId, String> containers() {
-        Map<Long, String> known = new HashMap<>();
+    public Function<TrayId, ContainerCode> containers() {
+        Map<Long, ContainerCode> known = new HashMap<>();
         return tray -> {
             if (known.isEmpty()) {
                 mapper.all().forEach(each -> known.put(each.id(), each.container()));
             }
-            return known.getOrDefault(tray.number(), "");
+            return known.getOrDefault(tray.number(), NONE);
         };
     }
 
     /** A new tray with the next number. */
-    public Tray add(String container) {
+    public Tray add(ContainerCode container) {
         return mapper.insert(container);
     }
 
@@ -71,6 +75,6 @@ public class TrayBook {
         @Select(
                 value = "insert into tray (container) values (#{container}) returning id, number, container",
                 affectData = true)
-        Tray insert(@Param("container") String container);
+        Tray insert(@Param("container") ContainerCode container);
     }
 }

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.Map;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
+import kiver.core.crop.CropCode;
 import kiver.core.growth.Emergence;
 import kiver.core.outlook.BatchFile;
 import kiver.server.batch.BatchBook;
@@ -109,7 +110,7 @@ class DemoNurseryTest {
     @Test
     @Order(5)
     void chanceIsDrawnFromASeed() {
-        Emergence lettuce = crops.crop("lettuce").emergence();
+        Emergence lettuce = crops.crop(new CropCode("lettuce")).emergence();
         int up = 0;
         for (int cell = 1; cell <= 100; cell++) {
             int seen = DemoTruth.seedlingsUp(207, cell, 1, 0.9, lettuce, 5);
@@ -127,8 +128,8 @@ class DemoNurseryTest {
     void seedlingsNeverGoBackIntoTheGround() {
         int before = 0;
         for (double progress = 0; progress < 3; progress += 0.05) {
-            int up =
-                    DemoTruth.seedlingsUp(210, 5, 3, 0.9, crops.crop("beetroot").emergence(), progress);
+            int up = DemoTruth.seedlingsUp(
+                    210, 5, 3, 0.9, crops.crop(new CropCode("beetroot")).emergence(), progress);
             assertThat(up).isBetween(before, 3);
             before = up;
         }

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerSheet;
 import kiver.core.crop.Crop;
+import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
 import kiver.core.sheet.SheetText;
 import kiver.server.demo.DemonstrationStock;
@@ -24,7 +25,7 @@ final class DemonstrationNames {
     private DemonstrationNames() {}
 
     static Vocabulary vocabulary() {
-        Map<String, Crop> crops =
+        Map<CropCode, Crop> crops =
                 read("crops.csv", text -> SheetText.read("crops.csv", text, CropSheet.NAMES, CropSheet::read)).stream()
                         .collect(Collectors.toMap(Crop::code, Function.identity()));
         List<Container> containers = read(
@@ -33,7 +34,10 @@ final class DemonstrationNames {
         List<Vocabulary.VarietyName> varieties = new ArrayList<>();
         DemonstrationStock.varieties()
                 .forEach((name, crop) -> varieties.add(new Vocabulary.VarietyName(
-                        varieties.size() + 1L, name, crop, crops.get(crop).name())));
+                        varieties.size() + 1L,
+                        name,
+                        new CropCode(crop),
+                        crops.get(new CropCode(crop)).name())));
         List<Vocabulary.SiteName> sites = new ArrayList<>();
         DemonstrationStock.sites()
                 .forEach((site, grower) -> sites.add(new Vocabulary.SiteName(sites.size() + 1L, site, grower)));

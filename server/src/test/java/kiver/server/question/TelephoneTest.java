@@ -130,7 +130,7 @@ class TelephoneTest {
                             lines,
                             asked -> asked.containers().stream()
                                     .findFirst()
-                                    .map(code -> DemonstrationNames.called(code))),
+                                    .map(code -> DemonstrationNames.called(code.written()))),
                     first(lines, asked -> asked.stage().map(stage -> String.valueOf(stage.from()))),
                     first(
                             lines,

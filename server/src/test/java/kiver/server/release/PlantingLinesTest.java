@@ -47,7 +47,7 @@ class PlantingLinesTest {
     private static Crop crop(String code) throws IOException {
         try (Reader text = Files.newBufferedReader(Path.of("..", "library", "crops.csv"))) {
             return CropLibraryReader.readCrops("crops.csv", text).stream()
-                    .filter(crop -> crop.code().equals(code))
+                    .filter(crop -> crop.code().written().equals(code))
                     .findFirst()
                     .orElseThrow();
         }

@@ -14,6 +14,7 @@ import kiver.core.batch.CellCondition;
 import kiver.core.batch.ChangeFault;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
+import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
 import kiver.core.harden.DayOutside;
@@ -191,7 +192,7 @@ class WordingTest {
                         new Obstacle.TooLateForAutumn(60, TODAY),
                         "Planted on Sun 18 Apr, squash would not be done before frost and dark: 60 days and what shortening days add lead back to Thu 15 Apr at the latest."),
                 Arguments.of(
-                        new Obstacle.PotTooLarge("pot-9", "plug-150", 12),
+                        new Obstacle.PotTooLarge(new ContainerCode("pot-9"), new ContainerCode("plug-150"), 12),
                         "Pot of 9 cm holds 12 times a cell of Plug tray; more than about five times stays wet and sour. A step between would help."),
                 Arguments.of(
                         new Obstacle.BetterSownInPlace(),
