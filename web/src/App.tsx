@@ -15,6 +15,8 @@ import { NurseryPage } from './nursery/NurseryPage';
 import { SheetPage } from './nursery/SheetPage';
 import { NewOrderPage } from './order/NewOrderPage';
 import { OrdersPage } from './order/OrdersPage';
+import { TraceBackPage } from './release/TraceBackPage';
+import { LotTracePage, MixTracePage } from './release/TraceForwardPage';
 import { OrderPage } from './release/OrderPage';
 import { MyPlantsPage } from './release/MyPlantsPage';
 import { ReschedulePage } from './board/ReschedulePage';
@@ -79,6 +81,9 @@ export function App() {
         <Route path="/batches" element={<BatchesPage mayPlan={propagator} />} />
         {propagator && <Route path="/batches/buy" element={<BuyInPage today={session.data.today} />} />}
         <Route path="/batches/:number" element={<BatchPage today={session.data.today} mayPlan={propagator} />} />
+        <Route path="/trace/notes/:number" element={<TraceBackPage />} />
+        <Route path="/trace/lots/:id" element={<LotTracePage />} />
+        <Route path="/trace/mix" element={<MixTracePage />} />
         <Route path="/account" element={<AccountPage session={session.data} />} />
         <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />
         <Route path="*" element={<Navigate to="/" replace />} />

@@ -26,6 +26,7 @@ const ORDER = [
   'space',
   'today',
   'nursery',
+  'find',
   'demo',
   'account',
   'shell',

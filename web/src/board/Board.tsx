@@ -1,8 +1,8 @@
+import type { TimeScale } from '../look/timeScale';
 import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from 'react';
 import type { BoardBatch } from '../api/client';
 import { shortDay } from '../words/days';
 import { BoardRow, type RowActs } from './BoardRow';
-import type { BoardScale } from './boardScale';
 import { say } from '../words/say';
 
 const DESK_ROW = 46;
@@ -24,7 +24,7 @@ export function Board({
 }: {
   batches: BoardBatch[];
   tried: BoardBatch | undefined;
-  scale: BoardScale;
+  scale: TimeScale;
   today: string;
   chosen: number | undefined;
   neighbours: Set<number>;
@@ -140,7 +140,7 @@ function rowFor(key: string, from: number, rows: number, page: number): number |
 }
 
 /** The weeks behind the rows, and today. */
-function Weeks({ scale, today }: { scale: BoardScale; today: string }) {
+function Weeks({ scale, today }: { scale: TimeScale; today: string }) {
   return (
     <div className="pointer-events-none absolute inset-y-0 right-0 left-0 sm:left-[17rem]" aria-hidden>
       {scale.weeks.map((week) => (

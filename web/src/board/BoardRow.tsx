@@ -1,10 +1,11 @@
+import type { TimeScale } from '../look/timeScale';
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BoardBatch } from '../api/client';
 import { forWhom } from '../look/forWhom';
 import { type Mark, StageMark } from '../look/StageMark';
 import { addDays, dayWords, shortDay, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
-import { type BoardScale, dragged } from './boardScale';
+import { dragged } from './boardScale';
 import { say } from '../words/say';
 
 /** What a row tells the board. */
@@ -35,7 +36,7 @@ export const BoardRow = memo(function BoardRow({
 }: {
   batch: BoardBatch;
   tried: BoardBatch | undefined;
-  scale: BoardScale;
+  scale: TimeScale;
   chosen: boolean;
   neighbour: boolean;
   mayChange: boolean;
@@ -91,7 +92,7 @@ export const BoardRow = memo(function BoardRow({
 });
 
 /** The days on which it may be sown, drawn open. */
-function Window({ batch, scale }: { batch: BoardBatch; scale: BoardScale }) {
+function Window({ batch, scale }: { batch: BoardBatch; scale: TimeScale }) {
   const window = batch.plan.window!;
   if (!window.open) return null;
   const left = scale.at(window.earliest);
@@ -105,7 +106,7 @@ function Window({ batch, scale }: { batch: BoardBatch; scale: BoardScale }) {
 }
 
 /** From sowing to ready: under the surface, growing leaves, hardening; then the spread of the ready day. */
-function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; faint: boolean }) {
+function Path({ batch, scale, faint }: { batch: BoardBatch; scale: TimeScale; faint: boolean }) {
   const up = batch.dates.emerged?.middle ?? batch.dates.target;
   const reached = batch.dates.stageReached?.middle ?? batch.dates.target;
   const ready = batch.dates.ready?.middle ?? reached;
@@ -139,7 +140,7 @@ function Path({ batch, scale, faint }: { batch: BoardBatch; scale: BoardScale; f
 }
 
 /** A stage mark on its day; days gone by are left out. */
-function At({ day, stage, scale }: { day: string; stage: Mark; scale: BoardScale }) {
+function At({ day, stage, scale }: { day: string; stage: Mark; scale: TimeScale }) {
   if (day < scale.first || scale.at(day) >= 100) return null;
   return (
     <span aria-hidden className="absolute top-1/2 -translate-x-1/2 -translate-y-1/2 rounded-full bg-board/85" style={{ left: `${scale.at(day)}%` }}>
@@ -158,7 +159,7 @@ function SowHandle({
 }: {
   batch: BoardBatch;
   shown: BoardBatch;
-  scale: BoardScale;
+  scale: TimeScale;
   acts: RowActs;
   reachable: boolean;
 }) {

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import type { Work } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange, useChoices } from '../api/queries';
 import { type Mark, StageMark } from '../look/StageMark';
 import { Loading, Trouble } from '../look/States';
-import { addDays, dayWords, longDay, monthWords, shortDay, weekdayWords, weekOf } from '../words/days';
+import { addDays, dayWords, isDay, longDay, monthWords, shortDay, weekdayWords, weekOf } from '../words/days';
 import { say } from '../words/say';
 
 const MARKS: Record<Work['kind'], Mark> = {
@@ -36,7 +37,9 @@ const NAMED_A_DAY = 4;
 /** Sheets for the wall: a week with its work day by day, or a month at a glance; and feeds for calendars. */
 export function WallPage({ today }: { today: string }) {
   const [month, setMonth] = useState(false);
-  const [start, setStart] = useState(weekOf(today));
+  const [search] = useSearchParams();
+  const asked = search.get('from');
+  const [start, setStart] = useState(weekOf(asked && isDay(asked) ? asked : today));
   const first = month ? weekOf(`${start.slice(0, 8)}01`) : start;
   const weeks = month ? 5 : 1;
   const work = useQuery({

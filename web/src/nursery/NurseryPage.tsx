@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Choices } from '../api/client';
@@ -34,6 +35,8 @@ const share = (text: string | undefined) => {
   return (percent === undefined ? undefined : percent / 100) as number;
 };
 
+const ROLES = { PROPAGATOR: say('propagator'), BENCH_HAND: say('bench hand'), GROWER: say('grower') };
+
 /** What the nursery has: places, seed, varieties, growers and people. */
 export function NurseryPage() {
   const choices = useChoices();
@@ -57,44 +60,7 @@ export function NurseryPage() {
       <Growers choices={choices.data} />
       <Varieties choices={choices.data} />
       <Lots choices={choices.data} />
-      <Part name={say('People who can sign in')} things={undefined}>
-        <AddForm
-          verb={say('Add the person')}
-          entries={[
-            { key: 'name', name: say('Name') },
-            { key: 'email', name: say('E-mail address'), type: 'email' },
-            { key: 'password', name: say('First password'), type: 'password', hint: say('10 letters or more') },
-            {
-              key: 'role',
-              name: say('What they do'),
-              choices: [
-                { value: 'PROPAGATOR', name: say('Propagator') },
-                { value: 'BENCH_HAND', name: say('Bench hand') },
-                { value: 'GROWER', name: say('Grower') },
-              ],
-            },
-            {
-              key: 'growerId',
-              name: say('Of which grower'),
-              hint: say('only for growers'),
-              choices: choices.data.growers.map((grower) => ({ value: String(grower.id), name: grower.name })),
-            },
-          ]}
-          add={(typed) =>
-            answered(
-              api.POST('/api/people', {
-                body: {
-                  name: typed.name ?? '',
-                  email: typed.email ?? '',
-                  password: typed.password ?? '',
-                  role: typed.role as 'GROWER',
-                  ...(typed.growerId ? { growerId: Number(typed.growerId) } : {}),
-                },
-              }),
-            )
-          }
-        />
-      </Part>
+      <People choices={choices.data} />
     </>
   );
 }
@@ -118,6 +84,51 @@ function Part({ name, things, children }: { name: string; things: string[] | und
         {children}
       </details>
     </section>
+  );
+}
+
+/** Who can sign in, and what they do. */
+function People({ choices }: { choices: Choices }) {
+  const people = useQuery({ queryKey: ['people'], queryFn: () => answered(api.GET('/api/people')) });
+  return (
+    <Part name={say('People who can sign in')} things={people.data?.map((person) => `${person.name}, ${ROLES[person.role]}, ${person.email}`) ?? []}>
+      <AddForm
+        verb={say('Add the person')}
+        entries={[
+          { key: 'name', name: say('Name') },
+          { key: 'email', name: say('E-mail address'), type: 'email' },
+          { key: 'password', name: say('First password'), type: 'password', hint: say('10 letters or more') },
+          {
+            key: 'role',
+            name: say('What they do'),
+            choices: [
+              { value: 'PROPAGATOR', name: say('Propagator') },
+              { value: 'BENCH_HAND', name: say('Bench hand') },
+              { value: 'GROWER', name: say('Grower') },
+            ],
+          },
+          {
+            key: 'growerId',
+            name: say('Of which grower'),
+            hint: say('only for growers'),
+            choices: choices.growers.map((grower) => ({ value: String(grower.id), name: grower.name })),
+          },
+        ]}
+        add={(typed) =>
+          answered(
+            api.POST('/api/people', {
+              body: {
+                name: typed.name ?? '',
+                email: typed.email ?? '',
+                password: typed.password ?? '',
+                role: typed.role as 'GROWER',
+                ...(typed.growerId ? { growerId: Number(typed.growerId) } : {}),
+              },
+            }),
+          )
+        }
+      />
+    </Part>
   );
 }
 

@@ -1,73 +1,180 @@
-import { useState } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
-import { useOrders } from '../api/queries';
-import { YearChoice } from '../look/YearChoice';
+import { useOrders, useSession } from '../api/queries';
+import { Choice } from '../look/Choice';
+import { LongList, type ListRow } from '../look/LongList';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { dayWords } from '../words/days';
+import { TimeAxis } from '../look/TimeAxis';
+import { TowardsTarget } from '../look/TowardsTarget';
+import { type TimeScale, timeScale } from '../look/timeScale';
+import { holds, useAddressed } from '../look/useAddressed';
+import { YearChoice } from '../look/YearChoice';
+import { addDays, dayWords, shortDay, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
-import { nameWords } from '../words/reasons';
 import { altitude } from '../words/quantity';
+import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
+import { arranged, begunOf, isOver, leastSure, readyOf, wantedLines, whyTight, wordsOf } from './orderLook';
 
-const isOver = (order: OrderView) => order.standing === 'RELEASED' || order.standing === 'CANCELLED';
+const USUAL = { find: '', sort: 'target', group: 'none', done: '', year: '' };
+const DAYS_BEFORE = 14;
+const DAYS_AFTER = 10;
 
-/** All orders, soonest first; those that are done are folded away. */
+/** All orders, drawn towards the days on which they are wanted; those that are done are folded away. */
 export function OrdersPage({ mayTake }: { mayTake: boolean }) {
-  const [withDone, setWithDone] = useState(false);
-  const [year, setYear] = useState<number>();
+  const [chosen, choose] = useAddressed(USUAL);
+  const year = chosen.year === '' ? undefined : Number(chosen.year);
+  const withDone = chosen.done !== '';
   const orders = useOrders(withDone, year);
+  const today = useSession().data?.today ?? '';
+  const shown = useMemo(
+    () =>
+      (orders.data ?? []).filter(
+        (order) => (withDone || year !== undefined || !isOver(order)) && (chosen.find === '' || holds(wordsOf(order), chosen.find)),
+      ),
+    [orders.data, withDone, year, chosen.find],
+  );
   if (orders.isPending) return <Loading what={say('orders')} />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
-  const open = orders.data.filter((order) => !isOver(order));
-  const shown = withDone || year ? orders.data : open;
+  const tight = shown.filter((order) => !isOver(order) && order.chance < 0.5).length;
   return (
     <>
-      <div className="mb-4 flex flex-wrap items-center gap-4">
+      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>{say('Orders')}</h1>
-        <span className="text-pencil">{year ? say('{orders} orders', { orders: shown.length }) : say('{open} open', { open: open.length })}</span>
-        {!year && (
-          <label className="flex min-h-11 items-center gap-2">
-            <input type="checkbox" className="size-5" checked={withDone} onChange={(event) => setWithDone(event.target.checked)} />
-            {say('with those released')}
-          </label>
-        )}
-        <YearChoice year={year} choose={setYear} />
+        <span className={tight > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
+          {say('{shown, plural, one {# order} other {# orders}}, {tight} tight', { shown: shown.length, tight })}
+        </span>
         {mayTake && (
           <Link to="/orders/new" className="act act-main ml-auto">
             {say('Take an order')}
           </Link>
         )}
       </div>
-      {shown.length === 0 ? <Nothing>{year ? say('No orders for that year.') : say('No open orders.')}</Nothing> : <OrderList orders={shown} />}
+      <div className="no-print mb-3 grid grid-cols-2 items-end gap-x-4 gap-y-2 sm:flex sm:flex-wrap">
+        <input
+          className="entry col-span-2 sm:max-w-xs"
+          type="search"
+          aria-label={say('Find an order')}
+          placeholder={say('kale, a grower, a site…')}
+          value={chosen.find}
+          onChange={(event) => choose({ find: event.target.value })}
+        />
+        <Choice
+          name={say('Sort')}
+          value={chosen.sort}
+          choose={(sort) => choose({ sort })}
+          choices={[
+            ['target', say('by day wanted')],
+            ['tight', say('tightest first')],
+            ['grower', say('by grower')],
+            ['number', say('by number')],
+          ]}
+        />
+        <Choice
+          name={say('Together')}
+          value={chosen.group}
+          choose={(group) => choose({ group })}
+          choices={[
+            ['none', say('all in one')],
+            ['week', say('week by week')],
+            ['grower', say('grower by grower')],
+            ['standing', say('by how they stand')],
+          ]}
+        />
+        {!year && (
+          <label className="flex min-h-11 items-center gap-2">
+            <input type="checkbox" className="size-5" checked={withDone} onChange={(event) => choose({ done: event.target.checked ? 'yes' : '' })} />
+            {say('with those released')}
+          </label>
+        )}
+        <YearChoice year={year} choose={(other) => choose({ year: other === undefined ? '' : String(other) })} />
+      </div>
+      {shown.length === 0 ? (
+        <Nothing>{nothing(chosen.find, year)}</Nothing>
+      ) : (
+        <OrderList orders={shown} sort={chosen.sort} group={chosen.group} today={today} />
+      )}
     </>
   );
 }
 
-function OrderList({ orders }: { orders: OrderView[] }) {
+function nothing(find: string, year: number | undefined): string {
+  if (find !== '') return say('No order fits. Look for fewer words.');
+  return year ? say('No orders for that year.') : say('No open orders.');
+}
+
+const COLUMNS = 'grid grid-cols-[3rem_1fr] gap-x-4 px-3 sm:grid-cols-[3rem_1fr_1fr] lg:grid-cols-[3rem_17rem_1fr_15rem]';
+
+function OrderList({ orders, sort, group, today }: { orders: OrderView[]; sort: string; group: string; today: string }) {
+  const scale = useMemo(() => scaleOf(orders, today), [orders, today]);
+  const rows = useMemo(
+    () =>
+      arranged(orders, sort, group).flatMap(([name, here]): ListRow[] => [
+        ...(name === '' ? [] : [{ key: `group ${name}`, heading: true, content: <GroupHead group={group} name={name} count={here.length} /> }]),
+        ...here.map((order) => ({ key: String(order.number), content: <OrderRow order={order} scale={scale} today={today} /> })),
+      ]),
+    [orders, sort, group, scale, today],
+  );
   return (
-    <ul className="board divide-y divide-rule">
-      {orders.map((order) => (
-        <li key={order.number}>
-          <Link
-            to={`/orders/${order.number}`}
-            className="grid min-h-14 gap-x-4 px-3 py-2 hover:bg-wash lg:grid-cols-[3.500rem_8rem_15rem_1fr_11rem] lg:items-center"
-          >
-            <span className="font-semibold">{order.number}</span>
-            <span>{dayWords(order.target)}</span>
-            <span>
-              <Wanted lines={order.lines} />
-            </span>
-            <span className="text-pencil">
-              {order.grower}, {altitude(order.altitude)}
-            </span>
-            <span>
-              <Standing order={order} />
-            </span>
-          </Link>
-        </li>
-      ))}
-    </ul>
+    <>
+      <div className={`${COLUMNS} sticky top-0 z-[5] border-b border-ink bg-wall py-1 text-xs text-pencil`}>
+        <span className="hidden lg:col-start-3 lg:block">
+          <TimeAxis scale={scale} />
+        </span>
+        <span className="hidden lg:block">{say('box: may be ready; heavy line: wanted')}</span>
+      </div>
+      <LongList rows={rows} name={say('Orders')} />
+    </>
+  );
+}
+
+/** From a fortnight back to a little after the last day wanted. */
+function scaleOf(orders: OrderView[], today: string): TimeScale {
+  const last =
+    orders
+      .map((order) => order.target)
+      .sort()
+      .at(-1) ?? today;
+  const first = orders.map((order) => order.target).sort()[0] ?? today;
+  return timeScale(addDays(first < today ? first : today, -DAYS_BEFORE), addDays(last, DAYS_AFTER));
+}
+
+function GroupHead({ group, name, count }: { group: string; name: string; count: number }) {
+  const words =
+    group === 'week' ? say('Week from {day}', { day: shortDay(name) }) : group === 'standing' ? nameWords(name as OrderView['standing']) : name;
+  return (
+    <h2 className="flex items-baseline gap-2 bg-wash px-3 py-1.5 text-base">
+      {words} <span className="font-normal text-pencil">{count}</span>
+    </h2>
+  );
+}
+
+function OrderRow({ order, scale, today }: { order: OrderView; scale: TimeScale; today: string }) {
+  const line = leastSure(order);
+  const ready = line && readyOf(line);
+  const why = whyTight(order);
+  return (
+    <Link
+      to={`/orders/${order.number}`}
+      className={`${COLUMNS} min-h-14 items-center py-2 hover:bg-wash`}
+      title={ready && say('ready {ready}; wanted {target}', { ready: spreadWords(ready), target: dayWords(order.target) })}
+    >
+      <span className="font-semibold">{order.number}</span>
+      <span className="min-w-0">
+        <Wanted lines={order.lines} />
+        <span className="block text-sm text-pencil">
+          {order.grower}, {altitude(order.altitude)}
+        </span>
+      </span>
+      <span className="col-span-2 min-w-0 sm:col-span-1">
+        <TowardsTarget scale={scale} today={today} from={line && begunOf(line)} ready={ready} target={line?.asked.target ?? order.target} />
+      </span>
+      <span className="col-span-2 text-sm sm:col-start-2 lg:col-span-1 lg:col-start-4">
+        <span className="font-semibold">{dayWords(order.target)}</span> <Standing order={order} />
+        {why && <span className={`block ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-ochre'}`}>{why}</span>}
+      </span>
+    </Link>
   );
 }
 
@@ -91,20 +198,18 @@ function Wanted({ lines }: { lines: LineView[] }) {
 const readyToGo = (line: LineView) => line.ready + (line.inPlace?.due ? line.inPlace.plants : 0);
 
 function Standing({ order }: { order: OrderView }) {
-  const wanted = order.lines.filter((line) => !line.cancelledOn);
+  const wanted = wantedLines(order);
   const sum = (of: (line: LineView) => number) => wanted.reduce((all, line) => all + of(line), 0);
   const [plants, ready, released] = [sum((line) => line.asked.plants), sum(readyToGo), sum((line) => line.released)];
   return (
     <>
-      {nameWords(order.standing)}
-      {order.standing === 'READY' && ready < plants && (
-        <strong className="block text-sm text-brick">{say('{ready} of {plants}', { ready, plants })}</strong>
-      )}
+      {nameWords(order.standing).toLowerCase()}
+      {order.standing === 'READY' && ready < plants && <strong className="block text-brick">{say('{ready} of {plants}', { ready, plants })}</strong>}
       {order.standing === 'PART_RELEASED' && (
-        <span className="block text-sm text-pencil">{say('{released} of {plants} gone, {ready} ready', { released, plants, ready })}</span>
+        <span className="block text-pencil">{say('{released} of {plants} gone, {ready} ready', { released, plants, ready })}</span>
       )}
       {(order.standing === 'PLANNED' || order.standing === 'GROWING' || order.standing === 'OPEN') && (
-        <span className={`block text-sm ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
+        <span className={`block ${order.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}`}>
           {say('in time {chance}', { chance: chanceWords(order.chance) })}
         </span>
       )}

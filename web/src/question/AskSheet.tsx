@@ -23,7 +23,7 @@ export function AskSheet({ today }: { today: string }) {
   useKey('p', show);
   return (
     <>
-      <button className="act min-h-11 px-3" onClick={show}>
+      <button className="act min-h-11 px-3 whitespace-nowrap" onClick={show}>
         {say('Can we?')} <kbd className="hidden font-normal sm:inline">p</kbd>
       </button>
       <Sheet title={say('Can we promise it?')} wide open={open} close={() => setOpen(false)}>

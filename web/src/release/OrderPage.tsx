@@ -1,4 +1,4 @@
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
 import { useOrder } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
@@ -57,7 +57,7 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
             />
           )}
           {mayRelease && !ready && open && <Nothing>{say('Nothing is ready to go. Plants can be released once their hardening has ended.')}</Nothing>}
-          <Notes order={view} />
+          <Notes order={view} traced />
           {mayRelease && open && <ChangeOrder order={view} />}
         </section>
       </div>
@@ -113,12 +113,12 @@ function Standing({ order, wanted }: { order: OrderView; wanted: LineView[] }) {
 }
 
 /** Notes of what has gone. */
-export function Notes({ order }: { order: OrderView }) {
+export function Notes({ order, traced = false }: { order: OrderView; traced?: boolean }) {
   if (order.releases.length === 0) return null;
   return (
     <ul className="flex flex-col gap-2">
       {order.releases.map((release) => (
-        <li key={release.number}>
+        <li key={release.number} className="flex flex-col">
           {release.plants === 0 ? (
             <p className="text-pencil">{say('Delivery note {number}, {day}: taken back', { number: release.number, day: dayWords(release.day) })}</p>
           ) : (
@@ -129,6 +129,11 @@ export function Notes({ order }: { order: OrderView }) {
                 what: whatWent(order, release.number, release.plants),
               })}
             </a>
+          )}
+          {traced && release.plants > 0 && (
+            <Link className="trail flex min-h-11 items-center" to={`/trace/notes/${release.number}`}>
+              {say('Where note {number} came from', { number: release.number })}
+            </Link>
           )}
         </li>
       ))}

@@ -138,7 +138,9 @@ function Lots({ lots }: { lots: Lot[] }) {
     <ul className="board divide-y divide-rule text-sm">
       {lots.map((lot) => (
         <li key={lot.id} className="grid gap-x-4 px-3 py-2 lg:grid-cols-[7rem_13rem_1fr_13rem] lg:items-center">
-          <span className="font-semibold">{lot.code}</span>
+          <Link className="trail flex min-h-11 items-center font-semibold" to={`/trace/lots/${lot.id}`} title={say('Everything that came of it')}>
+            {lot.code}
+          </Link>
           <span>
             {lot.variety} <span className="text-pencil">{lot.crop.toLowerCase()}</span>
           </span>

@@ -6,6 +6,7 @@ import { queryClient } from '../api/queries';
 import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
+import { FindSheet } from '../find/FindSheet';
 import { AskSheet } from '../question/AskSheet';
 import { Announcements } from '../look/announce';
 import { Legend } from '../look/Legend';
@@ -33,7 +34,7 @@ function Places({ role, look }: { role: SessionView['role']; look: string }) {
           to={place.to}
           end={place.to === '/'}
           className={({ isActive }) =>
-            `flex min-h-12 items-center border-t-3 px-1 font-semibold sm:min-h-11 sm:border-t-0 sm:border-b-3 sm:px-2 lg:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+            `flex min-h-12 items-center border-t-3 px-1 font-semibold sm:min-h-11 sm:border-t-0 sm:border-b-3 sm:px-2 2xl:px-3 ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
           }
         >
           {place.name}
@@ -74,16 +75,20 @@ export function Frame({ session, children }: { session: SessionView; children: R
         {say('Skip to the page')}
       </a>
       <header className="relative border-b border-rule bg-board">
-        <div className="mx-auto flex max-w-7xl items-center gap-x-3 px-4 py-1 sm:flex-wrap sm:gap-y-1 sm:py-1.5 lg:gap-x-4">
+        <div className="mx-auto flex max-w-7xl items-center gap-x-2 px-4 py-1 sm:flex-wrap sm:gap-y-1 sm:py-1.5 lg:gap-x-3">
           <span className="flex items-center gap-2 font-display text-lg font-bold">
             <img src="/mark.svg" alt="" width="28" height="28" />
-            Kiver
+            <span className={session.role === 'GROWER' ? '' : 'sr-only sm:not-sr-only'}>Kiver</span>
           </span>
           {session.role !== 'GROWER' && <Places role={session.role} look="hidden sm:flex sm:gap-1" />}
           <span className="ml-auto hidden text-sm text-pencil 2xl:inline">{session.nursery}</span>
-          <span className="ml-auto text-sm font-semibold 2xl:ml-0" title={longDay(session.today)}>
+          <span
+            className={`ml-auto text-sm font-semibold whitespace-nowrap 2xl:ml-0 ${session.role === 'PROPAGATOR' ? 'max-[359px]:hidden' : ''}`}
+            title={longDay(session.today)}
+          >
             {dayWords(session.today)}
           </span>
+          {session.role !== 'GROWER' && <FindSheet />}
           {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
           <button type="button" className="act min-h-11 px-3 sm:hidden" aria-expanded={more} aria-controls="more" onClick={() => setMore(!more)}>
             {say('More')}

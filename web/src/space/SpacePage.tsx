@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import type { SpaceView } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange, useSpace } from '../api/queries';
@@ -78,9 +78,13 @@ function PlaceLane({
   const most = Math.max(place.slots * 1.15, ...used);
   const at = (day: string) => ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100;
   const fullest = Math.max(...used);
+  const [lookedFor, lane] = useLookedFor(place.id);
   const points = used.flatMap((slots, day) => [`${day},${100 - (slots / most) * 100}`, `${day + 1},${100 - (slots / most) * 100}`]);
   return (
-    <li className="grid grid-cols-1 border-b border-rule sm:grid-cols-[15rem_1fr]">
+    <li
+      ref={lane}
+      className={`grid grid-cols-1 border-b border-rule sm:grid-cols-[15rem_1fr] ${lookedFor ? 'bg-wash outline-2 -outline-offset-2 outline-dusk' : ''}`}
+    >
       <div className="p-2 text-sm">
         <p className="font-semibold">
           {place.walkingOrder}. {place.name}
@@ -155,6 +159,17 @@ function PlaceLane({
       </div>
     </li>
   );
+}
+
+/** Brings the place that the address names into sight. */
+function useLookedFor(place: number) {
+  const lane = useRef<HTMLLIElement>(null);
+  const [search] = useSearchParams();
+  const lookedFor = search.get('place') === String(place);
+  useEffect(() => {
+    if (lookedFor) lane.current?.scrollIntoView({ block: 'center' });
+  }, [lookedFor]);
+  return [lookedFor, lane] as const;
 }
 
 function Axis({ firstDay }: { firstDay: string }) {

@@ -24,6 +24,9 @@ export function toDate(day: string): Date {
   return new Date(`${day}T00:00:00Z`);
 }
 
+/** Whether a text is a day as it stands in addresses and entries: 2027-04-29. */
+export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(toDate(text).getTime());
+
 /** "Thu 29 Apr" */
 export const dayWords = (day: string): string => DAY(day);
 

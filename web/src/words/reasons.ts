@@ -2,6 +2,7 @@ import british from '../../../server/src/main/resources/words/en-GB.json';
 import type {
   Cause,
   DateSpread,
+  Found,
   Hindrance,
   NameDoubt,
   Named,
@@ -30,6 +31,7 @@ type Key =
   | `doubt.${NameDoubt}`
   | `offer.${OfferView['change']}`
   | `task.${TaskKind}`
+  | `found.${Found['things'][number]['kind']}`
   | `name.${Named}`;
 
 export const MESSAGES: Record<Key, string> = british;

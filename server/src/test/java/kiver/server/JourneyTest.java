@@ -166,6 +166,7 @@ class JourneyTest {
                                 + new java.text.SimpleDateFormat("EEE d MMM yyyy", java.util.Locale.UK)
                                         .format(java.sql.Date.valueOf(sownOn)));
         assertThat(plantsOn(both)).isEqualTo(Math.min(80, alive));
+        new Traced(nursery).agreeBothWays(batch, List.of(part, rest), List.of(first, second), alive);
 
         int sequence = JsonPath.<List<Integer>>read(
                         nursery.get(nursery.hand, "/api/batches/" + batch)

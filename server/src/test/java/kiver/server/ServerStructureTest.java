@@ -54,6 +54,7 @@ class ServerStructureTest {
             "board",
             "reschedule",
             "today",
+            "find",
             "demo");
 
     private static final JavaClasses SERVER = new ClassFileImporter()

@@ -1,5 +1,6 @@
 package kiver.server.account;
 
+import java.util.List;
 import java.util.Optional;
 import kiver.server.wording.Speech;
 import org.apache.ibatis.annotations.Insert;
@@ -19,6 +20,9 @@ public interface AccountMapper {
 
     @Select("select " + COLUMNS + " from account where id = #{id}")
     Optional<Account> byId(@Param("id") long id);
+
+    @Select("select " + COLUMNS + " from account order by name, id")
+    List<Account> all();
 
     @Update("update account set password_hash = #{passwordHash} where id = #{id}")
     int setPassword(@Param("id") long id, @Param("passwordHash") String passwordHash);

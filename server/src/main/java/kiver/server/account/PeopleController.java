@@ -6,11 +6,13 @@ import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import kiver.server.limit.Limits;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -43,6 +45,16 @@ class PeopleController {
 
             @NotNull(message = "Choose what they do.") Role role,
             @Nullable Long growerId) {}
+
+    /** Somebody who can sign in. */
+    record PersonView(long id, String name, String email, Role role) {}
+
+    @GetMapping("/api/people")
+    List<PersonView> people() {
+        return accounts.all().stream()
+                .map(each -> new PersonView(each.id(), each.name(), each.email(), each.role()))
+                .toList();
+    }
 
     @PostMapping("/api/people")
     void add(@Valid @RequestBody PersonEntry entry) {

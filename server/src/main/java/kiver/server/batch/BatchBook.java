@@ -20,6 +20,7 @@ import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchSize;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -81,6 +82,23 @@ public class BatchBook {
     /** The batches of which plants left with a delivery note, put away or not, by number. */
     public List<BatchFile> filesOnNote(int release) {
         return files.onNote(release);
+    }
+
+    /** The batches that were sown from a lot, or came with it, put away or not, by number. */
+    public List<BatchFile> filesFrom(LotId lot) {
+        return files.from(lot);
+    }
+
+    /** The batches of which anything was sown in a mix, put away or not, by number. */
+    public List<BatchFile> filesSownIn(String medium) {
+        return files.sownIn(medium);
+    }
+
+    /** The mixes that anything was sown in, by their words, each with its number of batches. */
+    public Map<String, Integer> mixes() {
+        Map<String, Integer> mixes = new TreeMap<>();
+        mapper.mixes().forEach(mix -> mixes.put(mix.medium(), mix.batches()));
+        return mixes;
     }
 
     /** The batches of a growing year that are put away, by number. */

@@ -13,6 +13,7 @@ import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.Promised;
+import kiver.core.seed.LotId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordReader.Folded;
@@ -93,6 +94,16 @@ class BatchFiles {
     /** The batches of which plants left with a delivery note, put away or not, by number. */
     List<BatchFile> onNote(int release) {
         return together(mapper.onNote(release));
+    }
+
+    /** The batches that were sown from a lot, or came with it, put away or not, by number. */
+    List<BatchFile> from(LotId lot) {
+        return together(mapper.fromLot(lot));
+    }
+
+    /** The batches of which anything was sown in a mix, put away or not, by number. */
+    List<BatchFile> sownIn(String medium) {
+        return together(mapper.sownIn(medium));
     }
 
     /** Those in hand are at hand; those put away are read, all at once. */

@@ -9,6 +9,7 @@ import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchSize;
 import kiver.core.outlook.Promised;
+import kiver.core.seed.LotId;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -75,6 +76,24 @@ interface BatchMapper {
             where batch.id in (select batch_id from batch_departure where release = #{release}) order by batch.number
             """)
     List<Long> onNote(@Param("release") long release);
+
+    @Select("""
+            select batch.id from batch
+            where batch.id in (select batch_id from batch_origin where lot_id = #{lot}) order by batch.number
+            """)
+    List<Long> fromLot(@Param("lot") LotId lot);
+
+    @Select("""
+            select batch.id from batch
+            where batch.id in (select batch_id from batch_origin where medium = #{medium}) order by batch.number
+            """)
+    List<Long> sownIn(@Param("medium") String medium);
+
+    /** A mix by its words, and of how many batches anything was sown in it. */
+    record MixRow(String medium, int batches) {}
+
+    @Select("select medium, count(distinct batch_id) as batches from batch_origin where medium <> '' group by medium")
+    List<MixRow> mixes();
 
     /** Batches by their numbers in the database. */
     @Select(BATCHES + """

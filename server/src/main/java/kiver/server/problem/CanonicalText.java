@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 
 /**
  * Writes values out the same way in every process. The JDK's unmodifiable maps and sets go through their entries in
@@ -31,6 +33,10 @@ final class CanonicalText {
         }
         if (value instanceof Optional<?> optional) {
             return optional.map(CanonicalText::of).orElse("none");
+        }
+        // What was sent before codes were values of their own must look the same when it is sent again.
+        if (value instanceof CropCode || value instanceof ContainerCode) {
+            return value.toString();
         }
         if (value instanceof Record) {
             return Stream.of(value.getClass().getRecordComponents())

@@ -130,6 +130,11 @@ public class InPlaceBook {
         return Optional.ofNullable(of(List.of(line.id())).get(line.id()));
     }
 
+    /** The seed of a lot that growers have. */
+    public List<SownInPlace> goneFrom(LotId lot) {
+        return mapper.goneFrom(lot);
+    }
+
     /** The seed that went with a note. */
     public List<SownInPlace> onNote(int release) {
         return mapper.onNote(release);

@@ -3,6 +3,7 @@ package kiver.server.promise;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.order.LineId;
+import kiver.core.seed.LotId;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -22,6 +23,10 @@ interface InPlaceMapper {
             order by line_id
             """)
     List<SownInPlace> ofLines(@Param("lines") Long[] lines);
+
+    @Select(SOWINGS
+            + " where withdrawn_on is null and lot_id = #{lot} and release is not null order by release, line_id")
+    List<SownInPlace> goneFrom(@Param("lot") LotId lot);
 
     @Select(SOWINGS + " where release = #{release} order by line_id")
     List<SownInPlace> onNote(@Param("release") int release);

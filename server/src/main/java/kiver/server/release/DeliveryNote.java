@@ -10,14 +10,11 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
-import kiver.core.batch.BatchState;
-import kiver.core.batch.CellState;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
-import kiver.core.tray.Cell;
-import kiver.core.tray.TrayId;
+import kiver.core.release.PlantOrigin;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
@@ -298,45 +295,19 @@ class DeliveryNote {
         return origins;
     }
 
-    /** One line for each sowing that plants of a tray came from, wherever they were potted since. */
     private List<Origin> origins(BatchFile file, BatchChange.Released part) {
-        Map<Integer, List<CellState>> bySowing = new TreeMap<>();
-        for (int number : part.cells()) {
-            CellState cell = file.state().cells().get(new Cell(part.tray(), number));
-            bySowing.computeIfAbsent(cell.sowing(), sowing -> new ArrayList<>()).add(cell);
-        }
-        List<Origin> lines = new ArrayList<>();
-        bySowing.forEach((sequence, cells) -> {
-            SeedLot lot = seeds.lot(file.state().lotOf(sequence));
-            BatchState.Arrival arrival = file.state().arrivals().get(sequence);
-            if (arrival != null) {
-                String tray = trays.tray(part.tray()).code();
-                lines.add(new Origin(
-                        file.state().plants(cells, file.countsSeedlings()),
-                        tray,
-                        trays.tray(part.tray()).container(),
-                        trays.tray(arrival.plants().run().tray()).code(),
+        return together(PlantOrigin.of(file, part).stream()
+                .map(origin -> new Origin(
+                        origin.plants(),
+                        trays.tray(origin.tray()).code(),
+                        trays.tray(origin.tray()).container(),
+                        trays.tray(origin.startedIn()).code(),
                         file.batch().number(),
-                        arrival.day(),
-                        lot,
-                        "",
-                        part.asMixed()));
-                return;
-            }
-            BatchState.Sowing sowing = file.state().sowings().get(sequence);
-            TrayId sownIn = sowing.sown().run().tray();
-            lines.add(new Origin(
-                    file.state().plants(cells, file.countsSeedlings()),
-                    trays.tray(part.tray()).code(),
-                    trays.tray(part.tray()).container(),
-                    trays.tray(sownIn).code(),
-                    file.batch().number(),
-                    sowing.day(),
-                    lot,
-                    sowing.sown().medium(),
-                    part.asMixed()));
-        });
-        return together(lines);
+                        origin.day(),
+                        seeds.lot(origin.lot()),
+                        origin.medium().orElse(""),
+                        origin.mixed()))
+                .toList());
     }
 
     /** What came on one day of one lot into one tray is one line, in however many goes it was recorded. */

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
 import org.junit.jupiter.api.Test;
 
 class CanonicalTextTest {
@@ -35,6 +37,16 @@ class CanonicalTextTest {
     @Test
     void listsKeepTheirOrderAndMayLackSomething() {
         assertThat(CanonicalText.of(Arrays.asList("b", null, "a"))).isEqualTo("[b, null, a]");
+    }
+
+    private record Planned(ContainerCode container, CropCode crop) {}
+
+    private record Earlier(String container, String crop) {}
+
+    @Test
+    void codesLookAsTheyDidBeforeTheyWereValuesOfTheirOwn() {
+        assertThat(CanonicalText.of(new Planned(new ContainerCode("module-60"), new CropCode("leek"))))
+                .isEqualTo(CanonicalText.of(new Earlier("module-60", "leek")).replace("Earlier", "Planned"));
     }
 
     private static Counts counts(List<Integer> order) {

@@ -32,6 +32,7 @@ import kiver.core.promise.Proviso;
 import kiver.core.sheet.EntryFault;
 import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
+import kiver.server.find.FoundKind;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -288,6 +289,7 @@ class WordingTest {
         Set<String> used =
                 Families.ALL.stream().flatMap(Families::kinds).map(Wording::key).collect(Collectors.toSet());
         Arrays.stream(TaskKind.values()).forEach(kind -> used.add("task." + kind));
+        Arrays.stream(FoundKind.values()).forEach(kind -> used.add("found." + kind));
         Arrays.stream(Offer.Change.values()).forEach(change -> used.add("offer." + change));
         Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class)
                 .flatMap(Families::kinds)

@@ -1,0 +1,37 @@
+import { useCallback } from 'react';
+import { useSearchParams } from 'react-router';
+
+/**
+ * What is chosen of a page and stays with its address, so that going back, a bookmark and a link shared show the same. What
+ * is as usual does not stand in the address.
+ */
+export function useAddressed<Chosen extends Record<string, string>>(usual: Chosen): [Chosen, (changed: Partial<Chosen>) => void] {
+  const [search, setSearch] = useSearchParams();
+  const chosen = Object.fromEntries(Object.entries(usual).map(([name, value]) => [name, search.get(name) ?? value])) as Chosen;
+  const choose = useCallback(
+    (changed: Partial<Chosen>) =>
+      setSearch(
+        (before) => {
+          const after = new URLSearchParams(before);
+          for (const [name, value] of Object.entries(changed) as [string, string][]) {
+            if (value === usual[name]) after.delete(name);
+            else after.set(name, value);
+          }
+          return after;
+        },
+        { replace: true },
+      ),
+    [setSearch, usual],
+  );
+  return [chosen, choose];
+}
+
+/** Whether every word of what is looked for stands in a text, whatever the case and the accents. */
+export function holds(text: string, lookedFor: string): boolean {
+  const plain = (words: string) => words.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+  const all = plain(text);
+  return plain(lookedFor)
+    .split(' ')
+    .filter(Boolean)
+    .every((word) => all.includes(word));
+}
