@@ -13,6 +13,7 @@ import kiver.core.growth.Season;
 import kiver.core.outlook.BatchFile;
 import kiver.core.place.PlaceId;
 import kiver.core.release.PlantOrigin;
+import kiver.core.release.TrayStays;
 import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
@@ -117,7 +118,7 @@ class TraceBack {
                 origin.day(),
                 named(seeds.lot(origin.lot())),
                 origin.medium().orElse(""),
-                stays(state),
+                stays(state, origin),
                 noted(state, origin, authors),
                 authors.values().stream()
                         .map(BatchBook.Author::name)
@@ -130,9 +131,9 @@ class TraceBack {
         return new TraceView.LotNamed(lot.id().number(), lot.code(), lot.supplier());
     }
 
-    private List<TraceView.Stay> stays(BatchState state) {
+    private List<TraceView.Stay> stays(BatchState state, PlantOrigin origin) {
         Season season = seasons.season();
-        List<BatchState.Placement> placements = state.placements();
+        List<BatchState.Placement> placements = TrayStays.of(state, origin);
         List<TraceView.Stay> stays = new ArrayList<>();
         for (int index = 0; index < placements.size(); index++) {
             BatchState.Placement stay = placements.get(index);
