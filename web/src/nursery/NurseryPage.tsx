@@ -5,6 +5,7 @@ import type { Choices } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChoices } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
+import { OnPapers } from './OnPapers';
 import { AddForm } from './AddForm';
 import { say } from '../words/say';
 import {
@@ -56,6 +57,7 @@ export function NurseryPage() {
           {say('weather station')}
         </Link>
       </nav>
+      <OnPapers />
       <Places choices={choices.data} />
       <Growers choices={choices.data} />
       <Varieties choices={choices.data} />

@@ -16,6 +16,7 @@ import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.batch.Balance;
+import kiver.core.crop.ContainerCode;
 import kiver.core.outlook.BatchFile;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
@@ -83,7 +84,7 @@ class MigratedTest {
         OrderedLine parsley = orders.order(109).line(1);
         assertThat(parsley)
                 .returns(90, OrderedLine::plants)
-                .returns("module-60", OrderedLine::container)
+                .returns(new ContainerCode("module-60"), OrderedLine::container)
                 .returns("Curled Minster", OrderedLine::variety);
         for (BatchFile file : batches.files()) {
             assertThat(file.promises()).singleElement().satisfies(promise -> {

@@ -47,6 +47,7 @@ class SecurityConfiguration {
                                 .denyAll()
                                 .requestMatchers(
                                         "/api/people",
+                                        "/api/nursery",
                                         "/api/demo/**",
                                         "/api/plans",
                                         "/api/promises",
@@ -79,6 +80,7 @@ class SecurityConfiguration {
                                         "/api/batches/bought-in",
                                         "/api/batches/*/withdrawals",
                                         "/api/people",
+                                        "/api/nursery",
                                         "/api/places",
                                         "/api/varieties",
                                         "/api/lots",

@@ -250,7 +250,7 @@ class SessionController {
         }
         Passwords.requireUnguessable(
                 typed.password(), typed.email().strip(), typed.name().strip());
-        clock.open(new Nursery(typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null));
+        clock.open(new Nursery(typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null, ""));
         accounts.insert(
                 typed.email().strip(), typed.name().strip(), encoder.encode(typed.password()), Role.PROPAGATOR, null);
     }

@@ -10,5 +10,7 @@ import java.time.LocalDate;
  * @param stationAltitude of the weather station, m above the sea
  * @param demo whether it holds demonstration data
  * @param demoToday the day on the demonstration's clock; null in a real nursery
+ * @param telephone where growers ring; empty for none
  */
-public record Nursery(String name, double latitude, int stationAltitude, boolean demo, LocalDate demoToday) {}
+public record Nursery(
+        String name, double latitude, int stationAltitude, boolean demo, LocalDate demoToday, String telephone) {}

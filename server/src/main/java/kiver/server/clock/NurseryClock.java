@@ -64,18 +64,29 @@ public class NurseryClock {
         kept.forget();
     }
 
+    /** Says what the nursery is called, and where growers ring. */
+    public void call(String name, String telephone) {
+        if (mapper.call(name, telephone) != 1) {
+            throw new IllegalStateException("There is no nursery that could be called so.");
+        }
+        kept.forget();
+    }
+
     /** The nursery table. */
     @Mapper
     interface NurseryMapper {
-        @Select("select name, latitude, station_altitude, demo, demo_today from nursery")
+        @Select("select name, latitude, station_altitude, demo, demo_today, telephone from nursery")
         Optional<Nursery> find();
 
-        @Insert("insert into nursery (name, latitude, station_altitude, demo, demo_today) "
-                + "values (#{name}, #{latitude}, #{stationAltitude}, #{demo}, #{demoToday})")
+        @Insert("insert into nursery (name, latitude, station_altitude, demo, demo_today, telephone) "
+                + "values (#{name}, #{latitude}, #{stationAltitude}, #{demo}, #{demoToday}, #{telephone})")
         void insert(Nursery nursery);
 
         @Update("update nursery set latitude = #{latitude}, station_altitude = #{stationAltitude}")
         int move(@Param("latitude") double latitude, @Param("stationAltitude") int stationAltitude);
+
+        @Update("update nursery set name = #{name}, telephone = #{telephone}")
+        int call(@Param("name") String name, @Param("telephone") String telephone);
 
         @Update("update nursery set demo_today = #{day} where demo")
         int showDay(@Param("day") LocalDate day);

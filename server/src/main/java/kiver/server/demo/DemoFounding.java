@@ -51,7 +51,12 @@ class DemoFounding {
 
     void found() {
         clock.open(new Nursery(
-                DemoStock.NURSERY, DemoStock.LATITUDE, DemoStock.STATION_ALTITUDE, true, DemoNursery.FIRST_DAY));
+                DemoStock.NURSERY,
+                DemoStock.LATITUDE,
+                DemoStock.STATION_ALTITUDE,
+                true,
+                DemoNursery.FIRST_DAY,
+                DemoStock.TELEPHONE));
         DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
         Map<String, Long> varieties = new HashMap<>();
         DemoStock.varieties()

@@ -15,6 +15,7 @@ import kiver.core.place.PlaceUse;
 /** What the invented nursery has: places, growers, varieties and seed. All names are made up. */
 final class DemoStock {
 
+    static final String TELEPHONE = "000 555 0142";
     static final String NURSERY = "Quillmere Valley Nursery";
     static final double LATITUDE = 46.4;
     static final int STATION_ALTITUDE = 600;

@@ -4,36 +4,65 @@ import com.google.zxing.BarcodeFormat;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.PathIterator;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
+import org.apache.pdfbox.pdmodel.documentinterchange.taggedpdf.StandardStructureTypes;
+import org.apache.pdfbox.pdmodel.font.PDFont;
 
-/** A PDF in the making. Positions are mm from the top left of the page; text is embedded, so any script prints. */
+/**
+ * A PDF in the making, in the house's own type, with its marks, tagged so that it can be read aloud in the order in which it
+ * was written. Positions are mm from the top left of the page; text is embedded, so any script prints.
+ */
 public final class Paper implements AutoCloseable {
 
     private static final float POINTS_PER_MM = 72f / 25.4f;
-    private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
+    private static final float LINE = 1.3f;
+
+    /** What a text is, and with it the face it is set in. */
+    public enum Kind {
+        PLAIN(StandardStructureTypes.P, "commissioner-400.ttf"),
+        STRONG(StandardStructureTypes.P, "commissioner-700.ttf"),
+        TITLE(StandardStructureTypes.H1, "bitter-700.ttf"),
+        HEADING(StandardStructureTypes.H2, "bitter-700.ttf");
+
+        private final String part;
+        private final String file;
+
+        Kind(String part, String file) {
+            this.part = part;
+            this.file = file;
+        }
+    }
 
     private final PDDocument document = new PDDocument();
-    private final PDType0Font font;
+    private final Map<Kind, Typeface> faces = new EnumMap<>(Kind.class);
+    private final PDFont others;
+    private final Tags tags;
     private float height;
     private PDPageContentStream content;
 
-    /** An empty document with a title. */
-    public Paper(String title) {
-        try (InputStream file = PDDocument.class.getResourceAsStream(FONT)) {
-            font = PDType0Font.load(document, file);
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
+    /**
+     * An empty document.
+     *
+     * @param title of it
+     * @param language its words are in, as a tag: en-GB
+     */
+    public Paper(String title, String language) {
+        others = Typeface.othersIn(document);
+        tags = new Tags(document, language);
         document.getDocumentInformation().setTitle(title);
         document.getDocumentInformation().setProducer("Kiver");
     }
@@ -44,6 +73,7 @@ public final class Paper implements AutoCloseable {
             endPage();
             PDPage page = new PDPage(new PDRectangle(width * POINTS_PER_MM, pageHeight * POINTS_PER_MM));
             document.addPage(page);
+            tags.page(page);
             height = pageHeight;
             content = new PDPageContentStream(document, page);
         } catch (IOException unwritable) {
@@ -51,52 +81,138 @@ public final class Paper implements AutoCloseable {
         }
     }
 
-    /** Writes a line; {@code size} in points. Letters that the font lacks are printed as a question mark. */
+    /** Writes a plain line; {@code size} in points. Letters that no font has are printed as a question mark. */
     public void text(float left, float top, float size, String text) {
-        try {
-            content.beginText();
-            content.setFont(font, size);
-            content.newLineAtOffset(left * POINTS_PER_MM, (height - top) * POINTS_PER_MM - size * 0.8f);
-            content.showText(printable(text));
-            content.endText();
-        } catch (IOException unwritable) {
-            throw new UncheckedIOException(unwritable);
-        }
+        text(Kind.PLAIN, left, top, size, text);
+    }
+
+    /** Writes a line of a kind; {@code size} in points. */
+    public void text(Kind kind, float left, float top, float size, String text) {
+        lines(kind, left, top, size, List.of(text));
     }
 
     /** Writes a line as large as fits, at most {@code size} points, into that width. */
-    public void fitted(float left, float top, float width, float size, String text) {
-        float natural = widthOf(text, 1);
+    public void fitted(Kind kind, float left, float top, float width, float size, String text) {
+        float natural = face(kind).widthOf(text, 1);
         float fitting = natural == 0 ? size : Math.min(size, width * POINTS_PER_MM / natural);
-        text(left, top, fitting, text);
+        text(kind, left, top, fitting, text);
     }
 
     /** Writes words over several lines and answers where the next line would begin, mm from the top. */
     public float wrapped(float left, float top, float width, float size, String text) {
-        float line = top;
-        for (String piece : split(text, width, size)) {
-            text(left, line, size, piece);
-            line += size * 1.3f / POINTS_PER_MM;
-        }
-        return line;
+        List<String> lines = split(text, width, size);
+        lines(Kind.PLAIN, left, top, size, lines);
+        return top + lines.size() * size * LINE / POINTS_PER_MM;
     }
 
-    /** Draws a thin rule. */
-    public void rule(float left, float top, float width) {
+    private void lines(Kind kind, float left, float top, float size, List<String> lines) {
         try {
-            content.setLineWidth(0.6f);
-            content.moveTo(left * POINTS_PER_MM, (height - top) * POINTS_PER_MM);
-            content.lineTo((left + width) * POINTS_PER_MM, (height - top) * POINTS_PER_MM);
-            content.stroke();
+            PDStructureElement part = tags.part(kind.part);
+            content.beginMarkedContent(COSName.getPDFName(kind.part), tags.belongsTo(part));
+            float line = top;
+            for (String text : lines) {
+                content.beginText();
+                content.newLineAtOffset(left * POINTS_PER_MM, (height - line) * POINTS_PER_MM - size * 0.8f);
+                for (Typeface.Run run : face(kind).runs(text)) {
+                    content.setFont(run.font(), size);
+                    content.showText(run.text());
+                }
+                content.endText();
+                line += size * LINE / POINTS_PER_MM;
+            }
+            content.endMarkedContent();
         } catch (IOException unwritable) {
             throw new UncheckedIOException(unwritable);
         }
     }
 
-    /** Draws a square code, {@code size} mm wide. */
+    /** Draws a thin rule, which is not read aloud. */
+    public void rule(float left, float top, float width) {
+        try {
+            content.beginMarkedContent(COSName.ARTIFACT);
+            content.setLineWidth(0.6f);
+            content.moveTo(left * POINTS_PER_MM, (height - top) * POINTS_PER_MM);
+            content.lineTo((left + width) * POINTS_PER_MM, (height - top) * POINTS_PER_MM);
+            content.stroke();
+            content.endMarkedContent();
+        } catch (IOException unwritable) {
+            throw new UncheckedIOException(unwritable);
+        }
+    }
+
+    /**
+     * Draws the mark of a stage, {@code size} mm wide.
+     *
+     * @param mark its name in marks.json
+     * @param words read aloud in its place; empty where the text beside it says as much
+     */
+    public void mark(float left, float top, float size, String mark, String words) {
+        float side = size * POINTS_PER_MM;
+        float scale = side / Marks.SIDE;
+        AffineTransform onPaper =
+                new AffineTransform(scale, 0, 0, -scale, left * POINTS_PER_MM, (height - top) * POINTS_PER_MM);
+        try {
+            beginFigure(words);
+            content.saveGraphicsState();
+            content.setLineWidth(Marks.pen(side));
+            content.setLineCapStyle(1);
+            content.setLineJoinStyle(1);
+            draw(Marks.shape(mark).getPathIterator(onPaper));
+            content.stroke();
+            content.restoreGraphicsState();
+            content.endMarkedContent();
+        } catch (IOException unwritable) {
+            throw new UncheckedIOException(unwritable);
+        }
+    }
+
+    private void draw(PathIterator path) throws IOException {
+        float[] at = new float[6];
+        float x = 0;
+        float y = 0;
+        for (; !path.isDone(); path.next()) {
+            int step = path.currentSegment(at);
+            switch (step) {
+                case PathIterator.SEG_MOVETO -> content.moveTo(at[0], at[1]);
+                case PathIterator.SEG_LINETO -> content.lineTo(at[0], at[1]);
+                case PathIterator.SEG_QUADTO ->
+                    content.curveTo(
+                            x + 2 * (at[0] - x) / 3,
+                            y + 2 * (at[1] - y) / 3,
+                            at[2] + 2 * (at[0] - at[2]) / 3,
+                            at[3] + 2 * (at[1] - at[3]) / 3,
+                            at[2],
+                            at[3]);
+                case PathIterator.SEG_CUBICTO -> content.curveTo(at[0], at[1], at[2], at[3], at[4], at[5]);
+                default -> content.closePath();
+            }
+            int end = switch (step) {
+                case PathIterator.SEG_CUBICTO -> 4;
+                case PathIterator.SEG_QUADTO -> 2;
+                default -> 0;
+            };
+            if (step != PathIterator.SEG_CLOSE) {
+                x = at[end];
+                y = at[end + 1];
+            }
+        }
+    }
+
+    private void beginFigure(String words) throws IOException {
+        if (words.isEmpty()) {
+            content.beginMarkedContent(COSName.ARTIFACT);
+            return;
+        }
+        PDStructureElement figure = tags.part(StandardStructureTypes.Figure);
+        figure.setAlternateDescription(words);
+        content.beginMarkedContent(COSName.getPDFName(StandardStructureTypes.Figure), tags.belongsTo(figure));
+    }
+
+    /** Draws a square code, {@code size} mm wide; read aloud as what it says. */
     public void code(float left, float top, float size, String message) {
         try {
             BitMatrix squares = new QRCodeWriter().encode(message, BarcodeFormat.QR_CODE, 0, 0);
+            beginFigure(message);
             float side = size * POINTS_PER_MM / squares.getWidth();
             for (int row = 0; row < squares.getHeight(); row++) {
                 for (int column = 0; column < squares.getWidth(); column++) {
@@ -110,6 +226,7 @@ public final class Paper implements AutoCloseable {
                 }
             }
             content.fill();
+            content.endMarkedContent();
         } catch (IOException unwritable) {
             throw new UncheckedIOException(unwritable);
         } catch (WriterException tooLong) {
@@ -121,6 +238,7 @@ public final class Paper implements AutoCloseable {
     public byte[] bytes() {
         try {
             endPage();
+            tags.finish();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             document.save(bytes);
             return bytes.toByteArray();
@@ -162,23 +280,11 @@ public final class Paper implements AutoCloseable {
     }
 
     private float widthOf(String text, float size) {
-        try {
-            return font.getStringWidth(printable(text)) / 1000 * size;
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
+        return face(Kind.PLAIN).widthOf(text, size);
     }
 
-    private String printable(String text) {
-        StringBuilder printable = new StringBuilder();
-        text.codePoints().forEach(letter -> {
-            try {
-                font.encode(Character.toString(letter));
-                printable.appendCodePoint(letter);
-            } catch (IOException | IllegalArgumentException missing) {
-                printable.append('?');
-            }
-        });
-        return printable.toString();
+    /** Only faces that are written in go into the document. */
+    private Typeface face(Kind kind) {
+        return faces.computeIfAbsent(kind, wanted -> Typeface.of(wanted.file, document, others));
     }
 }

@@ -16,12 +16,12 @@ import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.release.PlantOrigin;
 import kiver.server.batch.BatchBook;
-import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.order.Order;
 import kiver.server.order.OrderedLine;
 import kiver.server.print.Paper;
+import kiver.server.print.SheetSize;
 import kiver.server.promise.InPlaceBook;
 import kiver.server.promise.SownInPlace;
 import kiver.server.seed.SeedLot;
@@ -30,6 +30,8 @@ import kiver.server.tray.TrayBook;
 import kiver.server.wording.Altitude;
 import kiver.server.wording.Grams;
 import kiver.server.wording.Said;
+import kiver.server.wording.Speech;
+import kiver.server.wording.SpokenTo;
 import kiver.server.wording.WholeDay;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
@@ -40,7 +42,8 @@ class DeliveryNote {
 
     private static final float LEFT = 20;
     private static final float WIDTH = 170;
-    private static final float BOTTOM = 280;
+    private static final float FOOT = 17;
+    private static final float MARK = 6;
 
     private final BatchBook batches;
     private final InPlaceBook inPlace;
@@ -88,10 +91,14 @@ class DeliveryNote {
         Map<LineId, List<Origin>> origins = origins(release);
         Map<LineId, SownInPlace> seed = inPlace.onNote(release.number()).stream()
                 .collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
-        try (Paper paper = new Paper(say(Said.of("Delivery note {number}").with("number", release.number())))) {
-            paper.page(210, 297);
-            paper.text(LEFT, 20, 11, clock.nursery().map(Nursery::name).orElse(""));
+        Speech.Language language = SpokenTo.now().language();
+        SheetSize sheet = SheetSize.usualFor(language);
+        try (Paper paper =
+                new Paper(say(Said.of("Delivery note {number}").with("number", release.number())), language.tag())) {
+            paper.page(sheet.width(), sheet.height());
+            paper.text(Paper.Kind.STRONG, LEFT, 20, 11, nursery());
             paper.text(
+                    Paper.Kind.TITLE,
                     LEFT,
                     28,
                     22,
@@ -116,7 +123,7 @@ class DeliveryNote {
             float next = 54;
             for (OrderedLine line : order.lines()) {
                 if (origins.containsKey(line.id())) {
-                    next = printLine(paper, line, origins.get(line.id()), next);
+                    next = printLine(paper, line, release.day(), origins.get(line.id()), next);
                 }
                 if (seed.containsKey(line.id())) {
                     next = printSeed(paper, line, seed.get(line.id()), next);
@@ -138,6 +145,17 @@ class DeliveryNote {
             paper.text(LEFT + WIDTH / 2 + 4, next + 35, 9, say(Said.of("Handed over, day and name")));
             return paper.bytes();
         }
+    }
+
+    /** The name of the nursery, and where growers ring. */
+    private String nursery() {
+        return clock.nursery()
+                .map(nursery -> nursery.telephone().isEmpty()
+                        ? nursery.name()
+                        : say(Said.of("{nursery}, telephone {telephone}")
+                                .with("nursery", nursery.name())
+                                .with("telephone", nursery.telephone())))
+                .orElse("");
     }
 
     private static Said boughtIn(Origin origin) {
@@ -164,14 +182,16 @@ class DeliveryNote {
     }
 
     /** What of a line goes along, where it comes from and how to plant it. */
-    private float printLine(Paper paper, OrderedLine line, List<Origin> origins, float top) {
+    private float printLine(Paper paper, OrderedLine line, LocalDate released, List<Origin> origins, float top) {
         int plants = origins.stream().mapToInt(Origin::plants).sum();
         float next = onPage(paper, top, 50);
         paper.rule(LEFT, next, WIDTH);
+        paper.mark(LEFT, next + 3.5f, MARK, "READY", say(Said.of("Young plants")));
         paper.fitted(
-                LEFT,
+                Paper.Kind.HEADING,
+                LEFT + MARK + 2,
                 next + 4,
-                WIDTH,
+                WIDTH - MARK - 2,
                 16,
                 say(Said.of("{plants} {variety} ({crop})")
                         .with("plants", plants)
@@ -188,7 +208,7 @@ class DeliveryNote {
                         .with("container", crops.container(line.container()).name())
                         .when("short", plants < line.plants())
                         .with("ordered", line.plants())));
-        paper.text(LEFT, next + 20, 12, say(Said.of("Where they come from")));
+        paper.text(Paper.Kind.STRONG, LEFT, next + 20, 12, say(Said.of("Where they come from")));
         next += 27;
         for (Origin origin : origins) {
             next = onPage(paper, next, 15);
@@ -226,9 +246,9 @@ class DeliveryNote {
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(mixed(mixed)));
         }
         next = onPage(paper, next + 4, 30);
-        paper.text(LEFT, next, 12, say(Said.of("How to plant")));
+        paper.text(Paper.Kind.STRONG, LEFT, next, 12, say(Said.of("How to plant")));
         next += 7;
-        for (Said words : PlantingLines.of(crops.crop(line.crop()), line.target())) {
+        for (Said words : PlantingLines.ofReleased(crops.crop(line.crop()), line.target(), released)) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(words)) + 1;
         }
@@ -241,10 +261,12 @@ class DeliveryNote {
         SeedLot lot = seeds.lot(sown.lotId());
         Crop crop = crops.crop(line.crop());
         paper.rule(LEFT, next, WIDTH);
+        paper.mark(LEFT, next + 3.5f, MARK, "SOWN", say(Said.of("Seed")));
         paper.fitted(
-                LEFT,
+                Paper.Kind.HEADING,
+                LEFT + MARK + 2,
                 next + 4,
-                WIDTH,
+                WIDTH - MARK - 2,
                 16,
                 say(Said.of("Seed for {plants} {variety} ({crop})")
                         .with("plants", sown.plants())
@@ -260,6 +282,7 @@ class DeliveryNote {
                         .with("lot", lot.code())
                         .with("supplier", lot.supplier())));
         paper.text(
+                Paper.Kind.STRONG,
                 LEFT,
                 next + 20,
                 12,
@@ -276,10 +299,11 @@ class DeliveryNote {
 
     /** Where to go on when so much room is needed, mm: here, or at the top of a new page. */
     private static float onPage(Paper paper, float top, float needed) {
-        if (top + needed <= BOTTOM) {
+        SheetSize sheet = SheetSize.usualFor(SpokenTo.now().language());
+        if (top + needed <= sheet.height() - FOOT) {
             return top;
         }
-        paper.page(210, 297);
+        paper.page(sheet.width(), sheet.height());
         return 20;
     }
 

@@ -8,6 +8,7 @@ import kiver.core.crop.Hardiness;
 import kiver.server.wording.Celsius;
 import kiver.server.wording.Millimetres;
 import kiver.server.wording.Said;
+import kiver.server.wording.WholeDay;
 
 /** How to plant, in lines for the delivery note and the grower's page. */
 final class PlantingLines {
@@ -15,12 +16,29 @@ final class PlantingLines {
     private static final Millimetres WATER_TO_STAND_IN = new Millimetres(25);
     private static final double MILLIMETRES_IN_CENTIMETRE = 10;
 
+    private static final int DAYS_TO_PLANT = 3;
+
     private PlantingLines() {}
 
     static List<Said> of(Crop crop, LocalDate target) {
-        List<Said> lines = new ArrayList<>();
-        lines.add(
+        return of(
+                crop,
+                target,
                 Said.of("Plant within three days; until then keep in bright shade and water when a tray feels light."));
+    }
+
+    /** The same for plants that left on a day. */
+    static List<Said> ofReleased(Crop crop, LocalDate target, LocalDate released) {
+        return of(
+                crop,
+                target,
+                Said.of("Plant by {day}; until then keep in bright shade and water when a tray feels light.")
+                        .with("day", new WholeDay(released.plusDays(DAYS_TO_PLANT))));
+    }
+
+    private static List<Said> of(Crop crop, LocalDate target, Said plantBy) {
+        List<Said> lines = new ArrayList<>();
+        lines.add(plantBy);
         lines.add(Said.of("Stand the trays in {depth} of water for 20 minutes before planting.")
                 .with("depth", WATER_TO_STAND_IN));
         lines.add(Said.of("Set each plant {depth}, {spacing} apart, firm it lightly and water it in.")
