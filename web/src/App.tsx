@@ -26,6 +26,7 @@ import { SeedPage } from './seed/SeedPage';
 import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
 import { TomorrowPage } from './today/TomorrowPage';
+import { WeekPage } from './today/WeekPage';
 import { TrayPage } from './batch/TrayPage';
 import { WeatherPage } from './weather/WeatherPage';
 import { SitePage } from './weather/SitePage';
@@ -65,6 +66,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<TodayPage />} />
         <Route path="/tomorrow" element={<TomorrowPage today={session.data.today} />} />
+        <Route path="/week" element={<WeekPage today={session.data.today} mayChange={propagator} />} />
         <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
         <Route path="/season" element={<BoardPage mayChange={propagator} />} />
         <Route path="/season/wall" element={<WallPage today={session.data.today} />} />

@@ -26,7 +26,7 @@ const ORDER = [
   'space',
   'today',
   'nursery',
-  'find',
+  'find help',
   'demo',
   'account',
   'shell',

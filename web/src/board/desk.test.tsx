@@ -72,6 +72,8 @@ describe('sheets for the wall', () => {
     placeId: 1,
     growerId: 1,
     spread: undefined,
+    task: 'SOW',
+    minutes: 10,
     trays: [1042],
     lot: 'M26-1',
   });

@@ -7,6 +7,8 @@ import { DemoClock } from '../demo/DemoClock';
 import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
 import { FindSheet } from '../find/FindSheet';
+import { FirstWalk } from '../help/FirstWalk';
+import { PageHelpSheet } from '../help/PageHelpSheet';
 import { AskSheet } from '../question/AskSheet';
 import { Announcements } from '../look/announce';
 import { Legend } from '../look/Legend';
@@ -98,6 +100,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
             className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none [&_button]:text-left`}
           >
             {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
+            <PageHelpSheet role={session.role} />
             <Legend />
             <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')} onClick={() => setMore(false)}>
               {session.name?.split(' ')[0]}
@@ -110,6 +113,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
       </header>
       <Announcements />
       <OutboxNotice />
+      <FirstWalk session={session} />
       {leaving && (
         <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
           {leaving}{' '}

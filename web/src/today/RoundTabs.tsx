@@ -4,9 +4,10 @@ import { say } from '../words/say';
 const DAYS = [
   { to: '/', name: say('Today') },
   { to: '/tomorrow', name: say('Tomorrow') },
+  { to: '/week', name: say('This week') },
 ];
 
-/** The round of today and that of tomorrow. */
+/** The round of today, that of tomorrow, and the week. */
 export function RoundTabs() {
   return (
     <nav aria-label={say('Days of the round')} className="no-print mb-1 flex gap-1">

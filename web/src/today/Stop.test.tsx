@@ -2,6 +2,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import type { BatchSummary, StopView } from '../api/client';
+import { show as showPage } from '../api/faked';
 import { ForecastStrip } from './ForecastStrip';
 import { SeedToGo } from './SeedToGo';
 import { Stop } from './Stop';
@@ -40,21 +41,19 @@ const stop: StopView = {
     {
       batch,
       tasks: [
-        { kind: 'COUNT', urgency: 'AT_RISK', why: { kind: 'Late', expected: 120, counted: 90 } },
-        { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', why: { kind: 'IsUp', up: 90, sown: 180 } },
-        { kind: 'RELEASE', urgency: 'LATE', why: { kind: 'IsWanted', target: '2027-04-14' } },
+        { kind: 'COUNT', urgency: 'AT_RISK', why: { kind: 'Late', expected: 120, counted: 90 }, minutes: 3, done: false },
+        { kind: 'MOVE_TO_GROW_ON', urgency: 'TODAY', why: { kind: 'IsUp', up: 90, sown: 180 }, minutes: 2, done: false },
+        { kind: 'RELEASE', urgency: 'LATE', why: { kind: 'IsWanted', target: '2027-04-14' }, minutes: 4, done: false },
       ],
     },
   ],
 };
 
 const show = (shown: StopView) =>
-  render(
-    <MemoryRouter>
-      <ul>
-        <Stop stop={shown} today="2027-04-15" />
-      </ul>
-    </MemoryRouter>,
+  showPage(
+    <ul>
+      <Stop stop={shown} today="2027-04-15" hands={[]} />
+    </ul>,
   );
 
 describe('a stop on the round', () => {

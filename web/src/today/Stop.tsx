@@ -1,52 +1,13 @@
-import { Link } from 'react-router';
-import type { BatchSummary, StopView, TaskKind, Urgency } from '../api/client';
-import { answered, api } from '../api/client';
-import { useChange } from '../api/queries';
-import { StageMark } from '../look/StageMark';
-import { Refusal } from '../look/States';
-import { whyWords } from '../words/reasons';
+import type { StopView } from '../api/client';
+import { degrees, figures, temperature } from '../words/quantity';
+import { minutesWords } from '../words/phrases';
 import { say } from '../words/say';
 import { told } from '../words/told';
-import { degrees, figures, temperature } from '../words/quantity';
-
-const TASK_WORDS: Record<TaskKind, string> = {
-  SOW: say('Sow'),
-  TAKE_IN: say('Take in'),
-  LOOK_FOR_FROST: say('Look for frost losses'),
-  COUNT: say('Count'),
-  DECIDE_ON_FAILING: say('Decide'),
-  MOVE_TO_GROW_ON: say('Move to grow on'),
-  POT_ON: say('Pot on'),
-  START_HARDENING: say('Begin hardening'),
-  HARDEN: say('Harden'),
-  END_HARDENING: say('End hardening'),
-  RELEASE: say('Release'),
-  CLEAR_SPARES: say('Clear spares'),
-  WATCH_DATE: say('Watch the date'),
-};
-
-const URGENCY_WORDS: Record<Urgency, string> = { LATE: say('late'), AT_RISK: say('at risk'), TODAY: '' };
-
-/** The thing itself, ready to be worked on. */
-function target(kind: TaskKind, batch: BatchSummary): string {
-  const orders = [...new Set(batch.promises.map((promise) => promise.order))];
-  switch (kind) {
-    case 'SOW':
-    case 'TAKE_IN':
-    case 'COUNT':
-    case 'LOOK_FOR_FROST':
-      return `/trays/${(kind === 'SOW' || kind === 'TAKE_IN') && batch.traysToSow > 0 ? batch.trays.at(-1) : batch.trays[0]}`;
-    case 'DECIDE_ON_FAILING':
-      return `/season/reschedule?batch=${batch.number}`;
-    case 'RELEASE':
-      return orders.length === 1 ? `/orders/${orders[0]}` : `/batches/${batch.number}`;
-    default:
-      return `/batches/${batch.number}`;
-  }
-}
+import { type Hand, isOpen, TaskRow } from './TaskRow';
 
 /** One stop on the round. */
-export function Stop({ stop, today }: { stop: StopView; today: string }) {
+export function Stop({ stop, today, hands }: { stop: StopView; today: string; hands: Hand[] }) {
+  const minutes = stop.work.flatMap((work) => work.tasks).reduce((sum, task) => sum + (isOpen(task) ? task.minutes : 0), 0);
   const over = stop.slotsTaken > stop.slots;
   return (
     <li className="relative mb-6">
@@ -56,6 +17,7 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
       />
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-0.5">
         <h2>{stop.place}</h2>
+        {minutes > 0 && <span className="text-sm font-semibold">{minutesWords(minutes)}</span>}
         {stop.lastMinimum != null && stop.lastMaximum != null && (
           <span className="text-sm text-pencil">
             {say('yesterday {lastMinimum} to {lastMaximum}{more}', {
@@ -91,37 +53,7 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
           <ul className="board mt-2 divide-y divide-rule">
             {stop.work.flatMap((work) =>
               work.tasks.map((task) => (
-                <li key={`${work.batch.number} ${task.kind}`}>
-                  <Link
-                    to={target(task.kind, work.batch)}
-                    className="grid min-h-14 grid-cols-[auto_1fr] items-center gap-x-3 px-3 py-2 hover:bg-wash sm:grid-cols-[auto_11rem_15rem_1fr]"
-                  >
-                    <StageMark stage={work.batch.stage} size={30} />
-                    <span className="font-semibold">
-                      {TASK_WORDS[task.kind]}
-                      {URGENCY_WORDS[task.urgency] && (
-                        <span
-                          className={`ml-2 border px-1.5 text-sm ${task.urgency === 'LATE' ? 'border-brick bg-brick-wash text-brick' : 'border-ochre bg-ochre-wash text-ochre'}`}
-                        >
-                          {URGENCY_WORDS[task.urgency]}
-                        </span>
-                      )}
-                    </span>
-                    <span className="col-start-2 sm:col-start-auto">
-                      {work.batch.variety}{' '}
-                      <span className="text-pencil">
-                        {work.batch.crop.toLowerCase()},{' '}
-                        {work.batch.trays
-                          .map((tray) => `T${tray}`)
-                          .slice(0, 2)
-                          .join(' ')}
-                        {work.batch.trays.length > 2 && ` +${work.batch.trays.length - 2}`}
-                      </span>
-                    </span>
-                    <span className="col-start-2 text-pencil sm:col-start-auto">{whyWords(task.why, today)}</span>
-                  </Link>
-                  {task.kind === 'LOOK_FOR_FROST' && <NoneLost batch={work.batch.number} />}
-                </li>
+                <TaskRow key={`${work.batch.number} ${task.kind}`} batch={work.batch} task={task} today={today} hands={hands} />
               )),
             )}
           </ul>
@@ -133,18 +65,5 @@ export function Stop({ stop, today }: { stop: StopView; today: string }) {
         </>
       )}
     </li>
-  );
-}
-
-/** After a cold night: looked at, and whole. */
-function NoneLost({ batch }: { batch: number }) {
-  const tick = useChange((entry: { batch: number }) => answered(api.POST('/api/round/evening', { body: { ...entry, done: 'NONE_LOST' } })));
-  return (
-    <div className="px-3 pb-2">
-      <button className="act" disabled={tick.isPending} onClick={() => tick.mutate({ batch })}>
-        {say('Looked at batch {batch}: none lost', { batch })}
-      </button>
-      <Refusal message={tick.error?.message} />
-    </div>
   );
 }

@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { RoundView } from '../api/client';
+import { answered, api } from '../api/client';
 import { useForecastChanges, useRound } from '../api/queries';
 import { Loading, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
@@ -8,7 +10,9 @@ import { Evening } from './Evening';
 import { ForecastStrip } from './ForecastStrip';
 import { RoundTabs } from './RoundTabs';
 import { SeedToGo } from './SeedToGo';
+import { minutesWords } from '../words/phrases';
 import { Stop } from './Stop';
+import { isOpen } from './TaskRow';
 import { degrees } from '../words/quantity';
 import { say } from '../words/say';
 import { told } from '../words/told';
@@ -17,10 +21,13 @@ import { told } from '../words/told';
 export function TodayPage() {
   const round = useRound();
   const moved = useForecastChanges();
+  const hands = useQuery({ queryKey: ['hands'], queryFn: () => answered(api.GET('/api/round/hands')), staleTime: 60_000 });
   if (round.isPending) return <Loading what={say('the round')} />;
   if (round.isError) return <Trouble error={round.error} retry={() => round.refetch()} />;
   const tasks = round.data.stops.flatMap((stop) => stop.work.flatMap((work) => work.tasks));
-  const pressing = tasks.filter((task) => task.urgency !== 'TODAY').length;
+  const open = tasks.filter(isOpen);
+  const pressing = open.filter((task) => task.urgency !== 'TODAY').length;
+  const minutes = open.reduce((sum, task) => sum + task.minutes, 0);
   return (
     <>
       <RoundTabs />
@@ -28,7 +35,7 @@ export function TodayPage() {
         <div>
           <h1>{say('The round, {today}', { today: dayWords(round.data.today) })}</h1>
           <p className="text-pencil">
-            {say('{things, plural, one {# thing} other {# things}} to do', { things: tasks.length })}
+            {say('{things, plural, one {# thing} other {# things}} to do, {time} of work', { things: open.length, time: minutesWords(minutes) })}
             {pressing > 0 && (
               <>
                 {', '}
@@ -79,7 +86,7 @@ export function TodayPage() {
       )}
       <ol className="relative ml-3 border-l-2 border-dusk pl-6 sm:ml-4">
         {round.data.stops.map((stop) => (
-          <Stop key={stop.placeId} stop={stop} today={round.data.today} />
+          <Stop key={stop.placeId} stop={stop} today={round.data.today} hands={hands.data ?? []} />
         ))}
       </ol>
       {round.data.stops.some((stop) => stop.caution) && <p className="text-sm text-ochre">{say('Local rules and licensed practice go first.')}</p>}

@@ -12,6 +12,15 @@ export function chanceWords(chance: number): string {
   return say('{times} times in 20', { times: inTwenty });
 }
 
+/** Minutes of one pair of hands, about: "4 min", "2 h 15 min". */
+export function minutesWords(minutes: number): string {
+  const whole = minutes < 10 ? Math.max(1, Math.round(minutes)) : Math.round(minutes / 5) * 5;
+  if (whole < 60) return say('{whole} min', { whole });
+  return whole % 60 === 0
+    ? say('{hours} h', { hours: whole / 60 })
+    : say('{hours} h {whole} min', { hours: Math.floor(whole / 60), whole: whole % 60 });
+}
+
 export const VERDICT_WORDS: Record<Verdict, string> = {
   TOO_SOON_TO_TELL: say('Too soon to tell'),
   EARLY: say('Early'),

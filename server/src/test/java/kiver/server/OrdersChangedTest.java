@@ -47,8 +47,8 @@ class OrdersChangedTest extends GrowersAskForSeveral {
                 nursery.propagator,
                 "/api/board/changes",
                 "{\"edit\":{\"batch\":" + batch + ",\"container\":\"module-40\"}}");
-        assertThat(batches.file(batch).batch().container()).isEqualTo("module-40");
-        assertThat(orders.order(order).line(1).container()).isEqualTo("module-60");
+        assertThat(batches.file(batch).batch().container().written()).isEqualTo("module-40");
+        assertThat(orders.order(order).line(1).container().written()).isEqualTo("module-60");
         assertThat(orders.order(order).line(1).placedOn()).isEqualTo(TODAY);
     }
 

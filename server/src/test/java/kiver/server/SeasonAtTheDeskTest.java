@@ -52,10 +52,10 @@ class SeasonAtTheDeskTest extends DeskOfTheSeason {
         change(batch, "\"sowDay\":\"" + before.plusDays(3) + "\"", null).andExpect(status().isOk());
         change(batch, "\"container\":\"module-104\"", null).andExpect(status().isOk());
         assertThat(sowDay(batch)).isEqualTo(before.plusDays(3));
-        assertThat(batches.file(batch).batch().container()).isEqualTo("module-104");
+        assertThat(batches.file(batch).batch().container().written()).isEqualTo("module-104");
         assertThat(batches.file(batch).runs()).hasSize(1);
         nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
-        assertThat(batches.file(batch).batch().container()).isEqualTo("module-60");
+        assertThat(batches.file(batch).batch().container().written()).isEqualTo("module-60");
         nursery.post(nursery.propagator, "/api/board/undo", "").andExpect(status().isOk());
         assertThat(sowDay(batch)).isEqualTo(before);
     }

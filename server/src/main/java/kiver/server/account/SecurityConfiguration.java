@@ -72,8 +72,11 @@ class SecurityConfiguration {
                                         "/api/weather/**",
                                         "/api/reschedule/**")
                                 .hasRole(PROPAGATOR)
+                                .requestMatchers(HttpMethod.PUT, "/api/week/hands")
+                                .hasRole(PROPAGATOR)
                                 .requestMatchers(
                                         HttpMethod.POST,
+                                        "/api/week/clearings",
                                         "/api/orders/**",
                                         "/api/releases",
                                         "/api/batches",

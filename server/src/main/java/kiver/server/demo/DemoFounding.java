@@ -14,6 +14,7 @@ import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.today.HandsBook;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -29,6 +30,7 @@ class DemoFounding {
     private final CropBook crops;
     private final SeedStore seeds;
     private final OrderBook orders;
+    private final HandsBook hands;
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
 
@@ -38,6 +40,7 @@ class DemoFounding {
             CropBook crops,
             SeedStore seeds,
             OrderBook orders,
+            HandsBook hands,
             AccountMapper accounts,
             PasswordEncoder encoder) {
         this.clock = clock;
@@ -45,6 +48,7 @@ class DemoFounding {
         this.crops = crops;
         this.seeds = seeds;
         this.orders = orders;
+        this.hands = hands;
         this.accounts = accounts;
         this.encoder = encoder;
     }
@@ -57,6 +61,9 @@ class DemoFounding {
                 true,
                 DemoNursery.FIRST_DAY,
                 DemoStock.TELEPHONE));
+        DemoNursery.FIRST_DAY
+                .datesUntil(DemoNursery.FIRST_DAY.plusDays(7))
+                .forEach(day -> hands.set(day, DemoStock.minutesOfHands(day.getDayOfWeek()), true));
         DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
         Map<String, Long> varieties = new HashMap<>();
         DemoStock.varieties()

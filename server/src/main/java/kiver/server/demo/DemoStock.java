@@ -1,5 +1,6 @@
 package kiver.server.demo;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -43,6 +44,15 @@ final class DemoStock {
     /** Whether the nursery sows the crop into plugs first and pots it on. */
     static boolean isPottedUp(String crop) {
         return Set.of("tomato", "pepper", "aubergine").contains(crop);
+    }
+
+    /** Two mornings' hands on a weekday, and who looks in at the week's end; watering is not counted. */
+    static int minutesOfHands(DayOfWeek day) {
+        return switch (day) {
+            case SATURDAY -> 60;
+            case SUNDAY -> 45;
+            default -> 120;
+        };
     }
 
     static List<PlaceEntry> places() {

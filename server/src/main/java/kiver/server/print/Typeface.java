@@ -5,6 +5,9 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
@@ -34,7 +37,10 @@ final class Typeface {
 
     private static PDFont read(PDDocument document, InputStream file) {
         try (file) {
-            return PDType0Font.load(document, file);
+            TrueTypeFont letters = new TTFParser().parse(new RandomAccessReadBuffer(file));
+            // A joined pair of letters would be read aloud, copied and searched as neither of them.
+            letters.setEnableGsub(false);
+            return PDType0Font.load(document, letters, true);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }

@@ -10,12 +10,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceClimate;
 import kiver.core.space.Occupancy;
+import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
 import kiver.core.today.Urgency;
 import kiver.core.today.WhyNow;
+import kiver.core.today.WorkPace;
+import kiver.core.tray.CellRun;
 import kiver.core.weather.DailyRange;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
@@ -46,6 +50,8 @@ class RoundController {
     private final SpaceBook space;
     private final EveningBook evenings;
     private final InPlaceBook inPlace;
+    private final TaskMarks marks;
+    private final HandsBook hands;
 
     RoundController(
             RoundService round,
@@ -55,7 +61,11 @@ class RoundController {
             NurseryClock clock,
             SpaceBook space,
             EveningBook evenings,
-            InPlaceBook inPlace) {
+            InPlaceBook inPlace,
+            TaskMarks marks,
+            HandsBook hands) {
+        this.marks = marks;
+        this.hands = hands;
         this.inPlace = inPlace;
         this.round = round;
         this.places = places;
@@ -66,8 +76,24 @@ class RoundController {
         this.evenings = evenings;
     }
 
-    /** A piece of work, with the reason for it. */
-    record TaskView(TaskKind kind, Urgency urgency, WhyNow why) {}
+    /**
+     * A piece of work, with the reason for it.
+     *
+     * @param minutes of one pair of hands, about
+     * @param handedToId who is to do it; missing for anyone
+     * @param handedTo by name
+     * @param done whether it was ticked off today
+     * @param putOffUntil the day to which it was put off; missing for what is to be done today
+     */
+    record TaskView(
+            TaskKind kind,
+            Urgency urgency,
+            WhyNow why,
+            double minutes,
+            @Nullable Long handedToId,
+            @Nullable String handedTo,
+            boolean done,
+            @Nullable LocalDate putOffUntil) {}
 
     /** A batch with what is to be done with it. */
     record BatchWork(BatchSummary batch, List<TaskView> tasks) {}
@@ -139,6 +165,8 @@ class RoundController {
         var readings = places.readings(today.minusDays(1));
         Function<BatchOutlook, BatchSummary> summary = views.summarising();
         Occupancy occupancy = space.occupancy();
+        WorkPace pace = hands.pace();
+        Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         Set<String> cautioned = new HashSet<>();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
@@ -152,7 +180,7 @@ class RoundController {
                     .map(stop -> new BatchWork(
                             summary.apply(stop.batch()),
                             stop.tasks().stream()
-                                    .map(task -> new TaskView(task.kind(), task.urgency(), task.why()))
+                                    .map(task -> task(stop.batch(), task, pace, noted, today))
                                     .toList()))
                     .toList();
             boolean cautious = !work.isEmpty() && !named.caution().isBlank() && cautioned.add(named.caution());
@@ -182,6 +210,27 @@ class RoundController {
                 round.evening().stream().map(task -> view(task, summary)).toList(),
                 inPlace.toGo(),
                 stops);
+    }
+
+    private static TaskView task(
+            BatchOutlook batch,
+            RoundTask task,
+            WorkPace pace,
+            Map<TaskMarks.Key, TaskMarks.Mark> noted,
+            LocalDate today) {
+        BatchFile file = batch.file();
+        int trays = Math.max(file.state().trays().size(), (int)
+                file.toSow().stream().map(CellRun::tray).distinct().count());
+        TaskMarks.Mark mark = noted.get(new TaskMarks.Key(file.batch().number(), task.kind()));
+        return new TaskView(
+                task.kind(),
+                task.urgency(),
+                task.why(),
+                pace.minutes(task.kind(), WorkAhead.size(file, trays)),
+                mark == null ? null : mark.handedToId(),
+                mark == null ? null : mark.handedTo(),
+                mark != null && mark.isDone(today),
+                mark == null ? null : mark.waitsUntil(today).orElse(null));
     }
 
     private EveningView view(RoundService.EveningTask task, Function<BatchOutlook, BatchSummary> summary) {

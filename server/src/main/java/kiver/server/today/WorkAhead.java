@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
+import kiver.core.batch.BatchState;
 import kiver.core.crop.Container;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.LineId;
@@ -20,6 +21,8 @@ import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceId;
 import kiver.core.today.TaskKind;
+import kiver.core.today.WorkPace;
+import kiver.core.today.WorkSize;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.clock.NurseryClock;
@@ -40,6 +43,8 @@ class WorkAhead {
     private final SeedStore seeds;
     private final TrayBook trays;
     private final NurseryClock clock;
+    private final TaskMarks marks;
+    private final HandsBook hands;
     private final Wording wording;
 
     WorkAhead(
@@ -48,7 +53,11 @@ class WorkAhead {
             TrayBook trays,
             SeedStore seeds,
             NurseryClock clock,
+            TaskMarks marks,
+            HandsBook hands,
             Wording wording) {
+        this.marks = marks;
+        this.hands = hands;
         this.trays = trays;
         this.seeds = seeds;
         this.wording = wording;
@@ -100,6 +109,8 @@ class WorkAhead {
      * @param placeId where
      * @param growerId who gets the plants; missing for work that is the nursery's own
      * @param spread of days; missing for a fixed day
+     * @param task which it is on the round
+     * @param minutes of one pair of hands, about
      * @param trays in which it lies, or that are set aside for it, by the number on it
      * @param lot code of the lot or consignment it comes from
      */
@@ -113,15 +124,40 @@ class WorkAhead {
             long placeId,
             @Nullable Long growerId,
             @Nullable DateSpread spread,
+            TaskKind task,
+            double minutes,
             List<Integer> trays,
             String lot) {
 
         private Work forGrower(long grower) {
-            return new Work(day, kind, batch, variety, words, place, placeId, grower, spread, trays, lot);
+            return new Work(
+                    day, kind, batch, variety, words, place, placeId, grower, spread, task, minutes, trays, lot);
         }
 
-        private Work in(List<Integer> itsTrays, String itsLot) {
-            return new Work(day, kind, batch, variety, words, place, placeId, growerId, spread, itsTrays, itsLot);
+        private Work in(List<Integer> itsTrays, String itsLot, double itsMinutes) {
+            return new Work(
+                    day,
+                    kind,
+                    batch,
+                    variety,
+                    words,
+                    place,
+                    placeId,
+                    growerId,
+                    spread,
+                    task,
+                    itsMinutes,
+                    itsTrays,
+                    itsLot);
+        }
+
+        /** The same on the day to which it was put off. */
+        private Work notBefore(Optional<LocalDate> until) {
+            return until.filter(later -> later.isAfter(day))
+                    .map(later -> new Work(
+                            later, kind, batch, variety, words, place, placeId, growerId, spread, task, minutes, trays,
+                            lot))
+                    .orElse(this);
         }
     }
 
@@ -139,7 +175,7 @@ class WorkAhead {
             stop.tasks()
                     .forEach(task -> works.add(work(
                             today,
-                            WorkKind.of(task.kind()),
+                            task.kind(),
                             batch,
                             stop.place(),
                             names,
@@ -156,6 +192,10 @@ class WorkAhead {
                 ahead.stream().filter(work -> work.day().isAfter(today)).forEach(works::add);
             }
         }
+        Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
+        works.replaceAll(work ->
+                work.notBefore(Optional.ofNullable(noted.get(new TaskMarks.Key(work.batch(), work.task())))
+                        .flatMap(mark -> mark.waitsUntil(today))));
         works.removeIf(work -> work.day().isBefore(from) || work.day().isAfter(to));
         works.sort(Comparator.comparing(Work::day)
                 .thenComparing(Work::kind)
@@ -164,13 +204,29 @@ class WorkAhead {
         Map<Integer, BatchFile> files = new HashMap<>();
         stops.forEach(stop -> files.put(stop.batch().number(), stop.batch().file()));
         Map<TrayId, Integer> numbers = trays.all().stream().collect(Collectors.toMap(Tray::trayId, Tray::number));
+        WorkPace pace = hands.pace();
         return works.stream()
                 .map(work -> {
                     BatchFile file = files.get(work.batch());
+                    List<Integer> itsTrays = trays(file, numbers);
                     return work.in(
-                            trays(file, numbers), seeds.lot(file.lotSown()).code());
+                            itsTrays,
+                            seeds.lot(file.lotSown()).code(),
+                            pace.minutes(work.task(), size(file, itsTrays.size())));
                 })
                 .toList();
+    }
+
+    /** How much there is of a batch to be sown, counted, potted and carried. */
+    static WorkSize size(BatchFile file, int trays) {
+        BatchState state = file.state();
+        boolean sown = state.sownOn().isPresent();
+        int toSow = file.toSow().stream().mapToInt(CellRun::length).sum();
+        int standing = state.balance().alive() + state.balance().waiting();
+        return new WorkSize(
+                toSow > 0 ? toSow : standing,
+                sown ? state.balance().alive() : file.batch().plants(),
+                trays);
     }
 
     private static String plants(BatchOutlook batch) {
@@ -187,7 +243,7 @@ class WorkAhead {
                     planned.isBoughtIn()
                             ? work(
                                     planned.sowDay(),
-                                    WorkKind.TAKE_IN,
+                                    TaskKind.TAKE_IN,
                                     batch,
                                     way.emergence(),
                                     names,
@@ -197,7 +253,7 @@ class WorkAhead {
                                             .with("plants", plants))
                             : work(
                                     planned.sowDay(),
-                                    WorkKind.SOW,
+                                    TaskKind.SOW,
                                     batch,
                                     way.emergence(),
                                     names,
@@ -211,7 +267,7 @@ class WorkAhead {
             batch.forecast().emerged().ifPresent(spread -> {
                 works.add(work(
                         spread.middle(),
-                        WorkKind.COUNT,
+                        TaskKind.COUNT,
                         batch,
                         way.emergence(),
                         names,
@@ -220,7 +276,7 @@ class WorkAhead {
                 if (!way.emergence().equals(way.growingOn())) {
                     works.add(work(
                             spread.middle().plusDays(2),
-                            WorkKind.MOVE,
+                            TaskKind.MOVE_TO_GROW_ON,
                             batch,
                             way.growingOn(),
                             names,
@@ -235,7 +291,7 @@ class WorkAhead {
             Container into = containers.get(batch.standing().pottingsDone() + index + 1);
             works.add(work(
                     spread.middle(),
-                    WorkKind.POT_ON,
+                    TaskKind.POT_ON,
                     batch,
                     way.growingOn(),
                     names,
@@ -253,7 +309,7 @@ class WorkAhead {
                                     planned.target()
                                             .minusDays(
                                                     planned.hardeningProgramme().days())),
-                            WorkKind.HARDEN,
+                            TaskKind.START_HARDENING,
                             batch,
                             way.hardening(),
                             names,
@@ -265,7 +321,7 @@ class WorkAhead {
                 .filter(promise -> released.getOrDefault(promise.line(), 0) < promise.accepted())
                 .forEach(promise -> works.add(work(
                                 promise.target(),
-                                WorkKind.RELEASE,
+                                TaskKind.RELEASE,
                                 batch,
                                 way.hardening(),
                                 names,
@@ -297,7 +353,7 @@ class WorkAhead {
 
     private Work work(
             LocalDate day,
-            WorkKind kind,
+            TaskKind task,
             BatchOutlook batch,
             PlaceId place,
             Map<PlaceId, String> names,
@@ -305,7 +361,7 @@ class WorkAhead {
             Said words) {
         return new Work(
                 day,
-                kind,
+                WorkKind.of(task),
                 batch.file().batch().number(),
                 batch.file().batch().variety(),
                 words,
@@ -313,6 +369,8 @@ class WorkAhead {
                 place.number(),
                 null,
                 spread.filter(each -> !each.isCertain()).orElse(null),
+                task,
+                0,
                 List.of(),
                 "");
     }

@@ -25,8 +25,8 @@ class PaperTest {
         try (Paper paper = new Paper("Test", "en-GB")) {
             paper.page(90, 29);
             paper.text(5, 5, 10, "Zoë Łukasz Ωμέγα");
-            paper.text(5, 15, 10, "leaf \uD83C\uDF31 end");
-            assertThat(textOf(paper.bytes())).contains("Zoë Łukasz Ωμέγα").contains("leaf ? end");
+            paper.text(5, 15, 10, "leaf \uD83C\uDF31 end; first flowers, stiff");
+            assertThat(textOf(paper.bytes())).contains("Zoë Łukasz Ωμέγα").contains("leaf ? end; first flowers, stiff");
         }
     }
 

@@ -1,0 +1,115 @@
+package kiver.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** One field finds everything; a note is followed back, a lot forward; lists keep what was chosen in their address. */
+class FindAndTraceTest {
+
+    private static Nursery nursery;
+
+    @BeforeAll
+    static void start() throws IOException, InterruptedException {
+        nursery = Nursery.demo();
+    }
+
+    @AfterAll
+    static void stop() throws IOException, InterruptedException {
+        nursery.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "T1001, Tray T1001, /trays/1001",
+        "http://127.0.0.1/trays/1001, Tray T1001, /trays/1001",
+        "note 504, Where delivery note 504 came from, /trace/notes/504",
+        "order 109, Order 109, /orders/109",
+        "curly kale, Curly kale, /crops/curly-kale",
+        "Upper terr, Upper terrace, /sites/",
+        "12 May, Week from, /season/wall"
+    })
+    void whatIsTypedOrScannedIsOpenedByEnter(String typed, String shown, String page) {
+        try (Screen screen = Screen.desk(nursery)) {
+            Page window = screen.page();
+            screen.open("/seed");
+            window.keyboard().press("/");
+            window.getByRole(AriaRole.COMBOBOX).fill(typed);
+            window.keyboard().press("Enter");
+            window.waitForURL(Pattern.compile(".*" + Pattern.quote(page) + ".*"));
+            assertThat(window.locator("main")).containsText(shown);
+        }
+    }
+
+    @Test
+    void fromANoteBackToTheLotAndForwardToEveryGrowerInThreePresses() {
+        try (Screen screen = Screen.phone(nursery)) {
+            Page page = screen.page();
+            screen.open("/orders/109");
+            link(page, "Where note 504 came from").click();
+            assertThat(page.locator("main")).containsText("on average");
+            link(page, Pattern.compile("^lot ")).first().click();
+            Locator growers = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("With growers"));
+            assertThat(growers).containsText("Dunnet Vegetable Boxes");
+            screen.requireAccessible();
+            screen.requireNoSidewaysScroll();
+        }
+    }
+
+    @Test
+    void aListKeepsItsChoicesInItsAddress() {
+        try (Screen screen = Screen.desk(nursery)) {
+            Page page = screen.page();
+            screen.open("/orders");
+            page.getByLabel("Sort").selectOption("tight");
+            page.getByLabel("Together").selectOption("week");
+            page.getByLabel("Find an order").fill("kale");
+            page.waitForURL(Pattern.compile(".*sort=tight.*group=week.*find=kale.*"));
+            String address = page.url();
+            Locator rows = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Orders"))
+                    .getByRole(AriaRole.LISTITEM);
+            int shown = rows.count();
+            page.navigate(address);
+            assertThat(rows).hasCount(shown);
+            assertThat(page.getByLabel("Sort")).hasValue("tight");
+            assertThat(rows.first()).containsText("Week from");
+        }
+    }
+
+    @Test
+    void aTaskIsTickedOffAndADayWithoutTimeIsCleared() {
+        try (Screen screen = Screen.phone(nursery)) {
+            Page page = screen.page();
+            screen.open("/");
+            Locator tick = page.getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Done: ")))
+                    .first();
+            tick.click();
+            assertThat(tick).hasAttribute("aria-pressed", "true");
+            page.reload();
+            assertThat(tick).hasAttribute("aria-pressed", "true");
+            screen.open("/week");
+            assertThat(page.locator("main")).containsText("More work than hands on");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("No time: move what may wait"))
+                    .click();
+            assertThat(page.locator("main")).containsText(Pattern.compile("\\d+ tasks? moved"));
+            assertThat(page.locator("main")).containsText("of none");
+        }
+    }
+
+    private static Locator link(Page page, Object name) {
+        Page.GetByRoleOptions named = name instanceof Pattern pattern
+                ? new Page.GetByRoleOptions().setName(pattern)
+                : new Page.GetByRoleOptions().setName((String) name);
+        return page.getByRole(AriaRole.LINK, named);
+    }
+}

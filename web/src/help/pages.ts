@@ -1,0 +1,151 @@
+import { matchPath } from 'react-router';
+import type { SessionView } from '../api/client';
+import { say } from '../words/say';
+
+/** What a page is for, and what can be tried on it. */
+export interface PageHelp {
+  /** Where it is; parts that differ from thing to thing begin with a colon. */
+  at: string;
+  name: string;
+  purpose: string;
+  tries: string[];
+}
+
+/** In the order in which they are walked; what is more particular stands before what is less. */
+export const PAGES: PageHelp[] = [
+  {
+    at: '/',
+    name: say('The round'),
+    purpose: say('One walk through the houses, stop by stop, with what is to be done at each, why, and about how long it takes.'),
+    tries: [
+      say('Press a task: it opens the tray, the batch or the order itself.'),
+      say('Press the square beside it to tick it off; what the record still asks for comes back tomorrow.'),
+      say('At the desk, choose who does it.'),
+    ],
+  },
+  {
+    at: '/tomorrow',
+    name: say('Tomorrow'),
+    purpose: say('What is foreseen for tomorrow, with trays and lots, on one sheet to be printed.'),
+    tries: [say('Print it and hang it up in the evening.')],
+  },
+  {
+    at: '/week',
+    name: say('The week against the hands'),
+    purpose: say('Minutes of work on each day beside the minutes that hands have; what may wait, and what a day of waiting costs.'),
+    tries: [
+      say('Press a day to see its work.'),
+      say('Say how many minutes of hands there are, on that day or every week.'),
+      say('No time? One press moves what may wait.'),
+    ],
+  },
+  {
+    at: '/season/reschedule',
+    name: say('Rescheduling'),
+    purpose: say('A day moves, plants are short: what can be done for each batch, with what it does to date and chance.'),
+    tries: [say('Pick batches, say by how many days they move, and compare the ways out.')],
+  },
+  {
+    at: '/season/wall',
+    name: say('Sheets for the wall'),
+    purpose: say('A week with its work day by day, or a month at a glance; and calendars that other programs can follow.'),
+    tries: [say('Choose week or month and print.')],
+  },
+  {
+    at: '/season',
+    name: say('The season'),
+    purpose: say('Every batch drawn towards the day on which it is wanted: one sees what is tight before one reads.'),
+    tries: [
+      say('Drag a sowing to another day: dates, chance and room follow while you drag.'),
+      say('Begin a draft to try changes without making them.'),
+      say('Ctrl and Z takes the last change back.'),
+    ],
+  },
+  {
+    at: '/space',
+    name: say('Space'),
+    purpose: say('How full each place is through the season. Where the filled part rises above the line there are more trays than room.'),
+    tries: [say('Press a time that lacks room: what would ease it is offered, the least costly first.')],
+  },
+  {
+    at: '/seed',
+    name: say('Seed'),
+    purpose: say('What the plan takes from the store, what runs short and must be bought by when, which lots are tired.'),
+    tries: [say('Press a lot: everything that came of it, with every grower who has any.')],
+  },
+  {
+    at: '/orders/new',
+    name: say('Taking an order'),
+    purpose: say('Line by line; each line shows at once when it must be sown, how sure it is and what stands in the way.'),
+    tries: [say('Compare the paths through containers before you promise.')],
+  },
+  {
+    at: '/orders/:number',
+    name: say('An order'),
+    purpose: say('What was asked, what grows for it and how sure that is; released in part or whole, with its note.'),
+    tries: [
+      say('Enter how many plants go and release them: the note is printed from there.'),
+      say('Follow a note back to seed, mix, places and hands.'),
+    ],
+  },
+  {
+    at: '/orders',
+    name: say('Orders'),
+    purpose: say('All orders drawn towards their days: the box says when plants may be ready, the heavy line when they are wanted.'),
+    tries: [say('Sort by the tightest; group by week or grower; the address keeps what you chose.')],
+  },
+  {
+    at: '/batches/:number',
+    name: say('A batch'),
+    purpose: say('Where it stands, what comes next, and everything that was recorded of it.'),
+    tries: [say('Pot on, move, harden from here.'), say('A wrong entry is taken back in its history; nothing is ever lost.')],
+  },
+  {
+    at: '/batches',
+    name: say('Batches'),
+    purpose: say('All that is sown or planned, by stage, place, crop or week, with what is free of it.'),
+    tries: [say('Look for a tray, a variety or a grower.')],
+  },
+  {
+    at: '/trays/:number',
+    name: say('A tray'),
+    purpose: say('Its cells as they lie on the bench. Work on them as you would with a finger.'),
+    tries: [say('Sweep over cells to mark what is up; tap once more to count.'), say('Without signal it is kept on this device and sent later.')],
+  },
+  {
+    at: '/nursery',
+    name: say('The nursery'),
+    purpose: say('Places, seed, varieties, growers and people; every sheet can be taken out and read in again.'),
+    tries: [say('Say where growers ring: it stands on every note.')],
+  },
+  {
+    at: '/weather',
+    name: say('Weather'),
+    purpose: say('What was measured, what is forecast, and which batches the weather has moved.'),
+    tries: [say('Read in the record of a station near you.')],
+  },
+];
+
+const MY_PLANTS: PageHelp = {
+  at: '/',
+  name: say('My plants'),
+  purpose: say('How your plants are coming on, when they will most likely be ready, and what to do on the day.'),
+  tries: [say('Open an order to see each line.'), say('Put its days into your own calendar.'), say('Print the note that comes with your plants.')],
+};
+
+/** What the page at an address is for. */
+export function helpAt(path: string, role: SessionView['role']): PageHelp | undefined {
+  if (role === 'GROWER') return MY_PLANTS;
+  return PAGES.find((page) => matchPath(page.at, path));
+}
+
+const STEPS: Record<'PROPAGATOR' | 'BENCH_HAND', string[]> = {
+  PROPAGATOR: ['/', '/orders', '/season', '/space', '/week'],
+  BENCH_HAND: ['/', '/batches', '/seed', '/tomorrow', '/week'],
+};
+
+/** The first walk of whoever works here: five pages, in the order of a day. */
+export function walkOf(role: SessionView['role']): PageHelp[] {
+  if (role !== 'PROPAGATOR' && role !== 'BENCH_HAND') return [MY_PLANTS];
+  return STEPS[role].map((at) => PAGES.find((page) => page.at === at)!);
+}
