@@ -4,6 +4,7 @@ import type { BatchSummary, Stage } from '../api/client';
 import { useBatches, useSession } from '../api/queries';
 import { Choice } from '../look/Choice';
 import { forWhom } from '../look/forWhom';
+import { FindIn } from '../look/FindIn';
 import { LongList, type ListRow } from '../look/LongList';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
@@ -52,14 +53,7 @@ export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
         )}
       </div>
       <div className="no-print mb-3 grid grid-cols-2 items-end gap-x-4 gap-y-2 sm:flex sm:flex-wrap">
-        <input
-          className="entry col-span-2 sm:max-w-xs"
-          type="search"
-          aria-label={say('Find a batch')}
-          placeholder={say('kale, T1012, warm room, a grower…')}
-          value={chosen.find}
-          onChange={(event) => choose({ find: event.target.value })}
-        />
+        <FindIn name={say('Find a batch')} hint={say('kale, T1012, warm room, a grower…')} value={chosen.find} choose={(find) => choose({ find })} />
         <Choice
           name={say('Sort')}
           value={chosen.sort}

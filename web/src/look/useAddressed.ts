@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 
 /**
@@ -7,20 +7,22 @@ import { useSearchParams } from 'react-router';
  */
 export function useAddressed<Chosen extends Record<string, string>>(usual: Chosen): [Chosen, (changed: Partial<Chosen>) => void] {
   const [search, setSearch] = useSearchParams();
+  // Two choices may be made before the address shows the first.
+  const latest = useRef(search);
+  useEffect(() => {
+    latest.current = search;
+  }, [search]);
   const chosen = Object.fromEntries(Object.entries(usual).map(([name, value]) => [name, search.get(name) ?? value])) as Chosen;
   const choose = useCallback(
-    (changed: Partial<Chosen>) =>
-      setSearch(
-        (before) => {
-          const after = new URLSearchParams(before);
-          for (const [name, value] of Object.entries(changed) as [string, string][]) {
-            if (value === usual[name]) after.delete(name);
-            else after.set(name, value);
-          }
-          return after;
-        },
-        { replace: true },
-      ),
+    (changed: Partial<Chosen>) => {
+      const after = new URLSearchParams(latest.current);
+      for (const [name, value] of Object.entries(changed) as [string, string][]) {
+        if (value === usual[name]) after.delete(name);
+        else after.set(name, value);
+      }
+      latest.current = after;
+      setSearch(after, { replace: true });
+    },
     [setSearch, usual],
   );
   return [chosen, choose];

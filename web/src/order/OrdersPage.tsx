@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
 import { useOrders, useSession } from '../api/queries';
 import { Choice } from '../look/Choice';
+import { FindIn } from '../look/FindIn';
 import { LongList, type ListRow } from '../look/LongList';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { TimeAxis } from '../look/TimeAxis';
@@ -52,14 +53,7 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
         )}
       </div>
       <div className="no-print mb-3 grid grid-cols-2 items-end gap-x-4 gap-y-2 sm:flex sm:flex-wrap">
-        <input
-          className="entry col-span-2 sm:max-w-xs"
-          type="search"
-          aria-label={say('Find an order')}
-          placeholder={say('kale, a grower, a site…')}
-          value={chosen.find}
-          onChange={(event) => choose({ find: event.target.value })}
-        />
+        <FindIn name={say('Find an order')} hint={say('kale, a grower, a site…')} value={chosen.find} choose={(find) => choose({ find })} />
         <Choice
           name={say('Sort')}
           value={chosen.sort}

@@ -132,7 +132,7 @@ function Counts({ counts }: { counts: Origin['counts'] }) {
     <li className="grid grid-cols-[1.25rem_1fr] items-start gap-x-2">
       <StageMark stage="EMERGING" size={18} />
       <details>
-        <summary className="min-h-6">
+        <summary className="min-h-11 content-center">
           {say(
             'counted {counted, plural, one {once} other {# times}} from {first} to {last}{lost, plural, =0 {} one {; # cell lost} other {; # cells lost}}',
             { counted, lost, first: shortDay(counts[0]!.day), last: shortDay(counts.at(-1)!.day) },

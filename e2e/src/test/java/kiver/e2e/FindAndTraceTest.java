@@ -39,7 +39,7 @@ class FindAndTraceTest {
         "12 May, Week from, /season/wall"
     })
     void whatIsTypedOrScannedIsOpenedByEnter(String typed, String shown, String page) {
-        try (Screen screen = Screen.desk(nursery)) {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
             Page window = screen.page();
             screen.open("/seed");
             window.keyboard().press("/");
@@ -52,7 +52,7 @@ class FindAndTraceTest {
 
     @Test
     void fromANoteBackToTheLotAndForwardToEveryGrowerInThreePresses() {
-        try (Screen screen = Screen.phone(nursery)) {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             screen.open("/orders/109");
             link(page, "Where note 504 came from").click();
@@ -67,7 +67,7 @@ class FindAndTraceTest {
 
     @Test
     void aListKeepsItsChoicesInItsAddress() {
-        try (Screen screen = Screen.desk(nursery)) {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             screen.open("/orders");
             page.getByLabel("Sort").selectOption("tight");
@@ -87,7 +87,7 @@ class FindAndTraceTest {
 
     @Test
     void aTaskIsTickedOffAndADayWithoutTimeIsCleared() {
-        try (Screen screen = Screen.phone(nursery)) {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             screen.open("/");
             Locator tick = page.getByRole(

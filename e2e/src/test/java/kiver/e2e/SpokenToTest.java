@@ -150,6 +150,8 @@ class SpokenToTest {
               }
               gather((await get('/api/orders?withDone=true')).map?.((order) => [order.grower, order.site, order.lines.map((line) => [line.asked.variety, line.asked.crop, line.asked.container])]));
               (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
+              gather(await get('/api/people'));
+              gather(await get('/api/traces/mixes'));
               ['Pell Oskway', 'Pell', 'Maro', 'Ansa', 'Nursery hands', 'Sowing mix, fine'].forEach((each) => names.add(each));
               const phrases = [...names].filter((name) => /[A-Za-z]{2}/.test(name)).sort((one, other) => other.length - one.length);
               const escape = (text) => text.replace(/[.*+?^${}()|[\\]\\\\]/g, '\\\\$&');
