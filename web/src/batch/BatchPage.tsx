@@ -5,6 +5,7 @@ import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { MoveWork } from '../pot/MoveWork';
 import { PotWork } from '../pot/PotWork';
+import { HowItCameAbout } from './HowItCameAbout';
 import { HardeningWork } from '../harden/HardeningWork';
 import { StageMark } from '../look/StageMark';
 import { Caution, Loading, Trouble } from '../look/States';
@@ -47,6 +48,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           </p>
         )}
       </div>
+      {path && !summary.problem && summary.chance < 1 && <HowItCameAbout batch={view} />}
       <div className="grid gap-6 lg:grid-cols-[1fr_23rem]">
         <div className="flex flex-col gap-4 lg:order-last">
           {view.growth.leggy && path && summary.stage !== 'HARDENING_OFF' && (

@@ -6,6 +6,7 @@ import { refusal, type BatchView } from '../api/client';
 import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { BalanceBar } from './BalanceBar';
+import { HowItCameAbout } from './HowItCameAbout';
 import { ChangeList } from './ChangeList';
 
 const change = (sequence: number, more: Partial<BatchView['changes'][number]> = {}) => ({
@@ -29,7 +30,7 @@ const batch = {
   },
   changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),
   plan: { accepted: 78, cellsNeeded: 80, latestSowDay: '2027-04-20' },
-  chances: { enough: 0.4 },
+  chances: { enough: 0.4, inTime: 0.5, nightShare: 1, wanted: 100, pace: 1.2 },
   emergence: {
     up: 20,
     expectedUp: 61.4,
@@ -115,5 +116,18 @@ describe('a refusal', () => {
   it('may pass later when the connection or the sign-in was at fault', () => {
     expect([0, 401, 403, 500, 503].every((status) => refusal(status, {}).mayPassLater)).toBe(true);
     expect(refusal(401, undefined).message).toContain('Sign in again');
+  });
+});
+
+describe('how a chance came about', () => {
+  it('shows the parts and their product', () => {
+    const known = { ...batch, summary: { ...batch.summary, chance: 0.18, plantsAlive: 20 }, chances: { ...batch.chances, nightShare: 0.9 } };
+    inClient(<HowItCameAbout batch={known} />);
+    const rows = screen.getAllByRole('row').map((row) => row.textContent);
+    expect(rows[0]).toContain('100 wanted; 20 alive, 80 cells still waiting');
+    expect(rows[0]).toContain('40 %');
+    expect(rows[1]).toContain('at 1.20 times its crop’s pace');
+    expect(rows[2]).toContain('× 90 %');
+    expect(rows[3]).toContain('= 18 %');
   });
 });

@@ -117,7 +117,7 @@ function Finding({ close }: { close: () => void }) {
         {found && current && (things.length === 0 ? say('Nothing here is called that.') : say('{found} found', { found: things.length }))}
       </p>
       {things.length > 0 && (
-        <div id="found" role="listbox" aria-label={say('Found')} className={`divide-y divide-rule ${current ? '' : 'opacity-60'}`}>
+        <div id="found" role="listbox" aria-label={say('Found')} className={`divide-y divide-rule ${current ? '' : 'opacity-80'}`}>
           {things.map((thing, place) => (
             <Link
               key={`${thing.kind} ${thing.key}`}

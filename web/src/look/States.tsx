@@ -1,13 +1,37 @@
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Refused } from '../api/client';
 import { say } from '../words/say';
 
-/** While something is fetched. */
+const LONG_WAIT = 5_000;
+const CELLS = [0, 1, 2, 3, 4, 5, 6, 7];
+
+/** While something is fetched: a tray that fills; after some seconds a word that it goes on. */
 export function Loading({ what }: { what: string }) {
+  const [long, setLong] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLong(true), LONG_WAIT);
+    return () => clearTimeout(timer);
+  }, []);
   return (
-    <p role="status" className="p-6 text-pencil">
-      {say('Fetching {what}…', { what })}
-    </p>
+    <div role="status" className="flex items-center gap-4 p-6 text-pencil">
+      <svg aria-hidden viewBox="0 0 44 22" className="h-8 w-16 shrink-0" fill="none" stroke="currentColor" strokeWidth="1.200">
+        {CELLS.map((cell) => (
+          <rect
+            key={cell}
+            x={2 + (cell % 4) * 10.5}
+            y={2 + Math.floor(cell / 4) * 9.5}
+            width="8"
+            height="7"
+            className="filling-cell"
+            style={{ animationDelay: `${cell * 0.15}s` }}
+          />
+        ))}
+      </svg>
+      <p>
+        {say('Fetching {what}…', { what })}
+        {long && <span className="block">{say('This takes longer than usual; it is still being worked on.')}</span>}
+      </p>
+    </div>
   );
 }
 

@@ -176,7 +176,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
             {takingWords(nobody, ordered, wish)}
           </button>
         </form>
-        <section aria-label={say('Plan')} aria-live="polite" className={`board h-fit p-5 ${plan.isOfThis ? '' : 'opacity-70'}`}>
+        <section aria-label={say('Plan')} aria-live="polite" className={`board h-fit p-5 ${plan.isOfThis ? '' : 'opacity-80'}`}>
           {!wish && <Nothing>{say('Choose a variety and enter how many plants: the plan appears here while you type.')}</Nothing>}
           {wish && plan.isError && <Refusal message={plan.error.message} />}
           {wish && plan.isPending && <p className="text-pencil">{say('Counting back…')}</p>}

@@ -124,7 +124,7 @@ function Asking({ today, done }: { today: string; done: () => void }) {
         />
       </Field>
       {problem && !atText && <Refusal message={problem.message} />}
-      <div aria-live="polite" className={`flex flex-col gap-4 ${question.current ? '' : 'opacity-60'}`}>
+      <div aria-live="polite" className={`flex flex-col gap-4 ${question.current ? '' : 'opacity-80'}`}>
         {answer && answer.notUnderstood.length > 0 && <NotUnderstood text={text} answer={answer} />}
         {answer?.stillToSow && <StillToSow view={answer.stillToSow} today={today} ask={question.type} />}
         {answer?.lines.map((line, index) => (

@@ -16,7 +16,7 @@ const BASE = {
 /** How a cell looks: a figure for what is up, a sign for everything else; never colour alone. */
 export function cellLook(cell: CellView, batch: number | undefined, found: Found, changed: boolean): CellLook {
   const other = cell.batch !== batch;
-  const dim = other && cell.batch !== undefined ? 'opacity-45' : '';
+  const dim = other && cell.batch !== undefined ? 'cell-other' : '';
   const edge = changed ? 'outline-3 -outline-offset-3 outline-ochre' : '';
   const look = (kind: keyof typeof BASE, text: string, words: string): CellLook => ({
     text,

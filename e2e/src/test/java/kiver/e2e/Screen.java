@@ -94,11 +94,13 @@ final class Screen implements AutoCloseable {
     /** Presses what stands in the head of the page at a desk, and behind one press more on a telephone. */
     static void pressAbove(Page page, String name) {
         Locator more = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("More"));
+        Locator wanted = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+        // While a sheet goes, what is beneath it cannot be pressed yet.
+        more.or(wanted).first().waitFor();
         if (more.isVisible()) {
             more.click();
         }
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
-                .click();
+        wanted.click();
     }
 
     /** Chooses a place to move to; beside its name stands how much is free there. */

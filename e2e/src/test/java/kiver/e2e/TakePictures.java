@@ -18,7 +18,7 @@ public final class TakePictures {
     private static final List<View> VIEWS = List.of(
             new View("today", "/", Nursery.PROPAGATOR, false),
             new View("today-phone", "/", Nursery.HAND, true),
-            new View("orders", "/orders", Nursery.PROPAGATOR, false),
+            new View("orders", "/orders?sort=tight", Nursery.PROPAGATOR, false),
             new View("new-order", "/orders/new", Nursery.PROPAGATOR, false),
             new View("new-order-phone", "/orders/new", Nursery.PROPAGATOR, true),
             new View("order", "/orders/252", Nursery.PROPAGATOR, false),
@@ -44,6 +44,8 @@ public final class TakePictures {
             new View("seed-phone", "/seed", Nursery.PROPAGATOR, true),
             new View("weather", "/weather", Nursery.PROPAGATOR, false),
             new View("weather-phone", "/weather", Nursery.PROPAGATOR, true),
+            new View("week", "/week", Nursery.PROPAGATOR, false),
+            new View("trace", "/trace/lots/9", Nursery.PROPAGATOR, false),
             new View("site", "/sites/5", Nursery.PROPAGATOR, false),
             new View("crop", "/crops/tomato", Nursery.PROPAGATOR, false),
             new View("crop-phone", "/crops/tomato", Nursery.PROPAGATOR, true),
@@ -72,6 +74,15 @@ public final class TakePictures {
         System.exit(0);
     }
 
+    /** Whoever looks at the pictures is not new here. */
+    private static void walkedRound(Page page) {
+        page.evaluate("""
+                async () => {
+                  const session = await (await fetch('/api/session')).json();
+                  localStorage.setItem('kiver.walked.' + session.person, 'yes');
+                }""");
+    }
+
     private static void take(String address, Path folder, View view) {
         try (Screen screen = Screen.at(address, view.phone())) {
             Page page = screen.page();
@@ -79,6 +90,7 @@ public final class TakePictures {
                 page.navigate("/");
             } else {
                 screen.signIn(view.email());
+                walkedRound(page);
                 page.navigate(
                         view.path().startsWith("/")
                                 ? view.path()

@@ -23,7 +23,9 @@ create table task_mark (
     kind text not null,
     handed_to bigint references account,
     done_on date,
-    put_off_until date,
+    -- Put off is what falls on a day from the one to before the other.
+    put_off_from date,
+    put_off_until date check (put_off_until > put_off_from),
     marked_by bigint references account,
     marked_at timestamptz not null default now(),
     primary key (batch_id, kind)

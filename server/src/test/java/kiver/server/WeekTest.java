@@ -69,6 +69,7 @@ class WeekTest {
         nursery.post(nursery.hand, "/api/round/put-offs", "{" + key + ",\"until\":\"" + SmallNursery.TODAY + "\"}")
                 .andExpect(status().isUnprocessableContent());
         nursery.post(nursery.hand, "/api/round/put-offs", "{" + key + "}").andExpect(status().isOk());
+        assertThat(JsonPath.<List<String>>read(round(), task + ".putOffUntil")).isEmpty();
         nursery.post(nursery.hand, "/api/round/ticks", "{\"batch\":9999,\"kind\":\"SOW\",\"done\":true}")
                 .andExpect(status().isNotFound());
         nursery.post(nursery.grower, "/api/round/ticks", "{" + key + ",\"done\":true}")

@@ -178,6 +178,14 @@ public record BatchView(
     /** How far its plants are. */
     public record GrowthView(double leavesNow, boolean leggy, int pottingsDone) {}
 
-    /** How likely there are enough plants, and that they are ready in time; 0 to 1. */
-    public record ChancesView(double enough, double inTime) {}
+    /**
+     * What its chance is made of; the whole is the product of the three.
+     *
+     * @param enough that enough of its plants live until they go, 0 to 1
+     * @param inTime that they are ready and not past their best on their day, 0 to 1
+     * @param nightShare likely left after the coming night where they stand, 0 to 1
+     * @param wanted fewest plants that have still to go
+     * @param pace of this batch beside its crop's mean, by its own counts; 1 before any, 1.1 for one a tenth ahead
+     */
+    public record ChancesView(double enough, double inTime, double nightShare, int wanted, double pace) {}
 }

@@ -73,7 +73,11 @@ public class BatchViews {
                 new BatchView.GrowthView(
                         outlook.leavesNow(), outlook.leggy(), outlook.standing().pottingsDone()),
                 new BatchView.ChancesView(
-                        outlook.chances().enough(), outlook.forecast().chanceOnTarget()),
+                        outlook.chances().enough(),
+                        outlook.forecast().chanceOnTarget(),
+                        1 - outlook.lossTonight(),
+                        outlook.file().stillWanted(),
+                        Math.exp(outlook.journey().pace().logMean())),
                 outlook.crop().planting().caution(),
                 changes(outlook, seasons.season()));
     }

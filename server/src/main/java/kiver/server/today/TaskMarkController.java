@@ -75,6 +75,6 @@ class TaskMarkController {
                             .with("first", today.plusDays(1))
                             .with("last", today.plusDays(MOST_DAYS)));
         }
-        marks.putOff(new TaskMarks.Key(entry.batch(), entry.kind()), until, person.id());
+        marks.putOff(new TaskMarks.Key(entry.batch(), entry.kind()), today, until, person.id());
     }
 }

@@ -35,7 +35,8 @@ class TaskMarks {
      *
      * @param handedTo who is to do it, by name; null for anyone
      * @param doneOn day on which it was ticked off; null when it never was
-     * @param putOffUntil day on which it is to be done; null when it was not put off
+     * @param putOffFrom day from which it was put off; null when it was not
+     * @param putOffUntil day on which it is to be done then
      */
     record Mark(
             int batch,
@@ -43,15 +44,17 @@ class TaskMarks {
             @Nullable Long handedToId,
             @Nullable String handedTo,
             @Nullable LocalDate doneOn,
+            @Nullable LocalDate putOffFrom,
             @Nullable LocalDate putOffUntil) {
 
         boolean isDone(LocalDate today) {
             return today.equals(doneOn);
         }
 
-        /** The day to which it was put off, as long as that lies ahead. */
-        Optional<LocalDate> waitsUntil(LocalDate today) {
-            return Optional.ofNullable(putOffUntil).filter(until -> until.isAfter(today));
+        /** The day to which it was put off, for work that falls on a day; empty where that day is not meant. */
+        Optional<LocalDate> waitsUntil(LocalDate day) {
+            return Optional.ofNullable(putOffUntil)
+                    .filter(until -> until.isAfter(day) && putOffFrom != null && !day.isBefore(putOffFrom));
         }
     }
 
@@ -80,8 +83,9 @@ class TaskMarks {
         requireBatch(mapper.hand(task.batch(), task.kind(), to, by), task);
     }
 
-    void putOff(Key task, @Nullable LocalDate until, long by) {
-        requireBatch(mapper.putOff(task.batch(), task.kind(), until, by), task);
+    /** Puts a task off that falls on a day or after it; takes that back where no other day is said. */
+    void putOff(Key task, LocalDate from, @Nullable LocalDate until, long by) {
+        requireBatch(mapper.putOff(task.batch(), task.kind(), until == null ? null : from, until, by), task);
     }
 
     private static void requireBatch(int marked, Key task) {
@@ -95,7 +99,7 @@ class TaskMarks {
     interface TaskMarkMapper {
         @Select("""
                 select batch.number as batch, mark.kind, mark.handed_to as handed_to_id, account.name as handed_to, mark.done_on,
-                       mark.put_off_until
+                       mark.put_off_from, mark.put_off_until
                 from task_mark mark
                 join batch on batch.id = mark.batch_id
                 left join account on account.id = mark.handed_to
@@ -128,13 +132,17 @@ class TaskMarks {
                 @Param("by") long by);
 
         @Insert("""
-                insert into task_mark (batch_id, kind, put_off_until, marked_by)
-                select id, #{kind}, #{until}, #{by} from batch where number = #{batch}
-                on conflict (batch_id, kind) do update set put_off_until = #{until}, marked_by = #{by}, marked_at = now()
+                insert into task_mark (batch_id, kind, put_off_from, put_off_until, marked_by)
+                select id, #{kind}, #{from}, #{until}, #{by} from batch where number = #{batch}
+                on conflict (batch_id, kind) do update
+                set put_off_from = case when task_mark.put_off_until >= #{from} then least(task_mark.put_off_from, #{from})
+                                        else #{from} end,
+                    put_off_until = #{until}, marked_by = #{by}, marked_at = now()
                 """)
         int putOff(
                 @Param("batch") int batch,
                 @Param("kind") TaskKind kind,
+                @Param("from") @Nullable LocalDate from,
                 @Param("until") @Nullable LocalDate until,
                 @Param("by") long by);
     }

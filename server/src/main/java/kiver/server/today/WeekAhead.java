@@ -171,7 +171,7 @@ class WeekAhead {
                     sown.put(move.piece().batch(), plan(outlook).sownOn(move.to()));
                 } else {
                     marks.putOff(
-                            new TaskMarks.Key(move.piece().batch(), move.piece().kind()), move.to(), by);
+                            new TaskMarks.Key(move.piece().batch(), move.piece().kind()), day, move.to(), by);
                 }
             }
             plans.change(by, Said.of("Move the sowings of {day}").with("day", day), sown);

@@ -195,7 +195,7 @@ class WorkAhead {
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         works.replaceAll(work ->
                 work.notBefore(Optional.ofNullable(noted.get(new TaskMarks.Key(work.batch(), work.task())))
-                        .flatMap(mark -> mark.waitsUntil(today))));
+                        .flatMap(mark -> mark.waitsUntil(work.day()))));
         works.removeIf(work -> work.day().isBefore(from) || work.day().isAfter(to));
         works.sort(Comparator.comparing(Work::day)
                 .thenComparing(Work::kind)
