@@ -119,7 +119,7 @@ class SeasonChangedTest {
         page.getByLabel("Last day").fill("2027-07-17");
         button("Take 3 orders, 90 plants in all").click();
         page.waitForURL(Pattern.compile(".*/orders(/\\d+)?$"));
-        page.navigate("/orders");
+        page.navigate("/orders?find=butterlow");
         assertThat(page.getByText("Sat 3 Jul").first()).isVisible();
     }
 
