@@ -65,6 +65,7 @@ class EveryViewTest {
         screen.requireRoomForLargeWords(phone);
         if (!phone) {
             screen.requireDrawnInForcedColours();
+            screen.requireLegibleInTheDark();
         }
     }
 }

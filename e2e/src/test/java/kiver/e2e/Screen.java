@@ -12,6 +12,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.SelectOption;
@@ -188,6 +189,30 @@ final class Screen implements AutoCloseable {
                                                 .limit(3)
                                                 .map(node -> node.getHtml())
                                                 .toList())
+                                .toList())
+                .isEmpty();
+    }
+
+    /** Fails where words do not stand out in the dark look. */
+    void requireLegibleInTheDark() {
+        String wall = "getComputedStyle(document.documentElement).getPropertyValue('--wall')";
+        Object light = page.evaluate(wall);
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+        assertThat(page.evaluate(wall)).as("the dark look").isNotEqualTo(light);
+        List<Rule> faint = new AxeBuilder(page)
+                .setLegacyMode(true)
+                .exclude("main li:nth-child(n+16)")
+                .exclude("main tr:nth-child(n+16)")
+                .withRules(List.of("color-contrast"))
+                .analyze()
+                .getViolations();
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+        assertThat(faint)
+                .as(() -> page.url() + " in the dark: "
+                        + faint.stream()
+                                .flatMap(rule -> rule.getNodes().stream())
+                                .limit(3)
+                                .map(node -> node.getHtml())
                                 .toList())
                 .isEmpty();
     }
