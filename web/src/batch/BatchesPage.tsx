@@ -2,9 +2,8 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { BatchSummary, Stage } from '../api/client';
 import { useBatches, useSession } from '../api/queries';
-import { Choice } from '../look/Choice';
 import { forWhom } from '../look/forWhom';
-import { FindIn } from '../look/FindIn';
+import { ListTools } from '../look/ListTools';
 import { LongList, type ListRow } from '../look/LongList';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
@@ -12,7 +11,6 @@ import { TimeAxis } from '../look/TimeAxis';
 import { TowardsTarget } from '../look/TowardsTarget';
 import { type TimeScale, timeScale } from '../look/timeScale';
 import { holds, useAddressed } from '../look/useAddressed';
-import { YearChoice } from '../look/YearChoice';
 import { addDays, dayWords, shortDay, spreadWords } from '../words/days';
 import { chanceWords, VERDICT_WORDS } from '../words/phrases';
 import { say } from '../words/say';
@@ -52,39 +50,25 @@ export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
           </Link>
         )}
       </div>
-      <div className="no-print mb-3 grid grid-cols-2 items-end gap-x-4 gap-y-2 sm:flex sm:flex-wrap">
-        <FindIn name={say('Find a batch')} hint={say('kale, T1012, warm room, a grower…')} value={chosen.find} choose={(find) => choose({ find })} />
-        <Choice
-          name={say('Sort')}
-          value={chosen.sort}
-          choose={(sort) => choose({ sort })}
-          choices={[
-            ['target', say('by day wanted')],
-            ['tight', say('tightest first')],
-            ['variety', say('by variety')],
-            ['number', say('by number')],
-          ]}
-        />
-        <Choice
-          name={say('Together')}
-          value={chosen.group}
-          choose={(group) => choose({ group })}
-          choices={[
-            ['stage', say('stage by stage')],
-            ['place', say('place by place')],
-            ['crop', say('crop by crop')],
-            ['week', say('week by week')],
-            ['none', say('all in one')],
-          ]}
-        />
-        {!year && (
-          <label className="flex min-h-11 items-center gap-2">
-            <input type="checkbox" className="size-5" checked={withGone} onChange={(event) => choose({ done: event.target.checked ? 'yes' : '' })} />
-            {say('with those released')}
-          </label>
-        )}
-        <YearChoice year={year} choose={(other) => choose({ year: other === undefined ? '' : String(other) })} />
-      </div>
+      <ListTools
+        chosen={chosen}
+        choose={choose}
+        find={say('Find a batch')}
+        hint={say('kale, T1012, warm room, a grower…')}
+        sorts={[
+          ['target', say('by day wanted')],
+          ['tight', say('tightest first')],
+          ['variety', say('by variety')],
+          ['number', say('by number')],
+        ]}
+        groups={[
+          ['stage', say('stage by stage')],
+          ['place', say('place by place')],
+          ['crop', say('crop by crop')],
+          ['week', say('week by week')],
+          ['none', say('all in one')],
+        ]}
+      />
       {shown.length === 0 ? (
         <Nothing>{say('No batch fits. Look for fewer words, or take an order first.')}</Nothing>
       ) : (

@@ -2,15 +2,13 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { LineView, OrderView } from '../api/client';
 import { useOrders, useSession } from '../api/queries';
-import { Choice } from '../look/Choice';
-import { FindIn } from '../look/FindIn';
+import { ListTools } from '../look/ListTools';
 import { LongList, type ListRow } from '../look/LongList';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { TimeAxis } from '../look/TimeAxis';
 import { TowardsTarget } from '../look/TowardsTarget';
 import { type TimeScale, timeScale } from '../look/timeScale';
 import { holds, useAddressed } from '../look/useAddressed';
-import { YearChoice } from '../look/YearChoice';
 import { addDays, dayWords, shortDay, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { altitude } from '../words/quantity';
@@ -52,38 +50,24 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
           </Link>
         )}
       </div>
-      <div className="no-print mb-3 grid grid-cols-2 items-end gap-x-4 gap-y-2 sm:flex sm:flex-wrap">
-        <FindIn name={say('Find an order')} hint={say('kale, a grower, a site…')} value={chosen.find} choose={(find) => choose({ find })} />
-        <Choice
-          name={say('Sort')}
-          value={chosen.sort}
-          choose={(sort) => choose({ sort })}
-          choices={[
-            ['target', say('by day wanted')],
-            ['tight', say('tightest first')],
-            ['grower', say('by grower')],
-            ['number', say('by number')],
-          ]}
-        />
-        <Choice
-          name={say('Together')}
-          value={chosen.group}
-          choose={(group) => choose({ group })}
-          choices={[
-            ['none', say('all in one')],
-            ['week', say('week by week')],
-            ['grower', say('grower by grower')],
-            ['standing', say('by how they stand')],
-          ]}
-        />
-        {!year && (
-          <label className="flex min-h-11 items-center gap-2">
-            <input type="checkbox" className="size-5" checked={withDone} onChange={(event) => choose({ done: event.target.checked ? 'yes' : '' })} />
-            {say('with those released')}
-          </label>
-        )}
-        <YearChoice year={year} choose={(other) => choose({ year: other === undefined ? '' : String(other) })} />
-      </div>
+      <ListTools
+        chosen={chosen}
+        choose={choose}
+        find={say('Find an order')}
+        hint={say('kale, a grower, a site…')}
+        sorts={[
+          ['target', say('by day wanted')],
+          ['tight', say('tightest first')],
+          ['grower', say('by grower')],
+          ['number', say('by number')],
+        ]}
+        groups={[
+          ['none', say('all in one')],
+          ['week', say('week by week')],
+          ['grower', say('grower by grower')],
+          ['standing', say('by how they stand')],
+        ]}
+      />
       {shown.length === 0 ? (
         <Nothing>{nothing(chosen.find, year)}</Nothing>
       ) : (
