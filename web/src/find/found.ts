@@ -29,7 +29,7 @@ export function whereTo(thing: Thing): string {
     case 'PLACE':
       return `/space?place=${key}`;
     case 'PERSON':
-      return `/nursery?person=${key}`;
+      return '/nursery';
     case 'DAY':
       return `/season/wall?from=${key}`;
   }

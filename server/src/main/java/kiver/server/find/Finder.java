@@ -93,7 +93,7 @@ class Finder {
         return new Found.Thing(thing.kind(), thing.key(), thing.name(), thing.beside(), thing.day(), true);
     }
 
-    /** The kinds whose word, or its beginning, was typed before a number. */
+    /** The kinds whose words hold what was typed before a number: "note" is enough for a delivery note. */
     private Set<FoundKind> kinds(String word) {
         String typed = word.toLowerCase(Locale.ROOT);
         return EnumSet.allOf(FoundKind.class).stream()

@@ -56,7 +56,7 @@ record SaidNumber(int number, Set<FoundKind> kinds) {
         return kinds.isEmpty() ? Optional.empty() : Optional.of(new SaidNumber(number, kinds));
     }
 
-    /** The kinds that a word, or its beginning, stands for. */
+    /** The kinds that a word, or a part of one, stands for. */
     @FunctionalInterface
     interface KindWords {
         Set<FoundKind> kinds(String word);
