@@ -1,4 +1,6 @@
-/** One of a few ways, chosen from a list that says what it decides. */
+import { useId } from 'react';
+
+/** One of a few ways, chosen from a list that says what it decides. The label holds its own words only, not the list. */
 export function Choice({
   name,
   value,
@@ -10,16 +12,19 @@ export function Choice({
   choices: [value: string, words: string][];
   choose: (value: string) => void;
 }) {
+  const list = useId();
   return (
-    <label className="flex min-h-11 items-center gap-2">
-      <span className="sr-only sm:not-sr-only">{name}</span>
-      <select className="entry w-full sm:w-auto" value={value} onChange={(event) => choose(event.target.value)}>
+    <span className="flex min-h-11 items-center gap-2">
+      <label className="sr-only sm:not-sr-only" htmlFor={list}>
+        {name}
+      </label>
+      <select id={list} className="entry w-full sm:w-auto" value={value} onChange={(event) => choose(event.target.value)}>
         {choices.map(([each, words]) => (
           <option key={each} value={each}>
             {words}
           </option>
         ))}
       </select>
-    </label>
+    </span>
   );
 }

@@ -78,6 +78,7 @@ abstract class OrderToRelease {
             Page page = screen.page();
             page.getByRole(AriaRole.LINK, named("Orders")).click();
             page.getByRole(AriaRole.LINK, named("Take an order")).click();
+            page.waitForURL("**/orders/new");
             Screen.typeOrder(
                     page,
                     "Lowermead Market Garden",
