@@ -152,11 +152,34 @@ describe('seed', () => {
     show(<SeedPage />);
     expect(await screen.findByText('1 lot run short')).toBeTruthy();
     expect(screen.getByText('by Mon 10 May')).toBeTruthy();
-    expect(screen.getByText(/300 seeds, 1.1 g, short/)).toBeTruthy();
+    // Lined up by week, and again under the lot that they take.
+    expect(screen.getAllByText(/300 seeds, 1.1 g, short/)).toHaveLength(2);
     expect(screen.getByText(/Old and poor: 100 plants take 180 cells, with fresh seed 111/)).toBeTruthy();
     expect(screen.getByText('300 short from 10 May')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Find a lot'), { target: { value: 'stonecap' } });
     expect(screen.queryByText('M26-107')).toBeNull();
+  });
+
+  it('opens what is expected of a lot to its label and each batch that was counted', async () => {
+    fakeServer({
+      'GET /api/seed-needs': needs,
+      [`GET /api/lots/${needs.lots[0]!.id}/knowledge`]: {
+        code: 'M26-107',
+        label: 0.9,
+        testedSeeds: 100,
+        testedOn: '2024-11-02',
+        labelWorth: 29,
+        lessons: [{ batch: 214, seedsUp: 0, seedsFailed: 4, cellsSeenUp: 88, mean: 0.87 }],
+        mean: 0.87,
+        low: 0.8,
+        high: 0.93,
+      },
+    });
+    show(<SeedPage />);
+    fireEvent.click((await screen.findAllByText(/^expected \d+ to \d+ %$/))[0]!);
+    expect(await screen.findByText(/so long ago it is worth 29/)).toBeTruthy();
+    expect(screen.getByText(/0 of 4 seeds up, 88 cells with something up; then 87 %/)).toBeTruthy();
+    expect(screen.getByText(/eight times in ten from 80 % to 93 %/)).toBeTruthy();
   });
 
   it('says that there is enough', async () => {

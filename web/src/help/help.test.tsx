@@ -2,9 +2,11 @@ import { fireEvent, screen } from '@testing-library/react';
 import { useLocation } from 'react-router';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { SessionView } from '../api/client';
+import { Refused } from '../api/client';
 import { fakeServer, show } from '../api/faked';
+import { Trouble, WithoutConnection } from '../look/States';
 import { FirstWalk } from './FirstWalk';
-import { helpAt, walkOf } from './pages';
+import { helpAt, PAGES, walkOf } from './pages';
 import { PageHelpSheet } from './PageHelpSheet';
 
 const session = (role: 'PROPAGATOR' | 'BENCH_HAND' | 'GROWER') => ({ person: 7, role }) as SessionView;
@@ -44,6 +46,18 @@ describe('what a page is for', () => {
     expect(screen.getByRole('heading', { name: 'The week against the hands' })).toBeTruthy();
     expect(screen.getByText('find anything')).toBeTruthy();
     expect(screen.queryByText('can we promise it?')).toBeNull();
+  });
+});
+
+describe('a page without a connection', () => {
+  it('says what goes on and what must wait, each in its own words', () => {
+    expect(new Set(PAGES.map((page) => page.offline)).size).toBe(PAGES.length);
+    show(
+      <WithoutConnection value={helpAt('/space', 'PROPAGATOR')?.offline}>
+        <Trouble error={new Refused(0, 'No connection.', [])} retry={() => undefined} />
+      </WithoutConnection>,
+    );
+    expect(screen.getByRole('alert').textContent).toContain('Nothing was moved.');
   });
 });
 

@@ -9,6 +9,8 @@ export interface PageHelp {
   name: string;
   purpose: string;
   tries: string[];
+  /** What can and what cannot be done here without a connection. */
+  offline: string;
 }
 
 /** In the order in which they are walked; what is more particular stands before what is less. */
@@ -22,12 +24,14 @@ export const PAGES: PageHelp[] = [
       say('Press the square beside it to tick it off; what the record still asks for comes back tomorrow.'),
       say('At the desk, choose who does it.'),
     ],
+    offline: say('The round on a page that is open stays readable, and work from it goes on: what you record is kept on this device and sent later.'),
   },
   {
     at: '/tomorrow',
     name: say('Tomorrow'),
     purpose: say('What is foreseen for tomorrow, with trays and lots, on one sheet to be printed.'),
     tries: [say('Print it and hang it up in the evening.')],
+    offline: say('Tomorrow is foreseen from the record and the forecast, so it needs the connection. Print it in the evening: paper needs none.'),
   },
   {
     at: '/week',
@@ -38,18 +42,23 @@ export const PAGES: PageHelp[] = [
       say('Say how many minutes of hands there are, on that day or every week.'),
       say('No time? One press moves what may wait.'),
     ],
+    offline: say('Minutes are added up from the record as it is now, so the week needs the connection. What was put off stays put off.'),
   },
   {
     at: '/season/reschedule',
     name: say('Rescheduling'),
     purpose: say('A day moves, plants are short: what can be done for each batch, with what it does to date and chance.'),
     tries: [say('Pick batches, say by how many days they move, and compare the ways out.')],
+    offline: say(
+      'What a moved day does to dates, chances and room is worked out with all other batches, so it needs the connection. Nothing was changed.',
+    ),
   },
   {
     at: '/season/wall',
     name: say('Sheets for the wall'),
     purpose: say('A week with its work day by day, or a month at a glance; and calendars that other programs can follow.'),
     tries: [say('Choose week or month and print.')],
+    offline: say('Sheets and calendars are drawn from the season as it is now. A calendar that follows Kiver keeps what it fetched last.'),
   },
   {
     at: '/season',
@@ -60,24 +69,30 @@ export const PAGES: PageHelp[] = [
       say('Begin a draft to try changes without making them.'),
       say('Ctrl and Z takes the last change back.'),
     ],
+    offline: say(
+      'Dates and chances are worked out from all that was recorded, so the season needs the connection. Your plan and your drafts are safe.',
+    ),
   },
   {
     at: '/space',
     name: say('Space'),
     purpose: say('How full each place is through the season. Where the filled part rises above the line there are more trays than room.'),
     tries: [say('Press a time that lacks room: what would ease it is offered, the least costly first.')],
+    offline: say('Room is added up from every batch, so it needs the connection. Nothing was moved.'),
   },
   {
     at: '/seed',
     name: say('Seed'),
     purpose: say('What the plan takes from the store, what runs short and must be bought by when, which lots are tired.'),
     tries: [say('Press a lot: everything that came of it, with every grower who has any.')],
+    offline: say('What is left of each lot is kept with the record. Seed sown on a page that is open is taken off when it is sent.'),
   },
   {
     at: '/orders/new',
     name: say('Taking an order'),
     purpose: say('Line by line; each line shows at once when it must be sown, how sure it is and what stands in the way.'),
     tries: [say('Compare the paths through containers before you promise.')],
+    offline: say('A promise looks at seed, room and weather, so it needs the connection. What you typed stays here while the page is open.'),
   },
   {
     at: '/orders/:number',
@@ -87,42 +102,49 @@ export const PAGES: PageHelp[] = [
       say('Enter how many plants go and release them: the note is printed from there.'),
       say('Follow a note back to seed, mix, places and hands.'),
     ],
+    offline: say('Releasing takes plants off the record at once, so it needs the connection. Nothing went twice: try again when it is back.'),
   },
   {
     at: '/orders',
     name: say('Orders'),
     purpose: say('All orders drawn towards their days: the box says when plants may be ready, the heavy line when they are wanted.'),
     tries: [say('Sort by the tightest; group by week or grower; the address keeps what you chose.')],
+    offline: say('How orders stand follows from the record. Write down what the grower asks; it can be taken when the connection is back.'),
   },
   {
     at: '/batches/:number',
     name: say('A batch'),
     purpose: say('Where it stands, what comes next, and everything that was recorded of it.'),
     tries: [say('Pot on, move, harden from here.'), say('A wrong entry is taken back in its history; nothing is ever lost.')],
+    offline: say('Work on pages that are open goes on: counts, losses, moves and pottings are kept on this device and sent later, in their order.'),
   },
   {
     at: '/batches',
     name: say('Batches'),
     purpose: say('All that is sown or planned, by stage, place, crop or week, with what is free of it.'),
     tries: [say('Look for a tray, a variety or a grower.')],
+    offline: say('A batch or a tray that is open can be worked on; others need the connection to be fetched.'),
   },
   {
     at: '/trays/:number',
     name: say('A tray'),
     purpose: say('Its cells as they lie on the bench. Work on them as you would with a finger.'),
     tries: [say('Sweep over cells to mark what is up; tap once more to count.'), say('Without signal it is kept on this device and sent later.')],
+    offline: say('This tray was not fetched yet. On a tray that is open, what you count or mark is kept on this device and sent later.'),
   },
   {
     at: '/nursery',
     name: say('The nursery'),
     purpose: say('Places, seed, varieties, growers and people; every sheet can be taken out and read in again.'),
     tries: [say('Say where growers ring: it stands on every note.')],
+    offline: say('The nursery’s lists are shared by everybody, so they are changed with the connection only. Nothing was changed.'),
   },
   {
     at: '/weather',
     name: say('Weather'),
     purpose: say('What was measured, what is forecast, and which batches the weather has moved.'),
     tries: [say('Read in the record of a station near you.')],
+    offline: say('Measurements and the forecast come over the connection. Before a cold night, go by the thermometer outside.'),
   },
 ];
 
@@ -131,6 +153,7 @@ const MY_PLANTS: PageHelp = {
   name: say('My plants'),
   purpose: say('How your plants are coming on, when they will most likely be ready, and what to do on the day.'),
   tries: [say('Open an order to see each line.'), say('Put its days into your own calendar.'), say('Print the note that comes with your plants.')],
+  offline: say('How your plants stand is fetched from the nursery. If it is urgent, ring them: the number stands on every note.'),
 };
 
 /** What the page at an address is for. */

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { Refused } from '../api/client';
 import { say } from '../words/say';
 
@@ -35,12 +35,17 @@ export function Loading({ what }: { what: string }) {
   );
 }
 
+/** What can and what cannot be done on the page one is on without a connection. */
+export const WithoutConnection = createContext<string | undefined>(undefined);
+
 /** When something could not be fetched. */
 export function Trouble({ error, retry }: { error: Error; retry: () => void }) {
+  const here = useContext(WithoutConnection);
   return (
     <div role="alert" className="board m-4 max-w-xl border-l-4 border-l-brick p-4">
       <h2>{offline(error) ? say('Offline') : say('This could not be fetched')}</h2>
       <p className="my-2">{error.message}</p>
+      {offline(error) && here && <p className="my-2 text-pencil">{here}</p>}
       <button className="act" onClick={retry}>
         {say('Try again')}
       </button>

@@ -1,5 +1,6 @@
 import type { AskedLine, PlanView, Wish } from '../api/client';
 import { PromiseAnswer } from '../promise/PromiseAnswer';
+import { Refusal } from '../look/States';
 import { dayWords, shortDay } from '../words/days';
 import { chanceWords, coverWords } from '../words/phrases';
 import { figures } from '../words/quantity';
@@ -49,6 +50,7 @@ export function AskedLineView({
       {line.missing.length > 0 && (
         <p className="text-sm">{say('Still to say: {missing}.', { missing: line.missing.map((each) => MISSING[each]).join(', ') })}</p>
       )}
+      <Refusal message={line.refused ?? undefined} />
       {reading && plan && <PromiseAnswer plan={plan} today={today} choose={(offer) => settle(changedBy(reading.wish, offer))} />}
     </section>
   );

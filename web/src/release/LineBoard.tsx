@@ -6,10 +6,11 @@ import { useNumberedChange } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Refusal } from '../look/States';
 import { dayWords, spreadWords } from '../words/days';
-import { chanceWords, coverWords, trayWords } from '../words/phrases';
+import { coverWords, trayWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
 import { told } from '../words/told';
+import { LineChance } from './LineChance';
 import { SownInPlace } from './SownInPlace';
 import { WaysSheet } from './WaysSheet';
 
@@ -35,15 +36,9 @@ export function LineBoard({ line, order, mayGrow }: { line: LineView; order: Ord
           {line.asked.countedIn === 'CLUMPS' && say(' clumps of')} {line.asked.variety}{' '}
           <span className="font-normal text-pencil">{line.asked.crop.toLowerCase()}</span>
         </h2>
-        <span>
-          {nameWords(line.standing)}
-          {line.released < line.asked.plants && (
-            <span className={line.chance < 0.5 ? 'font-semibold text-brick' : 'text-pencil'}>
-              {say(', in time {chance}', { chance: chanceWords(line.chance) })}
-            </span>
-          )}
-        </span>
+        <span>{nameWords(line.standing)}</span>
       </div>
+      {line.released < line.asked.plants && <LineChance line={line} />}
       <p className="text-pencil">
         {say('{leavesFrom} to {leavesTo} true leaves in {container}', {
           leavesFrom: line.asked.leavesFrom,

@@ -43,7 +43,7 @@ const line = ({ asked, ...more }: Partial<Omit<LineView, 'asked'>> & { asked?: P
   promised: 60,
   standing: 'READY',
   chance: 0.9,
-  supplies: [{ plants: 60, chance: 0.9, batch }],
+  supplies: [{ plants: 60, chance: 0.9, counted: true, batch }],
   planting: ['Plant it deep.'],
   ...more,
 });
@@ -76,11 +76,36 @@ describe('whose plants they are', () => {
 describe('a line', () => {
   it('shows what grows it and with how many it is shared', () => {
     show(
-      <LineBoard line={line({ asked: { plants: 80, accepted: 78 }, supplies: [{ plants: 60, chance: 0.9, batch }] })} order={order([])} mayGrow />,
+      <LineBoard
+        line={line({ asked: { plants: 80, accepted: 78 }, supplies: [{ plants: 60, chance: 0.9, counted: true, batch }] })}
+        order={order([])}
+        mayGrow
+      />,
     );
     expect(screen.getByRole('link', { name: /60 from batch 214, trays T1001 to T1002, ready/ })).toBeTruthy();
     expect(screen.getByText(/shared with 1 other line/)).toBeTruthy();
     expect(screen.getByText('Nothing grows for 20 of them.')).toBeTruthy();
+  });
+
+  it('opens its chance to what it rests on, and says what is not needed', () => {
+    const other = { ...batch, number: 215 };
+    show(
+      <LineBoard
+        line={line({
+          chance: 0.9,
+          supplies: [
+            { plants: 60, chance: 0.9, counted: true, batch },
+            { plants: 12, chance: 0.4, counted: false, batch: other },
+          ],
+        })}
+        order={order([])}
+        mayGrow
+      />,
+    );
+    expect(screen.getByText('In time 9 times in 10: how this came about')).toBeTruthy();
+    expect(screen.getByRole('row', { name: /60 from batch 214/ }).textContent).toContain('90 %');
+    expect(screen.getByText('Not needed for that: 12 from batch 215.')).toBeTruthy();
+    expect(screen.getByRole('row', { name: /All of these whole and in time/ }).textContent).toContain('= 90 %');
   });
 
   it('is sown for where nothing grows for it, once', async () => {

@@ -6,8 +6,10 @@ import { Loading, Nothing, Trouble } from '../look/States';
 import { dayOfYear, dayWords, shortDay, weekOf } from '../words/days';
 import { say } from '../words/say';
 import { mass } from '../words/quantity';
+import { LotKnown } from './LotKnown';
 
 type Lot = SeedNeedsView['lots'][number];
+type Sowing = SeedNeedsView['sowings'][number];
 
 /** The seed store against the plan: what is short, what to buy, what to take out week by week, which lots are tired. */
 export function SeedPage() {
@@ -48,7 +50,7 @@ export function SeedPage() {
             onChange={(event) => setSearch(event.target.value)}
           />
         </div>
-        <Lots lots={lots} />
+        <Lots lots={lots} sowings={needs.data.sowings} />
       </section>
     </>
   );
@@ -93,25 +95,46 @@ function Weeks({ needs }: { needs: SeedNeedsView }) {
             </summary>
             <ul className="pb-2">
               {week.sowings.map((sowing) => (
-                <li key={sowing.batch} className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
-                  <span>{shortDay(sowing.day)}</span>
-                  <span>
-                    <Link className="trail" to={`/batches/${sowing.batch}`}>
-                      {sowing.batch}
-                    </Link>{' '}
-                    {say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}
-                  </span>
-                  <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>
-                    {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}
-                    {sowing.lacking && say(', short')}
-                  </span>
-                </li>
+                <SowingRow key={sowing.batch} sowing={sowing} />
               ))}
             </ul>
           </details>
         ))}
       </div>
     </section>
+  );
+}
+
+/** A sowing and the seed it takes. */
+function SowingRow({ sowing }: { sowing: Sowing }) {
+  return (
+    <li className="grid grid-cols-[4.500rem_1fr_auto] gap-2 py-0.5">
+      <span>{shortDay(sowing.day)}</span>
+      <span>
+        <Link className="trail" to={`/batches/${sowing.batch}`}>
+          {sowing.batch}
+        </Link>{' '}
+        {say('{variety}, lot {lot}', { variety: sowing.variety, lot: sowing.lot })}
+      </span>
+      <span className={sowing.lacking ? 'font-semibold text-brick' : 'text-pencil'}>
+        {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: sowing.seeds })}, {mass(sowing.grams)}
+        {sowing.lacking && say(', short')}
+      </span>
+    </li>
+  );
+}
+
+/** Seed that the plan takes of a lot; opens to the sowings that take it. */
+function Planned({ needed, sowings }: { needed: number; sowings: Sowing[] }) {
+  return (
+    <details>
+      <summary className="trail min-h-11 content-center">{say('{needed, number} planned', { needed })}</summary>
+      <ul className="text-left">
+        {sowings.map((sowing) => (
+          <SowingRow key={sowing.batch} sowing={sowing} />
+        ))}
+      </ul>
+    </details>
   );
 }
 
@@ -132,7 +155,7 @@ function byWeek(sowings: SeedNeedsView['sowings']): Week[] {
   return [...weeks.values()].sort((one, other) => (one.first < other.first ? -1 : 1));
 }
 
-function Lots({ lots }: { lots: Lot[] }) {
+function Lots({ lots, sowings }: { lots: Lot[]; sowings: Sowing[] }) {
   if (lots.length === 0) return <Nothing>{say('No lot fits.')}</Nothing>;
   return (
     <ul className="board divide-y divide-rule text-sm">
@@ -152,7 +175,7 @@ function Lots({ lots }: { lots: Lot[] }) {
                 label: Math.round(lot.quality.label * 100),
               })}{' '}
             </span>
-            {say('expected {low} to {high} %', { low: Math.round(lot.quality.low * 100), high: Math.round(lot.quality.high * 100) })}
+            <LotKnown lot={lot.id} low={lot.quality.low} high={lot.quality.high} />
             {(lot.quality.old || lot.quality.poor) && (
               <span className="block text-ochre">
                 {say('{what}: 100 plants take {cellsForHundred} cells, with fresh seed {cellsForHundredFresh}.', {
@@ -166,12 +189,11 @@ function Lots({ lots }: { lots: Lot[] }) {
           <span className="sm:text-right">
             {say('{seeds, plural, one {# seed} other {# seeds}}', { seeds: lot.stock.seeds })}, {mass(lot.stock.grams)}
             <span className={`block ${lot.stock.lacking > 0 ? 'font-semibold text-brick' : 'text-pencil'}`}>
-              {lot.stock.needed === 0
-                ? say('nothing planned')
-                : lot.stock.lacking > 0
-                  ? say('{lacking, number} short from {shortFrom}', { lacking: lot.stock.lacking, shortFrom: shortDay(lot.stock.shortFrom!) })
-                  : say('{needed, number} planned', { needed: lot.stock.needed })}
+              {lot.stock.needed === 0 && say('nothing planned')}
+              {lot.stock.lacking > 0 &&
+                say('{lacking, number} short from {shortFrom}', { lacking: lot.stock.lacking, shortFrom: shortDay(lot.stock.shortFrom!) })}
             </span>
+            {lot.stock.needed > 0 && <Planned needed={lot.stock.needed} sowings={sowings.filter((sowing) => sowing.lot === lot.code)} />}
           </span>
         </li>
       ))}

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { NavLink } from 'react-router';
+import { NavLink, useLocation } from 'react-router';
 import type { SessionView } from '../api/client';
 import { answered, api } from '../api/client';
 import { queryClient } from '../api/queries';
@@ -9,9 +9,11 @@ import { useOutbox } from '../bench/useOutbox';
 import { FindSheet } from '../find/FindSheet';
 import { FirstWalk } from '../help/FirstWalk';
 import { PageHelpSheet } from '../help/PageHelpSheet';
+import { helpAt } from '../help/pages';
 import { AskSheet } from '../question/AskSheet';
 import { Announcements } from '../look/announce';
 import { Legend } from '../look/Legend';
+import { WithoutConnection } from '../look/States';
 import { dayWords, longDay } from '../words/days';
 import { useArrival } from './useArrival';
 import { say } from '../words/say';
@@ -50,6 +52,7 @@ function Places({ role, look }: { role: SessionView['role']; look: string }) {
 export function Frame({ session, children }: { session: SessionView; children: ReactNode }) {
   const [leaving, setLeaving] = useState<string>();
   const [more, setMore] = useState(false);
+  const { pathname } = useLocation();
   useArrival();
   const unsent = useOutbox().waiting.length;
   const signOut = async (sure: boolean) => {
@@ -128,7 +131,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
         </p>
       )}
       <main id="content" tabIndex={-1} className="mx-auto w-full max-w-7xl grow px-4 py-3 outline-none sm:py-5">
-        {children}
+        <WithoutConnection value={helpAt(pathname, session.role)?.offline}>{children}</WithoutConnection>
       </main>
       {session.role !== 'GROWER' && (
         <Places

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { SpaceView } from '../api/client';
 import { answered, api } from '../api/client';
@@ -8,6 +8,8 @@ import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { addDays, beginsWeek, daysBetween, shortDay, toDate } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { AssignAll } from './AssignAll';
+import { DayThere } from './DayThere';
+import { roomFigures } from './roomFigures';
 import { spaceHelpWords } from '../words/reasons';
 import { say } from '../words/say';
 import { degrees, figures, temperature } from '../words/quantity';
@@ -21,6 +23,7 @@ const DAYS_SHOWN = 140;
 export function SpacePage({ mayChange }: { mayChange: boolean }) {
   const space = useSpace();
   const [chosen, setChosen] = useState<Overflow>();
+  const [looked, setLooked] = useState<{ place: number; day: string }>();
   if (space.isPending) return <Loading what={say('the places')} />;
   if (space.isError) return <Trouble error={space.error} retry={() => space.refetch()} />;
   const overflows = space.data.overflows.filter((each) => each.from < addDays(space.data.firstDay, DAYS_SHOWN));
@@ -50,10 +53,22 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
             overflows={overflows.filter((each) => each.placeId === place.id)}
             chosen={chosen}
             choose={setChosen}
-          />
+            look={(day) => setLooked({ place: place.id, day })}
+          >
+            {looked?.place === place.id && (
+              <DayThere
+                place={place}
+                day={looked.day}
+                first={space.data.firstDay}
+                last={addDays(space.data.firstDay, DAYS_SHOWN - 1)}
+                choose={(day) => setLooked({ place: place.id, day })}
+                close={() => setLooked(undefined)}
+              />
+            )}
+            {chosen?.placeId === place.id && <Help overflow={chosen} space={space.data} mayChange={mayChange} />}
+          </PlaceLane>
         ))}
       </ol>
-      {chosen && <Help overflow={chosen} space={space.data} mayChange={mayChange} />}
       {!chosen && overflows.length > 0 && (
         <p className="mt-3 text-sm text-pencil">{say('Press a time that lacks room to see what could be done.')}</p>
       )}
@@ -67,12 +82,16 @@ function PlaceLane({
   overflows,
   chosen,
   choose,
+  look,
+  children,
 }: {
   place: PlaceInTime;
   firstDay: string;
   overflows: Overflow[];
   chosen: Overflow | undefined;
   choose: (overflow: Overflow) => void;
+  look: (day: string) => void;
+  children: ReactNode;
 }) {
   const used = place.used.slice(0, DAYS_SHOWN);
   const most = Math.max(place.slots * 1.15, ...used);
@@ -90,16 +109,30 @@ function PlaceLane({
           {place.walkingOrder}. {place.name}
         </p>
         <p className="text-xs text-pencil">
-          {say('{what}{more}; holds {slots}, fullest {fullest}', {
+          {say('{what}{more}; holds {slots}', {
             what:
               place.day !== undefined && place.day !== null
                 ? `${figures(temperature(place.day))} / ${degrees(place.night!, 0)}`
                 : say('{mean} now, {later} in 8 weeks', { mean: degrees(place.mean[0]!, 0), later: degrees(place.mean[8]!, 0) }),
             more: place.lampLight > 0 ? say(', lamps') : '',
             slots: place.slots,
-            fullest: Math.round(fullest),
           })}
         </p>
+        {fullest === 0 ? (
+          <p className="text-xs text-pencil">{say('nothing stands there')}</p>
+        ) : (
+          <button
+            type="button"
+            className="trail min-h-11 text-xs sm:min-h-8"
+            aria-label={say('{name}: what stands there when it is fullest, {fullest} tray places', {
+              name: place.name,
+              fullest: roomFigures(fullest),
+            })}
+            onClick={() => look(addDays(firstDay, used.indexOf(fullest)))}
+          >
+            {say('fullest {fullest}, {day}', { fullest: roomFigures(fullest), day: shortDay(addDays(firstDay, used.indexOf(fullest))) })}
+          </button>
+        )}
         <ul className="flex flex-wrap gap-x-3">
           {overflows.map((overflow) => (
             <li key={overflow.from}>
@@ -156,7 +189,19 @@ function PlaceLane({
             style={{ left: `${at(overflow.from)}%`, width: `${at(addDays(overflow.to, 1)) - at(overflow.from)}%` }}
           />
         ))}
+        {/* A shortcut for the pointer; the button beside it and its days do the same with keys. */}
+        <button
+          type="button"
+          tabIndex={-1}
+          aria-label={say('{name}: what stands there on the day pressed', { name: place.name })}
+          className="absolute inset-0 cursor-pointer"
+          onClick={(event) => {
+            const lane = event.currentTarget.getBoundingClientRect();
+            look(addDays(firstDay, Math.min(DAYS_SHOWN - 1, Math.floor(((event.clientX - lane.left) / lane.width) * DAYS_SHOWN))));
+          }}
+        />
       </div>
+      <div className="sm:col-span-2">{children}</div>
     </li>
   );
 }
@@ -203,7 +248,7 @@ function Help({ overflow, space, mayChange }: { overflow: Overflow; space: Space
     answered(api.POST('/api/board/changes', { body: { edit } })),
   );
   return (
-    <section aria-label={say('What could be done')} className="board mt-3 p-4">
+    <section aria-label={say('What could be done')} className="border-t border-rule bg-wash p-4">
       <h2>
         {say('{place} lacks {places, plural, one {# tray place} other {# tray places}}, {from} – {to}', {
           place: overflow.place,

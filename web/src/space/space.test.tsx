@@ -45,6 +45,21 @@ const outcome = {
 };
 
 describe('space through time', () => {
+  it('opens how full a place is to the batches that stand there, day by day', async () => {
+    const calls = fakeServer({
+      'GET /api/space': space,
+      'GET /api/space/assignment': { started: false, running: false, progress: 0 },
+      'GET /api/space/standing': { place: 1, day: '2027-04-16', used: 10, standing: [{ batch: 214, variety: 'Blue Lantern', slots: 10 }] },
+    });
+    show(<SpacePage mayChange />);
+    fireEvent.click(await screen.findByRole('button', { name: /Heat mat: what stands there when it is fullest, 10/ }));
+    expect(await screen.findByText('10 of 8 tray places')).toBeTruthy();
+    expect(screen.getByText('Blue Lantern')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'A day later' }));
+    expect(screen.getByRole('heading', { name: 'Heat mat, Sat 17 Apr' })).toBeTruthy();
+    await waitFor(() => expect(calls.filter((call) => call.path.startsWith('/api/space/standing'))).toHaveLength(2));
+  });
+
   it('draws each place and names what lacks room, with what could be done', async () => {
     const calls = fakeServer({
       'GET /api/space': space,

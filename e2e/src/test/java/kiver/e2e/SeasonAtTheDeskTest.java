@@ -61,7 +61,7 @@ class SeasonAtTheDeskTest {
             assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it takes")))
                     .containsText("L of mix");
             asked.fill("10000000 curly kale, 25 June");
-            assertThat(page.getByText("Ask for 1 to 100000 plants")).isVisible();
+            assertThat(page.getByText("Ask for 1 to 100,000 plants")).isVisible();
             asked.fill("40 curly kale, bare root, in 8 weeks, Upper terrace, standard module");
             assertThat(page.locator("mark").first()).hasText("bare");
             assertThat(page.getByText("Which of these?")).isVisible();

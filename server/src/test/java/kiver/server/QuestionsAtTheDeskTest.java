@@ -57,6 +57,17 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
                 .andExpect(jsonPath("$.notUnderstood[0].word").value("zorbs"));
     }
 
+    /** What cannot be asked for is told at its place; the other kinds have their answers. */
+    @Test
+    void oneKindThatCannotBeAskedForLeavesTheOthersTheirAnswers() throws Exception {
+        ask("12 test kale and 99999999999 test kale, " + TARGET + ", Near, module 60")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.lines[0].plan.promise.answer").value("YES"))
+                .andExpect(jsonPath("$.lines[0].refused").doesNotExist())
+                .andExpect(jsonPath("$.lines[1].plan").doesNotExist())
+                .andExpect(jsonPath("$.lines[1].refused").value(containsString("Ask for 1 to 100,000 plants of Test")));
+    }
+
     @Test
     void aChangeChangesWhatWasAskedBefore() throws Exception {
         String first = json(ask("12 test kale, " + TARGET + ", Near, module 60").andExpect(status().isOk()));
@@ -170,14 +181,15 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
     @ParameterizedTest
     @CsvSource({
-        "0 test kale 10 may, 1 to 100000",
-        "10000000 test kale 10 may, '10,000,000'",
+        "0 test kale 10 may, '1 to 100,000'",
+        "10000000 test kale 10 may, '1 to 100,000'",
         "5 test kale 2027-02-01, has passed"
     })
     void impossibleQuestionsGetAClearAnswer(String text, String words) throws Exception {
         ask(text)
-                .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors[0].message", containsString(words)));
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.lines[0].plan").doesNotExist())
+                .andExpect(jsonPath("$.lines[0].refused", containsString(words)));
     }
 
     @Test

@@ -119,6 +119,15 @@ class SeasonAtTheDeskTest extends DeskOfTheSeason {
         nursery.get(nursery.propagator, "/api/space/suggestions?place=" + place + "&from=" + from + "&to=" + to)
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$[*].help.kind", hasItem("TellGrower")));
+        nursery.get(nursery.hand, "/api/space/standing?place=" + place + "&day=" + from)
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.standing[*].batch", hasItem(batch)));
+        nursery.get(nursery.hand, "/api/space/standing?place=4711&day=" + from).andExpect(status().isNotFound());
+        nursery.get(nursery.hand, "/api/space/standing?place=" + place + "&day=1999-01-01")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message", containsString("Choose a day from")));
+        nursery.get(nursery.hand, "/api/lots/4711/knowledge").andExpect(status().isNotFound());
+        nursery.get(nursery.grower, "/api/lots/1/knowledge").andExpect(status().isForbidden());
     }
 
     @Test

@@ -36,6 +36,9 @@ public final class Occupancy {
     /** Days on end on which a place is over-full, and the batches that stand there. */
     public record Overflow(Place place, LocalDate from, LocalDate until, double mostOver, List<Integer> batches) {}
 
+    /** Slots that a batch takes at a place on a day. */
+    public record StandingThere(int batch, double slots) {}
+
     /**
      * The occupancy of a span.
      *
@@ -196,6 +199,16 @@ public final class Occupancy {
                                 && from.isBefore(stay.until())))
                 .map(Map.Entry::getKey)
                 .sorted()
+                .toList();
+    }
+
+    /** What stands at a place on a day, by batch number; its slots add up to what is used. */
+    public List<StandingThere> standingAt(PlaceId place, LocalDate day) {
+        int index = indexOf(day);
+        return stays.entrySet().stream()
+                .map(entry -> new StandingThere(entry.getKey(), taken(entry.getValue(), place, index)))
+                .filter(each -> each.slots() > 0)
+                .sorted(Comparator.comparingInt(StandingThere::batch))
                 .toList();
     }
 

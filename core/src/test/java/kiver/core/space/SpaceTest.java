@@ -58,6 +58,9 @@ class SpaceTest {
         assertThat(occupancy.overfullness()).isEqualTo(5 * 2);
         assertThat(occupancy.free(BENCH.id(), TODAY, TODAY.plusDays(5))).isEqualTo(1);
         assertThat(occupancy.used(FRAME.id())[29]).isEqualTo(5);
+        assertThat(occupancy.standingAt(BENCH.id(), TODAY.plusDays(7)))
+                .containsExactly(new Occupancy.StandingThere(201, 4), new Occupancy.StandingThere(202, 3));
+        assertThat(occupancy.standingAt(BENCH.id(), TODAY.plusDays(15))).isEmpty();
         assertThat(occupancy.used(FRAME.id())[30]).isZero();
         assertThat(occupancy.lackFor(List.of(stay(1, 12, 14, 2)))).isEmpty();
         assertThat(occupancy.lackFor(List.of(stay(2, 12, 14, 2))).orElseThrow().mostOver())

@@ -7,6 +7,7 @@ import kiver.core.growth.DateSpread;
 import kiver.core.promise.Answer;
 import kiver.server.plan.Wish;
 import kiver.server.promise.PlanView;
+import kiver.server.wording.Said;
 
 /**
  * How a question was understood, and what can be said to it.
@@ -45,13 +46,28 @@ record Answered(
      * @param choices of which one must be chosen, because each fits what was said
      * @param growerId whose the site is
      * @param plan the answer
+     * @param refused why there is none, where this cannot be asked; the other lines have theirs
      */
     record AskedLine(
             @Nullable Reading reading,
             List<Missing> missing,
             List<Fitting> choices,
             @Nullable Long growerId,
-            @Nullable PlanView plan) {}
+            @Nullable PlanView plan,
+            @Nullable Said refused) {
+
+        static AskedLine unsettled(List<Missing> missing, List<Fitting> choices) {
+            return new AskedLine(null, missing, choices, null, null, null);
+        }
+
+        static AskedLine answered(Reading reading, @Nullable Long growerId, PlanView plan) {
+            return new AskedLine(reading, List.of(), List.of(), growerId, plan, null);
+        }
+
+        static AskedLine refused(@Nullable Reading reading, Said why) {
+            return new AskedLine(reading, List.of(), List.of(), null, null, why);
+        }
+    }
 
     /**
      * A line as it was read, with what was not said filled in.

@@ -93,7 +93,7 @@ class Questions {
         List<Answered.AskedLine> lines = IntStream.range(0, asked.size())
                 .mapToObj(index -> settled.containsKey(index)
                         ? settled(settled.get(index), asked.get(index))
-                        : answered(
+                        : answeredOrRefused(
                                 asked.get(index), habits, follows && index < before.size() ? before.get(index) : null))
                 .toList();
         return new Answered(lines, question.adds(), notUnderstood, null);
@@ -120,11 +120,20 @@ class Questions {
         return asked.amount().filter(Asked.Amount::trays).map(Asked.Amount::number);
     }
 
+    /** One kind that cannot be asked for stands among the others with the reason. */
+    private Answered.AskedLine answeredOrRefused(Asked asked, Habits habits, Wish before) {
+        try {
+            return answered(asked, habits, before);
+        } catch (Refusal refused) {
+            return Answered.AskedLine.refused(null, refused.said());
+        }
+    }
+
     private Answered.AskedLine answered(Asked asked, Habits habits, Wish before) {
         List<Answered.Missing> missing = missing(asked);
         List<Answered.Fitting> choices = choices(asked, habits, missing.isEmpty());
         if (!missing.isEmpty() || !choices.isEmpty()) {
-            return new Answered.AskedLine(null, missing, choices, null, null);
+            return Answered.AskedLine.unsettled(missing, choices);
         }
         Wish wish = wish(asked, asked.varieties().get(0), habits);
         if (before != null && before.container().equals(wish.container())) {
@@ -237,9 +246,9 @@ class Questions {
         if (plants < 1 || plants > OrderLine.MOST_PLANTS) {
             throw new Refusal(
                     "text",
-                    Said.of("Ask for 1 to {mostPlants} plants, not {plants, number}.")
+                    Said.of("Ask for 1 to {mostPlants, number} plants of {variety}.")
                             .with("mostPlants", OrderLine.MOST_PLANTS)
-                            .with("plants", plants));
+                            .with("variety", crops.variety(varietyId).name()));
         }
         LeafStage stage = asked.stage().orElseGet(() -> habits.stage(crops.variety(varietyId)));
         return new Wish(
@@ -290,10 +299,9 @@ class Questions {
                 site.map(Site::name).orElse(null),
                 grower.map(Grower::name).orElse(null));
         try {
-            return new Answered.AskedLine(
-                    reading, List.of(), List.of(), grower.map(Grower::id).orElse(null), plans.view(wish));
+            return Answered.AskedLine.answered(reading, grower.map(Grower::id).orElse(null), plans.view(wish));
         } catch (Refusal refused) {
-            throw new Refusal("text", refused.said());
+            return Answered.AskedLine.refused(reading, refused.said());
         }
     }
 

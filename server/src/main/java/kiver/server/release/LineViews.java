@@ -1,5 +1,6 @@
 package kiver.server.release;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -69,6 +70,7 @@ final class LineViews {
                         .map(OrderView.InPlaceView::plants)
                         .orElse(0);
         int ready = ready(line, own, gone, false);
+        List<Supply> counted = counted(line, own, sown);
         return new OrderView.LineView(
                 line.position(),
                 new OrderView.Asked(
@@ -92,10 +94,13 @@ final class LineViews {
                 own.stream().mapToInt(Supply::plants).sum()
                         + sown.map(OrderView.InPlaceView::plants).orElse(0),
                 standing(line, own, sown, gone, ready),
-                gone >= line.accepted() ? 1 : chance(line, own, sown),
+                gone >= line.accepted() ? 1 : chance(line, counted, sown),
                 own.stream()
                         .map(supply -> new OrderView.SupplyView(
-                                supply.promise().plants(), supply.chance(), summarising.apply(supply.batch())))
+                                supply.promise().plants(),
+                                supply.chance(),
+                                counted.contains(supply),
+                                summarising.apply(supply.batch())))
                         .toList(),
                 sown.orElse(null),
                 PlantingLines.of(crop, line.target()));
@@ -116,17 +121,28 @@ final class LineViews {
         return Math.max(0, Math.min(line.plants() - gone, ready));
     }
 
-    /** The surest batches that together are promised in full must all come; 0 where they are not promised in full. */
-    private static double chance(OrderedLine line, List<Supply> own, Optional<OrderView.InPlaceView> sown) {
+    /** The surest batches that together are promised what counts as whole; all of them where even they are not enough. */
+    private static List<Supply> counted(OrderedLine line, List<Supply> own, Optional<OrderView.InPlaceView> sown) {
+        List<Supply> counted = new ArrayList<>();
         int covered = sown.map(OrderView.InPlaceView::plants).orElse(0);
-        double chance = sown.map(OrderView.InPlaceView::chance).orElse(1.0);
         for (Supply supply : own.stream()
                 .sorted(Comparator.comparingDouble(Supply::chance).reversed())
                 .toList()) {
             if (covered < line.accepted()) {
                 covered += supply.promise().plants();
-                chance *= supply.chance();
+                counted.add(supply);
             }
+        }
+        return counted;
+    }
+
+    /** All that is counted on must come; 0 where too little is promised. */
+    private static double chance(OrderedLine line, List<Supply> counted, Optional<OrderView.InPlaceView> sown) {
+        int covered = sown.map(OrderView.InPlaceView::plants).orElse(0)
+                + counted.stream().mapToInt(supply -> supply.promise().plants()).sum();
+        double chance = sown.map(OrderView.InPlaceView::chance).orElse(1.0);
+        for (Supply supply : counted) {
+            chance *= supply.chance();
         }
         return covered < line.accepted() ? 0 : chance;
     }

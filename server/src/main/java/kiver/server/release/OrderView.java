@@ -56,8 +56,13 @@ record OrderView(
         CANCELLED
     }
 
-    /** Plants of a batch that a line was promised. */
-    record SupplyView(int plants, double chance, BatchSummary batch) {}
+    /**
+     * Plants of a batch that a line was promised.
+     *
+     * @param chance that they come whole and in time, 0 to 1
+     * @param counted whether they are among those that the line's chance rests on: the surest that cover what counts as whole
+     */
+    record SupplyView(int plants, double chance, boolean counted, BatchSummary batch) {}
 
     /**
      * Plants of a line that are sown in place.

@@ -115,13 +115,28 @@ public class LotKnowledge {
 
         /** The germination of a lot as known on a day, without the vouching of one batch. */
         public Germination germination(SeedLot lot, LocalDate day, int exceptBatch) {
+            List<Step> steps = steps(lot, day, exceptBatch);
+            return steps.isEmpty()
+                    ? lot.labelOn(day).ofNextBatch()
+                    : steps.get(steps.size() - 1).known().ofNextBatch();
+        }
+
+        /** What was known after each batch that taught, from the label on. */
+        List<Step> steps(SeedLot lot, LocalDate day, int exceptBatch) {
+            List<Step> steps = new ArrayList<>();
             Germination known = lot.labelOn(day);
             for (Lesson lesson : byLot.getOrDefault(lot.id(), List.of())) {
-                known = lesson.batch() == exceptBatch ? known : known.afterBatch(lesson.counts());
+                if (lesson.batch() != exceptBatch) {
+                    known = known.afterBatch(lesson.counts());
+                    steps.add(new Step(lesson, known));
+                }
             }
-            return known.ofNextBatch();
+            return steps;
         }
     }
+
+    /** One batch's lesson, and what was known of the lot after it. */
+    record Step(Lesson lesson, Germination known) {}
 
     /** What one batch taught. */
     public record Lesson(int batch, CountLesson counts) {}

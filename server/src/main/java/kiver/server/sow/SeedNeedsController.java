@@ -47,7 +47,7 @@ class SeedNeedsController {
      * What is known of a lot.
      *
      * @param label share that came up when it was tested
-     * @param germination to be expected now; nine times in ten it is from {@code low} to {@code high}
+     * @param germination to be expected now; eight times in ten it is from {@code low} to {@code high}
      * @param old whether its test is long ago
      * @param poor whether it comes up badly
      * @param cellsForHundred cells that a hundred plants take with this lot, two seeds a cell; missing where no number is enough

@@ -2,6 +2,7 @@ package kiver.server.space;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ import kiver.server.account.Person;
 import kiver.server.batch.PlanEdit;
 import kiver.server.growth.SeasonService;
 import kiver.server.plan.Wish;
+import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -99,6 +101,16 @@ class SpaceController {
             double relief,
             @Nullable PlanEdit edit) {}
 
+    /**
+     * What stands at a place on a day.
+     *
+     * @param slots tray places it takes
+     */
+    record StandingThereView(int batch, String variety, double slots) {}
+
+    /** A place on a day: what stands there makes up what is used. */
+    record PlaceOnDayView(long place, LocalDate day, double used, List<StandingThereView> standing) {}
+
     /** How many batches were changed. */
     record Taken(int batches) {}
 
@@ -141,6 +153,42 @@ class SpaceController {
                         .boxed()
                         .toList(),
                 mean);
+    }
+
+    @GetMapping("/api/space/standing")
+    PlaceOnDayView standing(@RequestParam long place, @RequestParam LocalDate day) {
+        Occupancy occupancy = space.occupancy();
+        PlaceId id = seasons.season().places().stream()
+                .map(Place::id)
+                .filter(each -> each.number() == place)
+                .findFirst()
+                .orElseThrow(() -> new NotFound(
+                        Said.of("There is no place {place} in this nursery.").with("place", place)));
+        long index = ChronoUnit.DAYS.between(occupancy.firstDay(), day);
+        if (index < 0 || index >= occupancy.days()) {
+            throw new Refusal(
+                    "day",
+                    Said.of("Choose a day from {from} to {until}.")
+                            .with("from", occupancy.firstDay())
+                            .with("until", occupancy.firstDay().plusDays(occupancy.days() - 1L)));
+        }
+        Map<Integer, String> varieties = varieties();
+        return new PlaceOnDayView(
+                place,
+                day,
+                occupancy.used(id)[(int) index],
+                occupancy.standingAt(id, day).stream()
+                        .map(each -> new StandingThereView(
+                                each.batch(), varieties.getOrDefault(each.batch(), ""), each.slots()))
+                        .toList());
+    }
+
+    private Map<Integer, String> varieties() {
+        Map<Integer, String> varieties = new HashMap<>();
+        for (BatchOutlook batch : batches.all()) {
+            varieties.put(batch.number(), batch.file().batch().variety());
+        }
+        return varieties;
     }
 
     @GetMapping("/api/space/suggestions")
@@ -207,10 +255,7 @@ class SpaceController {
 
     private OutcomeView view(Placings outcome) {
         Map<PlaceId, String> names = seasons.placeNames();
-        Map<Integer, String> varieties = new HashMap<>();
-        for (BatchOutlook batch : batches.all()) {
-            varieties.put(batch.number(), batch.file().batch().variety());
-        }
+        Map<Integer, String> varieties = varieties();
         return new OutcomeView(
                 placings(outcome, true, names, varieties),
                 placings(outcome, false, names, varieties),

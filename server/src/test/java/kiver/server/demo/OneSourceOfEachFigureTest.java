@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import com.jayway.jsonpath.JsonPath;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -108,6 +109,56 @@ class OneSourceOfEachFigureTest {
         lost.forEach((batch, loss) -> assertThat(chances.get(batch))
                 .as("batch " + batch)
                 .isLessThanOrEqualTo(1 - loss / plants.get(batch) + 0.01));
+    }
+
+    /** A figure that opens shows parts that make it up. */
+    @Test
+    void whatStandsAtAPlaceAddsUpToHowFullItIs() throws Exception {
+        String space = get("/api/space");
+        String first = JsonPath.read(space, "$.firstDay");
+        for (Map<String, Object> place : JsonPath.<List<Map<String, Object>>>read(space, "$.places[*]")) {
+            String day = LocalDate.parse(first).plusDays(30).toString();
+            String there = get("/api/space/standing?place=" + place.get("id") + "&day=" + day);
+            double sum = JsonPath.<List<Number>>read(there, "$.standing[*].slots").stream()
+                    .mapToDouble(Number::doubleValue)
+                    .sum();
+            assertThat(sum).isCloseTo(JsonPath.<Number>read(there, "$.used").doubleValue(), within(0.001));
+            assertThat(sum).isCloseTo(((Number) ((List<?>) place.get("used")).get(30)).doubleValue(), within(0.01));
+        }
+    }
+
+    @Test
+    void theChanceOfALineIsMadeOfWhatItRestsOn() throws Exception {
+        List<Map<String, Object>> lines =
+                JsonPath.read(get("/api/orders"), "$[*].lines[?(@.released == 0 && @.chance > 0)]");
+        assertThat(lines).hasSizeGreaterThan(20);
+        for (Map<String, Object> line : lines) {
+            String json = JsonPath.parse(line).jsonString();
+            double product = JsonPath.<List<Number>>read(json, "$.supplies[?(@.counted == true)].chance").stream()
+                    .mapToDouble(Number::doubleValue)
+                    .reduce(1, (one, other) -> one * other);
+            Map<?, ?> inPlace = (Map<?, ?>) line.get("inPlace");
+            double seed = inPlace == null ? 1 : ((Number) inPlace.get("chance")).doubleValue();
+            assertThat(product * seed).isCloseTo(((Number) line.get("chance")).doubleValue(), within(0.0001));
+        }
+    }
+
+    @Test
+    void whatIsKnownOfALotIsReachedByItsLessons() throws Exception {
+        String needs = get("/api/seed-needs");
+        int taught = 0;
+        for (Map<String, Object> lot : JsonPath.<List<Map<String, Object>>>read(needs, "$.lots[*]")) {
+            String known = get("/api/lots/" + lot.get("id") + "/knowledge");
+            assertThat(JsonPath.<Number>read(known, "$.mean").doubleValue())
+                    .isEqualTo(((Number) ((Map<?, ?>) lot.get("quality")).get("germination")).doubleValue());
+            List<Number> means = JsonPath.read(known, "$.lessons[*].mean");
+            if (!means.isEmpty()) {
+                taught++;
+                assertThat(means.get(means.size() - 1).doubleValue())
+                        .isCloseTo(JsonPath.<Number>read(known, "$.mean").doubleValue(), within(1e-9));
+            }
+        }
+        assertThat(taught).isGreaterThan(3);
     }
 
     private static Map<Integer, Double> byId(String json, String path, String id, String value) {
