@@ -4,10 +4,12 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { queryClient } from './api/queries';
 import { App } from './App';
+import { layOutForPaper } from './look/paper';
 import './look/theme.css';
 import { locale } from './words/speech';
 
 document.documentElement.lang = locale();
+layOutForPaper();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -177,7 +177,7 @@ describe('seed', () => {
     });
     show(<SeedPage />);
     fireEvent.click((await screen.findAllByText(/^expected \d+ to \d+ %$/))[0]!);
-    expect(await screen.findByText(/so long ago it is worth 29/)).toBeTruthy();
+    expect(await screen.findByText(/so long ago it is worth 29 seeds/)).toBeTruthy();
     expect(screen.getByText(/0 of 4 seeds up, 88 cells with something up; then 87 %/)).toBeTruthy();
     expect(screen.getByText(/eight times in ten from 80 % to 93 %/)).toBeTruthy();
   });

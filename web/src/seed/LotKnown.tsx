@@ -33,7 +33,7 @@ function Steps({ lot }: { lot: number }) {
   return (
     <ol className="my-1 border-l-2 border-rule pl-3">
       <li>
-        {say('Label: {label} of {seeds, plural, one {# seed} other {# seeds}} tested {day}; so long ago it is worth {worth}.', {
+        {say('Label: {label} of {seeds, plural, one {# seed} other {# seeds}} tested {day}; so long ago it is worth {worth} seeds.', {
           label: percent(known.label),
           seeds: known.testedSeeds,
           day: dayOfYear(known.testedOn),

@@ -169,7 +169,7 @@ function Lots({ lots, sowings }: { lots: Lot[]; sowings: Sowing[] }) {
           </span>
           <span>
             <span className="text-pencil">
-              {say('{supplier}, tested {testedOn}: label {label} %,', {
+              {say('{supplier}, tested {testedOn}: label {label} %', {
                 supplier: lot.supplier,
                 testedOn: dayOfYear(lot.quality.testedOn),
                 label: Math.round(lot.quality.label * 100),

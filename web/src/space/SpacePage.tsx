@@ -226,7 +226,8 @@ function Axis({ firstDay }: { firstDay: string }) {
         .map((day) => (
           <span
             key={day}
-            className="absolute top-1 whitespace-nowrap"
+            // At the edge of a phone there is no room for another date.
+            className={`absolute top-1 whitespace-nowrap ${daysBetween(firstDay, day) > DAYS_SHOWN * 0.85 ? 'max-sm:hidden' : ''}`}
             style={{ left: `min(${(daysBetween(firstDay, day) / DAYS_SHOWN) * 100}%, 100% - 4.5rem)` }}
           >
             {shortDay(day)}

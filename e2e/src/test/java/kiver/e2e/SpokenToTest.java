@@ -1,6 +1,7 @@
 package kiver.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -12,6 +13,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
@@ -58,7 +62,31 @@ class SpokenToTest {
                         && !view.path().startsWith("/crops")
                         && !view.path().equals("/account"))
                 .forEach(view -> tests.add(DynamicTest.dynamicTest("American " + view, () -> lookAmerican(view))));
+        for (String path : List.of("/tomorrow", "/season/wall")) {
+            tests.add(DynamicTest.dynamicTest("on A4 " + path, () -> print(path, STRETCHED, 595, 842)));
+            tests.add(DynamicTest.dynamicTest("on US Letter " + path, () -> print(path, AMERICAN, 612, 792)));
+        }
         return tests;
+    }
+
+    /** Sheets come in the house's own type, on the paper of whoever prints; tomorrow fits on one. */
+    private static void print(String path, String speech, int width, int height) throws IOException {
+        Screen screen = screen(Nursery.PROPAGATOR, speech);
+        screen.open(path);
+        assertThat(screen.page().evaluate("""
+                () => ['main', 'h1'].map((place) => {
+                  const type = getComputedStyle(document.querySelector(place)).fontFamily.split(',')[0];
+                  return type + ' ' + document.fonts.check('16px ' + type);
+                })"""))
+                .isEqualTo(List.of("\"Commissioner Variable\" true", "\"Bitter Variable\" true"));
+        try (PDDocument paper = Loader.loadPDF(screen.page().pdf(new Page.PdfOptions().setPreferCSSPageSize(true)))) {
+            PDRectangle first = paper.getPage(0).getMediaBox();
+            assertThat(first.getWidth()).isCloseTo(width, within(1f));
+            assertThat(first.getHeight()).isCloseTo(height, within(1f));
+            if (path.equals("/tomorrow")) {
+                assertThat(paper.getNumberOfPages()).isEqualTo(1);
+            }
+        }
     }
 
     private static void lookStretched(View view) {
