@@ -14,16 +14,18 @@ import { RoundTabs } from './RoundTabs';
 /** The week against the hands: minutes of work known and foreseen beside the minutes there are, day by day. */
 export function WeekPage({ today, mayChange }: { today: string; mayChange: boolean }) {
   const [from, setFrom] = useState(today);
-  const [chosen, setChosen] = useState(today);
+  const [chosen, setChosen] = useState<string>();
   const week = useQuery({ queryKey: ['week', from], queryFn: () => answered(api.GET('/api/week', { params: { query: { from } } })) });
   const step = (days: number) => {
     const next = addDays(from, days);
     setFrom(next < today ? today : next);
-    setChosen(next < today ? today : next);
+    setChosen(undefined);
   };
   if (week.isPending) return <Loading what={say('the week')} />;
   if (week.isError) return <Trouble error={week.error} retry={() => week.refetch()} />;
   const over = week.data.filter((day) => day.minutes > day.hands);
+  // The first day that has more work than hands stands open: it is what one came for. It stays so when it was cleared.
+  if (chosen === undefined) setChosen(over[0]?.day ?? from);
   const day = week.data.find((each) => each.day === chosen);
   return (
     <>
@@ -52,7 +54,7 @@ export function WeekPage({ today, mayChange }: { today: string; mayChange: boole
 }
 
 /** Seven days as columns, on a telephone as rows. */
-function WeekDrawn({ days, chosen, choose }: { days: DayOfWork[]; chosen: string; choose: (day: string) => void }) {
+function WeekDrawn({ days, chosen, choose }: { days: DayOfWork[]; chosen: string | undefined; choose: (day: string) => void }) {
   const most = Math.max(60, ...days.flatMap((day) => [day.minutes, day.hands])) * 1.05;
   const share = (minutes: number) => `${(minutes / most) * 100}%`;
   return (

@@ -49,8 +49,7 @@ describe('the week', () => {
   it('says on which days there is more work than hands, and clears a day by one press', async () => {
     const calls = fakeServer({
       'GET /api/week': days,
-      'GET /api/week/days/2027-04-15': [{ ...task, mayWaitUntil: '2027-04-20' }],
-      'GET /api/week/days/2027-04-16': [task],
+      'GET /api/week/days/2027-04-16': [{ ...task, mayWaitUntil: '2027-04-20' }],
       'POST /api/week/clearings': { moved: 1, stayed: 0 },
       'PUT /api/week/hands': {},
     });
@@ -59,16 +58,16 @@ describe('the week', () => {
     expect(screen.getByText('10 h 5 min of 8 h')).toBeTruthy();
     expect(await screen.findByText('may wait until 20 Apr')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Minutes of all hands together'), { target: { value: '120' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Every Thu' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Every Fri' }));
     await waitFor(() =>
-      expect(calls.find((call) => call.path === '/api/week/hands')?.body).toEqual({ day: '2027-04-15', minutes: 120, everyWeek: true }),
+      expect(calls.find((call) => call.path === '/api/week/hands')?.body).toEqual({ day: '2027-04-16', minutes: 120, everyWeek: true }),
     );
     fireEvent.click(screen.getByRole('button', { name: 'No time: move what may wait' }));
     expect(await screen.findByText('1 task moved, 0 stayed.')).toBeTruthy();
   });
 
   it('offers nothing to be moved where nothing may wait', async () => {
-    fakeServer({ 'GET /api/week': days, 'GET /api/week/days/2027-04-15': [task] });
+    fakeServer({ 'GET /api/week': days, 'GET /api/week/days/2027-04-16': [task] });
     show(<WeekPage today="2027-04-15" mayChange />);
     expect(await screen.findByText('cannot wait')).toBeTruthy();
     expect((screen.getByRole('button', { name: 'No time: move what may wait' }) as HTMLButtonElement).disabled).toBe(true);
