@@ -50,7 +50,8 @@ class LimitsConfiguration implements WebMvcConfigurer {
             try {
                 return Limits.day(LocalDate.parse(parser.getString().strip()));
             } catch (DateTimeParseException noDay) {
-                throw new BeyondLimits(Said.of("Enter a day as year-month-day, for example 2027-05-12."));
+                throw new BeyondLimits(
+                        Said.of("There is no such day. Enter one like {day}.").with("day", LocalDate.of(2027, 5, 12)));
             }
         }
     }

@@ -89,7 +89,7 @@ class ProblemHandler {
                     ? beyond.said()
                     : root instanceof IllegalArgumentException && !(root instanceof JacksonException)
                             ? Said.plain(String.valueOf(root.getMessage()))
-                            : Said.of("This entry cannot be read; check it and try again.");
+                            : FieldWords.unreadable(field == null ? "" : field);
             return problem(ProblemCode.INVALID_ENTRY, List.of(new FieldProblem(field == null ? "" : field, message)));
         }
         if (cause instanceof DatabindException fault && fault.getCause() instanceof ChangeRefused refusal) {
@@ -103,9 +103,7 @@ class ProblemHandler {
     ProblemDetail mistyped(MethodArgumentTypeMismatchException mistyped) {
         return problem(
                 ProblemCode.UNREADABLE,
-                List.of(new FieldProblem(
-                        mistyped.getName(),
-                        Said.of("\"{entry}\" cannot be used here.").with("entry", mistyped.getValue()))));
+                List.of(new FieldProblem(mistyped.getName(), FieldWords.unreadable(mistyped.getName()))));
     }
 
     @ExceptionHandler
