@@ -11,6 +11,9 @@ import { BatchesPage } from './batch/BatchesPage';
 import { CropPage } from './crop/CropPage';
 import { Frame } from './shell/Frame';
 import { Away, Loading } from './look/States';
+import { BarrowPage } from './media/BarrowPage';
+import { MixPage } from './media/MixPage';
+import { RecipePage } from './media/RecipePage';
 import { NurseryPage } from './nursery/NurseryPage';
 import { SheetPage } from './nursery/SheetPage';
 import { NewOrderPage } from './order/NewOrderPage';
@@ -73,6 +76,9 @@ export function App() {
         {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
         <Route path="/space" element={<SpacePage mayChange={propagator} />} />
         <Route path="/seed" element={<SeedPage />} />
+        <Route path="/mix" element={<MixPage mayChange={propagator} />} />
+        <Route path="/mix/barrow" element={<BarrowPage />} />
+        {propagator && <Route path="/mix/recipes/:code" element={<RecipePage />} />}
         <Route path="/weather" element={<WeatherPage mayChange={propagator} />} />
         <Route path="/sites/:id" element={<SitePage />} />
         <Route path="/crops/:code" element={<CropPage today={session.data.today} />} />

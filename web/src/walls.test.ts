@@ -11,6 +11,7 @@ const ORDER = [
   'weather',
   'crop',
   'seed',
+  'media',
   'tray',
   'plan',
   'promise',

@@ -125,3 +125,12 @@ export function useNumberedChange<Entry, Result>(change: (entry: Entry, requestI
     return result;
   });
 }
+
+/** Recipes, ingredients and what one mixes with. */
+export const useMedia = () => useQuery({ queryKey: ['media'], queryFn: () => answered(api.GET('/api/media')) });
+
+/** Mixes that are made, and ingredients in the store. */
+export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => answered(api.GET('/api/stock')) });
+
+/** Mix that the plan needs, and what must be bought for it. */
+export const useMixNeeds = () => useQuery({ queryKey: ['mix-needs'], queryFn: () => answered(api.GET('/api/mix-needs')) });

@@ -88,6 +88,31 @@ export const PAGES: PageHelp[] = [
     offline: say('What is left of each lot is kept with the record. Seed sown on a page that is open is taken off when it is sent.'),
   },
   {
+    at: '/mix',
+    name: say('Mix'),
+    purpose: say('What mix lies ready and of what it was made, what the plan takes week by week, what must be bought by when, and the recipes.'),
+    tries: [
+      say('Make a mix: the barrow sheet says how much of what goes in.'),
+      say('Looked at a heap? Say how much is left; the store follows.'),
+      say('Take a recipe of another school and change it.'),
+    ],
+    offline: say('What is in the store is shared by everybody, so it needs the connection. Write on the heap what you made and enter it later.'),
+  },
+  {
+    at: '/mix/barrow',
+    name: say('Barrow sheet'),
+    purpose: say('Buckets, bags and water for a mixing, what is heavy in it and what it costs.'),
+    tries: [say('Tick off what is in the barrow.'), say('Write it down when it is made: the mix gets its number.')],
+    offline: say('A sheet that is on the screen stays there. Print it, or mix from it; it can be written down when the connection is back.'),
+  },
+  {
+    at: '/mix/recipes/:code',
+    name: say('A recipe'),
+    purpose: say('A base in parts, then what is added by a share of the base or of the whole so far; how wet, how fine, how long it feeds.'),
+    tries: [say('Several ticked in one addition share it evenly.')],
+    offline: say('Recipes are shared by everybody, so they are changed with the connection only. What you typed stays while the page is open.'),
+  },
+  {
     at: '/orders/new',
     name: say('Taking an order'),
     purpose: say('Line by line; each line shows at once when it must be sown, how sure it is and what stands in the way.'),

@@ -1,11 +1,13 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView } from '../api/client';
-import { useChoices } from '../api/queries';
+import { useChoices, useStock } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Caution, Refusal } from '../look/States';
+import { fittingMix } from '../media/fittingMix';
+import { MixChoice } from '../media/MixChoice';
 import { say } from '../words/say';
 
 /** Potting on: so many plants of a tray into larger containers, whose trays are numbered as they are filled. */
@@ -15,6 +17,9 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
   const [tray, setTray] = useState('');
   const [container, setContainer] = useState('');
   const [plants, setPlants] = useState('');
+  const mixes = useStock().data?.mixes ?? [];
+  const [mix, setMix] = useState<string>();
+  const filledFrom = mix ?? String(fittingMix(mixes, 'POTTING')?.number ?? '');
   const known = choices.data?.containers ?? [];
   const volume = (code: string) => known.find((each) => each.code === code)?.cellVolume ?? 0;
   const smallest = [...alive].sort((one, other) => volume(one.container) - volume(other.container))[0];
@@ -28,8 +33,9 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
   const at = batch.layout.containers.indexOf(from?.container ?? '');
   const next = at < 0 ? undefined : batch.layout.containers[at + 1];
   const code = container || (next ?? larger[0]?.code ?? '');
-  const pot = useBenchChange<{ tray?: number; container: string; plants: number }>(`/api/batches/${batch.summary.number}/pottings`, (entry) =>
-    say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),
+  const pot = useBenchChange<{ tray?: number; container: string; plants: number; mix?: number }>(
+    `/api/batches/${batch.summary.number}/pottings`,
+    (entry) => say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),
   );
   const into = larger.find((each) => each.code === code);
   if (!from) return null;
@@ -61,6 +67,7 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
               ))}
             </Select>
           </Field>
+          <MixChoice mixes={mixes} value={filledFrom} set={setMix} problem={pot.error?.problemAt('mix')} />
           <Field name={say('Plants')} problem={pot.error?.problemAt('plants')}>
             <Input className="entry" inputMode="numeric" value={plants || from.plants} onChange={(event) => setPlants(event.target.value)} />
           </Field>
@@ -78,7 +85,12 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
             disabled={pot.isPending || !into}
             onClick={() =>
               pot.mutate(
-                { ...(from.tray === undefined ? {} : { tray: from.tray }), container: code, plants: count },
+                {
+                  ...(from.tray === undefined ? {} : { tray: from.tray }),
+                  container: code,
+                  plants: count,
+                  ...(filledFrom !== '' && { mix: Number(filledFrom) }),
+                },
                 { onSuccess: () => setOpen(false) },
               )
             }

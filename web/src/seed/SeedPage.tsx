@@ -7,6 +7,7 @@ import { dayOfYear, dayWords, shortDay, weekOf } from '../words/days';
 import { say } from '../words/say';
 import { mass } from '../words/quantity';
 import { LotKnown } from './LotKnown';
+import { StoreTabs } from './StoreTabs';
 
 type Lot = SeedNeedsView['lots'][number];
 type Sowing = SeedNeedsView['sowings'][number];
@@ -23,6 +24,7 @@ export function SeedPage() {
   );
   return (
     <>
+      <StoreTabs />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>{say('Seed')}</h1>
         <p className={needs.data.buying.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>

@@ -1,7 +1,7 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import type { BatchView, Choices, TrayView } from '../api/client';
-import { useChoices } from '../api/queries';
+import { useChoices, useStock } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Caution, Loading, Refusal, Trouble } from '../look/States';
@@ -9,6 +9,8 @@ import { cellLook } from '../tray/cellLook';
 import { runBetween } from '../tray/draft';
 import { TrayGrid } from '../tray/TrayGrid';
 import { coverWords } from './coverWords';
+import { fittingMix } from '../media/fittingMix';
+import { MixChoice } from '../media/MixChoice';
 import { say } from '../words/say';
 
 /** Recording a sowing on the drawing of the tray: labels first, then the run of cells. */
@@ -28,14 +30,18 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
   const [lotId, setLotId] = useState(String(batch.from.lotId));
   const [seedsPerCell, setSeedsPerCell] = useState(String(batch.plan.seedsPerCell));
   const [placeId, setPlaceId] = useState(String(batch.places.now ?? batch.places.emergence.id));
-  const [medium, setMedium] = useState(say('Sowing mix, fine'));
+  const blocks = choices.containers.some((container) => container.name === tray.container && container.kind === 'BLOCKS');
+  const mixes = useStock().data?.mixes ?? [];
+  const [mix, setMix] = useState<string>();
+  const [medium, setMedium] = useState('');
+  const filledFrom = mix ?? String(fittingMix(mixes, blocks ? 'BLOCKS' : 'SOWING')?.number ?? '');
   const entry = {
     tray: tray.number,
     firstCell: run.first,
     lastCell: run.last,
     seedsPerCell: Number(seedsPerCell),
     lotId: Number(lotId),
-    medium,
+    ...(filledFrom === '' ? { medium } : { mix: Number(filledFrom) }),
     placeId: Number(placeId),
   };
   const sow = useBenchChange<typeof entry>(`/api/batches/${number}/sowings`, (sown) =>
@@ -118,9 +124,12 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
           </Select>
         </Field>
         <div className="sm:col-span-2">
-          <Field name={say('Filled with')} problem={problem('medium')}>
-            <Input className="entry" value={medium} onChange={(event) => setMedium(event.target.value)} />
-          </Field>
+          <MixChoice mixes={mixes} value={filledFrom} set={setMix} problem={problem('mix')} />
+          {filledFrom === '' && (
+            <Field name={say('Filled with')} problem={problem('medium')}>
+              <Input className="entry" value={medium} onChange={(event) => setMedium(event.target.value)} />
+            </Field>
+          )}
         </div>
         <div className="sm:col-span-2">
           <Field name={say('Put in')} problem={problem('placeId')}>

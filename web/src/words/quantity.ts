@@ -13,6 +13,7 @@ const CUBIC_INCHES_IN_LITRE = 61.0237;
 const GRAMS_IN_OUNCE = 28.349523125;
 /** Longer than this, an inch is not parted into eighths any more. */
 const FINEST_INCHES = 6;
+const KILOGRAMS_IN_POUND = 0.45359237;
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
 
 const fahrenheit = () => speech.temperature === 'FAHRENHEIT';
@@ -62,6 +63,37 @@ export function volumeUp(litres: number): string {
   if (speech.volume === 'LITRES') return `${figures(Math.ceil(litres))} L`;
   const gallons = litres / LITRES_IN_GALLON;
   return gallons < 2 ? `${figures(Math.ceil(gallons * QUARTS_IN_GALLON))} qt` : `${figures(Math.ceil(gallons))} gal`;
+}
+
+/** A volume of mix, to be measured: "3.6 L", "12 L", "3.2 qt", "4.1 gal". */
+export function volume(litres: number): string {
+  const [amount, unit] =
+    speech.volume === 'LITRES'
+      ? [litres, 'L']
+      : litres < 2 * LITRES_IN_GALLON
+        ? [(litres / LITRES_IN_GALLON) * QUARTS_IN_GALLON, 'qt']
+        : [litres / LITRES_IN_GALLON, 'gal'];
+  return `${figures(amount, Math.abs(amount) < 20 ? 1 : 0)} ${unit}`;
+}
+
+export const volumeUnit = (): string => (speech.volume === 'LITRES' ? 'L' : 'gal');
+
+/** A volume as it would be typed, in the unit of entries. */
+export function volumeTyped(litres: number): string {
+  const amount = speech.volume === 'LITRES' ? litres : litres / LITRES_IN_GALLON;
+  return String(Math.round(amount * 10) / 10);
+}
+
+/** A volume as it was typed, in L. */
+export function typedVolume(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.volume !== 'LITRES' ? read * LITRES_IN_GALLON : read;
+}
+
+/** What must be lifted: "24 kg", "53 lb". */
+export function weight(kilograms: number): string {
+  const [amount, unit] = speech.mass === 'GRAMS' ? [kilograms, 'kg'] : [kilograms / KILOGRAMS_IN_POUND, 'lb'];
+  return `${figures(amount, amount < 10 ? 1 : 0)} ${unit}`;
 }
 
 /** The volume of a cell: "72 mL", "4.4 in³". */

@@ -4,6 +4,7 @@ import type {
   DateSpread,
   Found,
   Hindrance,
+  MakeOrBuy,
   NameDoubt,
   Named,
   Obstacle,
@@ -27,6 +28,7 @@ type Key =
   | `remedy.${Remedy['kind']}`
   | `spaceHelp.${SpaceHelp['kind']}`
   | `hindrance.${Hindrance['kind']}`
+  | `makeOrBuy.${MakeOrBuy['kind']}`
   | `cause.${Cause}`
   | `doubt.${NameDoubt}`
   | `offer.${OfferView['change']}`
@@ -53,6 +55,11 @@ export interface About {
   container?: string;
   target?: string;
   [more: string]: string | undefined;
+}
+
+/** Whether a mix is worth making. */
+export function worthWords(worth: MakeOrBuy): string {
+  return reason(`makeOrBuy.${worth.kind}`, { ...worth });
 }
 
 /** Why something is called for today. */

@@ -55,14 +55,11 @@ class AttackedTest extends AttackedNursery {
     void whatCannotBeReadIsNamedInTheScreensWords() throws Exception {
         int batch = batch(10);
         nursery.record(nursery.hand, batch, "moves", "\"placeId\":\"the bench\"")
-                .andExpect(jsonPath("$.errors[0].message")
-                        .value("The place cannot be read; check it and try again."));
+                .andExpect(jsonPath("$.errors[0].message").value("The place cannot be read; check it and try again."));
         nursery.record(nursery.hand, batch, "moves", "\"placeId\":2,\"day\":\"2027-04-35\"")
-                .andExpect(jsonPath("$.errors[0].message")
-                        .value("There is no such day. Enter one like Wed 12 May."));
+                .andExpect(jsonPath("$.errors[0].message").value("There is no such day. Enter one like Wed 12 May."));
         nursery.get(nursery.hand, "/api/trays/first")
-                .andExpect(jsonPath("$.errors[0].message")
-                        .value("The number cannot be read; check it and try again."));
+                .andExpect(jsonPath("$.errors[0].message").value("The number cannot be read; check it and try again."));
     }
 
     @Test

@@ -38,6 +38,8 @@ class ServerStructureTest {
             "growth",
             "crop",
             "seed",
+            "media",
+            "stock",
             "tray",
             "batch",
             "order",

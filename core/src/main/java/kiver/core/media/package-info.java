@@ -1,6 +1,7 @@
 /**
- * Growing media. Here will live recipes (parts, or a base with percentages of the base or of the running total), the barrow
- * sheet for a volume or for chosen trays, mix lots with their ingredients' lots, and how long a mix feeds a plant. Until then a
- * mix is a word in a sowing.
+ * Growing media: what a mix is made of ({@link kiver.core.media.Composition}), how it is made ready and how long it feeds
+ * ({@link kiver.core.media.Recipe}), what goes into the barrow for a mixing ({@link kiver.core.media.BarrowSheet}), and whether
+ * that is worth the trouble ({@link kiver.core.media.MakeOrBuy}). What is in the store of it is told by
+ * {@link kiver.core.stock}. Volumes are litres of loose material unless said otherwise.
  */
 package kiver.core.media;

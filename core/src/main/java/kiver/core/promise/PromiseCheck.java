@@ -27,6 +27,7 @@ import kiver.core.space.Footprint;
 import kiver.core.space.Occupancy;
 import kiver.core.space.Stay;
 import kiver.core.space.Suitability;
+import kiver.core.stock.MixStore;
 import org.jspecify.annotations.Nullable;
 
 /** Checks whether an order could be promised beside all that is promised already. */
@@ -47,6 +48,10 @@ public final class PromiseCheck {
     private static final int MOST_ASKED_AGAIN = 8;
 
     private static final int MOST_CONTAINERS_OFFERED = 2;
+    /** Bags are not had from one day to the next. */
+    private static final int DAYS_TO_BUY = 7;
+
+    private final MixAhead mix;
     private final Season season;
     private final Occupancy occupancy;
     private final List<Container> containers;
@@ -62,10 +67,25 @@ public final class PromiseCheck {
      */
     public PromiseCheck(
             Season season, Occupancy occupancy, List<Container> containers, Supplier<List<SiteChoice>> sites) {
+        this(season, occupancy, containers, sites, MixAhead.NOT_KEPT);
+    }
+
+    private PromiseCheck(
+            Season season,
+            Occupancy occupancy,
+            List<Container> containers,
+            Supplier<List<SiteChoice>> sites,
+            MixAhead mix) {
+        this.mix = mix;
         this.season = season;
         this.occupancy = occupancy;
         this.containers = List.copyOf(containers);
         this.sites = sites;
+    }
+
+    /** The same with mix looked at, too. */
+    public PromiseCheck withMix(MixAhead ahead) {
+        return new PromiseCheck(season, occupancy, containers, sites, ahead);
     }
 
     /** The answer to a request, with offers where it is not a plain yes. */
@@ -106,6 +126,13 @@ public final class PromiseCheck {
         List<Proviso> conditions = new ArrayList<>();
         List<Proviso> reasons = new ArrayList<>();
         sortOut(plan, lacks, conditions, reasons);
+        List<MixStore.ToBuy> toBuy = mix.toBuy(fillings(request, plan));
+        if (reasons.isEmpty()) {
+            toBuy.stream()
+                    .filter(each -> !each.by().isAfter(request.today().plusDays(DAYS_TO_BUY)))
+                    .forEach(each -> conditions.add(
+                            new Proviso.MixToBuy(each.ingredient().name(), each.bags(), each.by())));
+        }
         Answer answer = !reasons.isEmpty() ? Answer.NO : conditions.isEmpty() ? Answer.YES : Answer.YES_IF;
         List<Offer> offers =
                 answer == Answer.YES || !withOffers ? List.of() : offers(request, way, countBack, plan, lack);
@@ -119,6 +146,26 @@ public final class PromiseCheck {
                 reasons,
                 offers,
                 request.outdoors().map(outdoors -> SowingSeason.of(outdoors, countBack, request.today())));
+    }
+
+    /** What the plan fills: cells when it is sown, pots at each potting. */
+    private static List<MixAhead.Filling> fillings(PlanRequest request, Plan plan) {
+        List<MixAhead.Filling> fillings = new ArrayList<>();
+        if (plan.chosen().isEmpty() || plan.sowDay().isEmpty()) {
+            return fillings;
+        }
+        List<Container> containers = request.containers().containers();
+        for (int index = 0; index < containers.size(); index++) {
+            boolean sown = index == 0;
+            LocalDate day = sown
+                    ? plan.sowDay().get()
+                    : index <= plan.pottings().size()
+                            ? plan.pottings().get(index - 1).middle()
+                            : request.line().target();
+            int cells = sown ? plan.chosen().get().cells() : request.line().plants();
+            fillings.add(new MixAhead.Filling(day, containers.get(index), cells, sown));
+        }
+        return fillings;
     }
 
     /** What stands in the way, as conditions that can be met or as reasons that cannot. */

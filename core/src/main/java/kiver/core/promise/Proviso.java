@@ -13,6 +13,15 @@ public sealed interface Proviso {
     /** A place lacks so many tray places, 1 or more, on some days; both inclusive. */
     record NoRoom(PlaceId place, int trayPlaces, LocalDate from, LocalDate to) implements Proviso {}
 
+    /**
+     * Mix for it cannot be made of what is in the store, and little time is left to buy.
+     *
+     * @param ingredient as people say it
+     * @param bags to buy, 1 or more
+     * @param by the day on which it is filled
+     */
+    record MixToBuy(String ingredient, int bags, LocalDate by) implements Proviso {}
+
     /** Whole and in time with this chance only, 0 to 1: too little to be promised. */
     record TooUnlikely(double chance) implements Proviso {}
 

@@ -72,11 +72,12 @@ class SecurityConfiguration {
                                         "/api/weather/**",
                                         "/api/reschedule/**")
                                 .hasRole(PROPAGATOR)
-                                .requestMatchers(HttpMethod.PUT, "/api/week/hands")
+                                .requestMatchers(HttpMethod.PUT, "/api/week/hands", "/api/media/**")
                                 .hasRole(PROPAGATOR)
                                 .requestMatchers(
                                         HttpMethod.POST,
                                         "/api/week/clearings",
+                                        "/api/media/**",
                                         "/api/orders/**",
                                         "/api/releases",
                                         "/api/batches",

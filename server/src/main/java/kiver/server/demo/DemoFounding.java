@@ -33,6 +33,7 @@ class DemoFounding {
     private final HandsBook hands;
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
+    private final DemoMixing mixing;
 
     DemoFounding(
             NurseryClock clock,
@@ -42,7 +43,9 @@ class DemoFounding {
             OrderBook orders,
             HandsBook hands,
             AccountMapper accounts,
-            PasswordEncoder encoder) {
+            PasswordEncoder encoder,
+            DemoMixing mixing) {
+        this.mixing = mixing;
         this.clock = clock;
         this.places = places;
         this.crops = crops;
@@ -85,6 +88,7 @@ class DemoFounding {
             orders.addSite(new Site(0, grower, entry.site(), entry.altitude(), entry.protection(), null));
             firstGrower = firstGrower == 0 ? grower : firstGrower;
         }
+        mixing.found();
         String hash = encoder.encode(PASSWORD);
         accounts.insert("propagator@quillmere.example", "Maro Tindle", hash, Role.PROPAGATOR, null);
         accounts.insert("hand@quillmere.example", "Pell Oskway", hash, Role.BENCH_HAND, null);

@@ -12,7 +12,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.batch.LossReason;
-import kiver.core.crop.ContainerCode;
+import kiver.core.crop.Container;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
@@ -28,8 +28,11 @@ import kiver.server.pot.PottingService;
 import kiver.server.release.ReleaseService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.stock.Filling;
+import kiver.server.stock.MixLot;
 import kiver.server.today.RoundService;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * The invented nursery's people: they walk the round and do most of what it asks, through the same services as
@@ -44,14 +47,15 @@ class DemoHands {
     /** In the days before the opening nobody finds the time to pot on; whoever opens the demonstration does. */
     private static final int DAYS_WITHOUT_POTTING = 5;
 
-    private static final String[] MEDIA = {"Sowing mix, fine", "Sowing mix with a little compost", "Block mix"};
-
     private final RoundService round;
     private final RecordingService recording;
     private final PottingService pottings;
     private final ReleaseService releases;
     private final SeedStore seeds;
     private final NurseryClock clock;
+    private final DemoMixing mixing;
+    private final Filling filling;
+    private final TransactionTemplate transaction;
 
     DemoHands(
             RoundService round,
@@ -59,7 +63,13 @@ class DemoHands {
             PottingService pottings,
             ReleaseService releases,
             SeedStore seeds,
-            NurseryClock clock) {
+            NurseryClock clock,
+            DemoMixing mixing,
+            Filling filling,
+            TransactionTemplate transaction) {
+        this.mixing = mixing;
+        this.filling = filling;
+        this.transaction = transaction;
         this.round = round;
         this.recording = recording;
         this.pottings = pottings;
@@ -99,7 +109,7 @@ class DemoHands {
         BatchState state = analysis.file().state();
         String purpose = task.kind().name();
         switch (task.kind()) {
-            case SOW -> record(batch.number(), today, purpose, sowing(analysis));
+            case SOW -> sow(analysis, today);
             case TAKE_IN -> record(batch.number(), today, purpose, arrival(analysis));
             case COUNT, DECIDE_ON_FAILING -> {
                 if (state.balance().waiting() > 0) {
@@ -178,7 +188,33 @@ class DemoHands {
                 .toList();
     }
 
-    private List<BatchChange> sowing(BatchOutlook analysis) {
+    /** Cells are filled from the heap that fits, and what they take is taken off it. */
+    private void sow(BatchOutlook analysis, LocalDate today) {
+        int number = analysis.number();
+        Container container = analysis.containers().containers().get(0);
+        int cells = analysis.file().toSow().stream().mapToInt(CellRun::length).sum();
+        MixLot mix = mixing.forSowing(
+                number, container.kind() == Container.Kind.BLOCKS, cells * container.cellVolume() / 1000, today);
+        List<BatchChange> changes = sowing(analysis, mix.words());
+        int sown = changes.stream()
+                .mapToInt(change ->
+                        change instanceof BatchChange.Sown run ? run.run().length() : 0)
+                .sum();
+        transaction.executeWithoutResult(status -> {
+            record(number, today, "SOW", changes);
+            if (sown > 0) {
+                filling.fill(
+                        mix,
+                        number,
+                        List.of(new Filling.Filled(container, sown)),
+                        today,
+                        null,
+                        id(number, today, "FILL"));
+            }
+        });
+    }
+
+    private List<BatchChange> sowing(BatchOutlook analysis, String medium) {
         Batch batch = analysis.file().batch();
         SeedLot lot = seeds.lot(batch.lot());
         List<BatchChange> changes = new ArrayList<>();
@@ -190,7 +226,7 @@ class DemoHands {
                         run,
                         batch.seedsPerCell(),
                         batch.lot(),
-                        MEDIA[batch.number() % MEDIA.length],
+                        medium,
                         new PlaceId(batch.plan().emergencePlaceId())));
                 left -= needed;
             } else {
@@ -208,18 +244,16 @@ class DemoHands {
         }
         int number = analysis.file().batch().number();
         BatchState state = analysis.file().state();
-        String into = analysis.containers()
-                .containers()
-                .get(analysis.standing().pottingsDone() + 1)
-                .code()
-                .written();
+        Container into =
+                analysis.containers().containers().get(analysis.standing().pottingsDone() + 1);
         int alive = state.balance().alive();
         if (alive > 0) {
             pottings.pot(
                     id(number, today, "POT_ON"),
                     number,
                     today,
-                    new PottingService.Potted(List.of(), new ContainerCode(into), alive),
+                    new PottingService.Potted(List.of(), into.code(), alive),
+                    mixing.forPots(alive * into.cellVolume() / 1000, today).number(),
                     null);
         }
     }

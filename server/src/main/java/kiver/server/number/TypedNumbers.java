@@ -7,6 +7,8 @@ import java.util.function.Function;
 import kiver.core.batch.BatchId;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.CropCode;
+import kiver.core.media.IngredientCode;
+import kiver.core.media.RecipeCode;
 import kiver.core.order.LineId;
 import kiver.core.seed.LotId;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
@@ -57,6 +59,8 @@ public class TypedNumbers {
             handlers.register(LineId.class, new NumberColumn<>(LineId::new, LineId::number));
             handlers.register(CropCode.class, new CodeColumn<>(CropCode::new, CropCode::written));
             handlers.register(ContainerCode.class, new CodeColumn<>(ContainerCode::new, ContainerCode::written));
+            handlers.register(IngredientCode.class, new CodeColumn<>(IngredientCode::new, IngredientCode::written));
+            handlers.register(RecipeCode.class, new CodeColumn<>(RecipeCode::new, RecipeCode::written));
             handlers.register(BatchId.class, new NumberColumn<>(BatchId::new, BatchId::number));
         };
     }

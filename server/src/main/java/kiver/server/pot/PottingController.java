@@ -32,6 +32,7 @@ class PottingController {
      * Plants that went on.
      *
      * @param tray they stood in; missing for all trays of the batch that stand in something smaller
+     * @param mix number of the mix that the pots were filled from; missing where it has none
      */
     record PottingEntry(
             @NotNull UUID requestId,
@@ -41,6 +42,7 @@ class PottingController {
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.")
             Integer plants,
 
+            @Nullable Integer mix,
             @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/pottings")
@@ -56,6 +58,7 @@ class PottingController {
                                 : List.of(trays.numbered(entry.tray()).trayId()),
                         entry.container(),
                         entry.plants()),
+                entry.mix(),
                 person.id());
     }
 }

@@ -1,5 +1,6 @@
 package kiver.server.pot;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -20,6 +21,8 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
+import kiver.server.stock.Filling;
+import kiver.server.stock.StockLedger;
 import kiver.server.tray.TrayBook;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Service;
@@ -34,8 +37,19 @@ public class PottingService {
     private final CropBook crops;
     private final Requests requests;
     private final NurseryClock clock;
+    private final StockLedger stock;
+    private final Filling filling;
 
-    PottingService(BatchBook batches, TrayBook trays, CropBook crops, Requests requests, NurseryClock clock) {
+    PottingService(
+            BatchBook batches,
+            TrayBook trays,
+            CropBook crops,
+            Requests requests,
+            NurseryClock clock,
+            StockLedger stock,
+            Filling filling) {
+        this.stock = stock;
+        this.filling = filling;
         this.batches = batches;
         this.trays = trays;
         this.crops = crops;
@@ -59,18 +73,32 @@ public class PottingService {
      * @param number of the batch
      * @param day on which it happened, or null for today
      * @param potted what went where
+     * @param mix number of the mix that the pots were filled from; null where it has none
      * @param by account number, or null for the nursery's simulated hands
      * @throws Refusal when the container is no larger, the plants are not there or the day is still to come
      */
     @Transactional
-    public void pot(UUID requestId, int number, LocalDate day, Potted potted, Long by) {
+    public void pot(UUID requestId, int number, LocalDate day, Potted potted, @Nullable Integer mix, Long by) {
         LocalDate happened = day == null ? clock.today() : day;
         if (happened.isAfter(clock.today())) {
             throw new Refusal("day", Said.of("This day is still to come."));
         }
-        requests.once(requestId, Arrays.asList("pot", number, happened, potted, by), () -> {
+        // What was sent without a mix keeps the digest that it had before there were any.
+        List<?> content = mix == null
+                ? Arrays.asList("pot", number, happened, potted, by)
+                : Arrays.asList("pot", number, happened, potted, by, mix);
+        requests.once(requestId, content, () -> {
             batches.lock(number);
             batches.record(number, happened, changes(number, potted), by, requestId);
+            if (mix != null) {
+                filling.fill(
+                        stock.mixOrRefuse(mix),
+                        number,
+                        List.of(new Filling.Filled(crops.container(potted.container()), potted.plants())),
+                        happened,
+                        by,
+                        requestId);
+            }
             return number;
         });
     }

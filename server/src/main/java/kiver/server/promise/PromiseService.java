@@ -48,6 +48,7 @@ public class PromiseService {
     private final Bookings bookings;
     private final Sources sources;
     private final ProvisoWords words;
+    private final MixNeeds mixes;
 
     PromiseService(
             PlanRequests plans,
@@ -57,7 +58,9 @@ public class PromiseService {
             OrderBook orders,
             Bookings bookings,
             Sources sources,
-            ProvisoWords words) {
+            ProvisoWords words,
+            MixNeeds mixes) {
+        this.mixes = mixes;
         this.plans = plans;
         this.space = space;
         this.crops = crops;
@@ -88,10 +91,11 @@ public class PromiseService {
         PlanRequests.Prepared prepared = plans.prepare(wish);
         List<Container> containers = withOffers ? crops.containers() : List.of();
         PromiseCheck check = new PromiseCheck(
-                prepared.season(),
-                space.occupancy(),
-                containers,
-                () -> sites(prepared.request().crop(), wish));
+                        prepared.season(),
+                        space.occupancy(),
+                        containers,
+                        () -> sites(prepared.request().crop(), wish))
+                .withMix(mixes.ahead());
         try {
             return new Checked(
                     prepared, withOffers ? check.check(prepared.request()) : check.answer(prepared.request()));
@@ -107,7 +111,8 @@ public class PromiseService {
     @Transactional(readOnly = true)
     public List<Checked> paths(Wish wish) {
         PlanRequests.Prepared prepared = plans.prepare(wish.along(null));
-        PromiseCheck check = new PromiseCheck(prepared.season(), space.occupancy(), List.of(), List::of);
+        PromiseCheck check =
+                new PromiseCheck(prepared.season(), space.occupancy(), List.of(), List::of).withMix(mixes.ahead());
         return ContainerPath.all(
                         crops.container(wish.container()), prepared.request().crop(), crops.containers())
                 .stream()

@@ -4,7 +4,6 @@ import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
@@ -33,7 +32,12 @@ class SowingController {
         this.labels = labels;
     }
 
-    /** What was sown into a run of cells of one tray. */
+    /**
+     * What was sown into a run of cells of one tray.
+     *
+     * @param medium what they were filled with, where that is no mix with a number
+     * @param mix number of the mix they were filled from
+     */
     record SowingEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say which tray.") Integer tray,
@@ -52,9 +56,10 @@ class SowingController {
 
             @NotNull(message = "Choose the seed lot.") Long lotId,
 
-            @NotBlank(message = "Say what the cells were filled with.")
-            @Size(max = 200, message = "Use at most 200 letters.")
+            @Nullable @Size(max = 200, message = "Use at most 200 letters.")
             String medium,
+
+            @Nullable Integer mix,
 
             @NotNull(message = "Choose where the tray was put.")
             Long placeId,

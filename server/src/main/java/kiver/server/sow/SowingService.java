@@ -1,6 +1,7 @@
 package kiver.server.sow;
 
 import java.util.List;
+import java.util.Optional;
 import kiver.core.batch.BatchChange;
 import kiver.core.crop.Container;
 import kiver.core.outlook.Batch;
@@ -15,6 +16,9 @@ import kiver.server.place.PlaceBook;
 import kiver.server.problem.Refusal;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.stock.Filling;
+import kiver.server.stock.MixLot;
+import kiver.server.stock.StockLedger;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
 import kiver.server.wording.Said;
@@ -31,6 +35,8 @@ public class SowingService {
     private final TrayBook trays;
     private final CropBook crops;
     private final PlaceBook places;
+    private final StockLedger stock;
+    private final Filling filling;
 
     SowingService(
             RecordingService recording,
@@ -38,7 +44,11 @@ public class SowingService {
             SeedStore seeds,
             TrayBook trays,
             CropBook crops,
-            PlaceBook places) {
+            PlaceBook places,
+            StockLedger stock,
+            Filling filling) {
+        this.stock = stock;
+        this.filling = filling;
         this.recording = recording;
         this.batches = batches;
         this.seeds = seeds;
@@ -61,14 +71,28 @@ public class SowingService {
                         && (place.suits(PlaceUse.EMERGENCE) || place.suits(PlaceUse.GROWING_ON)))) {
             throw new Refusal("placeId", Said.of("Choose a place where seed can come up."));
         }
+        Optional<MixLot> mix = Optional.ofNullable(entry.mix()).map(stock::mixOrRefuse);
         BatchChange.Sown sown = new BatchChange.Sown(
                 run,
                 entry.seedsPerCell(),
                 new LotId(entry.lotId()),
-                entry.medium().strip(),
+                mix.map(MixLot::words)
+                        .orElseGet(() -> Optional.ofNullable(entry.medium())
+                                .map(String::strip)
+                                .filter(words -> !words.isEmpty())
+                                .orElseThrow(
+                                        () -> new Refusal("medium", Said.of("Say what the cells were filled with.")))),
                 new PlaceId(entry.placeId()));
         requireSeed(number, entry, sown);
         recording.record(entry.requestId(), number, entry.day(), List.of(sown), recordedBy);
+        mix.ifPresent(filled -> filling.fill(
+                filled,
+                number,
+                List.of(new Filling.Filled(
+                        crops.container(trays.numbered(entry.tray()).container()), run.length())),
+                entry.day(),
+                recordedBy,
+                entry.requestId()));
     }
 
     /** What was set aside for a batch in a tray stays unsown, on purpose. */

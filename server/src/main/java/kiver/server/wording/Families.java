@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import kiver.core.media.MakeOrBuy;
 import kiver.core.outlook.Remedy;
 import kiver.core.outlook.SpaceHelp;
 import kiver.core.plan.Hindrance;
@@ -20,8 +21,14 @@ import tools.jackson.databind.jsontype.NamedType;
 public class Families {
 
     /** All of them. */
-    public static final List<Class<?>> ALL =
-            List.of(Obstacle.class, Proviso.class, WhyNow.class, SpaceHelp.class, Remedy.class, Hindrance.class);
+    public static final List<Class<?>> ALL = List.of(
+            Obstacle.class,
+            Proviso.class,
+            WhyNow.class,
+            SpaceHelp.class,
+            Remedy.class,
+            Hindrance.class,
+            MakeOrBuy.class);
 
     /** Written as an object that names its kind. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

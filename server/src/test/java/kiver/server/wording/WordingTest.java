@@ -18,6 +18,8 @@ import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
 import kiver.core.harden.DayOutside;
+import kiver.core.media.MakeOrBuy;
+import kiver.core.media.RecipeFault;
 import kiver.core.order.Protection;
 import kiver.core.outlook.BatchTrouble;
 import kiver.core.outlook.ForecastChange;
@@ -205,6 +207,9 @@ class WordingTest {
                 Arguments.of(
                         new Proviso.NoRoom(new PlaceId(3), 1, TODAY, TODAY.plusDays(3)),
                         "Room must be found: Lit shelf lacks 1 tray place from Thu 15 Apr to Sun 18 Apr."),
+                Arguments.of(
+                        new Proviso.MixToBuy("Perlite", 2, TODAY.plusDays(3)),
+                        "Mix for it must be bought for: 2 bags of Perlite by Sun 18 Apr."),
                 Arguments.of(new Proviso.TooUnlikely(0.336), "Whole and in time it would be only 34 times in 100."),
                 Arguments.of(new Proviso.ChanceToLiveWith(0.78), "The grower can live with a chance of 78 in 100."));
     }
@@ -235,6 +240,18 @@ class WordingTest {
                         new Hindrance.GroundNeverFit(),
                         "The ground there is not warm and safe enough for it on any day that can be looked at."),
                 Arguments.of(new Hindrance.TooFewSeeds(1200, 80), "Sown in place it takes 1,200 seeds; 80 are free."));
+    }
+
+    static Stream<Arguments> worths() {
+        return Stream.of(
+                Arguments.of(
+                        new MakeOrBuy.BuyForSoFew(12, 20),
+                        "For 12 plants it is not worth the trouble: buy a bag. From 20 on it is made."),
+                Arguments.of(new MakeOrBuy.MakingSaves(12.4), "Making it saves 12.40."),
+                Arguments.of(new MakeOrBuy.BuyingSaves(3), "Bought ready it costs 3.00 less."),
+                Arguments.of(
+                        new MakeOrBuy.NothingToCompare(),
+                        "What it costs ready is not known: enter it to see whether making it is worth while."));
     }
 
     static Stream<Arguments> spaceHelp() {
@@ -274,7 +291,8 @@ class WordingTest {
     /** Only what stands in the way is said as what it is and not as a proviso. */
     @Test
     void everyReasonHasItsWordsAndIsTriedHere() {
-        Set<Class<?>> tried = Stream.of(reasons(), obstacles(), provisos(), remedies(), spaceHelp(), hindrances())
+        Set<Class<?>> tried = Stream.of(
+                        reasons(), obstacles(), provisos(), remedies(), spaceHelp(), hindrances(), worths())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
@@ -291,7 +309,7 @@ class WordingTest {
         Arrays.stream(TaskKind.values()).forEach(kind -> used.add("task." + kind));
         Arrays.stream(FoundKind.values()).forEach(kind -> used.add("found." + kind));
         Arrays.stream(Offer.Change.values()).forEach(change -> used.add("offer." + change));
-        Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class)
+        Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class, RecipeFault.class)
                 .flatMap(Families::kinds)
                 .map(Wording::key)
                 .forEach(used::add);
@@ -310,6 +328,12 @@ class WordingTest {
 
     static Stream<Arguments> faults() {
         return Stream.of(
+                Arguments.of(
+                        new RecipeFault.PartsOutOfRange("coir", 0, 1000),
+                        "The parts of coir cannot be measured; enter more than 0, at most 1,000."),
+                Arguments.of(
+                        new RecipeFault.ShareOutOfRange(2, 1.4),
+                        "Addition 2 is 140 %; enter more than 0, at most 100."),
                 Arguments.of(
                         new ChangeFault.PlantIsGone(1200, CellCondition.RELEASED),
                         "The plant of cell 1200 is released already; undo that first if it is wrong."),

@@ -1,0 +1,120 @@
+package kiver.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import kiver.core.media.Ingredient;
+import kiver.core.media.IngredientCode;
+import kiver.core.media.RecipeCode;
+import kiver.server.media.MediaBook;
+import kiver.server.media.Mixing;
+import kiver.server.stock.MixLot;
+import kiver.server.stock.MixingService;
+import kiver.server.stock.StockLedger;
+import org.springframework.stereotype.Component;
+
+/** How the invented nursery mixes: what it buys before the winter, and a heap made anew when one runs low or grows old. */
+@Component
+class DemoMixing {
+
+    private static final int OLDEST_HEAP = 28;
+
+    /** Litres made at once where no more are needed. */
+    private static final double USUAL_HEAP = 80;
+
+    private static final List<RecipeCode> FOR_SOWING =
+            List.of(new RecipeCode("clean-fine"), new RecipeCode("living"), new RecipeCode("clean-fine"));
+    private static final RecipeCode FOR_BLOCKS = new RecipeCode("block");
+    private static final RecipeCode FOR_POTS = new RecipeCode("sieved-multipurpose");
+
+    /** Price of a bag, and bags bought before the winter. */
+    private record Bought(double price, int bags) {}
+
+    private static final Map<String, Bought> BOUGHT = Map.of(
+            "coir", new Bought(11.5, 26),
+            "multipurpose", new Bought(8.4, 46),
+            "compost", new Bought(3, 14),
+            "loam", new Bought(4.5, 4),
+            "sand", new Bought(3.2, 4),
+            "perlite", new Bought(16, 7),
+            "vermiculite", new Bought(21, 5),
+            "seaweed-meal", new Bought(19, 3),
+            "feather-meal", new Bought(14, 3),
+            "rock-dust", new Bought(9, 3));
+
+    private final MediaBook media;
+    private final MixingService mixing;
+    private final StockLedger ledger;
+
+    DemoMixing(MediaBook media, MixingService mixing, StockLedger ledger) {
+        this.media = media;
+        this.mixing = mixing;
+        this.ledger = ledger;
+    }
+
+    /** Takes the recipes and fills the store. */
+    void found() {
+        for (String recipe : List.of("clean-fine", "living", "sieved-multipurpose", "block")) {
+            media.take(new RecipeCode(recipe));
+        }
+        media.set(new Mixing(12.0, 90.0, 0.05, 20, 0.32, 6.0));
+        media.ingredients().values().forEach(this::buy);
+    }
+
+    private void buy(Ingredient each) {
+        Bought bought = BOUGHT.get(each.code().written());
+        if (bought == null) {
+            return;
+        }
+        media.put(new Ingredient(
+                each.code(),
+                each.name(),
+                each.density(),
+                each.bagLitres(),
+                bought.price(),
+                each.dusty(),
+                each.alive()));
+        // Most of it came before the winter; the last bags are of another delivery.
+        deliver(each.code(), "A1", bought.bags() / 2 * each.bagLitres());
+        deliver(each.code(), "B7", (bought.bags() - bought.bags() / 2) * each.bagLitres());
+    }
+
+    private void deliver(IngredientCode code, String lot, double litres) {
+        mixing.deliver(id("delivery/" + code + "/" + lot), code, lot, "Millgate Yard", litres, null);
+    }
+
+    /** The mix that cells of a batch are filled from on a day; made first where the heap is too small or too old. */
+    MixLot forSowing(int batch, boolean blocks, double litres, LocalDate today) {
+        return heap(blocks ? FOR_BLOCKS : FOR_SOWING.get(batch % FOR_SOWING.size()), litres, today);
+    }
+
+    /** The mix that pots are filled from on a day. */
+    MixLot forPots(double litres, LocalDate today) {
+        return heap(FOR_POTS, litres, today);
+    }
+
+    private MixLot heap(RecipeCode recipe, double litres, LocalDate today) {
+        List<MixLot> own = ledger.mixes().stream()
+                .filter(mix -> mix.recipe().equals(recipe))
+                .toList();
+        return own.stream()
+                .filter(mix -> mix.litres() >= litres * 1.2
+                        && mix.madeOn().plusDays(OLDEST_HEAP).isAfter(today))
+                .findFirst()
+                .orElseGet(() -> {
+                    int made = mixing.blend(
+                            id("mix/" + recipe + "/" + today + "/" + own.size()),
+                            recipe,
+                            Math.max(USUAL_HEAP, Math.ceil(litres * 1.3)),
+                            today,
+                            null);
+                    return ledger.mix(made).orElseThrow();
+                });
+    }
+
+    private static UUID id(String what) {
+        return UUID.nameUUIDFromBytes(what.getBytes(StandardCharsets.UTF_8));
+    }
+}
