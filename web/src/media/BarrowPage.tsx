@@ -51,7 +51,7 @@ export function BarrowPage() {
   return (
     <>
       <h1 className="mb-3">{say('Barrow sheet')}</h1>
-      <div className="no-print mb-4 flex flex-wrap items-end gap-x-6 gap-y-3">
+      <div className="no-print mb-4 flex flex-wrap items-start gap-x-6 gap-y-3">
         <Choice
           name={say('Recipe')}
           value={chosen.code}
@@ -148,12 +148,8 @@ function Sheet({ recipe, litres, fills }: { recipe: RecipeView; litres: number |
     return sheet.error.mayPassLater ? <Trouble error={sheet.error} retry={() => sheet.refetch()} /> : <Refusal message={sheet.error.message} />;
   return (
     <>
-      <BarrowSheet key={JSON.stringify(body)} sheet={sheet.data} recipe={recipe} />
-      <div className="no-print mt-4">
-        <Made sheet={sheet.data} />
-      </div>
       {(sheet.data.dusty || sheet.data.alive || sheet.data.heaviest > 15) && (
-        <div className="mt-4">
+        <div className="mb-3">
           <Caution>
             {[
               sheet.data.dusty && say('Dry dust harms the lungs: damp it down before tipping and wear a mask.'),
@@ -165,6 +161,10 @@ function Sheet({ recipe, litres, fills }: { recipe: RecipeView; litres: number |
           </Caution>
         </div>
       )}
+      <BarrowSheet key={JSON.stringify(body)} sheet={sheet.data} recipe={recipe} />
+      <div className="no-print mt-4">
+        <Made sheet={sheet.data} />
+      </div>
     </>
   );
 }

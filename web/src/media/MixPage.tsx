@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { MediaView, MixNeedsView, StockView } from '../api/client';
+import type { MediaView, MixLotView, MixNeedsView, StockView } from '../api/client';
 import { useMedia, useMixNeeds, useStock } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { StoreTabs } from '../seed/StoreTabs';
@@ -45,11 +45,15 @@ export function MixPage({ mayChange }: { mayChange: boolean }) {
         <section aria-label={say('Made')} className="board p-4">
           <h2 className="mb-1">{say('Made')}</h2>
           {stock.data.mixes.length === 0 && <p className="text-pencil">{say('No mix lies ready.')}</p>}
-          <ul>
-            {stock.data.mixes.map((mix) => (
-              <Heap key={mix.number} mix={mix} recipe={media.data.recipes.find((recipe) => recipe.code === mix.recipe)} />
-            ))}
-          </ul>
+          <Heaps mixes={stock.data.mixes.filter((mix) => !isUsedUp(mix))} media={media.data} />
+          {stock.data.mixes.some(isUsedUp) && (
+            <details>
+              <summary className="trail min-h-11 content-center text-sm">
+                {say('{mixes, plural, one {# that is used up} other {# that are used up}}', { mixes: stock.data.mixes.filter(isUsedUp).length })}
+              </summary>
+              <Heaps mixes={stock.data.mixes.filter(isUsedUp)} media={media.data} />
+            </details>
+          )}
         </section>
         <div className="flex min-w-0 flex-col gap-5">
           <ToBuy needs={needs.data} />
@@ -60,6 +64,19 @@ export function MixPage({ mayChange }: { mayChange: boolean }) {
         {media.data.library.length > 0 && <LibraryRecipes media={media.data} mayChange={mayChange} />}
       </div>
     </>
+  );
+}
+
+/** A rest that fills no tray any more. */
+const isUsedUp = (mix: MixLotView) => mix.litres >= 0 && mix.litres < 2;
+
+function Heaps({ mixes, media }: { mixes: MixLotView[]; media: MediaView }) {
+  return (
+    <ul>
+      {mixes.map((mix) => (
+        <Heap key={mix.number} mix={mix} recipe={media.recipes.find((recipe) => recipe.code === mix.recipe)} />
+      ))}
+    </ul>
   );
 }
 

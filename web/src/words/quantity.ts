@@ -73,7 +73,7 @@ export function volume(litres: number): string {
       : litres < 2 * LITRES_IN_GALLON
         ? [(litres / LITRES_IN_GALLON) * QUARTS_IN_GALLON, 'qt']
         : [litres / LITRES_IN_GALLON, 'gal'];
-  return `${figures(amount, Math.abs(amount) < 20 ? 1 : 0)} ${unit}`;
+  return `${figures(amount, Math.abs(amount) < 20 && Math.abs(amount - Math.round(amount)) >= 0.05 ? 1 : 0)} ${unit}`;
 }
 
 export const volumeUnit = (): string => (speech.volume === 'LITRES' ? 'L' : 'gal');

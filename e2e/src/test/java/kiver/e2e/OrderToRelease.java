@@ -126,6 +126,7 @@ abstract class OrderToRelease {
             page.getByText(Pattern.compile("^Sow \\d+ cells$")).click();
             assertThat(page.getByRole(AriaRole.ALERT)).containsText("At least one seed");
             page.getByLabel("Seeds a cell").fill("1");
+            page.getByLabel("Filled from").selectOption("");
             page.getByLabel("Filled with").fill("Fine mix, test heap");
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();

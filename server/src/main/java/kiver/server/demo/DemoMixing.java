@@ -33,13 +33,13 @@ class DemoMixing {
     private record Bought(double price, int bags) {}
 
     private static final Map<String, Bought> BOUGHT = Map.of(
-            "coir", new Bought(11.5, 26),
-            "multipurpose", new Bought(8.4, 46),
+            "coir", new Bought(11.5, 21),
+            "multipurpose", new Bought(8.4, 8),
             "compost", new Bought(3, 14),
             "loam", new Bought(4.5, 4),
             "sand", new Bought(3.2, 4),
-            "perlite", new Bought(16, 7),
-            "vermiculite", new Bought(21, 5),
+            "perlite", new Bought(16, 4),
+            "vermiculite", new Bought(21, 3),
             "seaweed-meal", new Bought(19, 3),
             "feather-meal", new Bought(14, 3),
             "rock-dust", new Bought(9, 3));
