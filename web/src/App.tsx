@@ -26,6 +26,8 @@ import { ReschedulePage } from './board/ReschedulePage';
 import { BoardPage } from './board/BoardPage';
 import { WallPage } from './board/WallPage';
 import { SeedPage } from './seed/SeedPage';
+import { SowAlongPage } from './sow/SowAlongPage';
+import { SowingListPage } from './sow/SowingListPage';
 import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
 import { TomorrowPage } from './today/TomorrowPage';
@@ -76,6 +78,8 @@ export function App() {
         {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
         <Route path="/space" element={<SpacePage mayChange={propagator} />} />
         <Route path="/seed" element={<SeedPage />} />
+        <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
+        <Route path="/sow/along" element={<SowAlongPage today={session.data.today} />} />
         <Route path="/mix" element={<MixPage mayChange={propagator} />} />
         <Route path="/mix/barrow" element={<BarrowPage />} />
         {propagator && <Route path="/mix/recipes/:code" element={<RecipePage />} />}

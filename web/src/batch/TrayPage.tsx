@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { BatchView, TrayView } from '../api/client';
 import { useBatch, useTray } from '../api/queries';
 import { EmergenceChart } from '../emerge/EmergenceChart';
@@ -65,7 +65,8 @@ export function TrayPage({ today }: { today: string }) {
 type Mode = 'count' | 'lose' | 'name';
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
-  const [mode, setMode] = useState<Mode>(batch.from.boughtIn ? 'lose' : 'count');
+  const [search] = useSearchParams();
+  const [mode, setMode] = useState<Mode>(search.get('work') === 'name' ? 'name' : batch.from.boughtIn ? 'lose' : 'count');
   const { summary } = batch;
   const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
   const restHere = isStillToSow(tray, batch.layout.toSow);

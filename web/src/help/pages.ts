@@ -88,6 +88,24 @@ export const PAGES: PageHelp[] = [
     offline: say('What is left of each lot is kept with the record. Seed sown on a page that is open is taken off when it is sent.'),
   },
   {
+    at: '/sow/along',
+    name: say('Sow along'),
+    purpose: say('The phone leads through the day’s sowing, one run at a time: this packet, so many to a cell, these cells.'),
+    tries: [
+      say('Press Dropped when the seed lies in the cells, Covered when it is covered.'),
+      say('A short packet, another lot, a run to be skipped: one press each.'),
+      say('It goes on where you stopped, also when the phone died.'),
+    ],
+    offline: say('A list that was open once goes on without a connection: what is dropped is kept on this device and sent later.'),
+  },
+  {
+    at: '/sow',
+    name: say('Sowing'),
+    purpose: say('What is sown on a day, in the order in which one hand does it, what to take along, what to soak the evening before.'),
+    tries: [say('Print the labels first, then sow along.'), say('Look at tomorrow with the arrow: seed to soak stands at the side.')],
+    offline: say('The list is made of the plan as it is now. Print it the evening before where the signal is poor.'),
+  },
+  {
     at: '/mix',
     name: say('Mix'),
     purpose: say('What mix lies ready and of what it was made, what the plan takes week by week, what must be bought by when, and the recipes.'),

@@ -5,6 +5,7 @@ const DAYS = [
   { to: '/', name: say('Today') },
   { to: '/tomorrow', name: say('Tomorrow') },
   { to: '/week', name: say('This week') },
+  { to: '/sow', name: say('Sowing') },
 ];
 
 /** The round of today, that of tomorrow, and the week. */

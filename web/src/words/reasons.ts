@@ -13,6 +13,7 @@ import type {
   Remedy,
   SpaceHelp,
   TaskKind,
+  TrayCompany,
   WhyNow,
 } from '../api/client';
 import { message } from './catalogue';
@@ -29,6 +30,7 @@ type Key =
   | `spaceHelp.${SpaceHelp['kind']}`
   | `hindrance.${Hindrance['kind']}`
   | `makeOrBuy.${MakeOrBuy['kind']}`
+  | `trayCompany.${TrayCompany['kind']}`
   | `cause.${Cause}`
   | `doubt.${NameDoubt}`
   | `offer.${OfferView['change']}`
@@ -60,6 +62,11 @@ export interface About {
 /** Whether a mix is worth making. */
 export function worthWords(worth: MakeOrBuy): string {
   return reason(`makeOrBuy.${worth.kind}`, { ...worth });
+}
+
+/** What speaks against two crops in one tray. */
+export function companyWords(against: TrayCompany): string {
+  return reason(`trayCompany.${against.kind}`, { ...against, ...('byKelvin' in against && { byKelvin: degreesBetween(against.byKelvin) }) });
 }
 
 /** Why something is called for today. */

@@ -181,6 +181,29 @@ class MixesTest {
                 .andExpect(jsonPath("$.errors[0].message", containsString(words)));
     }
 
+    /** What is sown on a day stands together by mix, container and depth, with what the hand must know. */
+    @Test
+    void theListOfTheDayGroupsWhatIsSownInOneGo() throws Exception {
+        int batch = nursery.batchOf(nursery.order(30));
+        int other = nursery.batchOf(nursery.order(40));
+        String day = JsonPath.read(read("/api/batches/" + batch), "$.plan.sowDay");
+        String list = read("/api/sowing-list?day=" + day);
+        assertThat(JsonPath.<List<Integer>>read(list, "$.groups[0].sowings[*].batch"))
+                .contains(batch, other);
+        assertThat(JsonPath.<String>read(list, "$.groups[0].container")).isEqualTo("module-60");
+        String own = "$.groups[0].sowings[?(@.batch == " + batch + ")]";
+        int cells = JsonPath.<List<Integer>>read(list, own + ".runs[*].lastCell")
+                        .get(0)
+                - JsonPath.<List<Integer>>read(list, own + ".runs[*].firstCell").get(0)
+                + 1;
+        assertThat(JsonPath.<List<Integer>>read(list, own + ".seeds").get(0))
+                .isEqualTo(cells
+                        * JsonPath.<List<Integer>>read(list, own + ".seedsPerCell")
+                                .get(0));
+        nursery.get(nursery.hand, "/api/sowing-list?day=1999-01-01").andExpect(status().isUnprocessableContent());
+        nursery.get(nursery.grower, "/api/sowing-list").andExpect(status().isForbidden());
+    }
+
     @Test
     void recipesAreChangedByTheirVersionAndOnlyByThePropagator() throws Exception {
         String body = """

@@ -32,6 +32,7 @@ import kiver.core.plan.SowWindow;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Proviso;
 import kiver.core.sheet.EntryFault;
+import kiver.core.sow.TrayCompany;
 import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
 import kiver.server.find.FoundKind;
@@ -244,6 +245,12 @@ class WordingTest {
 
     static Stream<Arguments> worths() {
         return Stream.of(
+                Arguments.of(
+                        new TrayCompany.Speed("Lettuce", "Parsley", 9),
+                        "Parsley comes up 9 days after Lettuce: one wants light and air while the other still wants its cover. Give them trays of their own."),
+                Arguments.of(
+                        new TrayCompany.Warmth("Spinach", "Pepper", 12.4),
+                        "Pepper comes up best 12.4 K warmer than Spinach: give them trays and places of their own."),
                 Arguments.of(
                         new MakeOrBuy.BuyForSoFew(12, 20),
                         "For 12 plants it is not worth the trouble: buy a bag. From 20 on it is made."),

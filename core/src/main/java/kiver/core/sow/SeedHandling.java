@@ -1,0 +1,49 @@
+package kiver.core.sow;
+
+import java.util.ArrayList;
+import java.util.List;
+import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
+
+/** What hands must know when they sow a crop into a container, besides depth and light. */
+public enum SeedHandling {
+    /** So fine that a breath carries it: no fan, no heater, with a wet stick or mixed with sand. */
+    FINE,
+    /** It was to lie in water before. */
+    SOAKED,
+    /** So deep that the cells are filled low and topped up over the seed. */
+    FILL_LOW,
+    /** Deeper than the cell can give with room for roots. */
+    CELL_TOO_SHALLOW,
+    /** One seed gives several seedlings. */
+    CLUSTER;
+
+    /** Lighter seed than this is fine: g for a thousand; lettuce has about 1, celery 0.4. */
+    private static final double FINE_BELOW = 0.7;
+
+    /** Deeper seed than this share of the cell goes in before the cell is full. */
+    private static final double LOW_FROM = 0.25;
+
+    private static final double TOO_DEEP_FROM = 0.5;
+
+    /** What is to be known, in the order in which it matters to the hand. */
+    public static List<SeedHandling> of(Crop crop, Container container) {
+        List<SeedHandling> handling = new ArrayList<>();
+        double share = crop.seed().depth() / container.cellDepth();
+        if (crop.seed().soakHours() > 0) {
+            handling.add(SOAKED);
+        }
+        if (crop.seed().thousandSeedWeight() < FINE_BELOW) {
+            handling.add(FINE);
+        }
+        if (share > TOO_DEEP_FROM) {
+            handling.add(CELL_TOO_SHALLOW);
+        } else if (share > LOW_FROM) {
+            handling.add(FILL_LOW);
+        }
+        if (crop.cells().seedlingsPerSeed() > 1) {
+            handling.add(CLUSTER);
+        }
+        return List.copyOf(handling);
+    }
+}

@@ -1,0 +1,203 @@
+import { Link, useSearchParams } from 'react-router';
+import type { SowingListView } from '../api/client';
+import { useSowingList } from '../api/queries';
+import { Caution, Loading, Nothing, Trouble } from '../look/States';
+import { addDays, dayWords } from '../words/days';
+import { degrees, figures, length, mass, volume } from '../words/quantity';
+import { companyWords } from '../words/reasons';
+import { say } from '../words/say';
+import { HANDLING } from './handlingWords';
+
+type Group = SowingListView['groups'][number];
+
+/** The sowing of a day: what to take from the store, what is sown in one go, what to soak for the next day. */
+export function SowingListPage({ today }: { today: string }) {
+  const [search, setSearch] = useSearchParams();
+  const day = search.get('day') ?? today;
+  const list = useSowingList(day);
+  if (list.isPending) return <Loading what={say('the sowing')} />;
+  if (list.isError) return <Trouble error={list.error} retry={() => list.refetch()} />;
+  const { groups, soak, company } = list.data;
+  const sowings = groups.flatMap((group) => group.sowings);
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1>{say('Sowing, {day}', { day: dayWords(day) })}</h1>
+        <span className="no-print ml-auto flex flex-wrap gap-2">
+          <button
+            className="act min-w-11"
+            disabled={day <= today}
+            aria-label={say('A day earlier')}
+            onClick={() => setSearch({ day: addDays(day, -1) })}
+          >
+            ‹
+          </button>
+          <button className="act min-w-11" aria-label={say('A day later')} onClick={() => setSearch({ day: addDays(day, 1) })}>
+            ›
+          </button>
+          <button className="act" onClick={() => window.print()}>
+            {say('Print')}
+          </button>
+          {sowings.length > 0 && day === today && (
+            <Link className="act act-main" to="/sow/along">
+              {say('Sow along')}
+            </Link>
+          )}
+        </span>
+      </div>
+      {groups.length === 0 && <Nothing>{say('Nothing is to be sown on this day.')}</Nothing>}
+      {company.length > 0 && (
+        <ul className="mb-4">
+          {company.map((each) => (
+            <li key={`${each.tray} ${companyWords(each.against)}`} className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
+              {say('Tray T{tray}: {against}', { tray: each.tray, against: companyWords(each.against) })}
+            </li>
+          ))}
+        </ul>
+      )}
+      {groups.length > 0 && (
+        <div className="no-print mb-4">
+          <Caution>{say('Dust of dry mix: damp it down and wear a mask; open compost bags away from the face.')}</Caution>
+        </div>
+      )}
+      <div className="grid items-start gap-5 lg:grid-cols-[1fr_20rem]">
+        <div className="flex min-w-0 flex-col gap-5">
+          {groups.map((group) => (
+            <InOneGo key={`${group.container} ${group.recipe} ${group.depth} ${group.needsLight}`} group={group} />
+          ))}
+        </div>
+        <div className="flex flex-col gap-5">
+          {groups.length > 0 && <FromTheStore groups={groups} />}
+          {soak.length > 0 && (
+            <section aria-label={say('To soak tonight')} className="board p-4">
+              <h2 className="mb-1">{day === today ? say('To soak tonight') : say('To soak on that evening')}</h2>
+              <ul className="text-sm">
+                {soak.map((each) => (
+                  <li key={each.batch} className="border-t border-rule py-1.5">
+                    <strong>{each.variety}</strong>{' '}
+                    {say('{seeds, plural, one {# seed} other {# seeds}} of {lot}', { seeds: each.seeds, lot: each.lot })}
+                    <span className="block text-pencil">
+                      {say('{hours, plural, one {# hour} other {# hours}} in water, not longer: it drowns', { hours: each.hours })}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** What has the same mix, container and depth, one after the other. */
+function InOneGo({ group }: { group: Group }) {
+  return (
+    <section aria-label={group.containerName} className="board p-4">
+      <h2>
+        {group.containerName}, {group.depth === 0 ? say('on the surface') : say('{depth} deep', { depth: length(group.depth) })}
+      </h2>
+      <p className="mb-1 text-sm text-pencil">
+        {[
+          group.recipeName && say('{recipe}, {volume}', { recipe: group.recipeName, volume: volume(group.litres) }),
+          say('{trays, plural, one {# tray} other {# trays}}', { trays: group.trays }),
+          group.needsLight && say('in light'),
+        ]
+          .filter(Boolean)
+          .join('; ')}
+      </p>
+      <ul>
+        {group.sowings.map((sowing) => (
+          <li key={sowing.batch} className="border-t border-rule py-2">
+            <div className="flex flex-wrap items-baseline gap-x-3">
+              <strong>{sowing.variety}</strong>
+              <span className="text-pencil">{sowing.crop.toLowerCase()}</span>
+              <Link className="trail inline-flex min-h-11 items-center" to={`/batches/${sowing.batch}`}>
+                {sowing.batch}
+              </Link>
+              <span className="ml-auto">
+                {say('lot {lot}, {seedsPerCell} a cell, {seeds, plural, one {# seed} other {# seeds}}, {grams}', {
+                  lot: sowing.lot,
+                  seedsPerCell: sowing.seedsPerCell,
+                  seeds: sowing.seeds,
+                  grams: mass(sowing.grams),
+                })}
+              </span>
+            </div>
+            <p className="text-sm">
+              {sowing.runs.map((run) => (
+                <Link key={run.tray} className="trail mr-3 inline-flex min-h-11 items-center" to={`/trays/${run.tray}`}>
+                  {say('{code}: {firstCell} to {lastCell}', { code: run.code, firstCell: run.firstCell, lastCell: run.lastCell })}
+                </Link>
+              ))}
+              {say('then {place}, {warmth}: half are up in about {days, plural, one {# day} other {# days}}', {
+                place: sowing.place.toLowerCase(),
+                warmth: degrees(sowing.warmth, 0),
+                days: Math.round(sowing.days),
+              })}
+            </p>
+            {sowing.seeds > sowing.seedsLeft && (
+              <p className="font-semibold text-brick">
+                {say('The packet holds {seedsLeft}: it will be short.', { seedsLeft: figures(sowing.seedsLeft) })}
+              </p>
+            )}
+            {(sowing.handling.length > 0 || sowing.caution) && (
+              <p className="text-sm text-ochre">{[...sowing.handling.map((each) => HANDLING[each]), sowing.caution].filter(Boolean).join(' ')}</p>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** What is taken along before one begins: trays, mix, packets, labels. */
+function FromTheStore({ groups }: { groups: Group[] }) {
+  const trays = new Map<string, number>();
+  groups.forEach((group) => trays.set(group.containerName, (trays.get(group.containerName) ?? 0) + group.trays));
+  const recipes = [...new Set(groups.map((group) => group.recipe))].filter((recipe) => recipe != null);
+  const packets = groups.flatMap((group) => group.sowings);
+  return (
+    <section aria-label={say('From the store')} className="board p-4">
+      <h2 className="mb-1">{say('From the store')}</h2>
+      <ul className="text-sm [&_li]:border-t [&_li]:border-rule [&_li]:py-1.5">
+        {[...trays].map(([name, count]) => (
+          <li key={name}>
+            {count} × {name.toLowerCase()}
+          </li>
+        ))}
+        {recipes.map((recipe) => {
+          const own = groups.filter((group) => group.recipe === recipe);
+          const litres = own.reduce((sum, group) => sum + group.litres, 0);
+          return (
+            <li key={recipe}>
+              {say('{volume} of {recipe}', { volume: volume(litres), recipe: own[0]!.recipeName })}{' '}
+              <Link className="trail no-print inline-flex min-h-11 items-center" to={`/mix/barrow?recipe=${recipe}&litres=${Math.ceil(litres)}`}>
+                {say('Barrow sheet')}
+              </Link>
+            </li>
+          );
+        })}
+        {packets.map((sowing) => (
+          <li key={sowing.batch}>
+            {say('packet {lot}, {variety}', { lot: sowing.lot, variety: sowing.variety })} <span className="text-pencil">{sowing.supplier}</span>
+          </li>
+        ))}
+        <li>
+          {say('{labels, plural, one {# label} other {# labels}}:', { labels: packets.reduce((sum, sowing) => sum + sowing.runs.length, 0) })}{' '}
+          {packets.map((sowing) => (
+            <a
+              key={sowing.batch}
+              className="trail no-print mr-2 inline-flex min-h-11 items-center"
+              href={`/api/batches/${sowing.batch}/labels.pdf`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              {sowing.batch}
+            </a>
+          ))}
+        </li>
+      </ul>
+    </section>
+  );
+}

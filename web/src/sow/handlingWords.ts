@@ -1,0 +1,13 @@
+import type { SowingListView } from '../api/client';
+import { say } from '../words/say';
+
+type Handling = SowingListView['groups'][number]['sowings'][number]['handling'][number];
+
+/** What the hand must know of a seed, in a sentence each. */
+export const HANDLING: Record<Handling, string> = {
+  SOAKED: say('It was to lie in water; drain it, sow it damp.'),
+  FINE: say('Fine as dust: no fan, no heater, no draught; with a wet stick, or mixed with sand.'),
+  FILL_LOW: say('Fill the cells low, drop, and top up over the seed.'),
+  CELL_TOO_SHALLOW: say('These cells are shallow for it: use deeper ones where there are any.'),
+  CLUSTER: say('One of these gives several seedlings.'),
+};
