@@ -1,41 +1,46 @@
-import { useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { AccountPage } from './account/AccountPage';
-import { FirstRun } from './account/FirstRun';
 import { SignIn } from './account/SignIn';
 import { useSession } from './api/queries';
 import { outbox } from './bench/useOutbox';
-import { BuyInPage } from './order/BuyInPage';
-import { BatchPage } from './batch/BatchPage';
-import { BatchesPage } from './batch/BatchesPage';
-import { CropPage } from './crop/CropPage';
 import { Frame } from './shell/Frame';
 import { Away, Loading } from './look/States';
-import { BarrowPage } from './media/BarrowPage';
-import { MixPage } from './media/MixPage';
-import { RecipePage } from './media/RecipePage';
-import { NurseryPage } from './nursery/NurseryPage';
-import { SheetPage } from './nursery/SheetPage';
-import { NewOrderPage } from './order/NewOrderPage';
-import { OrdersPage } from './order/OrdersPage';
-import { TraceBackPage } from './release/TraceBackPage';
-import { LotTracePage, MixTracePage } from './release/TraceForwardPage';
-import { OrderPage } from './release/OrderPage';
-import { MyPlantsPage } from './release/MyPlantsPage';
-import { ReschedulePage } from './board/ReschedulePage';
-import { BoardPage } from './board/BoardPage';
-import { WallPage } from './board/WallPage';
-import { SeedPage } from './seed/SeedPage';
-import { SowAlongPage } from './sow/SowAlongPage';
-import { SowingListPage } from './sow/SowingListPage';
-import { SpacePage } from './space/SpacePage';
 import { TodayPage } from './today/TodayPage';
-import { TomorrowPage } from './today/TomorrowPage';
-import { WeekPage } from './today/WeekPage';
-import { TrayPage } from './batch/TrayPage';
-import { WeatherPage } from './weather/WeatherPage';
-import { SitePage } from './weather/SitePage';
+import { say } from './words/say';
 import { speakFromNowOn } from './words/speech';
+
+const BatchPage = lazy(() => import('./batch/BatchPage').then((room) => ({ default: room.BatchPage })));
+const TrayPage = lazy(() => import('./batch/TrayPage').then((room) => ({ default: room.TrayPage })));
+const SowAlongPage = lazy(() => import('./sow/SowAlongPage').then((room) => ({ default: room.SowAlongPage })));
+const SowingListPage = lazy(() => import('./sow/SowingListPage').then((room) => ({ default: room.SowingListPage })));
+const FirstRun = lazy(() => import('./account/FirstRun').then((room) => ({ default: room.FirstRun })));
+
+// The round comes with the first load; every other page is fetched when it is opened, and lies on the device after that.
+const AccountPage = lazy(() => import('./account/AccountPage').then((room) => ({ default: room.AccountPage })));
+const BuyInPage = lazy(() => import('./order/BuyInPage').then((room) => ({ default: room.BuyInPage })));
+const BatchesPage = lazy(() => import('./batch/BatchesPage').then((room) => ({ default: room.BatchesPage })));
+const CropPage = lazy(() => import('./crop/CropPage').then((room) => ({ default: room.CropPage })));
+const BarrowPage = lazy(() => import('./media/BarrowPage').then((room) => ({ default: room.BarrowPage })));
+const MixPage = lazy(() => import('./media/MixPage').then((room) => ({ default: room.MixPage })));
+const RecipePage = lazy(() => import('./media/RecipePage').then((room) => ({ default: room.RecipePage })));
+const NurseryPage = lazy(() => import('./nursery/NurseryPage').then((room) => ({ default: room.NurseryPage })));
+const SheetPage = lazy(() => import('./nursery/SheetPage').then((room) => ({ default: room.SheetPage })));
+const NewOrderPage = lazy(() => import('./order/NewOrderPage').then((room) => ({ default: room.NewOrderPage })));
+const OrdersPage = lazy(() => import('./order/OrdersPage').then((room) => ({ default: room.OrdersPage })));
+const TraceBackPage = lazy(() => import('./release/TraceBackPage').then((room) => ({ default: room.TraceBackPage })));
+const LotTracePage = lazy(() => import('./release/TraceForwardPage').then((room) => ({ default: room.LotTracePage })));
+const MixTracePage = lazy(() => import('./release/TraceForwardPage').then((room) => ({ default: room.MixTracePage })));
+const OrderPage = lazy(() => import('./release/OrderPage').then((room) => ({ default: room.OrderPage })));
+const MyPlantsPage = lazy(() => import('./release/MyPlantsPage').then((room) => ({ default: room.MyPlantsPage })));
+const ReschedulePage = lazy(() => import('./board/ReschedulePage').then((room) => ({ default: room.ReschedulePage })));
+const BoardPage = lazy(() => import('./board/BoardPage').then((room) => ({ default: room.BoardPage })));
+const WallPage = lazy(() => import('./board/WallPage').then((room) => ({ default: room.WallPage })));
+const SeedPage = lazy(() => import('./seed/SeedPage').then((room) => ({ default: room.SeedPage })));
+const SpacePage = lazy(() => import('./space/SpacePage').then((room) => ({ default: room.SpacePage })));
+const TomorrowPage = lazy(() => import('./today/TomorrowPage').then((room) => ({ default: room.TomorrowPage })));
+const WeekPage = lazy(() => import('./today/WeekPage').then((room) => ({ default: room.WeekPage })));
+const WeatherPage = lazy(() => import('./weather/WeatherPage').then((room) => ({ default: room.WeatherPage })));
+const SitePage = lazy(() => import('./weather/SitePage').then((room) => ({ default: room.SitePage })));
 
 /** Which page is shown to whom. What each may see and do is decided by the server. */
 export function App() {
@@ -52,54 +57,63 @@ export function App() {
   }, [person, speech]);
   if (session.isPending) return <Loading what="Kiver" />;
   if (session.isError && !session.data) return <Away error={session.error} />;
-  if (session.data.needsFirstAccount) return <FirstRun />;
+  if (session.data.needsFirstAccount)
+    return (
+      <Suspense>
+        <FirstRun />
+      </Suspense>
+    );
   if (!session.data.signedIn) return <SignIn session={session.data} />;
   if (session.data.role === 'GROWER') {
     return (
       <Frame session={session.data}>
-        <Routes>
-          <Route path="/" element={<MyPlantsPage />} />
-          <Route path="/account" element={<AccountPage session={session.data} />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
+        <Suspense fallback={<Loading what={say('the page')} />}>
+          <Routes>
+            <Route path="/" element={<MyPlantsPage />} />
+            <Route path="/account" element={<AccountPage session={session.data} />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
       </Frame>
     );
   }
   const propagator = session.data.role === 'PROPAGATOR';
   return (
     <Frame session={session.data}>
-      <Routes>
-        <Route path="/" element={<TodayPage />} />
-        <Route path="/tomorrow" element={<TomorrowPage today={session.data.today} />} />
-        <Route path="/week" element={<WeekPage today={session.data.today} mayChange={propagator} />} />
-        <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
-        <Route path="/season" element={<BoardPage mayChange={propagator} />} />
-        <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
-        {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
-        <Route path="/space" element={<SpacePage mayChange={propagator} />} />
-        <Route path="/seed" element={<SeedPage />} />
-        <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
-        <Route path="/sow/along" element={<SowAlongPage today={session.data.today} />} />
-        <Route path="/mix" element={<MixPage mayChange={propagator} />} />
-        <Route path="/mix/barrow" element={<BarrowPage />} />
-        {propagator && <Route path="/mix/recipes/:code" element={<RecipePage />} />}
-        <Route path="/weather" element={<WeatherPage mayChange={propagator} />} />
-        <Route path="/sites/:id" element={<SitePage />} />
-        <Route path="/crops/:code" element={<CropPage today={session.data.today} />} />
-        {propagator && <Route path="/nursery" element={<NurseryPage />} />}
-        {propagator && <Route path="/nursery/:name" element={<SheetPage />} />}
-        {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
-        <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
-        <Route path="/batches" element={<BatchesPage mayPlan={propagator} />} />
-        {propagator && <Route path="/batches/buy" element={<BuyInPage today={session.data.today} />} />}
-        <Route path="/batches/:number" element={<BatchPage today={session.data.today} mayPlan={propagator} />} />
-        <Route path="/trace/notes/:number" element={<TraceBackPage />} />
-        <Route path="/trace/lots/:id" element={<LotTracePage />} />
-        <Route path="/trace/mix" element={<MixTracePage />} />
-        <Route path="/account" element={<AccountPage session={session.data} />} />
-        <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Routes>
+      <Suspense fallback={<Loading what={say('the page')} />}>
+        <Routes>
+          <Route path="/" element={<TodayPage />} />
+          <Route path="/tomorrow" element={<TomorrowPage today={session.data.today} />} />
+          <Route path="/week" element={<WeekPage today={session.data.today} mayChange={propagator} />} />
+          <Route path="/orders" element={<OrdersPage mayTake={propagator} />} />
+          <Route path="/season" element={<BoardPage mayChange={propagator} />} />
+          <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
+          {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
+          <Route path="/space" element={<SpacePage mayChange={propagator} />} />
+          <Route path="/seed" element={<SeedPage />} />
+          <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
+          <Route path="/sow/along" element={<SowAlongPage today={session.data.today} />} />
+          <Route path="/mix" element={<MixPage mayChange={propagator} />} />
+          <Route path="/mix/barrow" element={<BarrowPage />} />
+          {propagator && <Route path="/mix/recipes/:code" element={<RecipePage />} />}
+          <Route path="/weather" element={<WeatherPage mayChange={propagator} />} />
+          <Route path="/sites/:id" element={<SitePage />} />
+          <Route path="/crops/:code" element={<CropPage today={session.data.today} />} />
+          {propagator && <Route path="/nursery" element={<NurseryPage />} />}
+          {propagator && <Route path="/nursery/:name" element={<SheetPage />} />}
+          {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
+          <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
+          <Route path="/batches" element={<BatchesPage mayPlan={propagator} />} />
+          {propagator && <Route path="/batches/buy" element={<BuyInPage today={session.data.today} />} />}
+          <Route path="/batches/:number" element={<BatchPage today={session.data.today} mayPlan={propagator} />} />
+          <Route path="/trace/notes/:number" element={<TraceBackPage />} />
+          <Route path="/trace/lots/:id" element={<LotTracePage />} />
+          <Route path="/trace/mix" element={<MixTracePage />} />
+          <Route path="/account" element={<AccountPage session={session.data} />} />
+          <Route path="/trays/:number" element={<TrayPage today={session.data.today} />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
     </Frame>
   );
 }

@@ -10,6 +10,8 @@ export const queryClient = new QueryClient({
     queries: {
       networkMode: 'always',
       staleTime: 15_000,
+      // What the bench may need again where there is no signal is not let go of within a day.
+      gcTime: 24 * 3_600_000,
       retry: (count, error) => navigator.onLine && error instanceof Refused && error.mayPassLater && error.status !== 401 && count < 2,
     },
   },

@@ -23,7 +23,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
   const number = Number(useParams().number);
   const batch = useBatch(number);
   if (batch.isPending) return <Loading what={say('batch {number}', { number })} />;
-  if (batch.isError) return <Trouble error={batch.error} retry={() => batch.refetch()} />;
+  if (!batch.data) return <Trouble error={batch.error} retry={() => batch.refetch()} />;
   const view = batch.data;
   const { summary } = view;
   const promised = summary.promises.reduce((sum, promise) => sum + promise.plants, 0);

@@ -35,7 +35,7 @@ export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
     [batches.data, withGone, year, chosen.find],
   );
   if (batches.isPending) return <Loading what={say('batches')} />;
-  if (batches.isError) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
+  if (!batches.data) return <Trouble error={batches.error} retry={() => batches.refetch()} />;
   const tight = shown.filter((batch) => !isPast(batch) && batch.chance < 0.5).length;
   return (
     <>

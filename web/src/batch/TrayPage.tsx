@@ -1,8 +1,7 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { BatchView, TrayView } from '../api/client';
 import { useBatch, useTray } from '../api/queries';
-import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
@@ -18,6 +17,8 @@ import { NameWork } from '../tray/NameWork';
 import { say } from '../words/say';
 import { cellVolume } from '../words/quantity';
 
+const EmergenceChart = lazy(() => import('../emerge/EmergenceChart').then((room) => ({ default: room.EmergenceChart })));
+
 /** A tray: its cells as they lie, and the work that is done in them. */
 export function TrayPage({ today }: { today: string }) {
   const number = Number(useParams().number);
@@ -27,7 +28,7 @@ export function TrayPage({ today }: { today: string }) {
   const batch = useBatch(current);
   const { waiting } = useOutbox();
   if (tray.isPending) return <Loading what={say('tray T{number}', { number })} />;
-  if (tray.isError) return <Trouble error={tray.error} retry={() => tray.refetch()} />;
+  if (!tray.data) return <Trouble error={tray.error} retry={() => tray.refetch()} />;
   return (
     <>
       <p className="text-pencil">
@@ -56,7 +57,7 @@ export function TrayPage({ today }: { today: string }) {
       )}
       {current === undefined && <Nothing>{say('Nothing is planned or sown in this tray.')}</Nothing>}
       {current !== undefined && batch.isPending && <Loading what={say('batch {current}', { current })} />}
-      {batch.isError && <Trouble error={batch.error} retry={() => batch.refetch()} />}
+      {batch.isError && !batch.data && <Trouble error={batch.error} retry={() => batch.refetch()} />}
       {batch.data && <Working key={current} tray={withUnsent(tray.data, waiting)} batch={batch.data} today={today} />}
     </>
   );
@@ -127,7 +128,9 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         {batch.emergence.curve.length > 0 && (
           <div className="board p-3">
             <h2 className="mb-2">{say('Emergence of batch {number}', { number: summary.number })}</h2>
-            <EmergenceChart batch={batch} today={today} />
+            <Suspense>
+              <EmergenceChart batch={batch} today={today} />
+            </Suspense>
           </div>
         )}
       </section>

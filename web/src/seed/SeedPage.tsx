@@ -17,7 +17,7 @@ export function SeedPage() {
   const needs = useSeedNeeds();
   const [search, setSearch] = useState('');
   if (needs.isPending) return <Loading what={say('the seed store')} />;
-  if (needs.isError) return <Trouble error={needs.error} retry={() => needs.refetch()} />;
+  if (!needs.data) return <Trouble error={needs.error} retry={() => needs.refetch()} />;
   const words = search.toLowerCase().split(' ').filter(Boolean);
   const lots = needs.data.lots.filter((lot) =>
     words.every((word) => `${lot.code} ${lot.variety} ${lot.crop} ${lot.supplier}`.toLowerCase().includes(word)),

@@ -1,22 +1,27 @@
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import type { SessionView } from '../api/client';
 import { answered, api } from '../api/client';
 import { queryClient } from '../api/queries';
-import { DemoClock } from '../demo/DemoClock';
+import { forgetKept } from '../bench/keptQueries';
+import { OfflineStrip } from '../bench/OfflineStrip';
 import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
-import { FindSheet } from '../find/FindSheet';
-import { FirstWalk } from '../help/FirstWalk';
-import { PageHelpSheet } from '../help/PageHelpSheet';
 import { helpAt } from '../help/pages';
-import { AskSheet } from '../question/AskSheet';
 import { Announcements } from '../look/announce';
-import { Legend } from '../look/Legend';
+import { Boundary } from '../look/Boundary';
 import { WithoutConnection } from '../look/States';
 import { dayWords, longDay } from '../words/days';
 import { useArrival } from './useArrival';
 import { say } from '../words/say';
+
+// What opens over a page is fetched after it: the bench is not kept waiting for the telephone.
+const AskSheet = lazy(() => import('../question/AskSheet').then((room) => ({ default: room.AskSheet })));
+const FindSheet = lazy(() => import('../find/FindSheet').then((room) => ({ default: room.FindSheet })));
+const PageHelpSheet = lazy(() => import('../help/PageHelpSheet').then((room) => ({ default: room.PageHelpSheet })));
+const FirstWalk = lazy(() => import('../help/FirstWalk').then((room) => ({ default: room.FirstWalk })));
+const Legend = lazy(() => import('../look/Legend').then((room) => ({ default: room.Legend })));
+const DemoClock = lazy(() => import('../demo/DemoClock').then((room) => ({ default: room.DemoClock })));
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/', name: say('Today') },
@@ -71,6 +76,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
       setLeaving(say('Without a connection nobody can be signed out. Try again once there is one.'));
       return;
     }
+    await forgetKept();
     queryClient.clear();
     window.location.assign('/');
   };
@@ -93,8 +99,10 @@ export function Frame({ session, children }: { session: SessionView; children: R
           >
             {dayWords(session.today)}
           </span>
-          {session.role !== 'GROWER' && <FindSheet />}
-          {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
+          <Suspense>
+            {session.role !== 'GROWER' && <FindSheet />}
+            {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
+          </Suspense>
           <button type="button" className="act min-h-11 px-3 sm:hidden" aria-expanded={more} aria-controls="more" onClick={() => setMore(!more)}>
             {say('More')}
           </button>
@@ -102,9 +110,11 @@ export function Frame({ session, children }: { session: SessionView; children: R
             id="more"
             className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none [&_button]:text-left`}
           >
-            {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
-            <PageHelpSheet role={session.role} />
-            <Legend />
+            <Suspense>
+              {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
+              <PageHelpSheet role={session.role} />
+              <Legend />
+            </Suspense>
             <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')} onClick={() => setMore(false)}>
               {session.name?.split(' ')[0]}
             </NavLink>
@@ -115,8 +125,11 @@ export function Frame({ session, children }: { session: SessionView; children: R
         </div>
       </header>
       <Announcements />
+      <OfflineStrip />
       <OutboxNotice />
-      <FirstWalk session={session} />
+      <Suspense>
+        <FirstWalk session={session} />
+      </Suspense>
       {leaving && (
         <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
           {leaving}{' '}
@@ -131,7 +144,11 @@ export function Frame({ session, children }: { session: SessionView; children: R
         </p>
       )}
       <main id="content" tabIndex={-1} className="mx-auto w-full max-w-7xl grow px-4 py-3 outline-none sm:py-5">
-        <WithoutConnection value={helpAt(pathname, session.role)?.offline}>{children}</WithoutConnection>
+        <WithoutConnection value={helpAt(pathname, session.role)?.offline}>
+          <Boundary key={pathname} at={pathname}>
+            {children}
+          </Boundary>
+        </WithoutConnection>
       </main>
       {session.role !== 'GROWER' && (
         <Places

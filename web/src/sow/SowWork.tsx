@@ -17,7 +17,7 @@ import { say } from '../words/say';
 export function SowWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
   const choices = useChoices();
   if (choices.isPending) return <Loading what={say('seed lots')} />;
-  if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
+  if (!choices.data) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
   return <SowForm tray={tray} batch={batch} choices={choices.data} />;
 }
 

@@ -16,7 +16,7 @@ export function SowingListPage({ today }: { today: string }) {
   const day = search.get('day') ?? today;
   const list = useSowingList(day);
   if (list.isPending) return <Loading what={say('the sowing')} />;
-  if (list.isError) return <Trouble error={list.error} retry={() => list.refetch()} />;
+  if (!list.data) return <Trouble error={list.error} retry={() => list.refetch()} />;
   const { groups, soak, company } = list.data;
   const sowings = groups.flatMap((group) => group.sowings);
   return (

@@ -25,7 +25,7 @@ export function TakeInWork({ tray, batch }: { tray: TrayView; batch: BatchView }
   );
   const leave = useBenchChange<{ tray: number }>(`/api/batches/${number}/left-unsown`, () => say('{code} left empty', { code: tray.code }));
   if (choices.isPending) return <Loading what={say('the places')} />;
-  if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
+  if (!choices.data) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
   const plants = Math.max(0, run.last - run.first + 1);
   const problem = (field: string) => takeIn.error?.problemAt(field);
   return (

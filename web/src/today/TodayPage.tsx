@@ -8,6 +8,7 @@ import { dayWords } from '../words/days';
 import { MovedGroups } from '../weather/MovedGroups';
 import { Evening } from './Evening';
 import { ForecastStrip } from './ForecastStrip';
+import { TakeAlong } from '../bench/TakeAlong';
 import { RoundTabs } from './RoundTabs';
 import { SeedToGo } from './SeedToGo';
 import { minutesWords } from '../words/phrases';
@@ -23,7 +24,7 @@ export function TodayPage() {
   const moved = useForecastChanges();
   const hands = useQuery({ queryKey: ['hands'], queryFn: () => answered(api.GET('/api/round/hands')), staleTime: 60_000 });
   if (round.isPending) return <Loading what={say('the round')} />;
-  if (round.isError) return <Trouble error={round.error} retry={() => round.refetch()} />;
+  if (!round.data) return <Trouble error={round.error} retry={() => round.refetch()} />;
   const tasks = round.data.stops.flatMap((stop) => stop.work.flatMap((work) => work.tasks));
   const open = tasks.filter(isOpen);
   const pressing = open.filter((task) => task.urgency !== 'TODAY').length;
@@ -31,6 +32,7 @@ export function TodayPage() {
   return (
     <>
       <RoundTabs />
+      <TakeAlong round={round.data} />
       <div className="mb-1 flex flex-wrap items-start justify-between gap-4 sm:mb-5">
         <div>
           <h1>{say('The round, {today}', { today: dayWords(round.data.today) })}</h1>

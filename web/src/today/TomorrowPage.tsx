@@ -15,7 +15,7 @@ export function TomorrowPage({ today }: { today: string }) {
     queryFn: () => answered(api.GET('/api/work', { params: { query: { from: day, to: day } } })),
   });
   if (work.isPending) return <Loading what={say('the work ahead')} />;
-  if (work.isError) return <Trouble error={work.error} retry={() => work.refetch()} />;
+  if (!work.data) return <Trouble error={work.error} retry={() => work.refetch()} />;
   const places = [...new Map(work.data.map((each) => [each.placeId, each.place])).entries()].sort(([one], [other]) => one - other);
   return (
     <>

@@ -76,6 +76,74 @@ class BenchOfflineTest {
         }
     }
 
+    /** The signal goes in the middle of a sowing; the phone is loaded anew without it; nothing is sown twice or lost. */
+    @Test
+    void theSowingGoesOnWithoutSignalAlsoAfterAReload() throws IOException, InterruptedException {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/sow/along");
+            keptOnTheDevice(page);
+            String heading = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                    .innerText();
+            int tray = Integer.parseInt(heading.replaceAll("^T(\\d+).*", "$1"));
+            screen.context().setOffline(true);
+            button(page, "Dropped").click();
+            assertThat(button(page, "Covered, next")).isVisible();
+            page.reload();
+            assertThat(page.getByText("No connection. What you see is as it was"))
+                    .isVisible();
+            assertThat(page.getByText("1 entry kept on this device until there is a connection: sowing of cells"))
+                    .isVisible();
+            button(page, "Covered, next").click();
+            assertThat(button(page, "Covered, next")).isHidden();
+            screen.context().setOffline(false);
+            assertThat(page.getByText("kept on this device until")).isHidden();
+            page.navigate("/trays/" + tray);
+            assertThat(page.locator("[data-cell='1']"))
+                    .hasAttribute("aria-label", Pattern.compile("^Cell 1, .*sown.*"));
+        }
+    }
+
+    /** A tray that was on the round is there without a signal, also in a second tab; what is counted there is sent once. */
+    @Test
+    void aTrayOfTheRoundIsCountedWithoutSignalInTwoTabs() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/");
+            Locator count = page.getByRole(AriaRole.LINK)
+                    .filter(new Locator.FilterOptions().setHasText("Count "))
+                    .first();
+            String path = count.getAttribute("href");
+            screen.open(path);
+            keptOnTheDevice(page);
+            screen.context().setOffline(true);
+            Page other = screen.context().newPage();
+            other.navigate(page.url());
+            Locator waiting =
+                    other.locator("[data-cell][aria-label*='nothing up']").first();
+            waiting.click();
+            other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save count"))
+                    .click();
+            assertThat(other.getByText("1 entry kept on this device until there is a connection"))
+                    .isVisible();
+            assertThat(page.getByText("1 entry kept on this device until there is a connection"))
+                    .isVisible();
+            other.reload();
+            assertThat(other.getByText("1 entry kept on this device until there is a connection"))
+                    .isVisible();
+            screen.context().setOffline(false);
+            assertThat(other.getByText("kept on this device until")).isHidden();
+            assertThat(page.getByText("kept on this device until")).isHidden();
+        }
+    }
+
+    /** Waits until the application and what it fetched lie on the device. */
+    private static void keptOnTheDevice(Page page) {
+        page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        page.waitForTimeout(2_500);
+    }
+
     @Test
     void aPageThatWasNeverSeenSaysOfflineAtOnce() {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {

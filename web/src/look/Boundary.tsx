@@ -1,0 +1,28 @@
+import { Component, type ReactNode } from 'react';
+import { say } from '../words/say';
+
+/** Where a page cannot be shown at all: its code could not be fetched, or it failed. The rest of the screen stays. */
+export class Boundary extends Component<{ children: ReactNode; at: string }, { failedAt: string | undefined }> {
+  override state = { failedAt: undefined as string | undefined };
+
+  static getDerivedStateFromError(): { failedAt: string } {
+    return { failedAt: window.location.pathname };
+  }
+
+  override render(): ReactNode {
+    if (this.state.failedAt !== this.props.at) return this.props.children;
+    return (
+      <div role="alert" className="board m-4 max-w-xl border-l-4 border-l-brick p-4">
+        <h2>{navigator.onLine ? say('This page cannot be shown') : say('Offline')}</h2>
+        <p className="my-2">
+          {navigator.onLine
+            ? say('Load it again. What you recorded is kept.')
+            : say('It is not on this device yet, and there is no connection. What you recorded is kept.')}
+        </p>
+        <button className="act" onClick={() => window.location.reload()}>
+          {say('Try again')}
+        </button>
+      </div>
+    );
+  }
+}
