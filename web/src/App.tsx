@@ -51,10 +51,11 @@ export function App() {
   const spokenTo = useRef<number>(undefined);
   // Only when somebody signs in: a page that is being worked on is not loaded anew under their hands.
   useEffect(() => {
-    if (!speech || spokenTo.current === person) return;
+    // What lies on the device may be from before somebody changed it.
+    if (!speech || !session.isFetchedAfterMount || spokenTo.current === person) return;
     spokenTo.current = person;
     if (speakFromNowOn(speech)) window.location.reload();
-  }, [person, speech]);
+  }, [person, speech, session.isFetchedAfterMount]);
   if (session.isPending) return <Loading what="Kiver" />;
   if (session.isError && !session.data) return <Away error={session.error} />;
   if (session.data.needsFirstAccount)

@@ -15,6 +15,7 @@ import { PathChart, type PathRow } from '../plan/PathChart';
 import { BalanceBar } from './BalanceBar';
 import { ChangeList } from './ChangeList';
 import { Promises, Withdraw } from './Promises';
+import { LabelLink } from '../sow/LabelLink';
 import { say } from '../words/say';
 import { figures } from '../words/quantity';
 
@@ -146,9 +147,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           {(summary.stage === 'EMERGING' || summary.stage === 'GROWING_ON') && view.layout.living.length > 0 && (
             <PotWork batch={view} alive={view.layout.living} />
           )}
-          <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">
-            {say('Labels (PDF)')}
-          </a>
+          <LabelLink batches={[number]} words={say('Labels (PDF)')} />
           {view.caution && <Caution>{view.caution}</Caution>}
           {(summary.stage === 'SOWN' || summary.stage === 'EMERGING' || view.emergence.completelyCounted) && !view.from.boughtIn && path && (
             <>

@@ -3,6 +3,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { describe, expect, it } from 'vitest';
 import { refusal, type BatchView } from '../api/client';
+import { fakeServer, show } from '../api/faked';
 import { EmergenceChart } from '../emerge/EmergenceChart';
 import { VerdictWords } from '../emerge/VerdictWords';
 import { BalanceBar } from './BalanceBar';
@@ -77,14 +78,43 @@ describe('the record of a batch', () => {
 
 describe('the verdict', () => {
   it('says what to do while a resowing would still help', () => {
-    render(<VerdictWords batch={batch} today="2027-04-15" />);
+    fakeServer({});
+    show(<VerdictWords batch={batch} today="2027-04-15" />);
     expect(screen.getByText('Late')).toBeTruthy();
     expect(screen.getByText(/20 of 100 cells up on Thu 8 Apr, 7 days ago; about 31 were expected then, 61 by today/)).toBeTruthy();
     expect(screen.getByText(/resowing would still make the order until Tue 20 Apr/)).toBeTruthy();
   });
 
+  it('sets waiting beside sowing more, and one press sows for what is missing', async () => {
+    const calls = fakeServer({
+      'GET /api/session': { person: 1, role: 'PROPAGATOR', today: '2027-04-15', signedIn: true },
+      'GET /api/batches/242/ways-out': {
+        wanted: 60,
+        living: 41,
+        missing: 19,
+        waiting: 0.05,
+        lot: 'M26-107',
+        seedsLeft: 30,
+        lastDay: '2027-04-20',
+        resowings: [
+          { on: 'TODAY', day: '2027-04-15', cells: 26, trays: 1, seeds: 52, cost: 3.4, chance: 0.8 },
+          { on: 'LAST_DAY', day: '2027-04-20', cells: 26, trays: 1, seeds: 52, cost: 3.4, chance: 0.6 },
+        ],
+      },
+      'POST /api/batches/242/resowings': {},
+    });
+    show(<VerdictWords batch={batch} today="2027-04-15" />);
+    expect(await screen.findByText(/41 of the 60 wanted may be counted on/)).toBeTruthy();
+    expect(screen.getByText('Sow more on Tue 20 Apr, the last useful day')).toBeTruthy();
+    expect(screen.getAllByText('Only 30 seeds are left of it.')).toHaveLength(2);
+    fireEvent.click(await screen.findByRole('button', { name: 'Resow for 19 plants' }));
+    expect(await screen.findByText(/Planned. The new sowing/)).toBeTruthy();
+    expect(calls.find((call) => call.method === 'POST')?.body).toMatchObject({ plants: 19 });
+  });
+
   it('says whom to tell once it would not', () => {
-    render(<VerdictWords batch={batch} today="2027-04-25" />);
+    fakeServer({});
+    show(<VerdictWords batch={batch} today="2027-04-25" />);
     expect(screen.getByText(/tell Upper Tarrow Farm/)).toBeTruthy();
   });
 });

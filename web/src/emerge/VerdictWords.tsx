@@ -3,6 +3,7 @@ import { forWhom } from '../look/forWhom';
 import { dayWords, daysBetween } from '../words/days';
 import { VERDICT_WORDS, chanceWords } from '../words/phrases';
 import { say } from '../words/say';
+import { WaysOut } from './WaysOut';
 
 const LOOK: Record<Verdict, string> = {
   TOO_SOON_TO_TELL: 'border-pencil',
@@ -60,6 +61,7 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
           })}
         </p>
       )}
+      {trouble && <WaysOut batch={batch} />}
     </div>
   );
 }

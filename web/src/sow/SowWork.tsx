@@ -11,6 +11,7 @@ import { TrayGrid } from '../tray/TrayGrid';
 import { coverWords } from './coverWords';
 import { fittingMix } from '../media/fittingMix';
 import { MixChoice } from '../media/MixChoice';
+import { LabelLink } from './LabelLink';
 import { say } from '../words/say';
 
 /** Recording a sowing on the drawing of the tray: labels first, then the run of cells. */
@@ -60,9 +61,7 @@ function SowForm({ tray, batch, choices }: { tray: TrayView; batch: BatchView; c
       }}
     >
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <a className="act" href={`/api/batches/${number}/labels.pdf`} target="_blank" rel="noreferrer">
-          {say('Print labels (PDF)')}
-        </a>
+        <LabelLink batches={[number]} words={say('Print labels (PDF)')} />
         <span className="text-sm text-pencil">
           {say('Labels before sowing. {seedDepth}', { seedDepth: coverWords(batch.from.depth, batch.from.needsLight) })}
         </span>

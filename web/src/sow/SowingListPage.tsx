@@ -7,6 +7,7 @@ import { degrees, figures, length, mass, volume } from '../words/quantity';
 import { companyWords } from '../words/reasons';
 import { say } from '../words/say';
 import { HANDLING } from './handlingWords';
+import { LabelLink } from './LabelLink';
 
 type Group = SowingListView['groups'][number];
 
@@ -184,18 +185,12 @@ function FromTheStore({ groups }: { groups: Group[] }) {
           </li>
         ))}
         <li>
-          {say('{labels, plural, one {# label} other {# labels}}:', { labels: packets.reduce((sum, sowing) => sum + sowing.runs.length, 0) })}{' '}
-          {packets.map((sowing) => (
-            <a
-              key={sowing.batch}
-              className="trail no-print mr-2 inline-flex min-h-11 items-center"
-              href={`/api/batches/${sowing.batch}/labels.pdf`}
-              target="_blank"
-              rel="noreferrer"
-            >
-              {sowing.batch}
-            </a>
-          ))}
+          <LabelLink
+            batches={packets.map((sowing) => sowing.batch)}
+            words={say('Print {labels, plural, one {# label} other {# labels}} (PDF)', {
+              labels: packets.reduce((sum, sowing) => sum + sowing.runs.length, 0),
+            })}
+          />
         </li>
       </ul>
     </section>

@@ -144,6 +144,9 @@ describe('the sowing list', () => {
     expect(screen.getByText('To soak tonight')).toBeTruthy();
     expect(screen.getByText(/Parsley comes up 9 days after Lettuce/)).toBeTruthy();
     expect(screen.getByText(/2 × module tray of 60/)).toBeTruthy();
-    expect(screen.getByText('2 labels:')).toBeTruthy();
+    const labels = screen.getByRole('link', { name: 'Print 2 labels (PDF)' });
+    expect(labels.getAttribute('href')).toBe('/api/labels.pdf?batches=214,215&format=ROLL');
+    fireEvent.change(screen.getByLabelText('on'), { target: { value: 'SHEET_24' } });
+    expect(labels.getAttribute('href')).toBe('/api/labels.pdf?batches=214,215&format=SHEET_24');
   });
 });

@@ -79,7 +79,7 @@ class BenchOfflineTest {
     /** The signal goes in the middle of a sowing; the phone is loaded anew without it; nothing is sown twice or lost. */
     @Test
     void theSowingGoesOnWithoutSignalAlsoAfterAReload() throws IOException, InterruptedException {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = Screen.installedPhone(nursery).signIn(Nursery.HAND)) {
             Page page = screen.page();
             screen.open("/sow/along");
             keptOnTheDevice(page);
@@ -107,7 +107,7 @@ class BenchOfflineTest {
     /** A tray that was on the round is there without a signal, also in a second tab; what is counted there is sent once. */
     @Test
     void aTrayOfTheRoundIsCountedWithoutSignalInTwoTabs() {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+        try (Screen screen = Screen.installedPhone(nursery).signIn(Nursery.HAND)) {
             Page page = screen.page();
             screen.open("/");
             Locator count = page.getByRole(AriaRole.LINK)

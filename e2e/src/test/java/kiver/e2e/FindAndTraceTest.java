@@ -42,7 +42,7 @@ class FindAndTraceTest {
         try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
             Page window = screen.page();
             screen.open("/seed");
-            window.keyboard().press("/");
+            Screen.pressKey(window, "/");
             window.getByRole(AriaRole.COMBOBOX).fill(typed);
             window.keyboard().press("Enter");
             window.waitForURL(Pattern.compile(".*" + Pattern.quote(page) + ".*"));

@@ -16,6 +16,7 @@ import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.SelectOption;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.io.InputStream;
@@ -67,12 +68,15 @@ final class Screen implements AutoCloseable {
         PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     }
 
-    private Screen(String address, int width, int height, boolean touch) {
+    private Screen(String address, int width, int height, boolean touch, boolean installed) {
         this.address = address;
         context = CHROMIUM.newContext(new Browser.NewContextOptions()
                 .setBaseURL(address)
                 .setViewportSize(width, height)
                 .setHasTouch(touch)
+                // Only where that is tried is the application put onto the device: each new screen would fetch all of
+                // it.
+                .setServiceWorkers(installed ? ServiceWorkerPolicy.ALLOW : ServiceWorkerPolicy.BLOCK)
                 .setLocale("en-GB"));
         context.setDefaultTimeout(15_000);
         page = context.newPage();
@@ -88,8 +92,22 @@ final class Screen implements AutoCloseable {
 
     static Screen at(String address, boolean phone) {
         return phone
-                ? new Screen(address, PHONE_WIDTH, PHONE_HEIGHT, true)
-                : new Screen(address, DESK_WIDTH, DESK_HEIGHT, false);
+                ? new Screen(address, PHONE_WIDTH, PHONE_HEIGHT, true, false)
+                : new Screen(address, DESK_WIDTH, DESK_HEIGHT, false, false);
+    }
+
+    /** A phone on which the application lies. */
+    static Screen installedPhone(Nursery nursery) {
+        return new Screen(nursery.address(), PHONE_WIDTH, PHONE_HEIGHT, true, true);
+    }
+
+    /** Presses a key that opens something over the page, once it is there to be opened. */
+    static void pressKey(Page page, String key) {
+        page.locator("header kbd")
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + Pattern.quote(key) + "$")))
+                .first()
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+        page.keyboard().press(key);
     }
 
     /** Presses what stands in the head of the page at a desk, and behind one press more on a telephone. */

@@ -46,7 +46,7 @@ class SeasonAtTheDeskTest {
             if (phone) {
                 button(page, "Can we?").click();
             } else {
-                page.keyboard().press("p");
+                Screen.pressKey(page, "p");
             }
             Locator asked = page.getByLabel("Asked on the telephone");
             asked.fill("120 leek, 25 April, Upper terrace, standard module");

@@ -106,12 +106,12 @@ class SpokenToTest {
         Screen screen = screen(Nursery.PROPAGATOR, STRETCHED);
         screen.open("/orders/new");
         Page page = screen.page();
-        page.keyboard().press("?");
+        Screen.pressKey(page, "?");
         page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.HEADING).first().waitFor();
         requireStretched(screen);
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
-        page.keyboard().press("p");
+        Screen.pressKey(page, "p");
         page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.TEXTBOX).fill("400 curly kale, 12 June");
         page.getByRole(AriaRole.DIALOG).locator("section").first().waitFor();
         page.waitForLoadState(LoadState.NETWORKIDLE);
@@ -180,6 +180,9 @@ class SpokenToTest {
               (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
+              const media = await get('/api/media');
+              gather([media.recipes?.map((recipe) => recipe.name), media.library?.map((recipe) => recipe.name), media.ingredients?.map((each) => each.name)]);
+              gather((await get('/api/stock')).ingredients?.map((each) => each.deliveries.map((delivery) => delivery.supplier)));
               ['Pell Oskway', 'Pell', 'Maro', 'Ansa', 'Nursery hands', 'Sowing mix, fine'].forEach((each) => names.add(each));
               const phrases = [...names].filter((name) => /[A-Za-z]{2}/.test(name)).sort((one, other) => other.length - one.length);
               const escape = (text) => text.replace(/[.*+?^${}()|[\\]\\\\]/g, '\\\\$&');

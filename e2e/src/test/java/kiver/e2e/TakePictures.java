@@ -102,7 +102,7 @@ public final class TakePictures {
                 page.getByText("50 free").waitFor();
             }
             if (view.path().equals("ASK")) {
-                page.keyboard().press("p");
+                Screen.pressKey(page, "p");
                 page.getByLabel("Asked on the telephone")
                         .fill("400 blue lantern, 12 June, Upper terrace, standard module");
                 page.getByText("What it takes")

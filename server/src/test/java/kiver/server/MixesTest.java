@@ -11,6 +11,9 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import com.jayway.jsonpath.JsonPath;
 import java.util.List;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -200,6 +203,23 @@ class MixesTest {
                 .isEqualTo(cells
                         * JsonPath.<List<Integer>>read(list, own + ".seedsPerCell")
                                 .get(0));
+        for (String format : List.of("ROLL", "STAKE", "SHEET_24", "SHEET_65", "LETTER_30")) {
+            byte[] pdf = nursery.get(
+                            nursery.hand, "/api/labels.pdf?batches=" + batch + "," + other + "&format=" + format)
+                    .andExpect(status().isOk())
+                    .andReturn()
+                    .getResponse()
+                    .getContentAsByteArray();
+            try (PDDocument paper = Loader.loadPDF(pdf)) {
+                String text = new PDFTextStripper().getText(paper);
+                assertThat(text).contains("Test kale", ", cells " + 1 + " to ");
+                assertThat(paper.getNumberOfPages()).isEqualTo(format.equals("ROLL") || format.equals("STAKE") ? 2 : 1);
+            }
+        }
+        nursery.get(nursery.hand, "/api/labels.pdf?batches=" + batch + "&format=POSTER")
+                .andExpect(status().is4xxClientError());
+        nursery.get(nursery.hand, "/api/labels.pdf?batches=4711").andExpect(status().isNotFound());
+        nursery.get(nursery.grower, "/api/labels.pdf?batches=" + batch).andExpect(status().isForbidden());
         nursery.get(nursery.hand, "/api/sowing-list?day=1999-01-01").andExpect(status().isUnprocessableContent());
         nursery.get(nursery.grower, "/api/sowing-list").andExpect(status().isForbidden());
     }

@@ -1,5 +1,5 @@
 /**
- * Labels. Here will live codes with their check characters, what stands on a label of which kind, sheets and rolls of labels,
- * and the map of a mixed tray. Until then the server prints one kind.
+ * Labels: the code of a tray with its check character ({@link kiver.core.labels.CheckedCode}) and the formats labels are printed
+ * in ({@link kiver.core.labels.LabelFormat}).
  */
 package kiver.core.labels;

@@ -83,6 +83,7 @@ class SecurityConfiguration {
                                         "/api/batches",
                                         "/api/batches/bought-in",
                                         "/api/batches/*/withdrawals",
+                                        "/api/batches/*/resowings",
                                         "/api/people",
                                         "/api/nursery",
                                         "/api/places",

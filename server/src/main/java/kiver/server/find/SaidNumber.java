@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kiver.core.labels.CheckedCode;
 
 /**
  * A number as it is typed, said with what it is of, or scanned off a label, on which it stands in an address.
@@ -38,6 +39,12 @@ record SaidNumber(int number, Set<FoundKind> kinds) {
                 default -> FoundKind.NOTE;
             };
             return Optional.of(new SaidNumber(Integer.parseInt(scanned.group(2)), EnumSet.of(kind)));
+        }
+        Optional<CheckedCode.Read> checked = CheckedCode.read(text);
+        if (checked.isPresent()) {
+            return checked.filter(CheckedCode.Read.Fits.class::isInstance)
+                    .map(CheckedCode.Read.Fits.class::cast)
+                    .map(fits -> new SaidNumber(fits.number(), EnumSet.of(FoundKind.TRAY)));
         }
         Matcher tray = TRAY.matcher(text);
         if (tray.matches()) {

@@ -2,6 +2,7 @@ package kiver.server.release;
 
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import kiver.core.promise.Answer;
@@ -71,5 +72,18 @@ class OrderEditController {
             @Valid @RequestBody SupplyEntry entry,
             @AuthenticationPrincipal Person person) {
         edits.supply(entry.requestId(), number, line, entry.fromBatch(), person);
+    }
+
+    /** So many plants to be sown for anew. */
+    record ResowingEntry(
+            @NotNull UUID requestId,
+
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Resow for at least one plant.")
+            Integer plants) {}
+
+    @PostMapping("/api/batches/{number}/resowings")
+    void resow(
+            @PathVariable int number, @Valid @RequestBody ResowingEntry entry, @AuthenticationPrincipal Person person) {
+        edits.resow(entry.requestId(), number, entry.plants(), person);
     }
 }

@@ -117,6 +117,31 @@ class OrderEditService {
         });
     }
 
+    /**
+     * Sows anew for so many plants of a batch that comes up badly: the new sowing takes over their lines, those promised last
+     * first; what is up stays promised to the others.
+     */
+    @Transactional
+    public void resow(UUID requestId, int batch, int plants, Person person) {
+        requests.once(requestId, Arrays.asList("resow", batch, plants, person.id()), () -> {
+            orders.lockBookings();
+            Map<LineId, Integer> let = edits.letGo(batch, plants);
+            if (let.isEmpty()) {
+                throw new Refusal(
+                        "plants",
+                        Said.of("Nobody waits for plants of batch {batch} any more.")
+                                .with("batch", batch));
+            }
+            let.forEach((id, missing) -> {
+                OrderedLine line = orders.line(id);
+                promises.supply(
+                        id,
+                        new PromiseService.LineWish(PromiseService.wishFor(line, missing, line.target()), null, null));
+            });
+            return batch;
+        });
+    }
+
     private Consequences compare(
             OrderView before,
             OrderView after,

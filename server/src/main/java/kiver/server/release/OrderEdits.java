@@ -3,12 +3,14 @@ package kiver.server.release;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import kiver.core.batch.BatchStage;
+import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
@@ -176,6 +178,25 @@ class OrderEdits {
                 batches.setPromise(line.id(), file.batch().number(), there);
             }
         }
+    }
+
+    /** Of a batch's promises so many plants are let go, the last promised first; answers how many of which line. */
+    Map<LineId, Integer> letGo(int batch, int plants) {
+        BatchFile file = batches.file(batch);
+        List<Promised> promises = new ArrayList<>(file.promises());
+        Collections.reverse(promises);
+        Map<LineId, Integer> let = new LinkedHashMap<>();
+        int left = plants;
+        for (Promised promise : promises) {
+            int waiting = promise.plants() - file.releasedByLine().getOrDefault(promise.line(), 0);
+            int less = Math.min(left, waiting);
+            if (less > 0) {
+                batches.setPromise(promise.line(), batch, promise.plants() - less);
+                let.put(promise.line(), less);
+                left -= less;
+            }
+        }
+        return let;
     }
 
     /** Leaves so many plants promised, the last promised given up first; what has gone stays promised. */

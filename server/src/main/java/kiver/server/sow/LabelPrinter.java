@@ -7,6 +7,8 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
 import kiver.core.batch.RecordedChange;
+import kiver.core.labels.CheckedCode;
+import kiver.core.labels.LabelFormat;
 import kiver.core.outlook.BatchFile;
 import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
@@ -14,6 +16,7 @@ import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
 import kiver.server.print.Paper;
+import kiver.server.problem.NotFound;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
 import kiver.server.tray.Tray;
@@ -28,8 +31,12 @@ import org.springframework.stereotype.Component;
 @Component
 class LabelPrinter {
 
-    private static final float WIDTH = 90;
-    private static final float HEIGHT = 29;
+    private static final float MARGIN = 2;
+
+    /** Lines closer together than this, mm, cannot be read at the bench. */
+    private static final float LOWEST_LINE = 3.2f;
+
+    private static final float POINTS_PER_MM = 72f / 25.4f;
 
     private final BatchBook batches;
     private final TrayBook trays;
@@ -55,13 +62,26 @@ class LabelPrinter {
     /** A run of cells; no seeds to a cell but where they are sown. */
     private record Label(CellRun run, LotId lot, Filled filled, int seedsPerCell, LocalDate day) {}
 
-    byte[] labels(int number, String address) {
-        BatchFile file = batches.file(number);
+    /** The labels of batches, one after the other in a format. */
+    byte[] labels(List<Integer> numbers, LabelFormat format, String address) {
         try (Paper paper = new Paper(
-                wording.say(Said.of("Labels of batch {number}").with("number", number)),
+                wording.say(
+                        numbers.size() == 1
+                                ? Said.of("Labels of batch {number}").with("number", numbers.get(0))
+                                : Said.of("Labels")),
                 SpokenTo.now().language().tag())) {
-            for (Label label : labels(file)) {
-                print(paper, file, label, address);
+            int place = 0;
+            for (int number : numbers) {
+                BatchFile file = batches.file(number);
+                for (Label label : labels(file)) {
+                    if (place % format.perSheet() == 0) {
+                        paper.page(format.sheetWidth(), format.sheetHeight());
+                    }
+                    print(paper, file, label, address, format, place++);
+                }
+            }
+            if (place == 0) {
+                throw new NotFound(Said.of("There is nothing to print a label for."));
             }
             return paper.bytes();
         }
@@ -120,54 +140,60 @@ class LabelPrinter {
         return labels;
     }
 
-    private void print(Paper paper, BatchFile file, Label label, String address) {
+    /** Code and mark at the sides, between them as many lines as can be read; what matters most comes first. */
+    private void print(Paper paper, BatchFile file, Label label, String address, LabelFormat format, int place) {
         Tray tray = trays.tray(label.run().tray());
+        float left = format.left(place) + MARGIN;
+        float top = format.top(place) + MARGIN;
+        float height = format.height() - 2 * MARGIN;
+        float code = Math.min(height, format.width() * 0.28f);
+        float mark = Math.min(6, height / 3);
+        paper.code(left, top, code, address + "/trays/" + tray.number());
+        paper.mark(
+                format.left(place) + format.width() - MARGIN - mark,
+                top + height - mark,
+                mark,
+                label.filled() == Filled.POTTED_ON ? "POTTED_ON" : "SOWN",
+                "");
+        List<Said> lines = lines(file, label, tray);
+        int shown = Math.min(lines.size(), Math.max(2, (int) (height / LOWEST_LINE) - 1));
+        float line = height / (shown + 0.6f);
+        float words = left + code + 3;
+        float width = format.width() - code - 5 - MARGIN;
+        float at = top;
+        for (int index = 0; index < shown; index++) {
+            boolean first = index == 0;
+            float size = Math.min(first ? 15 : 10, line * POINTS_PER_MM * (first ? 1.1f : 0.72f));
+            paper.fitted(
+                    first ? Paper.Kind.HEADING : Paper.Kind.PLAIN,
+                    words,
+                    at,
+                    index == shown - 1 ? width - mark - 1 : width,
+                    size,
+                    wording.say(lines.get(index)));
+            at += first ? line * 1.5f : line;
+        }
+    }
+
+    private List<Said> lines(BatchFile file, Label label, Tray tray) {
         SeedLot lot = seeds.lot(label.lot());
-        paper.page(WIDTH, HEIGHT);
-        paper.code(2, 2, 25, address + "/trays/" + tray.number());
-        paper.mark(82, 22, 6, label.filled() == Filled.POTTED_ON ? "POTTED_ON" : "SOWN", "");
-        paper.fitted(Paper.Kind.HEADING, 30, 2.5f, 58, 15, file.batch().variety());
-        paper.fitted(
-                Paper.Kind.PLAIN,
-                30,
-                9.5f,
-                58,
-                10,
-                wording.say(Said.of("{crop}, batch {number}")
-                        .with("crop", crops.crop(file.batch().crop()).name())
-                        .with("number", file.batch().number())));
-        paper.fitted(
-                Paper.Kind.PLAIN,
-                30,
-                14.5f,
-                58,
-                9,
-                wording.say(
-                        switch (label.filled()) {
-                            case BOUGHT_IN -> Said.of("Bought in, {day}").with("day", new WholeDay(label.day()));
-                            case POTTED_ON -> Said.of("Potted on {day}").with("day", new WholeDay(label.day()));
-                            case SOWN ->
-                                Said.of("Sown {day}, {seeds} a cell")
-                                        .with("day", new WholeDay(label.day()))
-                                        .with("seeds", label.seedsPerCell());
-                        }));
-        paper.fitted(
-                Paper.Kind.PLAIN,
-                30,
-                19,
-                58,
-                9,
-                wording.say(
-                        Said.of("Lot {lot}, {supplier}").with("lot", lot.code()).with("supplier", lot.supplier())));
-        paper.fitted(
-                Paper.Kind.PLAIN,
-                30,
-                23.5f,
-                50,
-                9,
-                wording.say(Said.of("{tray}, cells {first} to {last}")
-                        .with("tray", tray.code())
+        return List.of(
+                Said.plain(file.batch().variety()),
+                Said.of("{tray}, cells {first} to {last}")
+                        .with("tray", CheckedCode.ofTray(tray.number()))
                         .with("first", label.run().first())
-                        .with("last", label.run().last())));
+                        .with("last", label.run().last()),
+                switch (label.filled()) {
+                    case BOUGHT_IN -> Said.of("Bought in, {day}").with("day", new WholeDay(label.day()));
+                    case POTTED_ON -> Said.of("Potted on {day}").with("day", new WholeDay(label.day()));
+                    case SOWN ->
+                        Said.of("Sown {day}, {seeds} a cell")
+                                .with("day", new WholeDay(label.day()))
+                                .with("seeds", label.seedsPerCell());
+                },
+                Said.of("Lot {lot}, {supplier}").with("lot", lot.code()).with("supplier", lot.supplier()),
+                Said.of("{crop}, batch {number}")
+                        .with("crop", crops.crop(file.batch().crop()).name())
+                        .with("number", file.batch().number()));
     }
 }

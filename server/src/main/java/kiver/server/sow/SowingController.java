@@ -7,8 +7,12 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
+import kiver.core.labels.LabelFormat;
 import kiver.server.account.Person;
+import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,12 +21,15 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Sowing and its labels. */
 @RestController
 class SowingController {
+
+    private static final int MOST_BATCHES = 200;
 
     private final SowingService sowing;
     private final LabelPrinter labels;
@@ -86,11 +93,26 @@ class SowingController {
     }
 
     @GetMapping(value = "/api/batches/{number}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> labels(@PathVariable int number) {
+    ResponseEntity<byte[]> labels(@PathVariable int number, @RequestParam(defaultValue = "ROLL") LabelFormat format) {
+        return labels(List.of(number), format, "labels-" + number);
+    }
+
+    @GetMapping(value = "/api/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> labels(
+            @RequestParam List<Integer> batches, @RequestParam(defaultValue = "ROLL") LabelFormat format) {
+        if (batches.isEmpty() || batches.size() > MOST_BATCHES) {
+            throw new Refusal(
+                    "batches",
+                    Said.of("Print labels of 1 to {most} batches at once.").with("most", MOST_BATCHES));
+        }
+        return labels(batches, format, "labels");
+    }
+
+    private ResponseEntity<byte[]> labels(List<Integer> batches, LabelFormat format, String name) {
         String address =
                 ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels-" + number + ".pdf\"")
-                .body(labels.labels(number, address));
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + name + ".pdf\"")
+                .body(labels.labels(batches, format, address));
     }
 }
