@@ -1,8 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { BatchView, TrayView } from '../api/client';
 import { useBatch, useTray } from '../api/queries';
 import { VerdictWords } from '../emerge/VerdictWords';
+import { Dispensable } from '../look/Boundary';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
@@ -128,9 +129,9 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         {batch.emergence.curve.length > 0 && (
           <div className="board p-3">
             <h2 className="mb-2">{say('Emergence of batch {number}', { number: summary.number })}</h2>
-            <Suspense>
+            <Dispensable>
               <EmergenceChart batch={batch} today={today} />
-            </Suspense>
+            </Dispensable>
           </div>
         )}
       </section>

@@ -1,4 +1,4 @@
-import { Component, type ReactNode } from 'react';
+import { Component, Suspense, type ReactNode } from 'react';
 import { say } from '../words/say';
 
 /** Where a page cannot be shown at all: its code could not be fetched, or it failed. The rest of the screen stays. */
@@ -24,5 +24,18 @@ export class Boundary extends Component<{ children: ReactNode; at: string }, { f
         </button>
       </div>
     );
+  }
+}
+
+/** What the page can do without: it comes when it is fetched, and stays away where it cannot be. */
+export class Dispensable extends Component<{ children: ReactNode }, { failed: boolean }> {
+  override state = { failed: false };
+
+  static getDerivedStateFromError(): { failed: boolean } {
+    return { failed: true };
+  }
+
+  override render(): ReactNode {
+    return this.state.failed ? null : <Suspense>{this.props.children}</Suspense>;
   }
 }

@@ -3,7 +3,7 @@ import { say } from '../words/say';
 import { groundOf } from './ingredientLook';
 
 /** A recipe drawn as it lies in the barrow: each ingredient as thick as its share of the whole. */
-export function RecipeDrawn({ recipe, nameOf }: { recipe: RecipeView; nameOf: (code: string) => string }) {
+export function RecipeDrawn({ recipe }: { recipe: RecipeView }) {
   const total = recipe.litres.reduce((sum, each) => sum + each.litres, 0);
   const layers = recipe.litres.map((each, place) => ({
     ...each,
@@ -31,7 +31,7 @@ export function RecipeDrawn({ recipe, nameOf }: { recipe: RecipeView; nameOf: (c
             <svg viewBox="0 0 10 10" className="size-3 shrink-0" aria-hidden>
               <rect width="10" height="10" className={`${groundOf(place)} stroke-ink`} />
             </svg>
-            <span>{nameOf(layer.ingredient)}</span>
+            <span>{layer.name}</span>
             <span className="text-pencil">{say('{percent} %', { percent: Math.round(layer.share * 100) })}</span>
           </li>
         ))}

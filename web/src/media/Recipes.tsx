@@ -6,8 +6,6 @@ import { say } from '../words/say';
 import { handlingWords, USES } from './mixWords';
 import { RecipeDrawn } from './RecipeDrawn';
 
-const namesOf = (media: MediaView) => (code: string) => media.ingredients.find((each) => each.code === code)?.name ?? code;
-
 /** The nursery's recipes, each drawn as it lies in the barrow. */
 export function Recipes({ media, mayChange }: { media: MediaView; mayChange: boolean }) {
   const change = useChange(({ code, what }: { code: string; what: 'usual' | 'retire' | 'bring back' }) =>
@@ -30,7 +28,7 @@ export function Recipes({ media, mayChange }: { media: MediaView; mayChange: boo
         {media.recipes.map((recipe) => (
           <li key={recipe.code} className={`border-t border-rule py-2 ${recipe.retired ? 'text-pencil' : ''}`}>
             <RecipeHead recipe={recipe} />
-            {!recipe.retired && <RecipeDrawn recipe={recipe} nameOf={namesOf(media)} />}
+            {!recipe.retired && <RecipeDrawn recipe={recipe} />}
             <p className="mt-1 text-sm text-pencil">{handlingWords(recipe).join(' ')}</p>
             <div className="flex flex-wrap gap-x-4 text-sm">
               {!recipe.retired && (
@@ -89,7 +87,7 @@ export function LibraryRecipes({ media, mayChange }: { media: MediaView; mayChan
         {media.library.map((recipe) => (
           <li key={recipe.code} className="border-t border-rule py-2">
             <RecipeHead recipe={recipe} />
-            <RecipeDrawn recipe={recipe} nameOf={namesOf(media)} />
+            <RecipeDrawn recipe={recipe} />
             <p className="mt-1 text-sm text-pencil">{handlingWords(recipe).join(' ')}</p>
             {mayChange && (
               <button className="act mt-1" disabled={take.isPending} onClick={() => take.mutate(recipe.code)}>

@@ -31,9 +31,9 @@ const recipe: RecipeView = {
     reserveDays: 42,
   },
   litres: [
-    { ingredient: 'coir', litres: 75 },
-    { ingredient: 'compost', litres: 25 },
-    { ingredient: 'perlite', litres: 10 },
+    { ingredient: 'coir', name: 'Coir', litres: 75 },
+    { ingredient: 'compost', name: 'Garden compost', litres: 25 },
+    { ingredient: 'perlite', name: 'Perlite', litres: 10 },
   ],
 };
 const ingredient = (code: string, name: string) => ({ code, name, density: 0.2, bagLitres: 70, bagPrice: 10, dusty: true, alive: false });

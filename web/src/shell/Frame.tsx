@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { lazy, useState, type ReactNode } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import type { SessionView } from '../api/client';
 import { answered, api } from '../api/client';
@@ -9,7 +9,7 @@ import { OutboxNotice } from '../bench/OutboxNotice';
 import { useOutbox } from '../bench/useOutbox';
 import { helpAt } from '../help/pages';
 import { Announcements } from '../look/announce';
-import { Boundary } from '../look/Boundary';
+import { Boundary, Dispensable } from '../look/Boundary';
 import { WithoutConnection } from '../look/States';
 import { dayWords, longDay } from '../words/days';
 import { useArrival } from './useArrival';
@@ -99,10 +99,10 @@ export function Frame({ session, children }: { session: SessionView; children: R
           >
             {dayWords(session.today)}
           </span>
-          <Suspense>
+          <Dispensable>
             {session.role !== 'GROWER' && <FindSheet />}
             {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
-          </Suspense>
+          </Dispensable>
           <button type="button" className="act min-h-11 px-3 sm:hidden" aria-expanded={more} aria-controls="more" onClick={() => setMore(!more)}>
             {say('More')}
           </button>
@@ -110,11 +110,11 @@ export function Frame({ session, children }: { session: SessionView; children: R
             id="more"
             className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none [&_button]:text-left`}
           >
-            <Suspense>
+            <Dispensable>
               {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
               <PageHelpSheet role={session.role} />
               <Legend />
-            </Suspense>
+            </Dispensable>
             <NavLink to="/account" className="trail flex min-h-11 items-center px-2" title={say('Your account')} onClick={() => setMore(false)}>
               {session.name?.split(' ')[0]}
             </NavLink>
@@ -127,9 +127,9 @@ export function Frame({ session, children }: { session: SessionView; children: R
       <Announcements />
       <OfflineStrip />
       <OutboxNotice />
-      <Suspense>
+      <Dispensable>
         <FirstWalk session={session} />
-      </Suspense>
+      </Dispensable>
       {leaving && (
         <p role="alert" className="mx-auto mt-3 w-full max-w-7xl border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
           {leaving}{' '}

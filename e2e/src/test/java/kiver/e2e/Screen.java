@@ -104,7 +104,7 @@ final class Screen implements AutoCloseable {
     /** Presses a key that opens something over the page, once it is there to be opened. */
     static void pressKey(Page page, String key) {
         page.locator("header kbd")
-                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + Pattern.quote(key) + "$")))
+                .filter(new Locator.FilterOptions().setHasText(key))
                 .first()
                 .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
         page.keyboard().press(key);

@@ -181,7 +181,7 @@ class SpokenToTest {
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
               const media = await get('/api/media');
-              gather([media.recipes?.map((recipe) => recipe.name), media.library?.map((recipe) => recipe.name), media.ingredients?.map((each) => each.name)]);
+              gather([media.recipes?.map((recipe) => recipe.name), media.library?.map((recipe) => [recipe.name, recipe.litres.map((each) => each.name)]), media.ingredients?.map((each) => each.name)]);
               gather((await get('/api/stock')).ingredients?.map((each) => each.deliveries.map((delivery) => delivery.supplier)));
               ['Pell Oskway', 'Pell', 'Maro', 'Ansa', 'Nursery hands', 'Sowing mix, fine'].forEach((each) => names.add(each));
               const phrases = [...names].filter((name) => /[A-Za-z]{2}/.test(name)).sort((one, other) => other.length - one.length);
@@ -194,7 +194,7 @@ class SpokenToTest {
                 }
                 return { bare, depth };
               };
-              const words = (text) => text.replace(known, ' ').replace(/\\S*\\d\\S*|°[CF]|\\b(mm|cm|mL|in)\\b|\\S+@\\S+|https?:\\S+/g, ' ').match(/[A-Za-zÀ-ž]{2,}/g) ?? [];
+              const words = (text) => text.replace(known, ' ').replace(/\\S*\\d\\S*|°[CF]|\\b(mm|cm|mL|in|kg|lb)\\b|\\S+@\\S+|https?:\\S+/g, ' ').match(/[A-Za-zÀ-ž]{2,}/g) ?? [];
               const found = [];
               let depth = 0;
               const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);

@@ -34,7 +34,7 @@ class DemoMixing {
 
     private static final Map<String, Bought> BOUGHT = Map.of(
             "coir", new Bought(11.5, 21),
-            "multipurpose", new Bought(8.4, 8),
+            "multipurpose", new Bought(8.4, 9),
             "compost", new Bought(3, 14),
             "loam", new Bought(4.5, 4),
             "sand", new Bought(3.2, 4),

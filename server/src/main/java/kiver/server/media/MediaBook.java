@@ -135,6 +135,18 @@ public class MediaBook {
         }
     }
 
+    /** What an ingredient is called here, or else in the library. */
+    String nameOf(IngredientCode code) {
+        Ingredient known = ingredients().get(code);
+        return known != null
+                ? known.name()
+                : library().ingredients().stream()
+                        .filter(each -> each.code().equals(code.written()))
+                        .map(LibraryIngredient::name)
+                        .findFirst()
+                        .orElse(code.written());
+    }
+
     /** Adds an ingredient or puts it in the place of the one with its code. */
     @Transactional
     public void put(Ingredient ingredient) {

@@ -133,8 +133,8 @@ class MediaController {
             RecipeDocument says,
             List<LitresOf> litres) {}
 
-    /** So much of an ingredient. */
-    record LitresOf(String ingredient, double litres) {}
+    /** So much of an ingredient, by its code and its name. */
+    record LitresOf(String ingredient, String name, double litres) {}
 
     /** All there is. */
     record MediaView(
@@ -158,8 +158,7 @@ class MediaController {
                 media.mixing());
     }
 
-    private static RecipeView view(
-            Recipe recipe, RecipeDocument document, boolean usual, boolean retired, int version) {
+    private RecipeView view(Recipe recipe, RecipeDocument document, boolean usual, boolean retired, int version) {
         Composition composition = recipe.composition();
         return new RecipeView(
                 recipe.code().written(),
@@ -170,7 +169,8 @@ class MediaController {
                 version,
                 document,
                 composition.litres(100).entrySet().stream()
-                        .map(each -> new LitresOf(each.getKey().written(), each.getValue()))
+                        .map(each ->
+                                new LitresOf(each.getKey().written(), media.nameOf(each.getKey()), each.getValue()))
                         .toList());
     }
 
