@@ -6,6 +6,8 @@ import { answered, api } from '../api/client';
 /** What is fetched so lately needs not be fetched for the pocket. */
 const FRESH = 10 * 60_000;
 
+const SETTLED = 3_000;
+
 /** Fetches what the day's round will open, one after the other, so that it is on the device before one walks out. */
 export function TakeAlong({ round }: { round: RoundView }) {
   const client = useQueryClient();
@@ -27,9 +29,11 @@ export function TakeAlong({ round }: { round: RoundView }) {
         }
       }
     };
-    void fetchAll();
+    // What one looks at comes first; who is on the way elsewhere fetches nothing for the pocket.
+    const timer = setTimeout(() => void fetchAll(), SETTLED);
     return () => {
       left = true;
+      clearTimeout(timer);
     };
   }, [client, round]);
   return null;
