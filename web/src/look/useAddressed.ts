@@ -9,8 +9,16 @@ export function useAddressed<Chosen extends Record<string, string>>(usual: Chose
   const [search, setSearch] = useSearchParams();
   // Two choices may be made before the address shows the first.
   const latest = useRef(search);
+  // Choices on their way into the address: when the first of several arrives, the later ones still hold.
+  const sent = useRef<string[]>([]);
   useEffect(() => {
-    latest.current = search;
+    const arrived = sent.current.indexOf(search.toString());
+    if (arrived >= 0) {
+      sent.current = sent.current.slice(arrived + 1);
+    } else {
+      sent.current = [];
+      latest.current = search;
+    }
   }, [search]);
   const chosen = Object.fromEntries(Object.entries(usual).map(([name, value]) => [name, search.get(name) ?? value])) as Chosen;
   const choose = useCallback(
@@ -21,6 +29,7 @@ export function useAddressed<Chosen extends Record<string, string>>(usual: Chose
         else after.set(name, value);
       }
       latest.current = after;
+      sent.current.push(after.toString());
       setSearch(after, { replace: true });
     },
     [setSearch, usual],
