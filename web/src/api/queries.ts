@@ -72,6 +72,13 @@ export const useBatch = (number: number | undefined) =>
 export const useTray = (number: number) =>
   useQuery({ queryKey: ['trays', number], queryFn: () => answered(api.GET('/api/trays/{number}', { params: { path: { number } } })) });
 
+/** What would have to be moved for a batch to stand in as few trays as it fills. */
+export const useClosingUp = (batch: number) =>
+  useQuery({
+    queryKey: ['batches', batch, 'closing-up'],
+    queryFn: () => answered(api.GET('/api/batches/{number}/closing-up', { params: { path: { number: batch } } })),
+  });
+
 export const useChoices = () => useQuery({ queryKey: ['choices'], queryFn: () => answered(api.GET('/api/choices')), staleTime: 60_000 });
 
 export const useSeason = (draft: number | undefined) =>

@@ -14,7 +14,9 @@ import { useOutbox } from '../bench/useOutbox';
 import { withUnsent } from '../bench/unsent';
 import { CountWork } from '../tray/CountWork';
 import { LossWork } from '../tray/LossWork';
+import { MoveCellsWork } from '../tray/MoveCellsWork';
 import { NameWork } from '../tray/NameWork';
+import { ThinWork } from '../tray/ThinWork';
 import { say } from '../words/say';
 import { cellVolume } from '../words/quantity';
 
@@ -64,11 +66,14 @@ export function TrayPage({ today }: { today: string }) {
   );
 }
 
-type Mode = 'count' | 'lose' | 'name';
+type Mode = 'count' | 'thin' | 'move' | 'lose' | 'name';
+
+const SOWN_HERE: Mode[] = ['count', 'thin', 'move', 'lose', 'name'];
+const BOUGHT_IN: Mode[] = ['move', 'lose', 'name'];
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
   const [search] = useSearchParams();
-  const [mode, setMode] = useState<Mode>(search.get('work') === 'name' ? 'name' : batch.from.boughtIn ? 'lose' : 'count');
+  const [mode, setMode] = useState<Mode>(SOWN_HERE.find((each) => each === search.get('work')) ?? (batch.from.boughtIn ? 'lose' : 'count'));
   const { summary } = batch;
   const sownHere = tray.cells.some((cell) => cell.batch === summary.number && cell.condition !== undefined);
   const restHere = isStillToSow(tray, batch.layout.toSow);
@@ -97,7 +102,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
               )}
             </p>
           </div>
-          {sownHere && <WorkChoice modes={batch.from.boughtIn ? ['lose', 'name'] : ['count', 'lose', 'name']} mode={mode} choose={setMode} />}
+          {sownHere && <WorkChoice modes={batch.from.boughtIn ? BOUGHT_IN : SOWN_HERE} mode={mode} choose={setMode} />}
         </div>
         {trays.length > 1 && (
           <nav aria-label={say('Trays of batch {number}', { number: summary.number })} className="mb-2 flex flex-wrap items-center gap-x-1">
@@ -121,6 +126,8 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
           <TakeInWork key={`${tray.number}-${batch.layout.toSow.length}`} tray={tray} batch={batch} />
         )}
         {sownHere && mode === 'count' && <CountWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'thin' && <ThinWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'move' && <MoveCellsWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
         {sownHere && mode === 'name' && <NameWork tray={tray} batch={batch} />}
       </section>
@@ -139,7 +146,13 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
   );
 }
 
-const MODES: Record<Mode, string> = { count: say('Count'), lose: say('Mark losses'), name: say('Names in doubt') };
+const MODES: Record<Mode, string> = {
+  count: say('Count'),
+  thin: say('Thin'),
+  move: say('Move'),
+  lose: say('Mark losses'),
+  name: say('Names in doubt'),
+};
 
 /** What is done in the cells. */
 function WorkChoice({ modes, mode, choose }: { modes: Mode[]; mode: Mode; choose: (mode: Mode) => void }) {

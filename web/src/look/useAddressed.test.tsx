@@ -1,5 +1,5 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { MemoryRouter, Router, useLocation } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { FindIn } from './FindIn';
@@ -32,7 +32,9 @@ const slow = { waiting: [] as string[], follow: () => {} };
 
 function SlowAddress() {
   const [search, setSearch] = useState('');
-  slow.follow = () => setSearch(slow.waiting.shift() ?? '');
+  useEffect(() => {
+    slow.follow = () => setSearch(slow.waiting.shift() ?? '');
+  }, []);
   const go = (to: string | { search?: string }) => {
     slow.waiting.push((typeof to === 'string' ? to : to.search) ?? '');
   };

@@ -1,7 +1,8 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CellView, TrayView } from '../api/client';
 import { useWidth } from '../look/useWidth';
 import { say } from '../words/say';
+import { encircled } from './encircled';
 
 /** px that a finger needs, and that lie between two cells. */
 const FINGER = 44;
@@ -25,11 +26,13 @@ interface Work {
   digit?: (cell: CellView, digit: number) => void;
   /** The minus key on a cell. */
   fewer?: (cell: CellView) => void;
+  /** A whole row, by the mark at its head; rows have none where it is missing. */
+  row?: (cells: CellView[]) => void;
 }
 
 /**
  * A tray as it lies on the bench, worked on directly. A mouse sweeps by dragging; a finger scrolls unless sweeping was
- * switched on. Arrow keys, Home, End and the page keys walk over all cells, also those that cannot be worked on. Where it is
+ * switched on; what it leads around is swept, too. Arrow keys, Home, End and the page keys walk over all cells, also those that cannot be worked on. Where it is
  * wider than the screen it can be looked at whole, with small cells, or with cells for a finger.
  */
 export function TrayGrid({
@@ -47,7 +50,8 @@ export function TrayGrid({
   const [current, setCurrent] = useState(1);
   const [whole, setWhole] = useState(false);
   const [frame, width] = useWidth<HTMLDivElement>(USUAL_WIDTH);
-  const wide = tray.columns * (FINGER + GAP) > width;
+  const columns = tray.columns + (work.row ? 1 : 0);
+  const wide = columns * (FINGER + GAP) > width;
   const swept = useRef<CellView[]>([]);
   const cellAt = (element: Element | null): CellView | undefined => {
     const number = element?.closest<HTMLElement>('[data-cell]')?.dataset.cell;
@@ -67,30 +71,42 @@ export function TrayGrid({
   };
   const onPointerUp = () => {
     grid.current?.querySelectorAll('.ring-4').forEach((each) => each.classList.remove('ring-4'));
-    if (swept.current.length > 1) work.sweep(swept.current);
-  };
-  const onClick = (cell: CellView) => {
-    const partOfSweep = swept.current.length > 1;
-    swept.current = [];
-    if (!partOfSweep) work.tap(cell);
-  };
-  const onKeyDown = (event: KeyboardEvent, cell: CellView) => {
-    const workable = !draw(cell).disabled;
-    if (/^[0-9]$/.test(event.key) && work.digit) {
-      if (workable) work.digit(cell, Number(event.key));
-      focus(cell.number + 1);
-    } else if (event.key === '-' && work.fewer) {
-      if (workable) work.fewer(cell);
-    } else if ((event.key === 'Delete' || event.key === 'Backspace') && work.digit) {
-      if (workable) work.digit(cell, 0);
-    } else {
-      const to = cellFor(event.key, event.ctrlKey, cell.number, tray);
-      if (to === undefined) return;
-      focus(to);
-    }
-    event.preventDefault();
+    if (swept.current.length < 2) return;
+    const around = encircled(
+      swept.current.map((cell) => cell.number),
+      tray.rows,
+      tray.columns,
+    );
+    work.sweep([...swept.current, ...around.flatMap((number) => tray.cells[number - 1] ?? [])]);
   };
   const focus = (number: number) => grid.current?.querySelector<HTMLElement>(`[data-cell="${number}"]`)?.focus();
+  const handled = {
+    click: (cell: CellView) => {
+      const partOfSweep = swept.current.length > 1;
+      swept.current = [];
+      if (!partOfSweep && !draw(cell).disabled) work.tap(cell);
+    },
+    keyDown: (event: KeyboardEvent, cell: CellView) => {
+      const workable = !draw(cell).disabled;
+      if (/^[0-9]$/.test(event.key) && work.digit) {
+        if (workable) work.digit(cell, Number(event.key));
+        focus(cell.number + 1);
+      } else if (event.key === '-' && work.fewer) {
+        if (workable) work.fewer(cell);
+      } else if ((event.key === 'Delete' || event.key === 'Backspace') && work.digit) {
+        if (workable) work.digit(cell, 0);
+      } else {
+        const to = cellFor(event.key, event.ctrlKey, cell.number, tray);
+        if (to === undefined) return;
+        focus(to);
+      }
+      event.preventDefault();
+    },
+    focus: (cell: CellView) => setCurrent(cell.number),
+  };
+  const on = useUnchanging(handled);
+  const rows = Array.from({ length: tray.rows }, (_, row) => tray.cells.slice(row * tray.columns, (row + 1) * tray.columns));
+  const small = whole && wide;
   return (
     <div ref={frame}>
       {wide && (
@@ -103,40 +119,100 @@ export function TrayGrid({
           ref={grid}
           role="group"
           aria-label={say('{code}, {rows} rows of {columns} cells', { code: tray.code, rows: tray.rows, columns: tray.columns })}
-          className={`grid min-w-full select-none ${whole && wide ? 'gap-px text-xs' : 'w-max gap-1 text-lg'} ${fingerSweeps ? 'touch-none' : ''}`}
-          style={{ gridTemplateColumns: `repeat(${tray.columns}, minmax(${whole && wide ? '0' : `${FINGER}px`}, 1fr))` }}
+          className={`grid min-w-full select-none ${small ? 'gap-px text-xs' : 'w-max gap-1 text-lg'} ${fingerSweeps ? 'touch-none' : ''}`}
+          style={{ gridTemplateColumns: `repeat(${columns}, minmax(${small ? '0' : `${FINGER}px`}, 1fr))` }}
           onPointerDown={onPointerDown}
           onPointerMove={onPointerMove}
           onPointerUp={onPointerUp}
         >
-          {tray.cells.map((cell) => {
-            const look = draw(cell);
-            return (
+          {rows.map((cells, row) => [
+            work.row && (
               <button
-                key={cell.number}
-                data-cell={cell.number}
-                tabIndex={cell.number === current ? 0 : -1}
-                aria-label={say('Cell {number}, row {row}, column {column}, {words}', {
-                  number: cell.number,
-                  row: Math.ceil(cell.number / tray.columns),
-                  column: ((cell.number - 1) % tray.columns) + 1,
-                  words: look.words,
-                })}
-                onFocus={() => setCurrent(cell.number)}
-                aria-disabled={look.disabled}
-                className={`relative grid place-items-center rounded-sm font-bold ring-dusk ${whole && wide ? 'min-h-6' : 'min-h-11'} ${look.look}`}
-                onClick={() => !look.disabled && onClick(cell)}
-                onKeyDown={(event) => onKeyDown(event, cell)}
+                key={`row ${row}`}
+                type="button"
+                aria-label={say('Row {row}', { row: row + 1 })}
+                className={`rounded-sm bg-board text-sm text-ink ${small ? 'min-h-6' : 'min-h-11'}`}
+                onClick={() => work.row?.(cells)}
               >
-                {look.text}
+                {row + 1}
               </button>
-            );
-          })}
+            ),
+            ...cells.map((cell, column) => {
+              const look = draw(cell);
+              return (
+                <Cell
+                  key={cell.number}
+                  cell={cell}
+                  row={row + 1}
+                  column={column + 1}
+                  stop={cell.number === current}
+                  small={small}
+                  text={look.text}
+                  words={look.words}
+                  look={look.look}
+                  disabled={look.disabled}
+                  on={on}
+                />
+              );
+            }),
+          ])}
         </div>
       </div>
     </div>
   );
 }
+
+interface Handled {
+  click: (cell: CellView) => void;
+  keyDown: (event: KeyboardEvent, cell: CellView) => void;
+  focus: (cell: CellView) => void;
+}
+
+/** Functions that stay the same over the years and do what the newest ones do, so that what is handed them is not drawn again. */
+function useUnchanging(newest: Handled): Handled {
+  const latest = useRef(newest);
+  useLayoutEffect(() => {
+    latest.current = newest;
+  });
+  return useMemo(
+    () => ({
+      click: (cell) => latest.current.click(cell),
+      keyDown: (event, cell) => latest.current.keyDown(event, cell),
+      focus: (cell) => latest.current.focus(cell),
+    }),
+    [],
+  );
+}
+
+/** One cell. A tap changes one of hundreds, and only that one is drawn again. */
+const Cell = memo(function Cell({
+  cell,
+  row,
+  column,
+  stop,
+  small,
+  text,
+  words,
+  look,
+  disabled,
+  on,
+}: CellLook & { cell: CellView; row: number; column: number; stop: boolean; small: boolean; on: Handled }) {
+  return (
+    <button
+      type="button"
+      data-cell={cell.number}
+      tabIndex={stop ? 0 : -1}
+      aria-label={say('Cell {number}, row {row}, column {column}, {words}', { number: cell.number, row, column, words })}
+      onFocus={() => on.focus(cell)}
+      aria-disabled={disabled}
+      className={`relative grid place-items-center rounded-sm font-bold ring-dusk ${small ? 'min-h-6' : 'min-h-11'} ${look}`}
+      onClick={() => on.click(cell)}
+      onKeyDown={(event) => on.keyDown(event, cell)}
+    >
+      {text}
+    </button>
+  );
+});
 
 /** Where a key leads from a cell; nowhere for any other key. */
 function cellFor(key: string, control: boolean, from: number, tray: TrayView): number | undefined {

@@ -13,8 +13,20 @@ const BASE = {
   gone: 'bg-wash text-dusk',
 };
 
+/** How cells looked when last asked; of hundreds one is another after a tap, and wording takes longer than drawing. */
+const KEPT = new WeakMap<CellView, { asked: string; look: CellLook }>();
+
 /** How a cell looks: a figure for what is up, a sign for everything else; never colour alone. */
 export function cellLook(cell: CellView, batch: number | undefined, found: Found, changed: boolean): CellLook {
+  const asked = `${batch} ${found} ${changed}`;
+  const kept = KEPT.get(cell);
+  if (kept?.asked === asked) return kept.look;
+  const look = newLook(cell, batch, found, changed);
+  KEPT.set(cell, { asked, look });
+  return look;
+}
+
+function newLook(cell: CellView, batch: number | undefined, found: Found, changed: boolean): CellLook {
   const other = cell.batch !== batch;
   const dim = other && cell.batch !== undefined ? 'cell-other' : '';
   const edge = changed ? 'outline-3 -outline-offset-3 outline-ochre' : '';

@@ -5,7 +5,7 @@ import { cellLook } from './cellLook';
 import { EMPTY_DRAFT, foundIn } from './draft';
 import { TrayGrid } from './TrayGrid';
 
-/** The cells of a batch in a tray from which some are picked, by tapping or sweeping, to be told something about. */
+/** The cells of a batch in a tray from which some are picked, by tapping, by row, by sweeping over them or around them, to be told something about. */
 export function usePickedCells(
   tray: TrayView,
   batch: number,
@@ -16,6 +16,14 @@ export function usePickedCells(
   const open = (cell: CellView) => cell.batch === batch && can(cell);
   const toggle = (cell: CellView) =>
     setPicked(picked.includes(cell.number) ? picked.filter((each) => each !== cell.number) : [...picked, cell.number]);
+  const add = (cells: CellView[]) => setPicked([...new Set([...picked, ...cells.filter(open).map((cell) => cell.number)])]);
+  /** A row is picked whole; where all of it is picked already, it is let go. */
+  const turn = (cells: CellView[]) => {
+    const row = cells.filter(open);
+    if (row.every((cell) => picked.includes(cell.number))) {
+      setPicked(picked.filter((each) => !row.some((cell) => cell.number === each)));
+    } else add(row);
+  };
   const grid = (
     <TrayGrid
       tray={tray}
@@ -25,7 +33,7 @@ export function usePickedCells(
         const look = cellLook(cell, batch, foundIn(EMPTY_DRAFT, cell), marked);
         return marked ? { ...look, text: sign, words, disabled: false } : { ...look, disabled: !open(cell) };
       }}
-      work={{ tap: toggle, sweep: (cells) => setPicked([...new Set([...picked, ...cells.filter(open).map((cell) => cell.number)])]) }}
+      work={{ tap: toggle, sweep: add, row: turn }}
     />
   );
   const sweeping = (
@@ -34,5 +42,7 @@ export function usePickedCells(
       {say('Sweep with the finger')}
     </label>
   );
-  return { picked, clear: () => setPicked([]), grid, sweeping };
+  const pickOnly = (which: (cell: CellView) => boolean) =>
+    setPicked(tray.cells.filter((cell) => open(cell) && which(cell)).map((cell) => cell.number));
+  return { picked, clear: () => setPicked([]), pickOnly, grid, sweeping };
 }

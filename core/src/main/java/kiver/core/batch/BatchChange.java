@@ -16,6 +16,16 @@ public sealed interface BatchChange {
     /** Changes the account of its cells: what was sown, counted, potted, lost or let go. */
     sealed interface OfPlants extends BatchChange {}
 
+    /** Plants went from cells of one tray to cells of a tray, the same or another. */
+    sealed interface BetweenTrays extends OfPlants {
+
+        /** The tray they stood in. */
+        TrayId from();
+
+        /** The tray they stand in afterwards. */
+        TrayId goal();
+    }
+
     /** Where it stands. */
     sealed interface OfPlace extends BatchChange {}
 
@@ -55,7 +65,7 @@ public sealed interface BatchChange {
      * @param cells of it, rising
      * @param into as many cells of another tray
      */
-    record PottedOn(TrayId from, List<Integer> cells, CellRun into) implements OfPlants {
+    record PottedOn(TrayId from, List<Integer> cells, CellRun into) implements BetweenTrays {
         public PottedOn {
             cells = List.copyOf(cells);
             if (cells.isEmpty() || cells.size() != into.length()) {
@@ -64,6 +74,82 @@ public sealed interface BatchChange {
             if (from.equals(into.tray())) {
                 throw new ChangeRefused("into", new ChangeFault.SameTray());
             }
+        }
+
+        @Override
+        public TrayId goal() {
+            return into.tray();
+        }
+    }
+
+    /**
+     * Seedlings, or cells in which nothing is up yet, went over into other cells of the same kind of tray: gaps were closed,
+     * a tray was split, two became one. What is known of a cell goes with what was in it; a gap of the batch that is
+     * filled goes where the plant came from, so the account stays even.
+     *
+     * @param from tray they stood in
+     * @param cells of it, at least one, none twice
+     * @param into tray they went to; may be the same
+     * @param goals cells of it, one for each, none twice
+     */
+    record CellsMoved(TrayId from, List<Integer> cells, TrayId into, List<Integer> goals) implements BetweenTrays {
+        public CellsMoved {
+            Objects.requireNonNull(from);
+            Objects.requireNonNull(into);
+            cells = List.copyOf(cells);
+            goals = List.copyOf(goals);
+            CellNumbers.requireEachOnce(cells);
+            CellNumbers.requireEachOnce(goals);
+            CellNumbers.requireOneEach(cells, goals);
+        }
+
+        @Override
+        public TrayId goal() {
+            return into;
+        }
+    }
+
+    /**
+     * All but the strongest seedlings of some cells were taken out. What had come up there is still known of the seed.
+     *
+     * @param tray they were in
+     * @param cells by number, at least one, none twice
+     * @param left seedlings that stay in each, 1 or more
+     */
+    record Thinned(TrayId tray, List<Integer> cells, int left) implements OfPlants {
+        public Thinned {
+            Objects.requireNonNull(tray);
+            cells = List.copyOf(cells);
+            CellNumbers.requireEachOnce(cells);
+            if (left < 1 || left > Counted.MOST_SEEDLINGS) {
+                throw new ChangeRefused("left", new ChangeFault.SeedlingsLeft(Counted.MOST_SEEDLINGS));
+            }
+        }
+    }
+
+    /**
+     * One seedling more than its cell needs went into a cell in which nothing had come up. It is of the sowing that it
+     * came from; what the other cell's own seed did is still known.
+     *
+     * @param from tray they stood in
+     * @param cells of it that hold more than one, at least one, none twice
+     * @param into tray they went to; may be the same
+     * @param goals cells of it that were given up, one for each, none twice
+     */
+    record PrickedOut(TrayId from, List<Integer> cells, TrayId into, List<Integer> goals) implements BetweenTrays {
+        public PrickedOut {
+            Objects.requireNonNull(from);
+            Objects.requireNonNull(into);
+            cells = List.copyOf(cells);
+            goals = List.copyOf(goals);
+            CellNumbers.requireEachOnce(cells);
+            CellNumbers.requireEachOnce(goals);
+            CellNumbers.requireOneEach(cells, goals);
+        }
+
+        @Override
+        public TrayId goal() {
+            return into;
         }
     }
 

@@ -15,6 +15,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import kiver.core.place.PlaceId;
+import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -33,6 +34,7 @@ final class BatchFold {
     final Set<TrayId> completelyCounted = new HashSet<>();
     final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     final SortedSet<LocalDate> pottingDays = new TreeSet<>();
+    private final Map<Integer, LotId> lotOfSowing = new HashMap<>();
 
     @Nullable
     LocalDate sownOn;
@@ -77,6 +79,12 @@ final class BatchFold {
                     lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
         } else if (change instanceof BatchChange.PottedOn potted) {
             potOn(day, potted);
+        } else if (change instanceof BatchChange.CellsMoved moved) {
+            moveCells(moved);
+        } else if (change instanceof BatchChange.Thinned thinned) {
+            thin(thinned);
+        } else if (change instanceof BatchChange.PrickedOut pricked) {
+            prickOut(pricked);
         } else if (change instanceof BatchChange.Released released) {
             requireNamesAs(released);
             changeAll(released.tray(), released.cells(), Set.of(CellCondition.ALIVE), CellCondition.RELEASED);
@@ -118,11 +126,13 @@ final class BatchFold {
     }
 
     private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
+        lotOfSowing.put(sequence, sown.lot());
         fill(sown.run(), CellState.sown(sown.seedsPerCell(), sequence), sown.place(), day);
     }
 
     /** What arrives is up and counted; nothing more will come up in its trays. */
     private void bringIn(int sequence, LocalDate day, BatchChange.BroughtIn arrived) {
+        lotOfSowing.put(sequence, arrived.lot());
         fill(arrived.run(), CellState.broughtIn(sequence), arrived.place(), day);
         completelyCounted.add(arrived.run().tray());
     }
@@ -216,6 +226,83 @@ final class BatchFold {
         pottingDays.add(day);
     }
 
+    private void moveCells(BatchChange.CellsMoved moved) {
+        List<CellState> going = new ArrayList<>();
+        for (int number : moved.cells()) {
+            Cell from = new Cell(moved.from(), number);
+            CellState before = sownCell(from, "cells");
+            if (before.condition() != CellCondition.ALIVE && before.condition() != CellCondition.WAITING) {
+                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
+            }
+            going.add(before);
+            cells.remove(from);
+        }
+        List<CellState> gaps = new ArrayList<>();
+        for (int index = 0; index < going.size(); index++) {
+            Cell goal = new Cell(moved.into(), moved.goals().get(index));
+            CellState there = cells.put(goal, going.get(index));
+            if (there != null) {
+                if (there.condition() != CellCondition.EMPTY && there.condition() != CellCondition.LOST) {
+                    throw new ChangeRefused("goals", new ChangeFault.PlaceIsTaken(goal.number()));
+                }
+                gaps.add(there);
+            }
+        }
+        // There are as many cells left behind as there are gaps filled, or more.
+        moved.cells().stream()
+                .map(number -> new Cell(moved.from(), number))
+                .filter(cell -> !cells.containsKey(cell))
+                .limit(gaps.size())
+                .toList()
+                .forEach(left -> cells.put(left, gaps.remove(0)));
+        boolean moreMayCome = going.stream().anyMatch(cell -> cell.condition() == CellCondition.WAITING);
+        if (moreMayCome) {
+            completelyCounted.remove(moved.into());
+        } else if (!placeOfTray.containsKey(moved.into())) {
+            completelyCounted.add(moved.into());
+        }
+        // A tray that is new to the batch stands beside the one that the plants left.
+        placeOfTray.putIfAbsent(moved.into(), placeOfTray.get(moved.from()));
+    }
+
+    private void thin(BatchChange.Thinned thinned) {
+        for (int number : thinned.cells()) {
+            Cell cell = new Cell(thinned.tray(), number);
+            CellState before = sownCell(cell, "cells");
+            if (before.condition() != CellCondition.ALIVE) {
+                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
+            }
+            if (before.isStandingKnown() && before.seedlings() <= thinned.left()) {
+                throw new ChangeRefused(
+                        "cells", new ChangeFault.NothingToThin(number, before.seedlings(), thinned.left()));
+            }
+            cells.put(cell, before.thinnedTo(thinned.left()));
+        }
+    }
+
+    private void prickOut(BatchChange.PrickedOut pricked) {
+        for (int index = 0; index < pricked.cells().size(); index++) {
+            Cell from = new Cell(pricked.from(), pricked.cells().get(index));
+            Cell into = new Cell(pricked.into(), pricked.goals().get(index));
+            CellState giving = sownCell(from, "cells");
+            if (giving.condition() != CellCondition.ALIVE) {
+                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(from.number()));
+            }
+            if (giving.isStandingKnown() && giving.seedlings() < 2) {
+                throw new ChangeRefused("cells", new ChangeFault.OnlyOneSeedling(from.number()));
+            }
+            CellState gap = sownCell(into, "goals");
+            if (gap.condition() != CellCondition.EMPTY) {
+                throw new ChangeRefused("goals", new ChangeFault.CellNotGivenUp(into.number()));
+            }
+            if (!lotOfSowing.get(gap.sowing()).equals(lotOfSowing.get(giving.sowing()))) {
+                throw new ChangeRefused("goals", new ChangeFault.CellOfAnotherLot(into.number()));
+            }
+            cells.put(from, giving.thinnedTo(giving.isStandingKnown() ? giving.seedlings() - 1 : 1));
+            cells.put(into, gap.filledFrom(giving));
+        }
+    }
+
     private void startHardening(LocalDate day, BatchChange.HardeningStarted started) {
         requireSown();
         if (cells.values().stream().noneMatch(cell -> cell.condition() == CellCondition.ALIVE)) {
@@ -307,7 +394,6 @@ final class BatchFold {
 
     /** Cells in which a seedling was ever seen. */
     int emerged() {
-        return (int)
-                cells.values().stream().filter(cell -> cell.seedlings() > 0).count();
+        return (int) cells.values().stream().filter(cell -> cell.cameUp() > 0).count();
     }
 }

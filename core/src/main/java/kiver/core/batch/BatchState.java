@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
+import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -185,6 +186,17 @@ public final class BatchState {
             trays = List.copyOf(fold.trays());
         }
         return trays;
+    }
+
+    /** From its first to its last cell in a tray, whatever lies between; empty where it has none there. */
+    public Optional<CellRun> spanIn(TrayId tray) {
+        IntSummaryStatistics numbers = fold.cells.keySet().stream()
+                .filter(cell -> cell.tray().equals(tray))
+                .mapToInt(Cell::number)
+                .summaryStatistics();
+        return numbers.getCount() == 0
+                ? Optional.empty()
+                : Optional.of(new CellRun(tray, numbers.getMin(), numbers.getMax()));
     }
 
     /** The numbers of its cells in a tray that are in a condition, rising. */

@@ -20,4 +20,10 @@ final class CellNumbers {
             }
         }
     }
+
+    static void requireOneEach(List<Integer> cells, List<Integer> goals) {
+        if (cells.size() != goals.size()) {
+            throw new ChangeRefused("goals", new ChangeFault.PlacesDoNotFit(cells.size(), goals.size()));
+        }
+    }
 }

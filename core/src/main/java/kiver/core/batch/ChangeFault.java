@@ -32,6 +32,21 @@ public sealed interface ChangeFault {
     /** So many plants do not go into so many places. */
     record PlacesDoNotFit(int plants, int places) implements ChangeFault {}
 
+    /** A cell holds no more seedlings than are to stay in it. */
+    record NothingToThin(int cell, int seedlings, int left) implements ChangeFault {}
+
+    /** So many seedlings do not stay in a cell. */
+    record SeedlingsLeft(int most) implements ChangeFault {}
+
+    /** A cell holds one seedling only. */
+    record OnlyOneSeedling(int cell) implements ChangeFault {}
+
+    /** A cell was not given up; something may come up in it yet, or stands in it. */
+    record CellNotGivenUp(int cell) implements ChangeFault {}
+
+    /** A cell was sown from another lot than the seedling that is to go there. */
+    record CellOfAnotherLot(int cell) implements ChangeFault {}
+
     /** Plants are potted into another tray than they stand in. */
     record SameTray() implements ChangeFault {}
 

@@ -18,16 +18,16 @@ final class ClumpCount {
      */
     static int seedlings(Collection<CellState> chosen, Collection<CellState> all) {
         double sure = chosen.stream()
-                .filter(cell -> !cell.onlySeen())
+                .filter(CellState::isStandingKnown)
                 .mapToInt(CellState::seedlings)
                 .sum();
-        long seen = chosen.stream().filter(CellState::onlySeen).count();
+        long seen = chosen.stream().filter(cell -> !cell.isStandingKnown()).count();
         return (int) Math.round(sure + seen * usualClump(all));
     }
 
     private static double usualClump(Collection<CellState> all) {
         return all.stream()
-                .filter(cell -> cell.seedlings() > 0 && !cell.onlySeen())
+                .filter(cell -> cell.seedlings() > 0 && cell.isStandingKnown())
                 .mapToInt(CellState::seedlings)
                 .average()
                 .orElseGet(

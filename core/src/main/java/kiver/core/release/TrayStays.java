@@ -22,7 +22,7 @@ public final class TrayStays {
 
     /**
      * The places at which plants stood from their sowing or arrival on, earliest first: those of the tray they were started
-     * in, and from each potting on those of the tray they went into.
+     * in, and from each potting on, or going over, those of the tray they went into.
      *
      * @param state of their batch
      * @param origin of the plants
@@ -36,10 +36,10 @@ public final class TrayStays {
             if (recorded.day().isBefore(origin.day())) {
                 continue;
             }
-            if (recorded.change() instanceof BatchChange.PottedOn potted
-                    && potted.from().equals(standsIn)
-                    && potted.into().tray().equals(onward.get(standsIn))) {
-                standsIn = potted.into().tray();
+            if (recorded.change() instanceof BatchChange.BetweenTrays went
+                    && went.from().equals(standsIn)
+                    && went.goal().equals(onward.get(standsIn))) {
+                standsIn = went.goal();
             }
             Optional<PlaceId> place = placeAfter(recorded.change(), standsIn);
             if (place.isPresent()
@@ -67,18 +67,19 @@ public final class TrayStays {
         return change instanceof BatchChange.HardeningStarted started ? Optional.of(started.place()) : Optional.empty();
     }
 
-    /** From each tray that plants of their sowing were potted into to the one before, those of the fewest pottings. */
+    /** From each tray that plants of their sowing were potted into to the one before, those of the fewest moves. */
     private static Map<TrayId, TrayId> onward(BatchState state, PlantOrigin origin) {
         Map<TrayId, TrayId> before = new HashMap<>();
         Deque<TrayId> reached = new ArrayDeque<>(List.of(origin.startedIn()));
         while (!reached.isEmpty() && !before.containsKey(origin.tray())) {
             TrayId from = reached.remove();
             for (RecordedChange recorded : inOrder(state)) {
-                if (recorded.change() instanceof BatchChange.PottedOn potted
-                        && potted.from().equals(from)
-                        && !potted.into().tray().equals(origin.startedIn())
-                        && before.putIfAbsent(potted.into().tray(), from) == null) {
-                    reached.add(potted.into().tray());
+                if (recorded.change() instanceof BatchChange.BetweenTrays went
+                        && went.from().equals(from)
+                        && !went.goal().equals(from)
+                        && !went.goal().equals(origin.startedIn())
+                        && before.putIfAbsent(went.goal(), from) == null) {
+                    reached.add(went.goal());
                 }
             }
         }

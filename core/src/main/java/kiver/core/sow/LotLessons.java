@@ -21,11 +21,11 @@ public final class LotLessons {
      *
      * @param lot that they were sown from
      * @param seeds in each, 1 or more
-     * @param seedlings counted in each, 0 or more
+     * @param cameUp seedlings of their own seed that came up in each, 0 or more
      * @param onlySeen whether something was seen to be up without being counted
      * @param cells how many there are, 1 or more
      */
-    public record CountedCells(LotId lot, int seeds, int seedlings, boolean onlySeen, int cells) {}
+    public record CountedCells(LotId lot, int seeds, int cameUp, boolean onlySeen, int cells) {}
 
     /** The sown cells of a batch; plants that were bought in came up elsewhere and teach nothing of any seed. */
     public static List<CountedCells> cellsOf(BatchProjection batch) {
@@ -38,7 +38,7 @@ public final class LotLessons {
                 .map(cells -> new CountedCells(
                         cells.lot(),
                         cells.state().seeds(),
-                        cells.state().seedlings(),
+                        cells.state().cameUp(),
                         cells.state().onlySeen(),
                         cells.run().length()))
                 .toList();
@@ -61,13 +61,13 @@ public final class LotLessons {
         int failed = 0;
         Map<Integer, Integer> seen = new TreeMap<>();
         for (CountedCells cell : counted) {
-            if (cell.seedlings() == 0) {
+            if (cell.cameUp() == 0) {
                 failed += cell.cells() * cell.seeds();
-            } else if (cell.onlySeen() || cell.seedlings() > cell.seeds()) {
+            } else if (cell.onlySeen() || cell.cameUp() > cell.seeds()) {
                 seen.merge(cell.seeds(), cell.cells(), Integer::sum);
             } else {
-                up += cell.cells() * cell.seedlings();
-                failed += cell.cells() * (cell.seeds() - cell.seedlings());
+                up += cell.cells() * cell.cameUp();
+                failed += cell.cells() * (cell.seeds() - cell.cameUp());
             }
         }
         return new CountLesson(up, failed, seen);

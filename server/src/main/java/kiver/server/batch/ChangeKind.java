@@ -23,6 +23,9 @@ enum ChangeKind {
     MIXED("Mixed", BatchChange.Mixed.class),
     RECOGNISED("Recognised", BatchChange.Recognised.class),
     POTTED_ON("PottedOn", BatchChange.PottedOn.class),
+    CELLS_MOVED("CellsMoved", BatchChange.CellsMoved.class),
+    THINNED("Thinned", BatchChange.Thinned.class),
+    PRICKED_OUT("PrickedOut", BatchChange.PrickedOut.class),
     /** From version 2: some trays of a batch may move. */
     MOVED("Moved", BatchChange.Moved.class, detail -> withArray(detail, "trays")),
     HARDENING_STARTED("HardeningStarted", BatchChange.HardeningStarted.class),

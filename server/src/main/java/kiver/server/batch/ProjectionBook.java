@@ -168,8 +168,9 @@ public class ProjectionBook implements SmartInitializingSingleton {
                 cells.run().last(),
                 state.condition(),
                 state.seeds(),
-                state.seedlings(),
+                state.cameUp(),
                 state.onlySeen(),
+                state.seedlings(),
                 state.sowing(),
                 cells.lot().number(),
                 state.mixed());
@@ -178,7 +179,14 @@ public class ProjectionBook implements SmartInitializingSingleton {
     private static BatchProjection.Cells cells(ProjectionMapper.CellsRow row) {
         return new BatchProjection.Cells(
                 new CellRun(new TrayId(row.trayId()), row.firstCell(), row.lastCell()),
-                new CellState(row.seeds(), row.seedlings(), row.onlySeen(), row.condition(), row.origin(), row.mixed()),
+                new CellState(
+                        row.seeds(),
+                        row.cameUp(),
+                        row.onlySeen(),
+                        row.seedlings(),
+                        row.condition(),
+                        row.origin(),
+                        row.mixed()),
                 new LotId(row.lotId()));
     }
 

@@ -37,8 +37,9 @@ interface ProjectionMapper {
             int lastCell,
             CellCondition condition,
             int seeds,
-            int seedlings,
+            int cameUp,
             boolean onlySeen,
+            int seedlings,
             int origin,
             long lotId,
             boolean mixed) {}
@@ -61,7 +62,7 @@ interface ProjectionMapper {
     Optional<StandingRow> standing(@Param("batchId") long batchId);
 
     @Select("""
-            select tray_id, first_cell, last_cell, condition, seeds, seedlings, only_seen, origin, lot_id, mixed
+            select tray_id, first_cell, last_cell, condition, seeds, came_up, only_seen, seedlings, origin, lot_id, mixed
             from batch_cells where batch_id = #{batchId} order by tray_id, first_cell
             """)
     List<CellsRow> cells(@Param("batchId") long batchId);
@@ -91,14 +92,15 @@ interface ProjectionMapper {
 
     String NEW_CELLS = """
             select * from jsonb_to_recordset(#{rows}::jsonb) as new(
-                "trayId" bigint, "firstCell" int, "lastCell" int, condition text, seeds int, seedlings int,
-                "onlySeen" boolean, origin int, "lotId" bigint, mixed boolean)
+                "trayId" bigint, "firstCell" int, "lastCell" int, condition text, seeds int, "cameUp" int,
+                "onlySeen" boolean, seedlings int, origin int, "lotId" bigint, mixed boolean)
             """;
 
     String SAME_CELLS = """
             old.batch_id = #{batchId} and old.tray_id = new."trayId" and old.first_cell = new."firstCell"
                 and old.last_cell = new."lastCell" and old.condition = new.condition and old.seeds = new.seeds
-                and old.seedlings = new.seedlings and old.only_seen = new."onlySeen" and old.origin = new.origin
+                and old.came_up = new."cameUp" and old.only_seen = new."onlySeen" and old.seedlings = new.seedlings
+                and old.origin = new.origin
                 and old.lot_id = new."lotId" and old.mixed = new.mixed
             """;
 
@@ -109,9 +111,10 @@ interface ProjectionMapper {
 
     /** Adds the cells that are not written down as they are. */
     @Insert("""
-            insert into batch_cells (batch_id, tray_id, first_cell, last_cell, condition, seeds, seedlings, only_seen, origin, lot_id, mixed)
-            select #{batchId}, new."trayId", new."firstCell", new."lastCell", new.condition, new.seeds, new.seedlings,
-                   new."onlySeen", new.origin, new."lotId", new.mixed
+            insert into batch_cells (batch_id, tray_id, first_cell, last_cell, condition, seeds, came_up, only_seen, seedlings, origin, lot_id,
+                                     mixed)
+            select #{batchId}, new."trayId", new."firstCell", new."lastCell", new.condition, new.seeds, new."cameUp",
+                   new."onlySeen", new.seedlings, new.origin, new."lotId", new.mixed
             from (""" + NEW_CELLS + ") new where not exists (select from batch_cells old where " + SAME_CELLS + ")")
     void addCells(@Param("batchId") long batchId, @Param("rows") String rows);
 

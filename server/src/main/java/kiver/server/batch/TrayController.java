@@ -32,6 +32,7 @@ class TrayController {
     /**
      * A cell; without a batch when it is free, without a condition when it is only set aside.
      *
+     * @param onlySeen whether something was seen to be up and nobody counted what stands
      * @param mixed whether nobody is sure what its plant is
      */
     record CellView(
@@ -84,7 +85,7 @@ class TrayController {
                         state.condition(),
                         state.seeds(),
                         state.seedlings(),
-                        state.onlySeen(),
+                        !state.isStandingKnown(),
                         state.mixed());
             }
         }

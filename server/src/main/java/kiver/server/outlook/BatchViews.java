@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -190,7 +191,7 @@ public class BatchViews {
         return List.copyOf(own);
     }
 
-    /** The cells it was sown in, then those it was potted on into. */
+    /** The cells it was sown in, then those it was potted on into, then what went over into trays of its own. */
     private List<BatchView.RunView> runs(BatchOutlook batch) {
         BatchState state = batch.file().state();
         List<CellRun> runs = new ArrayList<>(
@@ -202,6 +203,10 @@ public class BatchViews {
                 .filter(BatchChange.PottedOn.class::isInstance)
                 .forEach(change -> runs.add(((BatchChange.PottedOn) change).into()));
         runs.removeIf(run -> !state.trays().contains(run.tray()));
+        Set<TrayId> told = runs.stream().map(CellRun::tray).collect(Collectors.toSet());
+        state.trays().stream()
+                .filter(tray -> !told.contains(tray))
+                .forEach(tray -> state.spanIn(tray).ifPresent(runs::add));
         return runViews(state.sownOn().isEmpty() ? batch.file().runs() : runs);
     }
 

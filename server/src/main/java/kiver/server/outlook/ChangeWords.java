@@ -65,6 +65,29 @@ record ChangeWords(Function<PlaceId, String> place, Function<TrayId, String> tra
                     .with("from", tray.apply(potted.from()))
                     .with("into", tray.apply(potted.into().tray()));
         }
+        if (change instanceof BatchChange.CellsMoved moved) {
+            return moved.from().equals(moved.into())
+                    ? Said.of("Moved together in {tray}: {cells, plural, one {# cell} other {# cells}}")
+                            .with("cells", moved.cells().size())
+                            .with("tray", tray.apply(moved.from()))
+                    : Said.of("Moved over from {from} into {into}: {cells, plural, one {# cell} other {# cells}}")
+                            .with("cells", moved.cells().size())
+                            .with("from", tray.apply(moved.from()))
+                            .with("into", tray.apply(moved.into()));
+        }
+        if (change instanceof BatchChange.Thinned thinned) {
+            return Said.of("Thinned {cells, plural, one {# cell} other {# cells}} of {tray} to {left}")
+                    .with("cells", thinned.cells().size())
+                    .with("tray", tray.apply(thinned.tray()))
+                    .with("left", thinned.left());
+        }
+        if (change instanceof BatchChange.PrickedOut pricked) {
+            return Said.of(
+                            "Pricked out {seedlings, plural, one {# double} other {# doubles}} from {from} into empty cells of {into}")
+                    .with("seedlings", pricked.cells().size())
+                    .with("from", tray.apply(pricked.from()))
+                    .with("into", tray.apply(pricked.into()));
+        }
         if (change instanceof BatchChange.Moved moved) {
             return moved.trays().isEmpty()
                     ? Said.of("Moved to {place}").with("place", place.apply(moved.place()))

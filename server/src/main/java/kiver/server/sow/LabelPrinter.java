@@ -3,6 +3,8 @@ package kiver.server.sow;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
@@ -13,6 +15,7 @@ import kiver.core.outlook.BatchFile;
 import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
 import kiver.server.print.Paper;
@@ -109,6 +112,7 @@ class LabelPrinter {
             }
         }
         labels.removeIf(label -> label.run().cells().stream().noneMatch(state.cells()::containsKey));
+        labels.addAll(movedOver(state, labels));
         file.toSow()
                 .forEach(run -> labels.add(new Label(
                         run,
@@ -116,6 +120,20 @@ class LabelPrinter {
                         file.batch().isBoughtIn() ? Filled.BOUGHT_IN : Filled.SOWN,
                         file.batch().seedsPerCell(),
                         file.batch().sowDay())));
+        return labels;
+    }
+
+    /** Those of trays that plants went over into and in which none of its own was begun. */
+    private static List<Label> movedOver(BatchState state, List<Label> others) {
+        Set<TrayId> told = others.stream().map(label -> label.run().tray()).collect(Collectors.toSet());
+        List<Label> labels = new ArrayList<>();
+        for (RecordedChange recorded : state.changes()) {
+            if (recorded.change() instanceof BatchChange.CellsMoved moved
+                    && !state.isCorrected(recorded.sequence())
+                    && told.add(moved.into())) {
+                state.spanIn(moved.into()).ifPresent(run -> labels.addAll(potted(state, run, recorded.day())));
+            }
+        }
         return labels;
     }
 

@@ -81,11 +81,7 @@ public class LotKnowledge {
                         PutAwayLessonsMapper.CountedRow::batch,
                         Collectors.mapping(
                                 row -> new CountedCells(
-                                        new LotId(row.lotId()),
-                                        row.seeds(),
-                                        row.seedlings(),
-                                        row.onlySeen(),
-                                        row.cells()),
+                                        new LotId(row.lotId()), row.seeds(), row.cameUp(), row.onlySeen(), row.cells()),
                                 Collectors.toList())));
         List<LotLesson> lessons = new ArrayList<>();
         byBatch.forEach((batch, cells) -> LotLessons.of(cells)

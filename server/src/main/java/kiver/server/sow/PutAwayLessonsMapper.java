@@ -20,17 +20,17 @@ interface PutAwayLessonsMapper {
     String mark(@Param("away") PutAway away);
 
     /** Cells that were sown and counted alike, by batch. */
-    record CountedRow(int batch, long lotId, int seeds, int seedlings, boolean onlySeen, int cells) {}
+    record CountedRow(int batch, long lotId, int seeds, int cameUp, boolean onlySeen, int cells) {}
 
     @Select("""
-            select counted.number as batch, cells.lot_id, cells.seeds, cells.seedlings, cells.only_seen,
+            select counted.number as batch, cells.lot_id, cells.seeds, cells.came_up, cells.only_seen,
                    sum(cells.last_cell - cells.first_cell + 1)::int as cells
             from (select batch.id, batch.number
             """ + COUNTED_AND_PUT_AWAY + """
             ) counted
             join batch_cells cells on cells.batch_id = counted.id
             join batch_origin origin on origin.batch_id = cells.batch_id and origin.sequence = cells.origin and origin.seeds > 0
-            group by counted.number, cells.lot_id, cells.seeds, cells.seedlings, cells.only_seen
+            group by counted.number, cells.lot_id, cells.seeds, cells.came_up, cells.only_seen
             order by counted.number
             """)
     List<CountedRow> counted(@Param("away") PutAway away);

@@ -53,6 +53,12 @@ class RecordGoldenTest {
                         "PottedOn",
                         1,
                         new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(14), 1, 2))),
+                arguments(
+                        "CellsMoved",
+                        1,
+                        new BatchChange.CellsMoved(TRAY, List.of(4, 5), new TrayId(14), List.of(1, 2))),
+                arguments("Thinned", 1, new BatchChange.Thinned(TRAY, List.of(2, 3), 1)),
+                arguments("PrickedOut", 1, new BatchChange.PrickedOut(TRAY, List.of(4), TRAY, List.of(6))),
                 arguments("Moved", 1, new BatchChange.Moved(new PlaceId(3))),
                 arguments("Moved", 2, new BatchChange.Moved(new PlaceId(3), List.of(TRAY))),
                 arguments("HardeningStarted", 1, new BatchChange.HardeningStarted(new PlaceId(5), 5)),
