@@ -157,14 +157,9 @@ const MODES: Record<Mode, string> = {
 /** What is done in the cells. */
 function WorkChoice({ modes, mode, choose }: { modes: Mode[]; mode: Mode; choose: (mode: Mode) => void }) {
   return (
-    <div role="group" aria-label={say('Work')} className="ml-auto flex flex-wrap">
-      {modes.map((each, index) => (
-        <button
-          key={each}
-          className={`act ${index > 0 ? 'rounded-l-none border-l-0' : ''} ${index < modes.length - 1 ? 'rounded-r-none' : ''} ${mode === each ? 'act-main' : ''}`}
-          aria-pressed={mode === each}
-          onClick={() => choose(each)}
-        >
+    <div role="group" aria-label={say('Work')} className="ml-auto flex flex-wrap gap-1.5">
+      {modes.map((each) => (
+        <button key={each} className={`act ${mode === each ? 'act-main' : ''}`} aria-pressed={mode === each} onClick={() => choose(each)}>
           {MODES[each]}
         </button>
       ))}

@@ -35,9 +35,7 @@ export function MoveCellsWork({ tray, batch }: { tray: TrayView; batch: BatchVie
       <p className="mb-2 text-sm text-pencil">
         {say('Tap cells, sweep over them, lead the sweep around them, or take whole rows by their number. What is known of each goes with it.')}
       </p>
-      {grid}
-      <Refusal message={problem} />
-      <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
+      <div className="mb-3 flex flex-wrap items-end gap-3">
         {up > 0 && up < mine.length && (
           <button className="act" onClick={() => pickOnly((cell) => cell.condition === 'ALIVE')}>
             {say('Pick the {up} that are up', { up })}
@@ -67,6 +65,10 @@ export function MoveCellsWork({ tray, batch }: { tray: TrayView; batch: BatchVie
             </Select>
           </Field>
         </div>
+      </div>
+      {grid}
+      <Refusal message={problem} />
+      <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
         <button
           className="act act-main"
           disabled={picked.length === 0}

@@ -47,9 +47,7 @@ export function ThinWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
           })}
         </p>
       )}
-      {grid}
-      <Refusal message={problem} />
-      <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
+      <div className="mb-2 flex flex-wrap items-end gap-3">
         <button className="act" disabled={doubles === 0} onClick={() => pickOnly(() => true)}>
           {say('Pick all with more than one')}
         </button>
@@ -62,6 +60,10 @@ export function ThinWork({ tray, batch }: { tray: TrayView; batch: BatchView }) 
             </Select>
           </Field>
         </div>
+      </div>
+      {grid}
+      <Refusal message={problem} />
+      <div className="sticky bottom-0 mt-2 flex flex-wrap items-end gap-3 bg-wall py-3">
         <button
           className="act act-main"
           disabled={picked.length === 0}

@@ -120,7 +120,9 @@ export function TrayGrid({
           role="group"
           aria-label={say('{code}, {rows} rows of {columns} cells', { code: tray.code, rows: tray.rows, columns: tray.columns })}
           className={`grid min-w-full select-none ${small ? 'gap-px text-xs' : 'w-max gap-1 text-lg'} ${fingerSweeps ? 'touch-none' : ''}`}
-          style={{ gridTemplateColumns: `repeat(${columns}, minmax(${small ? '0' : `${FINGER}px`}, 1fr))` }}
+          style={{
+            gridTemplateColumns: `${work.row ? `${small ? 24 : FINGER}px ` : ''}repeat(${tray.columns}, minmax(${small ? '0' : `${FINGER}px`}, 1fr))`,
+          }}
           onPointerDown={onPointerDown}
           onPointerMove={onPointerMove}
           onPointerUp={onPointerUp}
@@ -131,7 +133,7 @@ export function TrayGrid({
                 key={`row ${row}`}
                 type="button"
                 aria-label={say('Row {row}', { row: row + 1 })}
-                className={`rounded-sm bg-board text-sm text-ink ${small ? 'min-h-6' : 'min-h-11'}`}
+                className={`border-r-2 border-ink/40 text-sm text-ink ${small ? 'min-h-6' : 'min-h-11'}`}
                 onClick={() => work.row?.(cells)}
               >
                 {row + 1}

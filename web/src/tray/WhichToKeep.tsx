@@ -4,22 +4,28 @@ import { say } from '../words/say';
 /** What a hand looks at when it thins: beside each seedling that stays one that goes, drawn as they stand. */
 export function WhichToKeep() {
   return (
-    <ul className="mb-3 grid gap-2 sm:grid-cols-3" aria-label={say('Which to keep')}>
-      <Pair words={say('The newest leaf is large and whole, not small or bent.')}>
-        <Seedling x={22} leader={13} />
-        <Seedling x={78} leader={5} bent />
-      </Pair>
-      <Pair words={say('The stem is thick down to the ground, not thin or pinched there.')}>
-        <Seedling x={22} leader={9} stem={4.5} />
-        <Seedling x={78} leader={9} stem={1.4} tall />
-      </Pair>
-      <Pair words={say('The colour is deep and even, not pale or blotched.')}>
-        <Seedling x={22} leader={9} />
-        <Seedling x={78} leader={9} pale />
-      </Pair>
-    </ul>
+    <details className="mb-3" open={!narrow()}>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">{say('Which to keep')}</summary>
+      <ul className="grid gap-2 sm:grid-cols-3">
+        <Pair words={say('The newest leaf is large and whole, not small or bent.')}>
+          <Seedling x={22} leader={13} />
+          <Seedling x={78} leader={5} bent />
+        </Pair>
+        <Pair words={say('The stem is thick down to the ground, not thin or pinched there.')}>
+          <Seedling x={22} leader={9} stem={4.5} />
+          <Seedling x={78} leader={9} stem={1.4} tall />
+        </Pair>
+        <Pair words={say('The colour is deep and even, not pale or blotched.')}>
+          <Seedling x={22} leader={9} />
+          <Seedling x={78} leader={9} pale />
+        </Pair>
+      </ul>
+    </details>
   );
 }
+
+/** On a telephone the drawings would push the tray off the screen; they open by a press. */
+const narrow = () => window.innerWidth < 640;
 
 function Pair({ words, children }: { words: string; children: ReactNode }) {
   return (
