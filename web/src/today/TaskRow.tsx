@@ -27,6 +27,7 @@ export const TASK_WORDS: Record<TaskKind, string> = {
   LOOK_FOR_FROST: say('Look for frost losses'),
   COUNT: say('Count'),
   DECIDE_ON_FAILING: say('Decide'),
+  UNCOVER: say('Cover off, light on'),
   MOVE_TO_GROW_ON: say('Move to grow on'),
   POT_ON: say('Pot on'),
   START_HARDENING: say('Begin hardening'),

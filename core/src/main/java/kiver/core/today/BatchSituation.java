@@ -81,6 +81,12 @@ public record BatchSituation(
                 && state().place().filter(planned.emergence()::equals).isPresent();
     }
 
+    /** Whether it comes up where it stays to grow on. */
+    boolean comesUpWhereItGrowsOn() {
+        var planned = outlook.file().batch().way();
+        return planned.emergence().equals(planned.growingOn());
+    }
+
     /** Name of the container that its plants go on into; empty when they stand in their last. */
     Optional<String> nextContainer() {
         int next = outlook.standing().pottingsDone() + 1;

@@ -34,7 +34,7 @@ public final class Patience {
         return switch (kind) {
             case SOW -> lastUsefulSowDay.filter(last -> last.isAfter(day));
             case COUNT -> Optional.of(day.plusDays(DAYS_A_COUNT_WAITS));
-            case MOVE_TO_GROW_ON -> Optional.of(day.plusDays(DAYS_SEEDLINGS_WAIT));
+            case UNCOVER, MOVE_TO_GROW_ON -> Optional.of(day.plusDays(DAYS_SEEDLINGS_WAIT));
             case POT_ON -> Optional.of(day.plusDays(DAYS_ROOTS_WAIT));
             case START_HARDENING -> Optional.of(day.plusDays(DAYS_HARDENING_WAITS));
             case CLEAR_SPARES, WATCH_DATE -> Optional.of(day.plusDays(DAYS_A_LOOK_WAITS));

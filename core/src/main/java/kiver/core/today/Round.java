@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
 import kiver.core.emerge.EmergenceVerdict;
@@ -17,10 +18,11 @@ public final class Round {
     /** Seedlings not yet all up are looked at again after this many days. */
     private static final int DAYS_BETWEEN_COUNTS = 2;
 
+    /** Covers come off on the day on which half are seen up, or the next. */
+    private static final int DAYS_TO_UNCOVER = 1;
+
     /** A release is prepared this many days ahead. */
     private static final int DAYS_TO_PREPARE_RELEASE = 1;
-
-    /** Spares wait this long for replacements to be asked for. */
 
     /** A forecast below this chance is worth a look every day. */
     private static final double WORRYING_CHANCE = 0.5;
@@ -34,10 +36,12 @@ public final class Round {
             case PLANNED -> sowing(batch, today).ifPresent(tasks::add);
             case SOWN, EMERGING -> {
                 counting(batch, today).ifPresent(tasks::add);
+                uncovering(batch, today).ifPresent(tasks::add);
                 moving(batch).ifPresent(tasks::add);
                 potting(batch, today).ifPresent(tasks::add);
             }
             case GROWING_ON -> {
+                uncovering(batch, today).ifPresent(tasks::add);
                 moving(batch).ifPresent(tasks::add);
                 potting(batch, today).ifPresent(tasks::add);
                 startOfHardening(batch, today).ifPresent(tasks::add);
@@ -137,6 +141,23 @@ public final class Round {
                 TaskKind.COUNT,
                 overdue ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.DueToBeCounted(up, Optional.ofNullable(lastCount))));
+    }
+
+    /** Where seedlings stay in the place they came up in, half of them up is the sign: cover off, light on. */
+    private static Optional<RoundTask> uncovering(BatchSituation batch, LocalDate today) {
+        int sown = batch.state().balance().sown();
+        Optional<LocalDate> halfUp = batch.state().cellsUp().entrySet().stream()
+                .filter(seen -> 2 * seen.getValue() >= sown)
+                .map(Map.Entry::getKey)
+                .findFirst();
+        if (batch.boughtIn()
+                || !batch.comesUpWhereItGrowsOn()
+                || halfUp.isEmpty()
+                || halfUp.get().plusDays(DAYS_TO_UNCOVER).isBefore(today)) {
+            return Optional.empty();
+        }
+        return Optional.of(new RoundTask(
+                TaskKind.UNCOVER, Urgency.TODAY, new WhyNow.IsUp(batch.state().emerged(), sown)));
     }
 
     private static Optional<RoundTask> moving(BatchSituation batch) {

@@ -7,6 +7,7 @@ public enum TaskKind {
     LOOK_FOR_FROST,
     COUNT,
     DECIDE_ON_FAILING,
+    UNCOVER,
     MOVE_TO_GROW_ON,
     POT_ON,
     START_HARDENING,

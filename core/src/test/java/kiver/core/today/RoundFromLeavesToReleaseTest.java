@@ -32,7 +32,9 @@ class RoundFromLeavesToReleaseTest extends RoundSituations {
     void emergedBatchesMoveOn() {
         Situation up = new Situation(counted(TODAY, 6, false)).atEmergencePlace(true);
         assertThat(only(up)).isEqualTo(new RoundTask(TaskKind.MOVE_TO_GROW_ON, Urgency.TODAY, new WhyNow.IsUp(6, 10)));
-        assertThat(tasks(up.atEmergencePlace(false))).isEmpty();
+        assertThat(tasks(up.atEmergencePlace(false)))
+                .extracting(RoundTask::kind)
+                .containsExactly(TaskKind.UNCOVER);
         assertThat(tasks(new Situation(counted(TODAY, 4, false)).atEmergencePlace(true)))
                 .isEmpty();
     }

@@ -46,6 +46,16 @@ class RoundTest extends RoundSituations {
     }
 
     @Test
+    void coversComeOffWhenHalfAreUpAndOnlyThen() {
+        assertThat(tasks(new Situation(counted(TODAY, 4, false)))).isEmpty();
+        assertThat(only(new Situation(counted(TODAY, 5, false))))
+                .isEqualTo(new RoundTask(TaskKind.UNCOVER, Urgency.TODAY, new WhyNow.IsUp(5, 10)));
+        assertThat(tasks(new Situation(counted(TODAY.minusDays(2), 5, false))))
+                .extracting(RoundTask::kind)
+                .doesNotContain(TaskKind.UNCOVER);
+    }
+
+    @Test
     void lateAndFailingBatchesAreAtRisk() {
         Situation counted = new Situation(counted(TODAY.minusDays(2), 2, false)).expected(8);
         assertThat(only(counted.verdict(EmergenceVerdict.LATE)))

@@ -87,7 +87,7 @@ class WorkAhead {
                 case LOOK_FOR_FROST -> LOOK_FOR_FROST;
                 case COUNT -> COUNT;
                 case DECIDE_ON_FAILING -> DECIDE;
-                case MOVE_TO_GROW_ON -> MOVE;
+                case UNCOVER, MOVE_TO_GROW_ON -> MOVE;
                 case POT_ON -> POT_ON;
                 case START_HARDENING, HARDEN, END_HARDENING -> HARDEN;
                 case RELEASE -> RELEASE;

@@ -99,7 +99,7 @@ class WordingTest {
                 Arguments.of(new WhyNow.Late(8, 2), "Late: about 8 cells should be up, 2 were counted."),
                 Arguments.of(
                         new WhyNow.IsUp(90, 180),
-                        "Up: 90 of 180 cells. Needs light and cooler air before it stretches."),
+                        "Up: 90 of 180 cells. Cover off; it needs light and cooler air before it stretches."),
                 Arguments.of(
                         new WhyNow.ReadyForPotting(9, "Carrier of 28 pots"),
                         "Has the leaves for it: 9 plants into the carrier of 28 pots, before their roots circle. Look at the roots of a few first."),
