@@ -3,6 +3,7 @@ import { forWhom } from '../look/forWhom';
 import { dayWords, daysBetween } from '../words/days';
 import { VERDICT_WORDS, chanceWords } from '../words/phrases';
 import { say } from '../words/say';
+import { LotOrPlace } from './LotOrPlace';
 import { WaysOut } from './WaysOut';
 
 const LOOK: Record<Verdict, string> = {
@@ -62,6 +63,7 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
         </p>
       )}
       {trouble && <WaysOut batch={batch} />}
+      {trouble && <LotOrPlace batch={batch.summary.number} />}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { answered, api, type BatchView } from '../api/client';
 import { useNumberedChange, useSession } from '../api/queries';
@@ -24,9 +25,10 @@ export function WaysOut({ batch }: { batch: BatchView }) {
   const number = batch.summary.number;
   const mayDecide = useSession().data?.role === 'PROPAGATOR';
   const ways = useQuery({ queryKey: ['batches', number, 'ways-out'], queryFn: () => fetchWays(number) });
-  const resow = useNumberedChange((entry: { plants: number }, requestId) =>
+  const resow = useNumberedChange((entry: { plants: number; giveUp: boolean }, requestId) =>
     answered(api.POST('/api/batches/{number}/resowings', { params: { path: { number } }, body: { requestId, ...entry } })),
   );
+  const [giveUp, setGiveUp] = useState(batch.summary.verdict === 'FAILING');
   if (!ways.data || ways.data.wanted === 0) return null;
   const { waiting, resowings, missing, living, wanted, lot, seedsLeft } = ways.data;
   const orders = [...new Set(batch.summary.promises.map((promise) => promise.order))];
@@ -59,7 +61,7 @@ export function WaysOut({ batch }: { batch: BatchView }) {
             disabled={resow.isPending || resow.isSuccess}
             onClick={() =>
               resow.mutate(
-                { plants: missing },
+                { plants: missing, giveUp },
                 {
                   onSuccess: () =>
                     announce(say('A new sowing for {plants, plural, one {# plant} other {# plants}} is planned.', { plants: missing })),
@@ -69,6 +71,14 @@ export function WaysOut({ batch }: { batch: BatchView }) {
           >
             {say('Resow for {plants, plural, one {# plant} other {# plants}}', { plants: missing })}
           </button>
+          {batch.summary.balance.waiting > 0 && (
+            <label className="flex min-h-11 items-center gap-2 text-sm">
+              <input type="checkbox" className="size-5" checked={giveUp} onChange={(event) => setGiveUp(event.target.checked)} />
+              {say('Give up the {cells, plural, one {# cell} other {# cells}} in which nothing has come up', {
+                cells: batch.summary.balance.waiting,
+              })}
+            </label>
+          )}
           {orders.map((order) => (
             <Link key={order} className="trail flex min-h-11 items-center text-sm" to={`/orders/${order}`}>
               {say('Order {order}: buy in, or tell the grower', { order })}

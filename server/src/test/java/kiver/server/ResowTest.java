@@ -50,13 +50,15 @@ class ResowTest extends OrderOnItsWay {
                 .isGreaterThan(0.5);
         assertThat(JsonPath.<Integer>read(ways, "$.resowings[0].cells")).isGreaterThanOrEqualTo(missing);
 
-        String entry = "{\"requestId\":\"%s\",\"plants\":%d}".formatted(UUID.randomUUID(), missing);
+        String entry = "{\"requestId\":\"%s\",\"plants\":%d,\"giveUp\":true}".formatted(UUID.randomUUID(), missing);
         String path = "/api/batches/" + planned.batch() + "/resowings";
         nursery.post(nursery.hand, path, entry).andExpect(status().isForbidden());
         nursery.post(nursery.propagator, path, "{\"requestId\":\"%s\",\"plants\":0}".formatted(UUID.randomUUID()))
                 .andExpect(jsonPath("$.errors[0].message", containsString("at least one plant")));
         nursery.post(nursery.propagator, path, entry).andExpect(status().isOk());
         nursery.post(nursery.propagator, path, entry).andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/batches/" + planned.batch())
+                .andExpect(jsonPath("$.summary.balance.waiting").value(0));
         String order = read("/api/orders/" + planned.order());
         List<Integer> plants = JsonPath.read(order, "$.order.lines[0].supplies[*].plants");
         assertThat(plants).containsExactlyInAnyOrder(40 - missing, missing);

@@ -4,6 +4,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.io.IOException;
 import java.time.LocalDate;
 import java.util.Set;
 import java.util.UUID;
@@ -185,6 +186,11 @@ public class SmallNursery {
                 .andReturn()
                 .getResponse()
                 .getContentAsByteArray();
+        return text(pdf);
+    }
+
+    /** The text of a paper, on one line. */
+    static String text(byte[] pdf) throws IOException {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
         }

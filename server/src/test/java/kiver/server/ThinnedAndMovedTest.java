@@ -117,6 +117,39 @@ class ThinnedAndMovedTest {
 
     @Test
     @Order(2)
+    void theLotIsJudgedByItsCountsAndALetterShowsThem() throws Exception {
+        String judged = nursery.get(nursery.hand, "/api/batches/" + batch + "/lot-or-place")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.blame").value("CANNOT_TELL"))
+                .andExpect(jsonPath("$.elsewhere", empty()))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        int seeds = 2 * state().balance().sown();
+        int half = runs.get(0).last() / 2;
+        assertThat(JsonPath.<Integer>read(judged, "$.here.tried")).isEqualTo(seeds);
+        assertThat(JsonPath.<Integer>read(judged, "$.here.up")).isEqualTo(2 * half + 2);
+        assertThat(JsonPath.<Number>read(judged, "$.here.tail").doubleValue()).isLessThan(1e-6);
+        byte[] letter = nursery.get(nursery.propagator, "/api/lots/" + nursery.lotId + "/claim.pdf")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+        assertThat(SmallNursery.text(letter))
+                .contains(
+                        "To Seed house",
+                        "your lot L1",
+                        (2 * half + 2) + " of " + seeds + " seeds came up",
+                        "once in 1000000");
+        nursery.get(nursery.hand, "/api/lots/" + nursery.lotId + "/claim.pdf").andExpect(status().isForbidden());
+        nursery.get(nursery.propagator, "/api/lots/" + (nursery.lotId + 1) + "/claim.pdf")
+                .andExpect(status().isUnprocessableContent());
+        nursery.get(nursery.propagator, "/api/lots/99999/claim.pdf").andExpect(status().isNotFound());
+        nursery.get(nursery.hand, "/api/batches/99999/lot-or-place").andExpect(status().isNotFound());
+    }
+
+    @Test
+    @Order(3)
     void closingUpFreesATrayAndIsDoneOnce() throws Exception {
         String proposal = nursery.get(nursery.hand, "/api/batches/" + batch + "/closing-up")
                 .andExpect(status().isOk())
@@ -139,7 +172,7 @@ class ThinnedAndMovedTest {
     }
 
     @Test
-    @Order(3)
+    @Order(4)
     void someGoOverIntoANewTrayAndNonsenseIsRefusedWhole() throws Exception {
         int known = trays.all().size();
         record("cell-moves", "\"moves\":[{\"tray\":%d,\"cells\":[1,2,3]}],\"placeId\":3".formatted(tray(0)));
@@ -170,7 +203,7 @@ class ThinnedAndMovedTest {
     }
 
     @Test
-    @Order(4)
+    @Order(5)
     void whatWentOverIsLetGoWithItsLotOnTheNote() throws Exception {
         record("hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"");
         nursery.post(

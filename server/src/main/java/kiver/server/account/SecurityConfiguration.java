@@ -91,6 +91,8 @@ class SecurityConfiguration {
                                         "/api/lots",
                                         "/api/growers")
                                 .hasRole(PROPAGATOR)
+                                .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")
+                                .hasRole(PROPAGATOR)
                                 .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
                                 .authenticated()
                                 .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")

@@ -74,16 +74,22 @@ class OrderEditController {
         edits.supply(entry.requestId(), number, line, entry.fromBatch(), person);
     }
 
-    /** So many plants to be sown for anew. */
+    /**
+     * So many plants to be sown for anew.
+     *
+     * @param giveUp whether cells in which nothing has come up are given up; missing is no
+     */
     record ResowingEntry(
             @NotNull UUID requestId,
 
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Resow for at least one plant.")
-            Integer plants) {}
+            Integer plants,
+
+            @Nullable Boolean giveUp) {}
 
     @PostMapping("/api/batches/{number}/resowings")
     void resow(
             @PathVariable int number, @Valid @RequestBody ResowingEntry entry, @AuthenticationPrincipal Person person) {
-        edits.resow(entry.requestId(), number, entry.plants(), person);
+        edits.resow(entry.requestId(), number, entry.plants(), Boolean.TRUE.equals(entry.giveUp()), person);
     }
 }

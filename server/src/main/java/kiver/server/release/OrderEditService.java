@@ -9,6 +9,9 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.plan.Plan;
@@ -119,11 +122,11 @@ class OrderEditService {
 
     /**
      * Sows anew for so many plants of a batch that comes up badly: the new sowing takes over their lines, those promised last
-     * first; what is up stays promised to the others.
+     * first; what is up stays promised to the others. What has not come up may be given up with it.
      */
     @Transactional
-    public void resow(UUID requestId, int batch, int plants, Person person) {
-        requests.once(requestId, Arrays.asList("resow", batch, plants, person.id()), () -> {
+    public void resow(UUID requestId, int batch, int plants, boolean giveUp, Person person) {
+        requests.once(requestId, Arrays.asList("resow", batch, plants, giveUp, person.id()), () -> {
             orders.lockBookings();
             Map<LineId, Integer> let = edits.letGo(batch, plants);
             if (let.isEmpty()) {
@@ -138,8 +141,23 @@ class OrderEditService {
                         id,
                         new PromiseService.LineWish(PromiseService.wishFor(line, missing, line.target()), null, null));
             });
+            if (giveUp) {
+                giveUp(requestId, batch, person);
+            }
             return batch;
         });
+    }
+
+    /** The last look at every tray in which something is still waited for. */
+    private void giveUp(UUID requestId, int batch, Person person) {
+        BatchState state = batches.file(batch).state();
+        List<BatchChange> lastLooks = state.trays().stream()
+                .filter(tray -> !state.cellsIn(tray, CellCondition.WAITING).isEmpty())
+                .<BatchChange>map(tray -> new BatchChange.Counted(tray, Map.of(), true))
+                .toList();
+        if (!lastLooks.isEmpty()) {
+            batches.record(batch, clock.today(), lastLooks, person.id(), requestId);
+        }
     }
 
     private Consequences compare(
