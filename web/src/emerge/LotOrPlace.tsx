@@ -47,12 +47,15 @@ function Judged({ batch }: { batch: number }) {
       <Counts name={say('The same lot elsewhere')} counts={elsewhere} together={tailElsewhere} none={say('It was counted in no other place.')} />
       <Counts
         name={say('Other lots in {place}', { place: here.place })}
+        bad={othersHere.filter((count) => count.tail <= SELDOM).length}
         counts={othersHere}
         together={tailOthers}
         none={say('No other lot was counted here.')}
       />
       <p className="mt-2 text-sm text-pencil">
-        {say('How often so few would come up if the label were true. Seldom means one sowing in twenty, or fewer.')}
+        {say(
+          'How often so few would come up if the label were true; of other lots allowing for batches that differ. Seldom means one sowing in twenty, or fewer.',
+        )}
       </p>
       {mayWrite && (
         <a className="act mt-2" href={`/api/lots/${here.lotId}/claim.pdf`} target="_blank" rel="noreferrer">
@@ -63,12 +66,27 @@ function Judged({ batch }: { batch: number }) {
   );
 }
 
-function Counts({ name, counts, together, none }: { name: string; counts: Evidence[]; together?: number | null | undefined; none?: string }) {
+function Counts({
+  name,
+  counts,
+  together,
+  bad,
+  none,
+}: {
+  name: string;
+  counts: Evidence[];
+  together?: number | null | undefined;
+  bad?: number;
+  none?: string;
+}) {
   return (
     <section className="mt-2 border-t border-rule pt-1" aria-label={name}>
       <h3 className="text-sm">
         {name}
-        {together != null && counts.length > 1 && `: ${once(together)}`}
+        {together != null && counts.length > 1 && bad === undefined && `: ${once(together)}`}
+        {together != null &&
+          bad !== undefined &&
+          say(': {bad} of {counts} did badly; as many by chance and mishap alone: {once}', { bad, counts: counts.length, once: chanceOf(together) })}
       </h3>
       {counts.length === 0 && <p className="text-sm text-pencil">{none}</p>}
       <ul className="text-sm">
@@ -103,6 +121,10 @@ function Counts({ name, counts, together, none }: { name: string; counts: Eviden
 
 const SHOWN = 6;
 const SELDOM = 0.05;
+
+/** How often something happens, in words. */
+const chanceOf = (tail: number) =>
+  tail > 0.5 ? say('more often than not') : tail > SELDOM ? say('about one time in {times}', { times: Math.round(1 / tail) }) : once(tail);
 
 /** How often something so unlikely happens, in words. */
 function once(tail: number): string {

@@ -1,14 +1,13 @@
 package kiver.core.emerge;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
 import kiver.core.place.PlaceId;
 import kiver.core.seed.Germination;
+import kiver.core.seed.GerminationNodes;
 import kiver.core.seed.LotId;
 import kiver.core.seed.Shortfall;
+import org.apache.commons.statistics.distribution.BinomialDistribution;
 
 /**
  * Whether a batch that came up badly did so because of its lot or because of its place: what the same lot did elsewhere, and
@@ -18,7 +17,7 @@ import kiver.core.seed.Shortfall;
  * @param elsewhere the same lot in other places
  * @param othersHere other lots in the same place
  * @param tailElsewhere how often the lot would do so badly elsewhere if its label were true; empty where it was not sown
- * @param tailOthers the same for the other lots here together
+ * @param tailOthers how often chance and mishaps alone leave so many of the others here as bad; empty where there are none
  * @param blame what follows
  */
 public record LotOrPlace(
@@ -74,6 +73,16 @@ public record LotOrPlace(
         public double tail() {
             return Shortfall.tail(label, trials);
         }
+
+        /** The same allowing for batches of one lot that differ, as they do. */
+        public double usualTail() {
+            return Shortfall.tail(label.ofNextBatch(), trials);
+        }
+
+        /** Whether a batch does so badly once in twenty times only. */
+        public boolean isBad() {
+            return usualTail() <= SELDOM;
+        }
     }
 
     /**
@@ -92,31 +101,36 @@ public record LotOrPlace(
                         !count.lot().equals(here.lot()) && count.place().equals(here.place()))
                 .toList();
         OptionalDouble tailElsewhere = together(elsewhere);
-        OptionalDouble tailOthers = together(othersHere);
+        OptionalDouble tailOthers = tailOf(othersHere);
         return new LotOrPlace(
                 here, elsewhere, othersHere, tailElsewhere, tailOthers, blame(here, tailElsewhere, tailOthers));
     }
 
-    /** The tail of all counts together: those of one lot share its germination, those of several are independent. */
+    /** The tail of all counts of one lot together. */
     private static OptionalDouble together(List<Count> counts) {
-        if (counts.isEmpty()) {
+        return counts.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Shortfall.tail(
+                        counts.get(0).label(),
+                        counts.stream()
+                                .flatMap(count -> count.trials().stream())
+                                .toList()));
+    }
+
+    /**
+     * How often chance and mishaps alone leave so many of the other batches as bad. One that failed wholly counts as one: added
+     * up seed by seed it would speak for all.
+     */
+    private static OptionalDouble tailOf(List<Count> others) {
+        if (others.isEmpty()) {
             return OptionalDouble.empty();
         }
-        Map<LotId, List<Count>> byLot = new LinkedHashMap<>();
-        counts.forEach(count ->
-                byLot.computeIfAbsent(count.lot(), lot -> new ArrayList<>()).add(count));
-        double[] all = {1};
-        for (List<Count> ofLot : byLot.values()) {
-            all = Shortfall.sum(
-                    all,
-                    Shortfall.distribution(
-                            ofLot.get(0).label(),
-                            ofLot.stream()
-                                    .flatMap(count -> count.trials().stream())
-                                    .toList()));
-        }
+        int bad = (int) others.stream().filter(Count::isBad).count();
         return OptionalDouble.of(
-                Shortfall.tail(all, counts.stream().mapToInt(Count::up).sum()));
+                bad == 0
+                        ? 1
+                        : BinomialDistribution.of(others.size(), SELDOM + GerminationNodes.CHANCE_OF_MISHAP)
+                                .survivalProbability(bad - 1));
     }
 
     private static Blame blame(Count here, OptionalDouble tailElsewhere, OptionalDouble tailOthers) {

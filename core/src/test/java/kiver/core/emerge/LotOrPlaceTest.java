@@ -3,6 +3,7 @@ package kiver.core.emerge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import kiver.core.emerge.LotOrPlace.Blame;
@@ -58,10 +59,14 @@ class LotOrPlaceTest {
         assertThat(LotOrPlace.of(here, List.of(count(2, 1, 2, 100, 72), count(3, 2, 1, 100, 91)))
                         .blame())
                 .isEqualTo(Blame.LOT);
-        assertThat(LotOrPlace.of(here, List.of(count(2, 1, 2, 100, 91), count(3, 2, 1, 100, 70)))
+        assertThat(LotOrPlace.of(
+                                here,
+                                List.of(count(2, 1, 2, 100, 91), count(3, 2, 1, 100, 40), count(4, 3, 1, 100, 40)))
                         .blame())
                 .isEqualTo(Blame.PLACE);
-        assertThat(LotOrPlace.of(here, List.of(count(2, 1, 2, 100, 70), count(3, 2, 1, 100, 70)))
+        assertThat(LotOrPlace.of(
+                                here,
+                                List.of(count(2, 1, 2, 100, 70), count(3, 2, 1, 100, 40), count(4, 3, 1, 100, 40)))
                         .blame())
                 .isEqualTo(Blame.BOTH);
         assertThat(LotOrPlace.of(here, List.of(count(2, 1, 2, 100, 90), count(3, 2, 1, 100, 90)))
@@ -74,18 +79,18 @@ class LotOrPlaceTest {
     }
 
     @Test
-    void severalLotsHereAreHeldTogether() {
-        LotOrPlace two = LotOrPlace.of(
-                count(1, 1, 1, 100, 70),
-                List.of(count(3, 2, 1, 100, 84), count(4, 3, 1, 100, 84), count(5, 4, 9, 10, 0)));
-        assertThat(two.othersHere()).hasSize(2);
-        double[] one = Shortfall.distribution(LABEL, List.of(new Shortfall.Trials(1, 100, 0)));
-        double both = 0;
-        for (int first = 0; first <= 100; first++) {
-            for (int second = 0; second <= 100; second++) {
-                both += first + second <= 168 ? one[first] * one[second] : 0;
-            }
+    void oneThatFailedWhollyDoesNotSpeakForThePlace() {
+        LotOrPlace.Count here = count(1, 1, 1, 100, 60);
+        List<LotOrPlace.Count> others = new ArrayList<>();
+        for (int batch = 2; batch <= 11; batch++) {
+            others.add(count(batch, batch, 1, 100, batch == 2 ? 3 : 90));
         }
-        assertThat(two.tailOthers().orElseThrow()).isEqualTo(both, within(1e-9));
+        LotOrPlace one = LotOrPlace.of(here, others);
+        assertThat(one.tailOthers().orElseThrow()).isEqualTo(1 - Math.pow(0.9, 10), within(1e-9));
+        assertThat(one.blame()).isEqualTo(Blame.LOT);
+        for (int index = 1; index <= 3; index++) {
+            others.set(index, count(index + 2, index + 2, 1, 100, 40));
+        }
+        assertThat(LotOrPlace.of(here, others).blame()).isEqualTo(Blame.PLACE);
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import kiver.core.emerge.LotOrPlace;
 import kiver.core.seed.LotId;
@@ -40,7 +41,7 @@ class LotOrPlaceController {
      * A batch that was counted to its end.
      *
      * @param cells whether cells were counted and not seeds, as it was only seen whether something came up
-     * @param tail how often so few would come up if the label were true, 0 to 1
+     * @param tail how often so few would come up if the label were true, 0 to 1; of other lots allowing for batches that differ
      * @param meanCelsius °C of the place while it came up; missing where that is not known
      */
     record EvidenceView(
@@ -60,7 +61,7 @@ class LotOrPlaceController {
      *
      * @param blame missing until the batch had its last look
      * @param tailElsewhere of the same lot in all other places together; missing where it was sown in none
-     * @param tailOthers of other lots in the same place together; missing where there were none
+     * @param tailOthers how often chance and mishaps alone leave so many of the other lots here as bad; missing where there were none
      */
     record LotOrPlaceView(
             @Nullable LotOrPlace.Blame blame,
@@ -82,21 +83,24 @@ class LotOrPlaceController {
         LotOrPlace judged = LotOrPlace.of(here.get().count(), List.copyOf(others.keySet()));
         return new LotOrPlaceView(
                 judged.blame(),
-                view(here.get()),
-                views(judged.elsewhere(), others),
-                views(judged.othersHere(), others),
+                view(here.get(), here.get().count().tail()),
+                views(judged.elsewhere(), others, LotOrPlace.Count::tail),
+                views(judged.othersHere(), others, LotOrPlace.Count::usualTail),
                 orNull(judged.tailElsewhere()),
                 orNull(judged.tailOthers()));
     }
 
-    private List<EvidenceView> views(List<LotOrPlace.Count> counts, Map<LotOrPlace.Count, LotEvidence.Told> told) {
+    private List<EvidenceView> views(
+            List<LotOrPlace.Count> counts,
+            Map<LotOrPlace.Count, LotEvidence.Told> told,
+            ToDoubleFunction<LotOrPlace.Count> tail) {
         return counts.stream()
                 .sorted((one, other) -> Integer.compare(other.batch(), one.batch()))
-                .map(count -> view(told.get(count)))
+                .map(count -> view(told.get(count), tail.applyAsDouble(count)))
                 .toList();
     }
 
-    private EvidenceView view(LotEvidence.Told told) {
+    private EvidenceView view(LotEvidence.Told told, double tail) {
         LotOrPlace.Count count = told.count();
         return new EvidenceView(
                 count.batch(),
@@ -107,7 +111,7 @@ class LotOrPlaceController {
                 count.tried(),
                 count.up(),
                 count.trials().stream().anyMatch(trials -> trials.seeds() > 1),
-                count.tail(),
+                tail,
                 told.meanCelsius().orElse(null));
     }
 
