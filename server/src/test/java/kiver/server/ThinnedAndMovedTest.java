@@ -140,7 +140,7 @@ class ThinnedAndMovedTest {
                         "To Seed house",
                         "your lot L1",
                         (2 * half + 2) + " of " + seeds + " seeds came up",
-                        "once in 1000000");
+                        "less than once in ten thousand such sowings");
         nursery.get(nursery.hand, "/api/lots/" + nursery.lotId + "/claim.pdf").andExpect(status().isForbidden());
         nursery.get(nursery.propagator, "/api/lots/" + (nursery.lotId + 1) + "/claim.pdf")
                 .andExpect(status().isUnprocessableContent());

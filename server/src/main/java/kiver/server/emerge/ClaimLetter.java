@@ -23,6 +23,8 @@ class ClaimLetter {
     private static final float WIDTH = 170;
     private static final float FOOT = 25;
     private static final float LINE = 6;
+    private static final double SELDOM = 0.05;
+    private static final double HARDLY_EVER = 1e-4;
 
     private final CropBook crops;
     private final NurseryClock clock;
@@ -114,9 +116,12 @@ class ClaimLetter {
         List<Shortfall.Trials> all =
                 counts.stream().flatMap(told -> told.count().trials().stream()).toList();
         double tail = Shortfall.tail(first.count().label(), all);
-        int once = (int) Math.min(Math.round(1 / Math.max(tail, 1e-6)), 1_000_000);
-        return once >= 20
-                ? Said.of("If the label were true, so few would come up about once in {once} such sowings.")
+        boolean hardlyEver = tail < HARDLY_EVER;
+        int once = hardlyEver ? 0 : (int) Math.round(1 / tail);
+        return tail <= SELDOM
+                ? Said.of(
+                                "If the label were true, so few would come up {hardlyEver, select, true {less than once in ten thousand} other {about once in {once}}} such sowings.")
+                        .when("hardlyEver", hardlyEver)
                         .with("once", once)
                 : Said.of(
                         "If the label were true, so few would come up more often than once in twenty such sowings; chance alone may have done it.");
