@@ -36,6 +36,7 @@ const ReschedulePage = lazy(() => import('./board/ReschedulePage').then((room) =
 const BoardPage = lazy(() => import('./board/BoardPage').then((room) => ({ default: room.BoardPage })));
 const WallPage = lazy(() => import('./board/WallPage').then((room) => ({ default: room.WallPage })));
 const SeedPage = lazy(() => import('./seed/SeedPage').then((room) => ({ default: room.SeedPage })));
+const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
 const SpacePage = lazy(() => import('./space/SpacePage').then((room) => ({ default: room.SpacePage })));
 const TomorrowPage = lazy(() => import('./today/TomorrowPage').then((room) => ({ default: room.TomorrowPage })));
 const WeekPage = lazy(() => import('./today/WeekPage').then((room) => ({ default: room.WeekPage })));
@@ -90,6 +91,7 @@ export function App() {
           <Route path="/season" element={<BoardPage mayChange={propagator} />} />
           <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
           {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
+          <Route path="/warmth" element={<WarmthPage />} />
           <Route path="/space" element={<SpacePage mayChange={propagator} />} />
           <Route path="/seed" element={<SeedPage />} />
           <Route path="/sow" element={<SowingListPage today={session.data.today} />} />

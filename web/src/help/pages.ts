@@ -74,6 +74,13 @@ export const PAGES: PageHelp[] = [
     ),
   },
   {
+    at: '/warmth',
+    name: say('Warmth of the places'),
+    purpose: say('What the thermometers read in the last three days, beside what each place is heated to; and what somebody should see to.'),
+    tries: [say('Press a batch that a warning names, to move it or to look for losses.')],
+    offline: say('Readings come over the network; without it, go by a thermometer that hangs there.'),
+  },
+  {
     at: '/space',
     name: say('Space'),
     purpose: say('How full each place is through the season. Where the filled part rises above the line there are more trays than room.'),

@@ -7,6 +7,7 @@ import { useChoices } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { OnPapers } from './OnPapers';
 import { AddForm } from './AddForm';
+import { Devices } from './Devices';
 import { say } from '../words/say';
 import {
   altitude,
@@ -63,6 +64,7 @@ export function NurseryPage() {
       <Varieties choices={choices.data} />
       <Lots choices={choices.data} />
       <People choices={choices.data} />
+      <Devices choices={choices.data} />
     </>
   );
 }

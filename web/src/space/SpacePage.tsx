@@ -10,6 +10,7 @@ import { chanceWords } from '../words/phrases';
 import { AssignAll } from './AssignAll';
 import { DayThere } from './DayThere';
 import { roomFigures } from './roomFigures';
+import { SpaceTabs } from './SpaceTabs';
 import { spaceHelpWords } from '../words/reasons';
 import { say } from '../words/say';
 import { degrees, figures, temperature } from '../words/quantity';
@@ -29,6 +30,7 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
   const overflows = space.data.overflows.filter((each) => each.from < addDays(space.data.firstDay, DAYS_SHOWN));
   return (
     <>
+      <SpaceTabs />
       <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
         <h1>{say('Space through time')}</h1>
         <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>

@@ -1,4 +1,5 @@
 import type { StopView } from '../api/client';
+import { PlaceWarnings } from '../weather/PlaceWarnings';
 import { degrees, figures, temperature } from '../words/quantity';
 import { minutesWords } from '../words/phrases';
 import { say } from '../words/say';
@@ -41,6 +42,7 @@ export function Stop({ stop, today, hands }: { stop: StopView; today: string; ha
           })}
         </span>
       </div>
+      <PlaceWarnings warnings={stop.warnings} />
       {stop.caution && <p className="text-sm text-ochre">{told('<b>Mind:</b> {caution}', { caution: stop.caution })}</p>}
       {stop.work.length === 0 ? (
         <p className="text-sm text-pencil">

@@ -56,6 +56,9 @@ class SecurityConfiguration {
                                 .hasRole(PROPAGATOR)
                                 .requestMatchers("/calendar/*")
                                 .permitAll()
+                                // Shown a device's token, which is looked at there.
+                                .requestMatchers(HttpMethod.POST, "/api/readings")
+                                .permitAll()
                                 .requestMatchers(
                                         HttpMethod.GET,
                                         "/api/board/**",
@@ -84,6 +87,8 @@ class SecurityConfiguration {
                                         "/api/batches/bought-in",
                                         "/api/batches/*/withdrawals",
                                         "/api/batches/*/resowings",
+                                        "/api/devices",
+                                        "/api/devices/*/withdrawals",
                                         "/api/people",
                                         "/api/nursery",
                                         "/api/places",
@@ -101,7 +106,7 @@ class SecurityConfiguration {
                                 .hasAnyRole(PROPAGATOR, BENCH_HAND)
                                 .anyRequest()
                                 .permitAll())
-                .csrf(csrf -> csrf.spa())
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/readings"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->
                         failures.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))

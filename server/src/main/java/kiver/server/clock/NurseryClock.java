@@ -2,6 +2,8 @@ package kiver.server.clock;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.Optional;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
@@ -15,6 +17,8 @@ import org.springframework.stereotype.Component;
 /** Tells the nursery's day: the calendar's, or in the demonstration the one on its own clock. */
 @Component
 public class NurseryClock {
+
+    private static final LocalTime ROUND = LocalTime.of(8, 0);
 
     private final NurseryMapper mapper;
     private final Clock calendar;
@@ -35,6 +39,14 @@ public class NurseryClock {
     /** The nursery's day. */
     public LocalDate today() {
         return nursery().map(Nursery::demoToday).orElseGet(() -> LocalDate.now(calendar));
+    }
+
+    /** The nursery's own time; in the demonstration it is always the hour of the morning round. */
+    public LocalDateTime now() {
+        return nursery()
+                .map(Nursery::demoToday)
+                .map(day -> day.atTime(ROUND))
+                .orElseGet(() -> LocalDateTime.now(calendar));
     }
 
     /** Where the nursery lies, degrees, south below 0; in the north until it is set up. */

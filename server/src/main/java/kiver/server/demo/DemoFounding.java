@@ -11,6 +11,7 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
+import kiver.server.place.DeviceBook;
 import kiver.server.place.PlaceBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -27,6 +28,7 @@ class DemoFounding {
 
     private final NurseryClock clock;
     private final PlaceBook places;
+    private final DeviceBook devices;
     private final CropBook crops;
     private final SeedStore seeds;
     private final OrderBook orders;
@@ -38,6 +40,7 @@ class DemoFounding {
     DemoFounding(
             NurseryClock clock,
             PlaceBook places,
+            DeviceBook devices,
             CropBook crops,
             SeedStore seeds,
             OrderBook orders,
@@ -48,6 +51,7 @@ class DemoFounding {
         this.mixing = mixing;
         this.clock = clock;
         this.places = places;
+        this.devices = devices;
         this.crops = crops;
         this.seeds = seeds;
         this.orders = orders;
@@ -68,6 +72,9 @@ class DemoFounding {
                 .datesUntil(DemoNursery.FIRST_DAY.plusDays(7))
                 .forEach(day -> hands.set(day, DemoStock.minutesOfHands(day.getDayOfWeek()), true));
         DemoStock.places().forEach(entry -> places.add(entry.place(), entry.caution()));
+        places.places()
+                .forEach(place -> devices.addSimulated(
+                        "Probe in " + place.name(), place.id().number()));
         Map<String, Long> varieties = new HashMap<>();
         DemoStock.varieties()
                 .forEach(entry -> varieties.put(entry.name(), crops.add(new CropCode(entry.crop()), entry.name())));

@@ -12,6 +12,7 @@ import kiver.core.weather.StationRecord;
 import kiver.server.clock.NurseryClock;
 import kiver.server.kept.Revisions;
 import kiver.server.place.PlaceBook;
+import kiver.server.place.SimulatedThermometers;
 import kiver.server.weather.WeatherBook;
 import org.springframework.stereotype.Service;
 
@@ -28,6 +29,7 @@ public class SeasonService {
     private final WeatherBook weather;
     private final PlaceBook places;
     private final Revisions revisions;
+    private final SimulatedThermometers simulated;
 
     private volatile Kept kept;
 
@@ -42,7 +44,13 @@ public class SeasonService {
         }
     }
 
-    SeasonService(NurseryClock clock, WeatherBook weather, PlaceBook places, Revisions revisions) {
+    SeasonService(
+            NurseryClock clock,
+            WeatherBook weather,
+            PlaceBook places,
+            SimulatedThermometers simulated,
+            Revisions revisions) {
+        this.simulated = simulated;
         this.revisions = revisions;
         revisions.whenChanged("weather", this::discard);
         this.clock = clock;
@@ -128,6 +136,7 @@ public class SeasonService {
                                 .toList(),
                 record);
         List<DailyRange> forecast = weather.forecast(today);
+        simulated.catchUp(newDays, record, thermometers ? forecast : List.of());
         List<StationRecord> scenarios =
                 record.scenarios(today.minusDays(1), forecast, firstDay, today.plusDays(DAYS_AHEAD));
         Season season = new Season(

@@ -13,6 +13,8 @@ import java.util.function.Function;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceWarning;
 import kiver.core.space.Occupancy;
 import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
@@ -52,6 +54,7 @@ class RoundController {
     private final InPlaceBook inPlace;
     private final TaskMarks marks;
     private final HandsBook hands;
+    private final Warmth warmth;
 
     RoundController(
             RoundService round,
@@ -63,7 +66,9 @@ class RoundController {
             EveningBook evenings,
             InPlaceBook inPlace,
             TaskMarks marks,
-            HandsBook hands) {
+            HandsBook hands,
+            Warmth warmth) {
+        this.warmth = warmth;
         this.marks = marks;
         this.hands = hands;
         this.inPlace = inPlace;
@@ -102,6 +107,7 @@ class RoundController {
      * A stop on the round.
      *
      * @param caution that goes with work here; missing where an earlier stop said it
+     * @param warnings what its thermometers showed and somebody should see to
      */
     record StopView(
             long placeId,
@@ -114,7 +120,8 @@ class RoundController {
             @Nullable Double setMaximum,
             List<BatchWork> work,
             int quietBatches,
-            @Nullable String caution) {}
+            @Nullable String caution,
+            List<PlaceWarning> warnings) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
@@ -168,6 +175,7 @@ class RoundController {
         WorkPace pace = hands.pace();
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         Set<String> cautioned = new HashSet<>();
+        Map<PlaceId, List<PlaceWarning>> warnings = warmth.warnings();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();
@@ -197,7 +205,8 @@ class RoundController {
                     (int) here.stream()
                             .filter(stop -> stop.tasks().isEmpty() && standsThere(stop))
                             .count(),
-                    cautious ? named.caution() : null));
+                    cautious ? named.caution() : null,
+                    warnings.getOrDefault(place.id(), List.of())));
         }
         List<DayRange> forecast = new ArrayList<>();
         for (DailyRange range : weather.forecast(today)) {

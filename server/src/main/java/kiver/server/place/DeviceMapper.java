@@ -1,0 +1,75 @@
+package kiver.server.place;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** The tables of devices and of what they read. */
+@Mapper
+interface DeviceMapper {
+
+    String COLUMNS = "select id, name, place_id, added_on, withdrawn_on, simulated, last_heard from device";
+
+    @Select(COLUMNS + " order by withdrawn_on nulls first, name")
+    List<Device> all();
+
+    @Select(COLUMNS + " where token_digest = #{digest} and withdrawn_on is null")
+    Optional<Device> byDigest(@Param("digest") String digest);
+
+    @Select("""
+            insert into device (name, place_id, token_digest, added_on, simulated)
+            values (#{name}, #{placeId}, #{digest}, #{day}, #{simulated})
+            on conflict (name) do nothing returning id
+            """)
+    Optional<Long> add(
+            @Param("name") String name,
+            @Param("placeId") long placeId,
+            @Param("digest") String digest,
+            @Param("day") LocalDate day,
+            @Param("simulated") boolean simulated);
+
+    @Update("update device set withdrawn_on = #{day} where id = #{id} and withdrawn_on is null")
+    int withdraw(@Param("id") long id, @Param("day") LocalDate day);
+
+    @Update("update device set last_heard = greatest(last_heard, #{at}) where id = #{id}")
+    void heard(@Param("id") long id, @Param("at") LocalDateTime at);
+
+    /** Takes what is new of a device's readings and answers how many that were. */
+    @Insert("""
+            insert into probe_reading (device_id, read_at, place_id, celsius, humidity)
+            select #{device}, new.at, #{placeId}, new.celsius, new.humidity
+            from jsonb_to_recordset(#{rows}::jsonb) as new(at timestamp, celsius double precision, humidity double precision)
+            on conflict do nothing
+            """)
+    int take(@Param("device") long device, @Param("placeId") long placeId, @Param("rows") String rows);
+
+    /** A reading as it is kept. */
+    record ReadingRow(long placeId, LocalDateTime readAt, double celsius, Double humidity) {}
+
+    @Select("""
+            select place_id, read_at, celsius, humidity from probe_reading
+            where read_at >= #{from} and read_at <= #{until} order by place_id, read_at
+            """)
+    List<ReadingRow> readings(@Param("from") LocalDateTime from, @Param("until") LocalDateTime until);
+
+    /**
+     * Writes the ranges of days that are over from what was read on them, and answers how many were new or other than before. A
+     * day of which fewer hours are known than {@code hours} is not told.
+     */
+    @Insert("""
+            insert into place_reading (place_id, day, minimum, maximum)
+            select place_id, read_at::date, min(celsius), max(celsius) from probe_reading
+            where read_at >= #{from} and read_at < #{today}
+            group by place_id, read_at::date
+            having count(distinct extract(hour from read_at)) >= #{hours}
+            on conflict (place_id, day) do update set minimum = excluded.minimum, maximum = excluded.maximum
+            where (place_reading.minimum, place_reading.maximum) <> (excluded.minimum, excluded.maximum)
+            """)
+    int tellDays(@Param("from") LocalDate from, @Param("today") LocalDate today, @Param("hours") int hours);
+}

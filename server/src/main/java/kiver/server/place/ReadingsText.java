@@ -1,0 +1,194 @@
+package kiver.server.place;
+
+import jakarta.annotation.Nullable;
+import java.io.IOException;
+import java.io.StringReader;
+import java.time.DateTimeException;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import kiver.core.place.ProbeReading;
+import kiver.server.clock.NurseryClock;
+import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
+import kiver.server.wording.Wording;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads what devices send, as JSON or CSV, row by row: a row that cannot be taken stops none of the others. */
+@Component
+class ReadingsText {
+
+    private static final int MOST_ROWS = 2_000;
+    private static final int DAYS_BACK = 60;
+    private static final int MINUTES_AHEAD = 10;
+
+    private final NurseryClock clock;
+    private final Wording wording;
+    private final JsonMapper json = JsonMapper.builder().build();
+
+    ReadingsText(NurseryClock clock, Wording wording) {
+        this.clock = clock;
+        this.wording = wording;
+    }
+
+    /** A row that cannot be taken, by its number from 1. */
+    record RefusedRow(int row, String why) {}
+
+    /** What could be read, and what could not. */
+    record Read(List<ProbeReading> readings, List<RefusedRow> refused) {}
+
+    /** Either one reading, or a list of them, or an object that holds the list as "readings". */
+    Read json(String body) {
+        JsonNode root;
+        try {
+            root = json.readTree(body);
+        } catch (JacksonException broken) {
+            throw new Refusal("readings", Said.of("This is not JSON that can be read."));
+        }
+        JsonNode list = root.path("readings").isArray() ? root.path("readings") : root;
+        List<JsonNode> rows = new ArrayList<>();
+        if (list.isArray()) {
+            list.forEach(rows::add);
+        } else {
+            rows.add(list);
+        }
+        Reader reader = new Reader(rows.size());
+        rows.forEach(row -> reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity")));
+        return reader.read();
+    }
+
+    private static @Nullable String text(JsonNode row, String name) {
+        JsonNode value = row.path(name);
+        return value.isValueNode() && !value.isNull() ? value.asString() : null;
+    }
+
+    /** With a first line that names the columns at, celsius and, where it is measured, humidity. */
+    Read csv(String body) {
+        try (CSVParser parser = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreHeaderCase(true)
+                .setIgnoreSurroundingSpaces(true)
+                .setTrim(true)
+                .get()
+                .parse(new StringReader(body.startsWith("\uFEFF") ? body.substring(1) : body))) {
+            List<CSVRecord> rows = parser.getRecords();
+            for (String column : List.of("at", "celsius")) {
+                if (!parser.getHeaderMap().containsKey(column)) {
+                    throw new Refusal(
+                            "readings",
+                            Said.of("The first line must name the columns at and celsius; {column} is missing.")
+                                    .with("column", column));
+                }
+            }
+            Reader reader = new Reader(rows.size());
+            rows.forEach(row -> reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity")));
+            return reader.read();
+        } catch (IOException | IllegalStateException | IllegalArgumentException broken) {
+            throw new Refusal("readings", Said.of("This is not CSV that can be read."));
+        }
+    }
+
+    private static @Nullable String text(CSVRecord row, String column) {
+        return row.isSet(column) && !row.get(column).isEmpty() ? row.get(column) : null;
+    }
+
+    /** Takes row after row and keeps what is wrong with each. */
+    private final class Reader {
+        private final List<ProbeReading> readings = new ArrayList<>();
+        private final List<RefusedRow> refused = new ArrayList<>();
+        private final LocalDateTime now = clock.now();
+        private int number;
+
+        Reader(int rows) {
+            if (rows > MOST_ROWS) {
+                throw new Refusal(
+                        "readings",
+                        Said.of("Send at most {most} readings at once.").with("most", MOST_ROWS));
+            }
+        }
+
+        void row(@Nullable String at, @Nullable String celsius, @Nullable String humidity) {
+            number++;
+            try {
+                if (at == null || celsius == null) {
+                    throw new NotTaken(Said.of("It says no time, or no temperature."));
+                }
+                LocalDateTime time = time(at);
+                if (time.isAfter(now.plusMinutes(MINUTES_AHEAD))) {
+                    throw new NotTaken(Said.of("{at} is still to come; look at the clock of the device.")
+                            .with("at", time.toString()));
+                }
+                if (time.isBefore(now.minusDays(DAYS_BACK))) {
+                    throw new NotTaken(Said.of("{at} is more than {days} days back.")
+                            .with("at", time.toString())
+                            .with("days", DAYS_BACK));
+                }
+                readings.add(new ProbeReading(
+                        time,
+                        within(figure(celsius), ProbeReading.COLDEST, ProbeReading.HOTTEST),
+                        humidity == null
+                                ? OptionalDouble.empty()
+                                : OptionalDouble.of(within(figure(humidity), 0, 100))));
+            } catch (NotTaken why) {
+                refused.add(new RefusedRow(number, wording.say(why.said)));
+            }
+        }
+
+        Read read() {
+            return new Read(readings, refused);
+        }
+
+        /** With an offset, or in the nursery's own time. */
+        private LocalDateTime time(String at) throws NotTaken {
+            try {
+                return at.matches(".*(Z|[+-]\\d\\d:?\\d\\d)$") && at.contains("T")
+                        ? OffsetDateTime.parse(at)
+                                .atZoneSameInstant(ZoneId.systemDefault())
+                                .toLocalDateTime()
+                        : LocalDateTime.parse(at.replace(' ', 'T'));
+            } catch (DateTimeException unreadable) {
+                throw new NotTaken(
+                        Said.of("\"{at}\" is no time; write 2027-04-15T06:30.").with("at", at));
+            }
+        }
+
+        private double figure(String text) throws NotTaken {
+            try {
+                return Double.parseDouble(text.replace(',', '.'));
+            } catch (NumberFormatException unreadable) {
+                throw new NotTaken(Said.of("\"{text}\" is no number.").with("text", text));
+            }
+        }
+
+        private double within(double figure, double least, double most) throws NotTaken {
+            if (!(figure >= least && figure <= most)) {
+                throw new NotTaken(Said.of("{figure} is not between {least} and {most}.")
+                        .with("figure", String.valueOf(figure))
+                        .with("least", (int) least)
+                        .with("most", (int) most));
+            }
+            return figure;
+        }
+    }
+
+    /** Why a row is not taken. */
+    private static final class NotTaken extends Exception {
+        private static final long serialVersionUID = 1;
+        private final transient Said said;
+
+        NotTaken(Said said) {
+            this.said = said;
+        }
+    }
+}

@@ -1,0 +1,81 @@
+package kiver.server.today;
+
+import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import kiver.core.batch.BatchStage;
+import kiver.core.growth.CardinalTemperatures;
+import kiver.core.harden.NightOut;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceWarning;
+import kiver.core.place.PlaceWatch;
+import kiver.core.place.ProbeReading;
+import kiver.server.clock.NurseryClock;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.place.PlaceBook;
+import kiver.server.place.ProbeReadings;
+import org.springframework.stereotype.Component;
+
+/** What thermometers showed in the last day, and what somebody should see to for what stands there. */
+@Component
+class Warmth {
+
+    private static final int HOURS_BACK = 24;
+
+    private final ProbeReadings readings;
+    private final PlaceBook places;
+    private final BatchAnalyst analyst;
+    private final NurseryClock clock;
+
+    Warmth(ProbeReadings readings, PlaceBook places, BatchAnalyst analyst, NurseryClock clock) {
+        this.readings = readings;
+        this.places = places;
+        this.analyst = analyst;
+        this.clock = clock;
+    }
+
+    /** What to see to, place by place in walking order; places at which there is nothing are left out. */
+    Map<PlaceId, List<PlaceWarning>> warnings() {
+        LocalDateTime now = clock.now();
+        Map<PlaceId, List<ProbeReading>> read = readings.between(now.minusHours(HOURS_BACK), now);
+        if (read.isEmpty()) {
+            return Map.of();
+        }
+        Map<PlaceId, List<PlaceWatch.Standing>> standing = standing();
+        Map<PlaceId, List<PlaceWarning>> warnings = new LinkedHashMap<>();
+        for (Place place : places.places()) {
+            List<PlaceWarning> here = PlaceWatch.warnings(
+                    place, read.getOrDefault(place.id(), List.of()), now, standing.getOrDefault(place.id(), List.of()));
+            if (!here.isEmpty()) {
+                warnings.put(place.id(), here);
+            }
+        }
+        return warnings;
+    }
+
+    private Map<PlaceId, List<PlaceWatch.Standing>> standing() {
+        return analyst.all().stream()
+                .filter(batch -> batch.trouble().isEmpty()
+                        && batch.file().state().place().isPresent()
+                        && batch.file().state().balance().alive()
+                                        + batch.file().state().balance().waiting()
+                                > 0)
+                .collect(Collectors.groupingBy(
+                        batch -> batch.file().state().place().orElseThrow(),
+                        Collectors.mapping(Warmth::standing, Collectors.toList())));
+    }
+
+    private static PlaceWatch.Standing standing(BatchOutlook batch) {
+        boolean up = batch.file().state().emerged() > 0 || batch.file().batch().isBoughtIn();
+        CardinalTemperatures bears = up
+                ? batch.crop().leaves().temperatures()
+                : batch.crop().emergence().temperatures();
+        // Seed that waits in the mix is not harmed by a cold night; it comes later.
+        double floor = up ? new NightOut(batch.crop().hardiness(), batch.stage() != BatchStage.READY, 0).floor() : -60;
+        return new PlaceWatch.Standing(batch.file().batch().number(), floor, bears.ceiling());
+    }
+}
