@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, api, type Choices } from '../api/client';
 import { useChange } from '../api/queries';
-import { Refusal } from '../look/States';
+import { Nothing, Refusal } from '../look/States';
 import { shortDay, timeWords } from '../words/days';
 import { say } from '../words/say';
 import { AddForm } from './AddForm';
@@ -16,7 +16,8 @@ export function Devices({ choices }: { choices: Choices }) {
   return (
     <section aria-label={say('Devices that send readings')} className="mb-8">
       <h2 className="mb-2">{say('Devices that send readings')}</h2>
-      <ul className="board max-h-80 divide-y divide-rule overflow-y-auto px-3" tabIndex={0} aria-label={say('Devices that send readings')}>
+      {devices.data?.length === 0 && <Nothing>{say('None yet.')}</Nothing>}
+      <ul hidden={devices.data?.length === 0} className="board max-h-80 divide-y divide-rule overflow-y-auto px-3" tabIndex={0} aria-label={say('Devices that send readings')}>
         {devices.data?.map((device) => (
           <li key={device.id} className="flex flex-wrap items-center gap-x-3 py-1">
             <span className="grow">

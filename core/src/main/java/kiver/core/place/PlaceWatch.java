@@ -16,6 +16,8 @@ public final class PlaceWatch {
     /** A door that was open for a moment is no heater that is off. */
     private static final Duration OFF_AFTER = Duration.ofMinutes(45);
 
+    private static final Duration LAST_NIGHT = Duration.ofHours(15);
+
     /** K below the lower set point; heaters swing by one or two. */
     private static final double OFF_BELOW = 3;
 
@@ -50,16 +52,14 @@ public final class PlaceWatch {
                     new PlaceWarning(PlaceWarning.Kind.SILENT, last.celsius(), last.celsius(), last.at(), List.of()));
         }
         heatOff(place, readings).ifPresent(warnings::add);
-        ProbeReading coldest = readings.stream()
-                .min(Comparator.comparingDouble(ProbeReading::celsius))
-                .orElseThrow();
-        harmed(
-                        standing.stream()
-                                .filter(each -> coldest.celsius() < each.floor())
-                                .toList(),
-                        PlaceWarning.Kind.TOO_COLD,
-                        coldest)
-                .ifPresent(warnings::add);
+        lowest(readings, now)
+                .ifPresent(coldest -> harmed(
+                                standing.stream()
+                                        .filter(each -> coldest.celsius() < each.floor())
+                                        .toList(),
+                                PlaceWarning.Kind.TOO_COLD,
+                                coldest)
+                        .ifPresent(warnings::add));
         ProbeReading hottest = readings.stream()
                 .max(Comparator.comparingDouble(ProbeReading::celsius))
                 .orElseThrow();
@@ -71,6 +71,13 @@ public final class PlaceWatch {
                         hottest)
                 .ifPresent(warnings::add);
         return warnings;
+    }
+
+    /** Of last night; what the night before did was told yesterday. */
+    private static Optional<ProbeReading> lowest(List<ProbeReading> readings, LocalDateTime now) {
+        return readings.stream()
+                .filter(reading -> reading.at().isAfter(now.minus(LAST_NIGHT)))
+                .min(Comparator.comparingDouble(ProbeReading::celsius));
     }
 
     private static Optional<PlaceWarning> harmed(List<Standing> harmed, PlaceWarning.Kind kind, ProbeReading reading) {

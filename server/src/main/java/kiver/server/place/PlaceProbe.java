@@ -24,8 +24,9 @@ public interface PlaceProbe {
      *
      * @param place where it hangs
      * @param day the day
+     * @param before the day before at the station
      * @param outside the same day at the station, as it was or as it is forecast
      * @param until the last moment of it that is told
      */
-    List<ProbeReading> readings(Place place, LocalDate day, DailyRange outside, LocalDateTime until);
+    List<ProbeReading> readings(Place place, LocalDate day, DailyRange before, DailyRange outside, LocalDateTime until);
 }

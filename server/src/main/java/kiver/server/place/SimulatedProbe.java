@@ -25,6 +25,9 @@ class SimulatedProbe implements PlaceProbe {
     private static final int MINUTES_A_DAY = 1440;
     private static final int MINUTES_BETWEEN = 15;
     private static final double LOWEST_AT = 5;
+    /** Minutes over which what the evening before was warmer or cooler is made up for. */
+    private static final double CARRIED_OVER = 240;
+
     private static final double HIGHEST_AT = 15;
     private static final LocalDate FIRST_FAULT = LocalDate.of(2027, 4, 15);
     /** Of the luck that faults come by; with this one something is to be seen on the opening day. */
@@ -42,8 +45,11 @@ class SimulatedProbe implements PlaceProbe {
     }
 
     @Override
-    public List<ProbeReading> readings(Place place, LocalDate day, DailyRange outside, LocalDateTime until) {
+    public List<ProbeReading> readings(
+            Place place, LocalDate day, DailyRange before, DailyRange outside, LocalDateTime until) {
         DailyRange range = read(place, day, outside);
+        DailyRange yesterday = read(place, day.minusDays(1), before);
+        double atMidnight = within(yesterday, height(MINUTES_A_DAY));
         Fault fault = fault(place, day);
         SplittableRandom random =
                 new SplittableRandom(day.toEpochDay() * 2003 + place.id().number());
@@ -56,16 +62,21 @@ class SimulatedProbe implements PlaceProbe {
                 break;
             }
             double height = height(minute);
-            double celsius = range.minimum() + (range.maximum() - range.minimum()) * height;
+            double celsius = within(range, height);
+            double carriedOver = (atMidnight - within(range, height(0))) * Math.max(0, 1 - minute / CARRIED_OVER);
             // Neither end of the day is passed by noise, and both are reached.
             double shown = height == 0 || height == 1
                     ? celsius
-                    : Math.min(Math.max(celsius + noise, range.minimum()), range.maximum());
+                    : Math.min(Math.max(celsius + carriedOver + noise, range.minimum()), range.maximum());
             double humid = Math.min(Math.max(82 - 30 * height + wet, 20), 99);
             readings.add(
                     new ProbeReading(at, toTenth(shown - fault.cools(minute)), OptionalDouble.of(Math.round(humid))));
         }
         return readings;
+    }
+
+    private static double within(DailyRange range, double height) {
+        return range.minimum() + (range.maximum() - range.minimum()) * height;
     }
 
     /** The share of the day's swing at a minute: lowest at five, highest at three in the afternoon. */

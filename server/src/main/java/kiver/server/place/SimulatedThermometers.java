@@ -49,6 +49,7 @@ public class SimulatedThermometers {
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public void catchUp(List<LocalDate> over, StationRecord outside, List<DailyRange> forecast) {
         LocalDateTime now = clock.now();
+        LocalDate today = now.toLocalDate();
         Map<Long, Place> byId = places.places().stream()
                 .collect(Collectors.toMap(place -> place.id().number(), Function.identity()));
         for (Device device : devices.devices()) {
@@ -58,11 +59,11 @@ public class SimulatedThermometers {
             }
             for (LocalDate day : over) {
                 if (!day.isBefore(FROM)) {
-                    send(device, probe.readings(place, day, outside.on(day), now));
+                    send(device, probe.readings(place, day, outside.on(day.minusDays(1)), outside.on(day), now));
                 }
             }
-            if (!forecast.isEmpty() && !now.toLocalDate().isBefore(FROM)) {
-                send(device, probe.readings(place, now.toLocalDate(), forecast.get(0), now));
+            if (!forecast.isEmpty() && !today.isBefore(FROM)) {
+                send(device, probe.readings(place, today, outside.on(today.minusDays(1)), forecast.get(0), now));
             }
         }
         // Where days passed unnoticed, real devices may have told all of them.

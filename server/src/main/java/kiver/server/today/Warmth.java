@@ -1,5 +1,6 @@
 package kiver.server.today;
 
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -58,15 +59,24 @@ class Warmth {
     }
 
     private Map<PlaceId, List<PlaceWatch.Standing>> standing() {
+        LocalDate today = clock.today();
         return analyst.all().stream()
                 .filter(batch -> batch.trouble().isEmpty()
-                        && batch.file().state().place().isPresent()
+                        && stoodThere(batch, today)
                         && batch.file().state().balance().alive()
                                         + batch.file().state().balance().waiting()
                                 > 0)
                 .collect(Collectors.groupingBy(
                         batch -> batch.file().state().place().orElseThrow(),
                         Collectors.mapping(Warmth::standing, Collectors.toList())));
+    }
+
+    /** What came today did not stand there through the night. */
+    private static boolean stoodThere(BatchOutlook batch, LocalDate today) {
+        return batch.file().state().placements().stream()
+                .reduce((earlier, later) -> later)
+                .filter(last -> last.from().isBefore(today))
+                .isPresent();
     }
 
     private static PlaceWatch.Standing standing(BatchOutlook batch) {
