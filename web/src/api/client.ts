@@ -22,6 +22,7 @@ export type OrderWithPicks = Schemas['OrderWithPicks'];
 export type PlanView = Schemas['PlanView'];
 export type RoundView = Schemas['RoundView'];
 export type StopView = Schemas['StopView'];
+export type PracticeTrial = Schemas['PracticeTrial'];
 export type PlaceWarning = Schemas['PlaceWarning'];
 export type PlaceWarmth = Schemas['PlaceWarmth'];
 export type WarmthView = Schemas['WarmthView'];

@@ -44,8 +44,11 @@ export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
         <span className={tight > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
           {say('{shown, plural, one {# batch} other {# batches}}, {tight} tight', { shown: shown.length, tight })}
         </span>
+        <Link to="/trials" className="trail ml-auto flex min-h-11 items-center">
+          {say('Trials')}
+        </Link>
         {mayPlan && (
-          <Link to="/batches/buy" className="act ml-auto">
+          <Link to="/batches/buy" className="act">
             {say('Buy plants in')}
           </Link>
         )}

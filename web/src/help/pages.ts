@@ -74,6 +74,13 @@ export const PAGES: PageHelp[] = [
     ),
   },
   {
+    at: '/trials',
+    name: say('Trials'),
+    purpose: say('One lot in two ways or more, side by side: which did better, and whether that is more than chance.'),
+    tries: [say('Lay one out over a sowing that is planned; the lot decides which row or tray gets which.')],
+    offline: say('What came of each way is added up from the record, so it needs the connection. Sowing and counting go on without.'),
+  },
+  {
     at: '/warmth',
     name: say('Warmth of the places'),
     purpose: say('What the thermometers read in the last three days, beside what each place is heated to; and what somebody should see to.'),

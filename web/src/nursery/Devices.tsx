@@ -17,7 +17,12 @@ export function Devices({ choices }: { choices: Choices }) {
     <section aria-label={say('Devices that send readings')} className="mb-8">
       <h2 className="mb-2">{say('Devices that send readings')}</h2>
       {devices.data?.length === 0 && <Nothing>{say('None yet.')}</Nothing>}
-      <ul hidden={devices.data?.length === 0} className="board max-h-80 divide-y divide-rule overflow-y-auto px-3" tabIndex={0} aria-label={say('Devices that send readings')}>
+      <ul
+        hidden={devices.data?.length === 0}
+        className="board max-h-80 divide-y divide-rule overflow-y-auto px-3"
+        tabIndex={0}
+        aria-label={say('Devices that send readings')}
+      >
         {devices.data?.map((device) => (
           <li key={device.id} className="flex flex-wrap items-center gap-x-3 py-1">
             <span className="grow">

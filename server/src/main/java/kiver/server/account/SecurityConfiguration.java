@@ -88,6 +88,7 @@ class SecurityConfiguration {
                                         "/api/batches/*/withdrawals",
                                         "/api/batches/*/resowings",
                                         "/api/devices",
+                                        "/api/trials",
                                         "/api/devices/*/withdrawals",
                                         "/api/people",
                                         "/api/nursery",

@@ -6,11 +6,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.crop.ContainerCode;
+import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.plan.Wish;
 import kiver.server.promise.PromiseService;
+import kiver.server.sow.TrialBook;
+import kiver.server.sow.TrialPractice;
 import org.springframework.stereotype.Component;
 
 /** The last of the demonstration's winter: plants for the stall by the gate, and a grower who asks for several kinds at once. */
@@ -20,13 +23,18 @@ class DemoOpening {
     private static final LocalDate FOR = LocalDate.of(2027, 6, 11);
     private static final String FOR_THE_STALL = "Low Ember";
     private static final String ASKING = "Fennick Flowers";
+    private static final int TRAYS_TO_COMPARE = 4;
     private static final List<String> ASKED = List.of("White Skein", "Blue Pincushion", "Dry Harbour");
 
     private final PromiseService promises;
     private final CropBook crops;
     private final OrderBook orders;
+    private final BatchBook batches;
+    private final TrialBook trials;
 
-    DemoOpening(PromiseService promises, CropBook crops, OrderBook orders) {
+    DemoOpening(PromiseService promises, CropBook crops, OrderBook orders, BatchBook batches, TrialBook trials) {
+        this.batches = batches;
+        this.trials = trials;
         this.promises = promises;
         this.crops = crops;
         this.orders = orders;
@@ -48,6 +56,25 @@ class DemoOpening {
         lines.add(new PromiseService.LineWish(wish(FOR_THE_STALL, 40, site.id()), spares, null));
         ASKED.forEach(variety -> lines.add(new PromiseService.LineWish(wish(variety, 30, site.id()), null, null)));
         promises.accept(id("several kinds"), grower, site.id(), lines, null);
+        compareWaysOfWatering();
+    }
+
+    /** Trays of one sowing, by lot watered from below and from above. */
+    private void compareWaysOfWatering() {
+        batches.files().stream()
+                .filter(file -> file.state().isCompletelyCounted()
+                        && file.state().sowings().size() >= TRAYS_TO_COMPARE)
+                .findFirst()
+                .ifPresent(file -> trials.layOut(
+                        id("ways of watering"),
+                        new TrialBook.Wanted(
+                                "Watered from above or from below",
+                                TrialPractice.WATER,
+                                0.1,
+                                List.of("From above", "From below"),
+                                List.of(file.batch().number()),
+                                4),
+                        null));
     }
 
     private Wish wish(String variety, int plants, Long site) {
