@@ -47,7 +47,6 @@ export function TrayGrid({
   fingerSweeps: boolean;
 }) {
   const grid = useRef<HTMLDivElement>(null);
-  const [current, setCurrent] = useState(1);
   const [whole, setWhole] = useState(false);
   const [frame, width] = useWidth<HTMLDivElement>(USUAL_WIDTH);
   const columns = tray.columns + (work.row ? 1 : 0);
@@ -80,7 +79,8 @@ export function TrayGrid({
     work.sweep([...swept.current, ...around.flatMap((number) => tray.cells[number - 1] ?? [])]);
   };
   const focus = (number: number) => grid.current?.querySelector<HTMLElement>(`[data-cell="${number}"]`)?.focus();
-  const handled = {
+  const handled: Handled = {
+    row: (cells) => work.row?.(cells),
     click: (cell: CellView) => {
       const partOfSweep = swept.current.length > 1;
       swept.current = [];
@@ -102,10 +102,15 @@ export function TrayGrid({
       }
       event.preventDefault();
     },
-    focus: (cell: CellView) => setCurrent(cell.number),
+    // One cell of the grid is a stop for the tab key, the one last worked on; that is no reason to draw all of them.
+    focus: (cell: CellView) => {
+      grid.current?.querySelectorAll<HTMLElement>('[data-cell][tabindex="0"]').forEach((each) => (each.tabIndex = -1));
+      const now = grid.current?.querySelector<HTMLElement>(`[data-cell="${cell.number}"]`);
+      if (now) now.tabIndex = 0;
+    },
   };
   const on = useUnchanging(handled);
-  const rows = Array.from({ length: tray.rows }, (_, row) => tray.cells.slice(row * tray.columns, (row + 1) * tray.columns));
+  const rows = useMemo(() => Array.from({ length: tray.rows }, (_, row) => tray.cells.slice(row * tray.columns, (row + 1) * tray.columns)), [tray]);
   const small = whole && wide;
   return (
     <div ref={frame}>
@@ -127,44 +132,57 @@ export function TrayGrid({
           onPointerMove={onPointerMove}
           onPointerUp={onPointerUp}
         >
-          {rows.map((cells, row) => [
-            work.row && (
-              <button
-                key={`row ${row}`}
-                type="button"
-                aria-label={say('Row {row}', { row: row + 1 })}
-                className={`border-r-2 border-ink/40 text-sm text-ink ${small ? 'min-h-6' : 'min-h-11'}`}
-                onClick={() => work.row?.(cells)}
-              >
-                {row + 1}
-              </button>
-            ),
-            ...cells.map((cell, column) => {
-              const look = draw(cell);
-              return (
-                <Cell
-                  key={cell.number}
-                  cell={cell}
-                  row={row + 1}
-                  column={column + 1}
-                  stop={cell.number === current}
-                  small={small}
-                  text={look.text}
-                  words={look.words}
-                  look={look.look}
-                  disabled={look.disabled}
-                  on={on}
-                />
-              );
-            }),
-          ])}
+          {rows.map((cells, row) => (
+            <Row key={row} row={row + 1} cells={cells} looks={cells.map(draw)} small={small} headed={work.row !== undefined} on={on} />
+          ))}
         </div>
       </div>
     </div>
   );
 }
 
+/** A row; drawn again only when one of its cells is. */
+const Row = memo(
+  function Row({ row, cells, looks, small, headed, on }: RowOfCells) {
+    return (
+      <>
+        {headed && (
+          <button
+            type="button"
+            aria-label={say('Row {row}', { row })}
+            className={`border-r-2 border-ink/40 text-sm text-ink ${small ? 'min-h-6' : 'min-h-11'}`}
+            onClick={() => on.row(cells)}
+          >
+            {row}
+          </button>
+        )}
+        {cells.map((cell, column) => (
+          <Cell key={cell.number} cell={cell} row={row} column={column + 1} small={small} on={on} {...looks[column]!} />
+        ))}
+      </>
+    );
+  },
+  (before, after) =>
+    before.cells === after.cells &&
+    before.small === after.small &&
+    before.headed === after.headed &&
+    before.looks.every((look, column) => isSame(look, after.looks[column]!)),
+);
+
+interface RowOfCells {
+  row: number;
+  cells: CellView[];
+  looks: CellLook[];
+  small: boolean;
+  headed: boolean;
+  on: Handled;
+}
+
+const isSame = (one: CellLook, other: CellLook) =>
+  one === other || (one.text === other.text && one.words === other.words && one.look === other.look && one.disabled === other.disabled);
+
 interface Handled {
+  row: (cells: CellView[]) => void;
   click: (cell: CellView) => void;
   keyDown: (event: KeyboardEvent, cell: CellView) => void;
   focus: (cell: CellView) => void;
@@ -178,6 +196,7 @@ function useUnchanging(newest: Handled): Handled {
   });
   return useMemo(
     () => ({
+      row: (cells) => latest.current.row(cells),
       click: (cell) => latest.current.click(cell),
       keyDown: (event, cell) => latest.current.keyDown(event, cell),
       focus: (cell) => latest.current.focus(cell),
@@ -191,19 +210,19 @@ const Cell = memo(function Cell({
   cell,
   row,
   column,
-  stop,
   small,
   text,
   words,
   look,
   disabled,
   on,
-}: CellLook & { cell: CellView; row: number; column: number; stop: boolean; small: boolean; on: Handled }) {
+}: CellLook & { cell: CellView; row: number; column: number; small: boolean; on: Handled }) {
   return (
     <button
       type="button"
       data-cell={cell.number}
-      tabIndex={stop ? 0 : -1}
+      // Kept by the grid from then on.
+      tabIndex={cell.number === 1 ? 0 : -1}
       aria-label={say('Cell {number}, row {row}, column {column}, {words}', { number: cell.number, row, column, words })}
       onFocus={() => on.focus(cell)}
       aria-disabled={disabled}
