@@ -72,6 +72,9 @@ export const useBatch = (number: number | undefined) =>
 export const useTray = (number: number) =>
   useQuery({ queryKey: ['trays', number], queryFn: () => answered(api.GET('/api/trays/{number}', { params: { path: { number } } })) });
 
+/** What to look for at each place today. */
+export const useLooks = () => useQuery({ queryKey: ['looks'], queryFn: () => answered(api.GET('/api/looks')) });
+
 /** What would have to be moved for a batch to stand in as few trays as it fills. */
 export const useClosingUp = (batch: number) =>
   useQuery({

@@ -19,6 +19,7 @@ export function TakeAlong({ round }: { round: RoundView }) {
         if (!left) await client.prefetchQuery({ queryKey, queryFn, staleTime: FRESH });
       };
       await fetch(['choices'], () => answered(api.GET('/api/choices')));
+      await fetch(['looks'], () => answered(api.GET('/api/looks')));
       await fetch(['stock'], () => answered(api.GET('/api/stock')));
       await fetch(['sowing-list', round.today], () => answered(api.GET('/api/sowing-list', { params: { query: { day: round.today } } })));
       for (const work of round.stops.flatMap((stop) => stop.work)) {

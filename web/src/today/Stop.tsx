@@ -1,13 +1,14 @@
-import type { StopView } from '../api/client';
+import type { LooksView, StopView } from '../api/client';
 import { PlaceWarnings } from '../weather/PlaceWarnings';
 import { degrees, figures, temperature } from '../words/quantity';
 import { minutesWords } from '../words/phrases';
 import { say } from '../words/say';
 import { told } from '../words/told';
+import { LookFor } from './LookFor';
 import { type Hand, isOpen, TaskRow } from './TaskRow';
 
 /** One stop on the round. */
-export function Stop({ stop, today, hands }: { stop: StopView; today: string; hands: Hand[] }) {
+export function Stop({ stop, today, hands, looks }: { stop: StopView; today: string; hands: Hand[]; looks?: LooksView | undefined }) {
   const minutes = stop.work.flatMap((work) => work.tasks).reduce((sum, task) => sum + (isOpen(task) ? task.minutes : 0), 0);
   const over = stop.slotsTaken > stop.slots;
   return (
@@ -44,6 +45,7 @@ export function Stop({ stop, today, hands }: { stop: StopView; today: string; ha
       </div>
       <PlaceWarnings warnings={stop.warnings} />
       {stop.caution && <p className="text-sm text-ochre">{told('<b>Mind:</b> {caution}', { caution: stop.caution })}</p>}
+      {looks && <LookFor placeId={stop.placeId} looks={looks} />}
       {stop.work.length === 0 ? (
         <p className="text-sm text-pencil">
           {stop.quietBatches > 0

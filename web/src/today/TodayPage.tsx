@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { RoundView } from '../api/client';
 import { answered, api } from '../api/client';
-import { useForecastChanges, useRound } from '../api/queries';
+import { useForecastChanges, useLooks, useRound } from '../api/queries';
 import { Loading, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
 import { MovedGroups } from '../weather/MovedGroups';
@@ -21,6 +21,7 @@ import { told } from '../words/told';
 /** The round: one walk through the nursery, stop by stop, with the work at each. */
 export function TodayPage() {
   const round = useRound();
+  const looks = useLooks().data;
   const moved = useForecastChanges();
   const hands = useQuery({ queryKey: ['hands'], queryFn: () => answered(api.GET('/api/round/hands')), staleTime: 60_000 });
   if (round.isPending) return <Loading what={say('the round')} />;
@@ -88,7 +89,7 @@ export function TodayPage() {
       )}
       <ol className="relative ml-3 border-l-2 border-dusk pl-6 sm:ml-4">
         {round.data.stops.map((stop) => (
-          <Stop key={stop.placeId} stop={stop} today={round.data.today} hands={hands.data ?? []} />
+          <Stop key={stop.placeId} stop={stop} today={round.data.today} hands={hands.data ?? []} looks={looks} />
         ))}
       </ol>
       {round.data.stops.some((stop) => stop.caution) && <p className="text-sm text-ochre">{say('Local rules and licensed practice go first.')}</p>}

@@ -137,6 +137,37 @@ class BenchOfflineTest {
         }
     }
 
+    /** Doubles are thinned and a row goes over into a new tray, by touch and without a signal; both are sent when it is back. */
+    @Test
+    void cellsAreThinnedAndMovedWithoutSignal() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/trays/1006?work=thin");
+            button(page, "Pick all with more than one").waitFor();
+            screen.context().setOffline(true);
+            page.locator("[data-cell][aria-label*='2 up']").first().tap();
+            button(page, "Thin 1 cell to 1").tap();
+            assertThat(page.getByText("kept on this device until there is a connection: thinning of 1 cell in T1006"))
+                    .isVisible();
+            button(page, "Move").tap();
+            button(page, "Row 2").tap();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move \\d+ cells$")))
+                    .tap();
+            assertThat(page.getByText("2 entries kept on this device")).isVisible();
+            assertThat(page.locator("[data-cell='11']")).hasAttribute("aria-label", Pattern.compile(".*free$"));
+            screen.context().setOffline(false);
+            assertThat(page.getByText("kept on this device until")).isHidden();
+            assertThat(page.getByText(Pattern.compile("could not be|was refused")))
+                    .isHidden();
+            page.navigate("/batches/203");
+            assertThat(page.getByRole(AriaRole.LISTITEM)
+                            .filter(new Locator.FilterOptions().setHasText("Moved over from T1006 into T"))
+                            .first())
+                    .containsText("Pell Oskway");
+            assertThat(page.getByText("Thinned 1 cell of T1006 to 1").first()).isVisible();
+        }
+    }
+
     /** Waits until the application and what it fetched lie on the device. */
     private static void keptOnTheDevice(Page page) {
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");

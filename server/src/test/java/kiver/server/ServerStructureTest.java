@@ -49,6 +49,7 @@ class ServerStructureTest {
             "promise",
             "question",
             "emerge",
+            "care",
             "pot",
             "harden",
             "outlook",

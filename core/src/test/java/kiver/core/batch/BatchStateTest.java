@@ -206,7 +206,10 @@ class BatchStateTest {
                 new BatchChange.Sown(new CellRun(tray, 1, 6), 1, new LotId(1), "Mix", place),
                 new BatchChange.BroughtIn(new CellRun(new TrayId(44), 1, 3), new LotId(2), 2, place),
                 new BatchChange.LeftUnsown(new TrayId(43)),
-                new BatchChange.Counted(tray, Map.of(1, 1, 2, 1, 3, 1), false),
+                new BatchChange.Counted(tray, Map.of(1, 2, 2, 1, 3, 2), true),
+                new BatchChange.Thinned(tray, List.of(1), 1),
+                new BatchChange.PrickedOut(tray, List.of(3), tray, List.of(4)),
+                new BatchChange.CellsMoved(tray, List.of(4), tray, List.of(5)),
                 new BatchChange.Lost(tray, List.of(1), LossReason.SLUGS),
                 new BatchChange.Mixed(tray, List.of(2), NameDoubt.LABEL_LOST),
                 new BatchChange.Recognised(tray, List.of(2)),
@@ -221,7 +224,7 @@ class BatchStateTest {
         for (BatchChange change : all.subList(0, all.size() - 1)) {
             state = state.after(LocalDate.of(2027, 3, 1), change);
         }
-        assertThat(state.balance()).isEqualTo(new Balance(9, 3, 0, 4, 1, 1));
+        assertThat(state.balance()).isEqualTo(new Balance(9, 0, 2, 5, 1, 1));
         assertThat(all)
                 .extracting(each -> (Object) each.getClass())
                 .containsExactlyInAnyOrderElementsOf(kindsOf(BatchChange.class).toList());

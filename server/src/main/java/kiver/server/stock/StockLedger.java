@@ -48,6 +48,11 @@ public class StockLedger {
         return mapper.mixes(clock.today().minusWeeks(WEEKS_SHOWN));
     }
 
+    /** The mixes that batches were filled from, by number. */
+    public List<Integer> mixesOf(List<Integer> batches) {
+        return mapper.mixesOf(batches.toArray(Integer[]::new));
+    }
+
     /** A mix by its number. */
     public Optional<MixLot> mix(int number) {
         return mapper.mix(number).stream().findFirst();

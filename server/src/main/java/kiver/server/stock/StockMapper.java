@@ -65,6 +65,13 @@ interface StockMapper {
     List<FilledRow> filled(@Param("mixes") Integer[] mixes);
 
     @Select("""
+            select distinct movement.mix_lot from stock_movement movement join batch on batch.id = movement.batch_id
+            where movement.kind = 'FILLED' and batch.number = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
+            order by movement.mix_lot
+            """)
+    List<Integer> mixesOf(@Param("batches") Integer[] batches);
+
+    @Select("""
             insert into ingredient_lot (ingredient, code, supplier, bought_on)
             values (#{ingredient}, #{code}, #{supplier}, #{day})
             on conflict (ingredient, code) do update set code = excluded.code
