@@ -180,6 +180,8 @@ class SpokenToTest {
               (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
+              gather((await get('/api/trials')).map?.((trial) => [trial.name, trial.ways.map((way) => way.name)]));
+              gather((await get('/api/devices')).map?.((device) => device.name));
               const media = await get('/api/media');
               gather([media.recipes?.map((recipe) => recipe.name), media.library?.map((recipe) => [recipe.name, recipe.litres.map((each) => each.name)]), media.ingredients?.map((each) => each.name)]);
               gather((await get('/api/stock')).ingredients?.map((each) => each.deliveries.map((delivery) => delivery.supplier)));
