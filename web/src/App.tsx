@@ -36,6 +36,8 @@ const ReschedulePage = lazy(() => import('./board/ReschedulePage').then((room) =
 const BoardPage = lazy(() => import('./board/BoardPage').then((room) => ({ default: room.BoardPage })));
 const WallPage = lazy(() => import('./board/WallPage').then((room) => ({ default: room.WallPage })));
 const SeedPage = lazy(() => import('./seed/SeedPage').then((room) => ({ default: room.SeedPage })));
+const TrayMapPage = lazy(() => import('./batch/TrayMapPage').then((room) => ({ default: room.TrayMapPage })));
+const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ default: room.LabelsPage })));
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
 const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
 const SpacePage = lazy(() => import('./space/SpacePage').then((room) => ({ default: room.SpacePage })));
@@ -92,6 +94,8 @@ export function App() {
           <Route path="/season" element={<BoardPage mayChange={propagator} />} />
           <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
           {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
+          <Route path="/trays/:number/map" element={<TrayMapPage />} />
+          <Route path="/labels" element={<LabelsPage />} />
           <Route path="/trials" element={<TrialsPage />} />
           <Route path="/warmth" element={<WarmthPage />} />
           <Route path="/space" element={<SpacePage mayChange={propagator} />} />

@@ -42,7 +42,12 @@ export function TrayPage({ today }: { today: string }) {
           cellVolume: cellVolume(tray.data.cellVolume),
         })}
       </p>
-      <h1 className="mb-3">{say('Tray {code}', { code: tray.data.code })}</h1>
+      <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
+        <h1>{say('Tray {code}', { code: tray.data.code })}</h1>
+        <Link className="trail inline-flex min-h-11 items-center text-sm" to={`/trays/${number}/map`}>
+          {say('Map of its runs')}
+        </Link>
+      </div>
       {tray.data.batches.length > 1 && (
         <div role="tablist" aria-label={say('Batches in this tray')} className="mb-3 flex gap-2">
           {tray.data.batches.map((each) => (

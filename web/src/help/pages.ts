@@ -74,6 +74,13 @@ export const PAGES: PageHelp[] = [
     ),
   },
   {
+    at: '/labels',
+    name: say('Printed labels'),
+    purpose: say('What was sent to the label printer, to be looked at and printed again as it was.'),
+    tries: [say('Print again what was torn or lost; nothing has to be looked up.')],
+    offline: say('The printer is reached over the network; write the label by hand until it is back.'),
+  },
+  {
     at: '/trials',
     name: say('Trials'),
     purpose: say('One lot in two ways or more, side by side: which did better, and whether that is more than chance.'),

@@ -28,6 +28,8 @@ record View(String email, String path, String heading) {
             new View(Nursery.HAND, "/trays/1001", "Tray T1001"),
             new View(Nursery.HAND, "/trays/1006?work=thin", "Tray T1006"),
             new View(Nursery.HAND, "/trays/1006?work=move", "Tray T1006"),
+            new View(Nursery.HAND, "/trays/1006/map", "Map of tray T1006"),
+            new View(Nursery.HAND, "/labels", "Printed labels"),
             new View(Nursery.PROPAGATOR, "/trials", "Trials"),
             new View(Nursery.HAND, "/warmth", "Warmth of the places"),
             new View(Nursery.HAND, "/season", "Season"),

@@ -165,7 +165,8 @@ class PutAwayTest {
         long other = batches.file(grown(nursery.order(10))).batch().id().number();
         assertThatThrownBy(() -> database.update(
                         """
-                insert into batch_cells select ?, tray_id, first_cell, first_cell, condition, seeds, seedlings, only_seen, origin, lot_id
+                insert into batch_cells (batch_id, tray_id, first_cell, last_cell, condition, seeds, came_up, only_seen, seedlings, origin, lot_id)
+                select ?, tray_id, first_cell, first_cell, condition, seeds, came_up, only_seen, seedlings, origin, lot_id
                 from batch_cells where batch_id = ? limit 1""", other, batches.file(batch).batch().id().number()))
                 .isInstanceOf(DataAccessException.class)
                 .hasMessageContaining("exclusion constraint");
