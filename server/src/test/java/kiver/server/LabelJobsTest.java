@@ -3,14 +3,20 @@ package kiver.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasSize;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doThrow;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.UUID;
+import kiver.server.sow.LabelDevice;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
 import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 
 /** Labels go to the printer once, can be looked at as they went, and go again as they were. */
 @ServerTest
@@ -20,6 +26,9 @@ class LabelJobsTest {
 
     @Autowired
     SmallNursery nursery;
+
+    @MockitoSpyBean
+    LabelDevice device;
 
     @Test
     void whatWasPrintedIsKeptAndPrintedAgainAsItWas() throws Exception {
@@ -61,6 +70,11 @@ class LabelJobsTest {
                 .andExpect(status().isNotFound());
         nursery.get(nursery.hand, "/api/label-jobs/77.pdf").andExpect(status().isNotFound());
         nursery.get(nursery.grower, "/api/label-jobs").andExpect(status().isForbidden());
+
+        doThrow(new UncheckedIOException(new IOException("off"))).when(device).send(any());
+        nursery.post(nursery.hand, "/api/label-jobs", entry.formatted(UUID.randomUUID(), batch, "ROLL"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message", containsString("cannot be reached")));
         nursery.get(nursery.hand, "/api/label-jobs").andExpect(jsonPath("$", hasSize(2)));
     }
 }

@@ -3,9 +3,6 @@ package kiver.server.sow;
 /** Port: a label printer that takes what it is sent as it is, as raw printers on a network do. A simulated one ships with Kiver. */
 public interface LabelDevice {
 
-    /** What it is called, for people. */
-    String name();
-
     /**
      * Sends labels to it.
      *

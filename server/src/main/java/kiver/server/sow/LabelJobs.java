@@ -1,6 +1,7 @@
 package kiver.server.sow;
 
 import jakarta.annotation.Nullable;
+import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.UUID;
 import kiver.core.labels.LabelFormat;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.NotFound;
+import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.wording.Said;
 import org.apache.ibatis.annotations.Mapper;
@@ -69,7 +71,7 @@ public class LabelJobs {
             byte[] document = printer.labels(batches, format, address);
             int number = mapper.add(
                     request, batches.toArray(Integer[]::new), format.name(), document, clock.today(), by, null);
-            device.send(document);
+            send(document);
             return number;
         });
     }
@@ -80,9 +82,21 @@ public class LabelJobs {
         return (int) requests.once(request, Arrays.asList("labels again", number, by), () -> {
             byte[] document = document(number);
             int next = mapper.repeat(request, number, clock.today(), by);
-            device.send(document);
+            send(document);
             return next;
         });
+    }
+
+    /** What does not reach the printer was not printed, and is not kept as if it had been. */
+    private void send(byte[] document) {
+        try {
+            device.send(document);
+        } catch (UncheckedIOException unreachable) {
+            throw new Refusal(
+                    "printer",
+                    Said.of(
+                            "The label printer cannot be reached. Look whether it is on, or open the labels as a paper and print that."));
+        }
     }
 
     private static NotFound missing(int number) {

@@ -7,11 +7,6 @@ import org.springframework.stereotype.Component;
 class SimulatedLabelDevice implements LabelDevice {
 
     @Override
-    public String name() {
-        return "Simulated label printer";
-    }
-
-    @Override
     public void send(byte[] document) {
         if (document.length == 0) {
             throw new IllegalArgumentException("There is nothing to print.");
