@@ -191,6 +191,18 @@ class ThinnedAndMovedTest {
         refused("\"moves\":[{\"tray\":%d,\"cells\":[4],\"into\":%d,\"goals\":[5]}]", "taken already", 0);
         refused("\"moves\":[{\"tray\":%d,\"cells\":[4,5],\"into\":%d,\"goals\":[1]}]", "2 plants cannot go into 1", 0);
         assertThat(trays.all()).hasSize(known + 1);
+        int planned = trays.tray(batches.file(nursery.batchOf(nursery.order(20)))
+                        .runs()
+                        .get(0)
+                        .tray())
+                .number();
+        nursery.record(
+                        nursery.hand,
+                        batch,
+                        "cell-moves",
+                        "\"moves\":[{\"tray\":%d,\"cells\":[4],\"into\":%d,\"goals\":[1]}]".formatted(tray(0), planned))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].message", containsString("holds batch")));
     }
 
     private void refused(String entries, String words, int index) throws Exception {

@@ -16,6 +16,8 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
+import kiver.core.batch.ChangeFault;
+import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.ClosingUp;
 import kiver.core.crop.ContainerCode;
 import kiver.core.outlook.BatchFile;
@@ -130,6 +132,7 @@ class CellMoves {
             requireAlike(from, trays.tray(into));
             List<Integer> goals = move.goals() == null ? firstOpen(state, into, move.cells()) : move.goals();
             requireInside(into, goals);
+            requireNotSetAside(number, into, goals);
             BatchChange change = new BatchChange.CellsMoved(from.trayId(), move.cells(), into, goals);
             // Where the next ones go depends on where these went.
             state = state.after(day, change);
@@ -167,6 +170,24 @@ class CellMoves {
                             .with("cells", last)
                             .with("cell", cell));
         });
+    }
+
+    /** What another batch is to be sown into is not taken from it, though nothing stands there yet. */
+    private void requireNotSetAside(int number, TrayId into, List<Integer> goals) {
+        for (BatchFile other : batches.filesIn(into)) {
+            if (other.batch().number() != number) {
+                goals.stream()
+                        .filter(goal -> other.toSow().stream()
+                                .anyMatch(run -> run.cells().contains(new Cell(into, goal))))
+                        .findFirst()
+                        .ifPresent(goal -> {
+                            throw new ChangeRefused(
+                                    "goals",
+                                    new ChangeFault.CellOfAnother(
+                                            goal, other.batch().number()));
+                        });
+            }
+        }
     }
 
     /** The first cells of a tray in which nothing of any batch stands or will, and gaps of this one. */
