@@ -225,7 +225,10 @@ class ThinnedAndMovedTest {
                 .andExpect(status().isOk());
         nursery.release(UUID.randomUUID(), order, 5).andExpect(status().isOk());
         int release = (int) state().releases().get(0).plants().release();
-        assertThat(nursery.note(nursery.propagator, release)).contains("L1").contains("5 ");
+        assertThat(nursery.note(nursery.propagator, release))
+                .contains("L1")
+                .contains("moved over")
+                .doesNotContain("potted on");
         nursery.get(nursery.propagator, "/api/labels.pdf?batches=" + batch).andExpect(status().isOk());
         nursery.get(nursery.propagator, "/api/traces/notes/" + release + "").andExpect(status().isOk());
     }

@@ -76,6 +76,7 @@ class DeliveryNote {
             String tray,
             ContainerCode container,
             String sownIn,
+            ContainerCode startedIn,
             int batch,
             LocalDate sown,
             SeedLot lot,
@@ -83,7 +84,7 @@ class DeliveryNote {
             boolean mixed) {
 
         private Origin with(int number) {
-            return new Origin(number, tray, container, sownIn, batch, sown, lot, medium, mixed);
+            return new Origin(number, tray, container, sownIn, startedIn, batch, sown, lot, medium, mixed);
         }
     }
 
@@ -170,6 +171,14 @@ class DeliveryNote {
                 .with("day", new WholeDay(origin.sown()));
     }
 
+    /** What happened to plants between their sowing and their going: another container, or only another tray of its kind. */
+    private static String since(Origin origin) {
+        if (origin.sownIn().equals(origin.tray())) {
+            return "stayed";
+        }
+        return origin.startedIn().equals(origin.container()) ? "moved" : "potted";
+    }
+
     /** Nobody can say what these are; the grower is told before they are planted. */
     private static Said mixed(int plants) {
         return Said.of(
@@ -221,7 +230,7 @@ class DeliveryNote {
                             origin.medium().isEmpty()
                                     ? boughtIn(origin)
                                     : Said.of(
-                                                    "{plants}{mixed, select, true { mixed} other {}} from tray {tray}{other, select, true {, {container}} other {}}{potted, select, true { (sown in {sownIn}, potted on)} other {}}: batch {batch}, "
+                                                    "{plants}{mixed, select, true { mixed} other {}} from tray {tray}{other, select, true {, {container}} other {}}{since, select, potted { (sown in {sownIn}, potted on)} moved { (sown in {sownIn}, moved over)} other {}}: batch {batch}, "
                                                             + "sown {sown}, seed lot {lot} ({supplier}), in {medium}")
                                             .with("plants", origin.plants())
                                             .when("mixed", origin.mixed())
@@ -231,7 +240,7 @@ class DeliveryNote {
                                                     "container",
                                                     crops.container(origin.container())
                                                             .name())
-                                            .when("potted", !origin.sownIn().equals(origin.tray()))
+                                            .with("since", since(origin))
                                             .with("sownIn", origin.sownIn())
                                             .with("batch", origin.batch())
                                             .with("sown", new WholeDay(origin.sown()))
@@ -326,6 +335,7 @@ class DeliveryNote {
                         trays.tray(origin.tray()).code(),
                         trays.tray(origin.tray()).container(),
                         trays.tray(origin.startedIn()).code(),
+                        trays.tray(origin.startedIn()).container(),
                         file.batch().number(),
                         origin.day(),
                         seeds.lot(origin.lot()),
