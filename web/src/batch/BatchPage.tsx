@@ -14,6 +14,7 @@ import { chanceWords } from '../words/phrases';
 import { PathChart, type PathRow } from '../plan/PathChart';
 import { BalanceBar } from './BalanceBar';
 import { ChangeList } from './ChangeList';
+import { NoteForm } from './NoteForm';
 import { Promises, Withdraw } from './Promises';
 import { LabelLink } from '../sow/LabelLink';
 import { say } from '../words/say';
@@ -207,6 +208,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
           )}
           <section aria-label={say('Record')}>
             <h2 className="mb-2">{say('What was done and seen')}</h2>
+            <NoteForm batch={view.summary.number} />
             <ChangeList batch={view} />
           </section>
         </div>

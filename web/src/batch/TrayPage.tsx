@@ -17,6 +17,7 @@ import { LossWork } from '../tray/LossWork';
 import { MoveCellsWork } from '../tray/MoveCellsWork';
 import { NameWork } from '../tray/NameWork';
 import { ThinWork } from '../tray/ThinWork';
+import { NoteForm } from './NoteForm';
 import { say } from '../words/say';
 import { cellVolume } from '../words/quantity';
 
@@ -71,10 +72,10 @@ export function TrayPage({ today }: { today: string }) {
   );
 }
 
-type Mode = 'count' | 'thin' | 'move' | 'lose' | 'name';
+type Mode = 'count' | 'thin' | 'move' | 'lose' | 'name' | 'note';
 
-const SOWN_HERE: Mode[] = ['count', 'thin', 'move', 'lose', 'name'];
-const BOUGHT_IN: Mode[] = ['move', 'lose', 'name'];
+const SOWN_HERE: Mode[] = ['count', 'thin', 'move', 'lose', 'name', 'note'];
+const BOUGHT_IN: Mode[] = ['move', 'lose', 'name', 'note'];
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
   const [search] = useSearchParams();
@@ -134,6 +135,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         {sownHere && mode === 'thin' && <ThinWork tray={tray} batch={batch} />}
         {sownHere && mode === 'move' && <MoveCellsWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'note' && <NoteForm batch={summary.number} />}
         {sownHere && mode === 'name' && <NameWork tray={tray} batch={batch} />}
       </section>
       <section aria-label={say('Emergence')} className="flex flex-col gap-4">
@@ -157,6 +159,7 @@ const MODES: Record<Mode, string> = {
   move: say('Move'),
   lose: say('Mark losses'),
   name: say('Names in doubt'),
+  note: say('Note'),
 };
 
 /** What is done in the cells. */

@@ -1,4 +1,5 @@
 import { outbox, useOutbox } from './useOutbox';
+import { Clash } from './Clash';
 import { say } from '../words/say';
 import { listWords } from '../words/phrases';
 
@@ -30,12 +31,7 @@ export function OutboxNotice() {
         </p>
       )}
       {state.refused.map(({ letter, message }) => (
-        <p key={letter.requestId} role="alert" className="mt-1 border-l-4 border-brick bg-brick-wash p-3 text-brick">
-          {say('{words}, recorded by {byName}: {message}', { words: letter.words, byName: letter.byName, message })}{' '}
-          <button className="min-h-11 underline" onClick={() => outbox.dismiss(letter.requestId)}>
-            {say('Put away')}
-          </button>
-        </p>
+        <Clash key={letter.requestId} letter={letter} message={message} />
       ))}
     </div>
   );

@@ -81,6 +81,16 @@ export class Outbox {
     return this.flush();
   }
 
+  /** Sends once more what was refused; with other content it is another request. Throws as {@link add} does. */
+  again(requestId: string, body?: Record<string, unknown>): Promise<void> {
+    const refused = this.state.refused.find((each) => each.letter.requestId === requestId);
+    if (!refused) return Promise.resolve();
+    const { letter } = refused;
+    const sending = this.add(body ? { ...letter, body, requestId: crypto.randomUUID() } : letter);
+    this.dismiss(requestId);
+    return sending;
+  }
+
   dismiss(requestId: string): void {
     this.store.removeItem(REFUSED + requestId);
     this.reread();

@@ -10,6 +10,7 @@ import { addDays, dayWords, isDay, longDay, monthWords, shortDay, weekdayWords, 
 import { say } from '../words/say';
 
 const MARKS: Record<Work['kind'], Mark> = {
+  SOAK: 'PLANNED',
   SOW: 'PLANNED',
   TAKE_IN: 'PLANNED',
   COUNT: 'EMERGING',

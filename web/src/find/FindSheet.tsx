@@ -1,6 +1,6 @@
 import { Input } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Found, Refused } from '../api/client';
 import { answered, api } from '../api/client';
@@ -10,10 +10,14 @@ import { Refusal } from '../look/States';
 import { useKey } from '../look/useKey';
 import { dayWords } from '../words/days';
 import { reason } from '../words/reasons';
+import { trayOf } from '../tray/trayCode';
 import { say } from '../words/say';
 import { meant, type Thing, whereTo } from './found';
 
 const TYPING_PAUSE = 120;
+
+/** Reading squares takes much script, which is fetched when somebody scans. */
+const Scanner = lazy(() => import('./Scanner').then((module) => ({ default: module.Scanner })));
 
 /** One field, from anywhere with one key, that finds whatever has a number, a code, a name or a day. */
 export function FindSheet() {
@@ -60,6 +64,8 @@ function useFinding(text: string) {
 function Finding({ close }: { close: () => void }) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<number>();
+  const [scanning, setScanning] = useState(false);
+  const [misread, setMisread] = useState<string>();
   const hurried = useRef(false);
   const navigate = useNavigate();
   const { found, error, current } = useFinding(text);
@@ -72,6 +78,15 @@ function Finding({ close }: { close: () => void }) {
     },
     [navigate, close],
   );
+  /** A label names its tray by itself, also where there is no signal; anything else is looked for. */
+  const take = (scanned: string): boolean => {
+    const tray = trayOf(scanned);
+    setMisread(tray && !tray.fits ? scanned : undefined);
+    if (!tray?.fits) return false;
+    void navigate(`/trays/${tray.number}`);
+    close();
+    return true;
+  };
   useEffect(() => {
     if (current && hurried.current) {
       hurried.current = false;
@@ -85,6 +100,7 @@ function Finding({ close }: { close: () => void }) {
       setChosen(things.length === 0 ? undefined : ((chosen ?? (step > 0 ? -1 : 0)) + step + things.length) % things.length);
     } else if (event.key === 'Enter') {
       event.preventDefault();
+      if (chosen === undefined && take(text)) return;
       if (current) open(meant(things, chosen));
       else hurried.current = text.trim() !== '';
     }
@@ -107,11 +123,31 @@ function Finding({ close }: { close: () => void }) {
           onChange={(event) => {
             setText(event.target.value);
             setChosen(undefined);
+            setMisread(undefined);
             hurried.current = false;
           }}
           onKeyDown={onKey}
         />
       </Field>
+      {scanning ? (
+        <Suspense>
+          <Scanner
+            read={(scanned) => {
+              setScanning(false);
+              if (!take(scanned)) setText(scanned);
+            }}
+          />
+        </Suspense>
+      ) : (
+        <button type="button" className="act self-start" onClick={() => setScanning(true)}>
+          {say('Scan with the camera')}
+        </button>
+      )}
+      {misread && (
+        <Refusal
+          message={say('{code} does not fit its check character: something was read or typed wrongly. Look at the label again.', { code: misread })}
+        />
+      )}
       {error && <Refusal message={error.message} />}
       <p role="status" className={found && things.length === 0 && current ? 'text-pencil' : 'sr-only'}>
         {found && current && (things.length === 0 ? say('Nothing here is called that.') : say('{found} found', { found: things.length }))}

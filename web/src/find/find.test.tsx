@@ -62,12 +62,37 @@ describe('the one field', () => {
   });
 
   it('lets the Enter of a scanner wait for what it scanned', async () => {
-    fakeServer({ 'GET /api/found': { things: [thing('TRAY', '1042', { exact: true })], more: false } });
+    fakeServer({ 'GET /api/found': { things: [thing('LOT', '3', { exact: true })], more: false } });
     const field = await open();
-    fireEvent.change(field, { target: { value: 'http://localhost/trays/1042' } });
+    fireEvent.change(field, { target: { value: 'M26-107' } });
     fireEvent.keyDown(field, { key: 'Enter' });
     expect(here()).toBe('/');
-    await waitFor(() => expect(here()).toBe('/trays/1042'));
+    await waitFor(() => expect(here()).toBe('/trace/lots/3'));
+  });
+
+  it('opens the tray of a label without asking anybody, also where there is no signal', async () => {
+    const calls = fakeServer({});
+    const field = await open();
+    fireEvent.change(field, { target: { value: 't1042-x' } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+    expect(here()).toBe('/trays/1042');
+    expect(calls.filter((call) => call.path.includes('/api/found'))).toEqual([]);
+  });
+
+  it('opens nothing for a code that does not fit its check character', async () => {
+    fakeServer({ 'GET /api/found': { things: [], more: false } });
+    const field = await open();
+    fireEvent.change(field, { target: { value: 'T1042-Y' } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+    expect(here()).toBe('/');
+    expect(await screen.findByText(/T1042-Y does not fit its check character/)).toBeTruthy();
+  });
+
+  it('says what to do where the browser gives no camera', async () => {
+    fakeServer({});
+    await open();
+    fireEvent.click(screen.getByRole('button', { name: 'Scan with the camera' }));
+    expect(await screen.findByText(/only to pages with a secure address/)).toBeTruthy();
   });
 
   it('says so when nothing is called that', async () => {

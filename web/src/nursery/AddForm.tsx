@@ -4,6 +4,7 @@ import type { Refused } from '../api/client';
 import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
+import { typedNumber } from '../words/quantity';
 import { say } from '../words/say';
 
 /** One entry of a form: its key in the request, its name, and how it is typed. */
@@ -22,6 +23,7 @@ export function AddForm({ entries, verb, add }: { entries: Entry[]; verb: string
   const [typed, setTyped] = useState<Record<string, string>>(empty);
   const change = useChange(add);
   const error: Refused | null = change.error;
+  const [noNumbers, setNoNumbers] = useState<string[]>([]);
   const placed = entries.some((entry) => error?.problemAt(entry.key));
   return (
     <form
@@ -29,11 +31,16 @@ export function AddForm({ entries, verb, add }: { entries: Entry[]; verb: string
       className="mt-3 grid items-start gap-3 sm:grid-cols-2 lg:grid-cols-4"
       onSubmit={(event) => {
         event.preventDefault();
+        const wrong = entries
+          .filter(({ key, type }) => type === 'number' && typed[key] && typedNumber(typed[key]) === undefined)
+          .map(({ key }) => key);
+        setNoNumbers(wrong);
+        if (wrong.length > 0) return;
         change.mutate(typed, { onSuccess: () => setTyped(empty) });
       }}
     >
       {entries.map((entry) => {
-        const problem = error?.problemAt(entry.key);
+        const problem = noNumbers.includes(entry.key) ? say('Enter a number.') : error?.problemAt(entry.key);
         const shared = { className: 'entry', value: typed[entry.key] ?? '', 'aria-invalid': problem ? (true as const) : undefined };
         return (
           <Field key={entry.key} name={entry.name} problem={problem} {...(entry.hint ? { hint: entry.hint } : {})}>

@@ -13,9 +13,11 @@ import {
   altitude,
   altitudeUnit,
   differenceUnit,
+  lengthUnit,
   temperatureUnit,
   typedAltitude,
   typedDifference,
+  typedLength,
   typedNumber,
   typedTemperature,
 } from '../words/quantity';
@@ -160,6 +162,15 @@ function Places({ choices }: { choices: Choices }) {
           { key: 'daylightShare', name: say('Daylight that reaches it, %'), type: 'number', first: '75' },
           { key: 'lampLight', name: say('Light from lamps, mol per m² and day'), type: 'number', first: '0' },
           {
+            key: 'keepsMiceOut',
+            name: say('Keeps mice out'),
+            first: 'no',
+            choices: [
+              { value: 'no', name: say('no') },
+              { value: 'yes', name: say('yes') },
+            ],
+          },
+          {
             key: 'uses',
             name: say('Used for'),
             choices: [
@@ -179,6 +190,7 @@ function Places({ choices }: { choices: Choices }) {
                 slots: number(typed.slots),
                 daylightShare: share(typed.daylightShare),
                 lampLight: number(typed.lampLight),
+                keepsMiceOut: typed.keepsMiceOut === 'yes',
                 uses: uses(typed),
                 ...(typed.daySetPoint ? { daySetPoint: typedTemperature(typed.daySetPoint) } : {}),
                 ...(typed.nightSetPoint ? { nightSetPoint: typedTemperature(typed.nightSetPoint) } : {}),
@@ -275,6 +287,9 @@ function Lots({ choices }: { choices: Choices }) {
           { key: 'testedSeeds', name: say('Seeds tested'), type: 'number', first: '100' },
           { key: 'testedOn', name: say('Tested on'), type: 'date' },
           { key: 'seeds', name: say('Seeds in the packet'), type: 'number' },
+          { key: 'packetDaysFrom', name: say('Packet: up after days, from'), type: 'number', hint: say('where the packet says it') },
+          { key: 'packetDaysTo', name: say('Packet: up after days, to'), type: 'number' },
+          { key: 'packetDepth', name: say('Packet: depth, {unit}', { unit: lengthUnit() }), type: 'number', hint: say('0 for pressed in') },
         ]}
         add={(typed) =>
           answered(
@@ -287,6 +302,9 @@ function Lots({ choices }: { choices: Choices }) {
                 testedSeeds: number(typed.testedSeeds),
                 testedOn: typed.testedOn ?? '',
                 seeds: number(typed.seeds),
+                ...(typed.packetDaysFrom ? { packetDaysFrom: number(typed.packetDaysFrom) } : {}),
+                ...(typed.packetDaysTo ? { packetDaysTo: number(typed.packetDaysTo) } : {}),
+                ...(typed.packetDepth ? { packetDepth: typedLength(typed.packetDepth) } : {}),
               },
             }),
           )

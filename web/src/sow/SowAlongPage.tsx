@@ -12,6 +12,7 @@ import { current, dropped, firstCell, fresh, joined, keep, kept, lotOf, marked, 
 import { coverWords } from './coverWords';
 import { HANDLING } from './handlingWords';
 import { RunDrawn } from './RunDrawn';
+import { Spill } from './Spill';
 import { spoken, useVoice } from './useVoice';
 
 /** The phone leads: one run at a time, large; it knows where one stopped, also after it died. */
@@ -66,7 +67,7 @@ function AllSown({ walked, again }: { walked: Walked; again: () => void }) {
   );
 }
 
-type Different = 'short' | 'lot' | undefined;
+type Different = 'short' | 'lot' | 'spill' | undefined;
 
 function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked: Walked) => void }) {
   const choices = useChoices().data;
@@ -113,7 +114,21 @@ function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked
       <h1>
         {run.code}, {say('cells {first} to {last}', { first, last: run.lastCell })}
       </h1>
-      <RunDrawn step={step} walked={walked} chosen={different === 'short' ? last : undefined} choose={different === 'short' ? setLast : undefined} />
+      {run.trial && (
+        <p className="border-l-4 border-dusk px-3 text-xl">
+          <strong>{run.trial.way}</strong> <span className="text-base text-pencil">{say('trial: {name}', { name: run.trial.name })}</span>
+        </p>
+      )}
+      {different === 'spill' ? (
+        <Spill step={step} walked={walked} over={() => setDifferent(undefined)} />
+      ) : (
+        <RunDrawn
+          step={step}
+          walked={walked}
+          chosen={different === 'short' ? last : undefined}
+          choose={different === 'short' ? setLast : undefined}
+        />
+      )}
       {isDropped ? (
         <div className="text-lg">
           <p className="text-2xl font-bold">{coverWords(step.depth, step.needsLight)}</p>
@@ -148,7 +163,7 @@ function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked
             {say('Dropped')}
           </button>
         )}
-        {isDropped && (
+        {isDropped && different !== 'spill' && (
           <button ref={main} className="act act-main min-h-16 text-xl" onClick={() => set(marked(walked, step, 'covered'))}>
             {say('Covered, next')}
           </button>
@@ -167,7 +182,7 @@ function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked
       {!isDropped && (
         <>
           <div className="flex flex-wrap gap-2">
-            {different !== undefined ? (
+            {different === 'short' || different === 'lot' ? (
               <button className="act" onClick={() => setDifferent(undefined)}>
                 {say('As planned after all')}
               </button>
@@ -199,10 +214,10 @@ function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked
           <MixChoice mixes={mixes} value={filledFrom} set={setMix} problem={undefined} />
         </>
       )}
-      {isDropped && (
-        <Link className="trail flex min-h-11 items-center" to={`/trays/${run.tray}?work=name`}>
-          {say('Seed was spilled among other plants: mark the cells')}
-        </Link>
+      {different !== 'spill' && (
+        <button className="act self-start" onClick={() => setDifferent('spill')}>
+          {say("Spilled into others' cells")}
+        </button>
       )}
       <VoiceSwitch />
     </div>

@@ -4,7 +4,8 @@ import { useSowingList } from '../api/queries';
 import { Caution, Loading, Nothing, Trouble } from '../look/States';
 import { addDays, dayWords } from '../words/days';
 import { degrees, figures, length, mass, volume } from '../words/quantity';
-import { companyWords } from '../words/reasons';
+import { companyWords, packetWords } from '../words/reasons';
+import { listWords } from '../words/phrases';
 import { say } from '../words/say';
 import { HANDLING } from './handlingWords';
 import { LabelLink } from './LabelLink';
@@ -52,6 +53,16 @@ export function SowingListPage({ today }: { today: string }) {
           {company.map((each) => (
             <li key={`${each.tray} ${companyWords(each.against)}`} className="border-l-4 border-ochre bg-ochre-wash p-3 text-ochre">
               {say('Tray T{tray}: {against}', { tray: each.tray, against: companyWords(each.against) })}
+              {each.fitting
+                .filter((fitting) => fitting.with.length > 0)
+                .map((fitting) => (
+                  <span key={fitting.crop} className="block">
+                    {say('Of what is sown this day, with {crop} go {others}.', {
+                      crop: fitting.crop.toLowerCase(),
+                      others: listWords(fitting.with.map((other) => other.toLowerCase())),
+                    })}
+                  </span>
+                ))}
             </li>
           ))}
         </ul>
@@ -70,15 +81,18 @@ export function SowingListPage({ today }: { today: string }) {
         <div className="flex flex-col gap-5">
           {groups.length > 0 && <FromTheStore groups={groups} />}
           {soak.length > 0 && (
-            <section aria-label={say('To soak tonight')} className="board p-4">
-              <h2 className="mb-1">{day === today ? say('To soak tonight') : say('To soak on that evening')}</h2>
+            <section aria-label={say('To soak')} className="board p-4">
+              <h2 className="mb-1">{say('To soak')}</h2>
               <ul className="text-sm">
                 {soak.map((each) => (
                   <li key={each.batch} className="border-t border-rule py-1.5">
                     <strong>{each.variety}</strong>{' '}
                     {say('{seeds, plural, one {# seed} other {# seeds}} of {lot}', { seeds: each.seeds, lot: each.lot })}
                     <span className="block text-pencil">
-                      {say('{hours, plural, one {# hour} other {# hours}} in water, not longer: it drowns', { hours: each.hours })}
+                      {say(
+                        '{hours, plural, one {# hour} other {# hours}} in water, not longer: it drowns; sown {when, select, same {later that day} other {the next day}}',
+                        { hours: each.hours, when: each.sowDay === day ? 'same' : 'next' },
+                      )}
                     </span>
                   </li>
                 ))}
@@ -90,6 +104,17 @@ export function SowingListPage({ today }: { today: string }) {
     </>
   );
 }
+
+type Run = Group['sowings'][number]['runs'][number];
+
+/** A trial's rows are one stretch of their tray here. */
+const byTray = (runs: Run[]): Run[] =>
+  [...new Set(runs.map((run) => run.tray))].map((tray) => {
+    const own = runs.filter((run) => run.tray === tray);
+    return { ...own[0]!, lastCell: own.at(-1)!.lastCell };
+  });
+
+const trialsOf = (runs: Run[]): string[] => [...new Set(runs.flatMap((run) => run.trial?.name ?? []))];
 
 /** What has the same mix, container and depth, one after the other. */
 function InOneGo({ group }: { group: Group }) {
@@ -126,10 +151,15 @@ function InOneGo({ group }: { group: Group }) {
               </span>
             </div>
             <p className="text-sm">
-              {sowing.runs.map((run) => (
+              {byTray(sowing.runs).map((run) => (
                 <Link key={run.tray} className="trail mr-3 inline-flex min-h-11 items-center" to={`/trays/${run.tray}`}>
                   {say('{code}: {firstCell} to {lastCell}', { code: run.code, firstCell: run.firstCell, lastCell: run.lastCell })}
                 </Link>
+              ))}
+              {trialsOf(sowing.runs).map((name) => (
+                <span key={name} className="mr-3 font-semibold">
+                  {say('Laid out for the trial {name}: sow along it row by row.', { name })}
+                </span>
               ))}
               {say('then {place}, {warmth}: half are up in about {days, plural, one {# day} other {# days}}', {
                 place: sowing.place.toLowerCase(),
@@ -142,6 +172,11 @@ function InOneGo({ group }: { group: Group }) {
                 {say('The packet holds {seedsLeft}: it will be short.', { seedsLeft: figures(sowing.seedsLeft) })}
               </p>
             )}
+            {sowing.packet.map((each) => (
+              <p key={each.kind} className="text-sm text-pencil">
+                {packetWords(each)}
+              </p>
+            ))}
             {(sowing.handling.length > 0 || sowing.caution) && (
               <p className="text-sm text-ochre">{[...sowing.handling.map((each) => HANDLING[each]), sowing.caution].filter(Boolean).join(' ')}</p>
             )}
@@ -188,7 +223,7 @@ function FromTheStore({ groups }: { groups: Group[] }) {
           <LabelLink
             batches={packets.map((sowing) => sowing.batch)}
             words={say('Print {labels, plural, one {# label} other {# labels}} (PDF)', {
-              labels: packets.reduce((sum, sowing) => sum + sowing.runs.length, 0),
+              labels: packets.reduce((sum, sowing) => sum + byTray(sowing.runs).length, 0),
             })}
           />
         </li>

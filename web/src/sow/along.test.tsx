@@ -23,6 +23,7 @@ const sowing = (batch: number, variety: string, tray: number) => ({
   warmth: 20,
   days: 5,
   soakHours: 0,
+  packet: [{ kind: 'OtherWarmth' as const, from: 10, to: 20, day: 5, hereCelsius: 24, packetCelsius: 14.6 }],
   handling: ['FINE' as const],
   caution: '',
   runs: [{ tray, code: `T${tray}`, rows: 6, columns: 10, firstCell: 1, lastCell: 60 }],
@@ -43,7 +44,16 @@ const list: SowingListView = {
     },
   ],
   soak: [{ batch: 220, variety: 'Old Drum', lot: 'K25-1', seeds: 80, hours: 12, sowDay: '2027-04-16' }],
-  company: [{ tray: 1042, against: { kind: 'Speed', faster: 'Lettuce', slower: 'Parsley', daysSlower: 9 } }],
+  company: [
+    {
+      tray: 1042,
+      fitting: [
+        { crop: 'Lettuce', with: ['Endive', 'Spinach'] },
+        { crop: 'Parsley', with: [] },
+      ],
+      against: { kind: 'Speed', faster: 'Lettuce', slower: 'Parsley', daysSlower: 9 },
+    },
+  ],
 };
 const session = { person: 7, name: 'Pell', role: 'BENCH_HAND', today: '2027-04-15', signedIn: true };
 const choices = {
@@ -92,7 +102,69 @@ describe('walking the runs of a day', () => {
   });
 });
 
+describe('a run that was laid out for a trial', () => {
+  const row = (firstCell: number, way: string) => ({
+    ...sowing(214, 'Blue Lantern', 1042).runs[0]!,
+    firstCell,
+    lastCell: firstCell + 9,
+    trial: { number: 3, name: 'Mix trial', way, firstCell },
+  });
+  const rows = { ...sowing(214, 'Blue Lantern', 1042), runs: [row(1, 'clean'), row(11, 'alive')] };
+  const laidOut: SowingListView = { ...list, company: [], groups: [{ ...list.groups[0]!, sowings: [rows] }] };
+
+  it('is sown row by row, and the rest of a row that was begun is the same row', () => {
+    const walk = joined(fresh('2027-04-15'), stepsOf(laidOut));
+    expect(walk.steps.map((step) => step.key)).toEqual(['214/1042/1', '214/1042/11']);
+    const short = dropped(walk, walk.steps[0]!, 4);
+    const rest = { ...rows, runs: [{ ...row(1, 'clean'), firstCell: 5 }, row(11, 'alive')] };
+    const later = joined(short, stepsOf({ ...laidOut, groups: [{ ...laidOut.groups[0]!, sowings: [rest] }] }));
+    expect(later.steps).toHaveLength(2);
+    expect(firstCell(later.steps[0]!, later)).toBe(5);
+  });
+
+  it('says which way it is, and is one stretch of its tray in the list', async () => {
+    fakeServer({ ...served, 'GET /api/sowing-list': laidOut });
+    outbox.open(7);
+    const along = show(<SowAlongPage today="2027-04-15" />);
+    expect(await screen.findByText('clean')).toBeTruthy();
+    expect(screen.getByText('trial: Mix trial')).toBeTruthy();
+    along.unmount();
+    show(<SowingListPage today="2027-04-15" />);
+    expect(await screen.findByRole('link', { name: 'T1042: 1 to 20' })).toBeTruthy();
+    expect(screen.getByText(/Laid out for the trial Mix trial/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Print 1 label (PDF)' })).toBeTruthy();
+  });
+});
+
 describe('sowing along', () => {
+  it("marks others' cells into which seed was spilled, and goes on where it was", async () => {
+    const cell = (number: number, batch: number) => ({ number, batch, condition: 'ALIVE', seedlings: 1, onlySeen: false, mixed: false });
+    const calls = fakeServer({
+      ...served,
+      'GET /api/trays/1042': {
+        number: 1042,
+        code: 'T1042',
+        rows: 6,
+        columns: 10,
+        batches: [214, 305],
+        cells: [cell(58, 214), cell(59, 305), cell(60, 305)],
+      },
+      'POST /api/batches/305/doubts': {},
+    });
+    outbox.open(7);
+    show(<SowAlongPage today="2027-04-15" />);
+    fireEvent.click(await screen.findByRole('button', { name: "Spilled into others' cells" }));
+    await screen.findByRole('button', { name: 'Tap the cells it fell into' });
+    const drawn = screen.getByRole('img', { name: /T1042/ }).querySelectorAll('rect');
+    fireEvent.click(drawn[57]!);
+    fireEvent.click(drawn[58]!);
+    fireEvent.click(screen.getByRole('button', { name: 'Mark 1 cell as mixed' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/batches/305/doubts')?.body).toMatchObject({ tray: 1042, cells: [59], doubt: 'SEED_SPILLED' }),
+    );
+    expect(await screen.findByRole('button', { name: 'Dropped' })).toBeTruthy();
+  });
+
   it('leads from dropped to covered to the next, and writes down what was dropped', async () => {
     const calls = fakeServer({ ...served, 'POST /api/batches/214/sowings': {} });
     outbox.open(7);
@@ -141,7 +213,9 @@ describe('the sowing list', () => {
     fakeServer(served);
     show(<SowingListPage today="2027-04-15" />);
     expect(await screen.findByRole('heading', { name: 'Module tray of 60, 6 mm deep' })).toBeTruthy();
-    expect(screen.getByText('To soak tonight')).toBeTruthy();
+    expect(screen.getByText('To soak')).toBeTruthy();
+    expect(screen.getByText('Of what is sown this day, with lettuce go endive and spinach.')).toBeTruthy();
+    expect(screen.getAllByText(/The packet says 10 to 20 days, which is true at about 15 °C; here it is 24 °C/)).toHaveLength(2);
     expect(screen.getByText(/Parsley comes up 9 days after Lettuce/)).toBeTruthy();
     expect(screen.getByText(/2 × module tray of 60/)).toBeTruthy();
     const labels = screen.getByRole('link', { name: 'Print 2 labels (PDF)' });

@@ -45,7 +45,8 @@ export const stepsOf = (list: SowingListView): Step[] =>
   list.groups.flatMap((group) =>
     group.sowings.flatMap((sowing) =>
       sowing.runs.map((run) => ({
-        key: `${sowing.batch}/${run.tray}`,
+        // Its own cell tells a trial's row from its neighbours; the rest of a run that is part sown stays the same run.
+        key: [sowing.batch, run.tray, run.trial?.firstCell].filter((part) => part !== undefined).join('/'),
         sowing,
         run,
         container: group.containerName,

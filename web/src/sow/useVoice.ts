@@ -18,8 +18,9 @@ export function useVoice(words: string): void {
 
 /** A run as it is read aloud: packet, seeds, depth, cells. */
 export const spoken = (step: Step, first: number, lot: string): string =>
-  say('Tray {code}. Packet {lot}, {variety}. {seedsPerCell} to a cell, cells {first} to {last}. {cover}', {
+  say('Tray {code}. {way}Packet {lot}, {variety}. {seedsPerCell} to a cell, cells {first} to {last}. {cover}', {
     code: step.run.code,
+    way: step.run.trial ? say('{way} of the trial. ', { way: step.run.trial.way }) : '',
     lot,
     variety: step.sowing.variety,
     seedsPerCell: step.sowing.seedsPerCell,

@@ -5,6 +5,7 @@ import { minutesWords } from '../words/phrases';
 import { say } from '../words/say';
 import { told } from '../words/told';
 import { LookFor } from './LookFor';
+import { ReadThermometer } from './ReadThermometer';
 import { type Hand, isOpen, TaskRow } from './TaskRow';
 
 /** One stop on the round. */
@@ -43,6 +44,7 @@ export function Stop({ stop, today, hands, looks }: { stop: StopView; today: str
           })}
         </span>
       </div>
+      <ReadThermometer placeId={stop.placeId} place={stop.place} />
       <PlaceWarnings warnings={stop.warnings} />
       {stop.caution && <p className="text-sm text-ochre">{told('<b>Mind:</b> {caution}', { caution: stop.caution })}</p>}
       {looks && <LookFor placeId={stop.placeId} looks={looks} />}

@@ -22,6 +22,7 @@ export interface Hand {
 export const isOpen = (task: Task) => !task.done && task.putOffUntil == null;
 
 export const TASK_WORDS: Record<TaskKind, string> = {
+  SOAK: say('Soak seed'),
   SOW: say('Sow'),
   TAKE_IN: say('Take in'),
   LOOK_FOR_FROST: say('Look for frost losses'),

@@ -46,12 +46,12 @@ describe('what thermometers warn of', () => {
       <PlaceWarnings
         warnings={[
           { kind: 'HEAT_OFF', celsius: 15.9, limit: 23, since: '2027-04-15T04:15:00', batches: [] },
-          { kind: 'TOO_COLD', celsius: -1.1, limit: 2, since: '2027-04-14T23:45:00', batches: [324] },
+          { kind: 'TOO_COLD', celsius: -1.1, limit: 2, since: '2027-04-14T23:45:00', until: '2027-04-15T23:00:00', batches: [324] },
         ]}
       />,
     );
     expect(screen.getByText(/15.9 °C, and heated to 23.0 °C at least: cold since 15 Apr, 4:15/)).toBeTruthy();
-    expect(screen.getByText(/bears 2.0 °C/)).toBeTruthy();
+    expect(screen.getByText(/bears 2.0 °C.* as cold again from about 15 Apr, 23:00/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'batch 324' }).getAttribute('href')).toBe('/batches/324');
   });
 });

@@ -122,6 +122,14 @@ export function altitudeTyped(metres: number): string {
   return String(speech.length === 'INCHES' ? Math.round(metres / METRES_IN_FOOT) : metres);
 }
 
+export const lengthUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'mm');
+
+/** A small length as it was typed, in mm. */
+export function typedLength(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.length === 'INCHES' ? read * MILLIMETRES_IN_INCH : read;
+}
+
 /** A temperature as it was typed, in °C. */
 export function typedTemperature(typed: string): number | undefined {
   const read = typedNumber(typed);

@@ -14,6 +14,7 @@ import type {
   SpaceHelp,
   TaskKind,
   TrayCompany,
+  PacketBeside,
   WhyNow,
 } from '../api/client';
 import { message } from './catalogue';
@@ -31,6 +32,7 @@ type Key =
   | `hindrance.${Hindrance['kind']}`
   | `makeOrBuy.${MakeOrBuy['kind']}`
   | `trayCompany.${TrayCompany['kind']}`
+  | `packetBeside.${PacketBeside['kind']}`
   | `cause.${Cause}`
   | `doubt.${NameDoubt}`
   | `offer.${OfferView['change']}`
@@ -67,6 +69,11 @@ export function worthWords(worth: MakeOrBuy): string {
 /** What speaks against two crops in one tray. */
 export function companyWords(against: TrayCompany): string {
   return reason(`trayCompany.${against.kind}`, { ...against, ...('byKelvin' in against && { byKelvin: degreesBetween(against.byKelvin) }) });
+}
+
+/** What a packet says beside what is expected here. */
+export function packetWords(packet: PacketBeside): string {
+  return reason(`packetBeside.${packet.kind}`, partsOf(packet, { today: '' }));
 }
 
 /** Why something is called for today. */

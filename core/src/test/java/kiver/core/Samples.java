@@ -17,6 +17,7 @@ import kiver.core.crop.OutdoorNeeds;
 import kiver.core.crop.PlantingOut;
 import kiver.core.crop.SeedTraits;
 import kiver.core.crop.Sources;
+import kiver.core.crop.Thirst;
 import kiver.core.growth.CardinalTemperatures;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
@@ -95,6 +96,32 @@ public final class Samples {
         return crop(leafLimit, 6, CardinalTemperatures.of(4.5, 28, 38));
     }
 
+    /** Kale whose seed lies so many hours in water. */
+    public static Crop soaked(int hours) {
+        return with(kale(60), new SeedTraits(6, false, hours, false, false, 3.5));
+    }
+
+    /** Kale whose seed mice eat. */
+    public static Crop eatenByMice() {
+        return with(kale(60), new SeedTraits(6, false, 0, false, true, 3.5));
+    }
+
+    private static Crop with(Crop crop, SeedTraits seed) {
+        return new Crop(
+                crop.code(),
+                crop.name(),
+                crop.hardiness(),
+                crop.emergence(),
+                crop.leaves(),
+                crop.growAt(),
+                crop.leafLimit(),
+                crop.cells(),
+                seed,
+                crop.outdoors(),
+                crop.planting(),
+                crop.sources());
+    }
+
     public static Crop crop(double leafLimit, double depth, CardinalTemperatures emergence) {
         return crop("Kale", Hardiness.HARDY, leafLimit, depth, emergence, new OutdoorNeeds(0, -7, -3, 60));
     }
@@ -114,8 +141,8 @@ public final class Samples {
                 new LeafGrowth(CardinalTemperatures.of(2, 22, 33), 0.26, 12),
                 14,
                 leafLimit,
-                new CellHabits(400, CellHabits.Habit.WELL, 4, 1),
-                new SeedTraits(depth, false, 0, 3.5),
+                new CellHabits(400, CellHabits.Habit.WELL, 4, 1, Thirst.EVEN),
+                new SeedTraits(depth, false, 0, false, false, 3.5),
                 outdoors,
                 new PlantingOut(45, "to the lowest leaves", ""),
                 new Sources("test", "test"));

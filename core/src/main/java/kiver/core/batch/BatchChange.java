@@ -345,6 +345,22 @@ public sealed interface BatchChange {
     }
 
     /**
+     * Somebody saw or thought something that is worth knowing later. It changes nothing of the plants.
+     *
+     * @param text in their own words, 1 to 1,000 letters
+     */
+    record Noted(String text) implements BatchChange {
+        private static final int MOST_LETTERS = 1_000;
+
+        public Noted {
+            text = text.strip();
+            if (text.isEmpty() || text.length() > MOST_LETTERS) {
+                throw new ChangeRefused("text", new ChangeFault.NoteLength(MOST_LETTERS));
+            }
+        }
+    }
+
+    /**
      * An earlier change turned out to be wrong and counts no more. It stays in the record. A correction that was wrong
      * itself is corrected in turn, and what it took back counts again.
      *

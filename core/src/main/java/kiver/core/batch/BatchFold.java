@@ -60,7 +60,7 @@ final class BatchFold {
             apply(recorded.day(), place);
         } else if (change instanceof BatchChange.OfHardening hardening) {
             apply(recorded.day(), hardening);
-        } else if (!(change instanceof BatchChange.Corrected)) {
+        } else if (!(change instanceof BatchChange.Corrected || change instanceof BatchChange.Noted)) {
             throw unknown(change);
         }
     }

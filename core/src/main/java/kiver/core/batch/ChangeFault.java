@@ -95,6 +95,9 @@ public sealed interface ChangeFault {
     /** It is not being hardened off. */
     record NotHardening() implements ChangeFault {}
 
+    /** A note holds 1 to so many letters. */
+    record NoteLength(int most) implements ChangeFault {}
+
     /** The record has no such entry. */
     record NoSuchEntry(int sequence) implements ChangeFault {}
 

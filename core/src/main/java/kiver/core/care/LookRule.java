@@ -31,7 +31,17 @@ public record LookRule(
     public enum Places {
         HEATED,
         UNHEATED,
-        ANY
+        OPEN_TO_MICE,
+        ANY;
+
+        boolean hold(Standing plants) {
+            return switch (this) {
+                case HEATED -> plants.heated();
+                case UNHEATED -> !plants.heated();
+                case OPEN_TO_MICE -> !plants.keepsMiceOut();
+                case ANY -> true;
+            };
+        }
     }
 
     public LookRule {
@@ -45,7 +55,7 @@ public record LookRule(
     /** Whether plants are to be looked at for it. */
     public boolean asksFor(Standing plants, LocalDate day, boolean south) {
         return kinds.contains(plants.kind())
-                && (places == Places.ANY || (places == Places.HEATED) == plants.heated())
+                && places.hold(plants)
                 && (crops.isEmpty() || crops.contains(plants.crop()))
                 && isInSeason(day, south);
     }
@@ -62,6 +72,7 @@ public record LookRule(
      * @param crop it is of
      * @param kind how far it is
      * @param heated whether its place is heated
+     * @param keepsMiceOut whether no mouse comes in there
      */
-    public record Standing(int batch, CropCode crop, PlantKind kind, boolean heated) {}
+    public record Standing(int batch, CropCode crop, PlantKind kind, boolean heated, boolean keepsMiceOut) {}
 }

@@ -9,8 +9,9 @@ import java.util.Locale;
  * @param habit how it takes cells at all
  * @param clumpSeeds seeds sown together for a clump that is never separated, 0 where that is not done
  * @param seedlingsPerSeed seedlings that come of one seed: 1, or more for clusters, for example 2.2 for beet
+ * @param thirst how wet it is kept
  */
-public record CellHabits(double days, Habit habit, int clumpSeeds, double seedlingsPerSeed) {
+public record CellHabits(double days, Habit habit, int clumpSeeds, double seedlingsPerSeed, Thirst thirst) {
 
     /** How a crop takes cells. */
     public enum Habit {

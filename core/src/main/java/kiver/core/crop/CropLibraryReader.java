@@ -18,7 +18,7 @@ public final class CropLibraryReader {
      * @throws FaultySheetException listing every faulty line
      */
     public static List<Crop> readCrops(String file, Reader text) throws IOException {
-        return SheetText.read(file, whole(text), CropSheet.NAMES, CropSheet::read);
+        return SheetText.read(file, whole(text), CropSheet.REQUIRED, CropSheet::read);
     }
 
     /**

@@ -34,9 +34,12 @@ public final class CropSheet {
             Column.choice("in_cells", "well", "moved young", "poorly"),
             Column.of("clump_seeds"),
             Column.of("seedlings_per_seed"),
+            Column.choice("water", Thirst.WORDS.toArray(String[]::new)).orNone(),
             Column.of("seed_depth"),
             Column.choice("needs_light", "yes", "no"),
             Column.of("soak_hours"),
+            Column.choice("on_edge", "yes", "no").orNone(),
+            Column.choice("eaten_by_mice", "yes", "no").orNone(),
             Column.of("thousand_seed_weight"),
             Column.of("soil_wait"),
             Column.of("sow_weeks"),
@@ -50,6 +53,9 @@ public final class CropSheet {
 
     /** The names of the columns. */
     public static final List<String> NAMES = COLUMNS.stream().map(Column::name).toList();
+
+    /** Those that every file has. */
+    public static final List<String> REQUIRED = Column.required(COLUMNS);
 
     private CropSheet() {}
 
@@ -86,11 +92,14 @@ public final class CropSheet {
                                 .toUpperCase(Locale.ROOT)
                                 .replace(' ', '_')),
                         row.wholeNumber("clump_seeds"),
-                        row.number("seedlings_per_seed")),
+                        row.number("seedlings_per_seed"),
+                        thirst(row)),
                 new SeedTraits(
                         row.number("seed_depth"),
                         row.yes("needs_light"),
                         row.wholeNumber("soak_hours"),
+                        row.yesOrNothing("on_edge"),
+                        row.yesOrNothing("eaten_by_mice"),
                         row.number("thousand_seed_weight")),
                 new OutdoorNeeds(
                         row.number("soil_wait"),
@@ -99,6 +108,10 @@ public final class CropSheet {
                         row.wholeNumber("maturity_days")),
                 new PlantingOut(row.wholeNumber("spacing"), row.words("planting_depth"), row.text("caution")),
                 new Sources(row.words("emergence_source"), row.words("growth_source")));
+    }
+
+    private static Thirst thirst(SheetRow row) {
+        return row.text("water").isEmpty() ? Thirst.EVEN : Thirst.of(row.oneOf("water", Thirst.WORDS));
     }
 
     /** The row of a crop; {@link #read} gives the crop back. */
@@ -127,9 +140,12 @@ public final class CropSheet {
                 crop.cells().habit().words(),
                 crop.cells().clumpSeeds(),
                 crop.cells().seedlingsPerSeed(),
+                crop.cells().thirst().words(),
                 crop.seed().depth(),
                 crop.seed().needsLight() ? "yes" : "no",
                 crop.seed().soakHours(),
+                crop.seed().onEdge() ? "yes" : "no",
+                crop.seed().eatenByMice() ? "yes" : "no",
                 crop.seed().thousandSeedWeight(),
                 crop.outdoors().soilWait(),
                 crop.outdoors().sowWeeks(),

@@ -13,6 +13,7 @@ import java.util.Set;
  * @param climate what makes its temperature
  * @param daylightShare share of the light outdoors that reaches the plants, 0 to 1
  * @param lampLight light added by lamps, mol m⁻² d⁻¹, 0 or more
+ * @param keepsMiceOut whether no mouse comes in
  * @param suits the stages of the work that are done here; not empty
  */
 public record Place(
@@ -23,6 +24,7 @@ public record Place(
         PlaceClimate climate,
         double daylightShare,
         double lampLight,
+        boolean keepsMiceOut,
         Set<PlaceUse> suits) {
 
     public Place {
@@ -42,6 +44,19 @@ public record Place(
         if (suits.isEmpty()) {
             throw new IllegalArgumentException(name + " must suit at least one stage of the work.");
         }
+    }
+
+    /** A place that mice come into. */
+    public Place(
+            PlaceId id,
+            String name,
+            int walkingOrder,
+            int slots,
+            PlaceClimate climate,
+            double daylightShare,
+            double lampLight,
+            Set<PlaceUse> suits) {
+        this(id, name, walkingOrder, slots, climate, daylightShare, lampLight, false, suits);
     }
 
     /** Whether that stage of the work is done here. */

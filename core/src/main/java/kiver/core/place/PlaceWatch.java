@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
+import kiver.core.weather.HoursAhead;
 
 /** Holds what was read at a place in the last day against what it is heated to and what stands there. */
 public final class PlaceWatch {
@@ -39,17 +41,22 @@ public final class PlaceWatch {
      * @param readings of the last day, in order of time
      * @param now the nursery's own time
      * @param standing what stands there
+     * @param ahead what is expected from this afternoon to tomorrow morning; empty where nothing is known of it
      */
     public static List<PlaceWarning> warnings(
-            Place place, List<ProbeReading> readings, LocalDateTime now, List<Standing> standing) {
+            Place place,
+            List<ProbeReading> readings,
+            LocalDateTime now,
+            List<Standing> standing,
+            Optional<HoursAhead> ahead) {
         if (readings.isEmpty()) {
             return List.of();
         }
         List<PlaceWarning> warnings = new ArrayList<>();
         ProbeReading last = readings.get(readings.size() - 1);
         if (last.at().plus(SILENT_AFTER).isBefore(now)) {
-            warnings.add(
-                    new PlaceWarning(PlaceWarning.Kind.SILENT, last.celsius(), last.celsius(), last.at(), List.of()));
+            warnings.add(new PlaceWarning(
+                    PlaceWarning.Kind.SILENT, last.celsius(), last.celsius(), last.at(), Optional.empty(), List.of()));
         }
         heatOff(place, readings).ifPresent(warnings::add);
         lowest(readings, now)
@@ -58,7 +65,8 @@ public final class PlaceWatch {
                                         .filter(each -> coldest.celsius() < each.floor())
                                         .toList(),
                                 PlaceWarning.Kind.TOO_COLD,
-                                coldest)
+                                coldest,
+                                limit -> ahead.flatMap(hours -> hours.firstWhen(now, celsius -> celsius < limit)))
                         .ifPresent(warnings::add));
         ProbeReading hottest = readings.stream()
                 .max(Comparator.comparingDouble(ProbeReading::celsius))
@@ -68,7 +76,9 @@ public final class PlaceWatch {
                                 .filter(each -> hottest.celsius() >= each.ceiling())
                                 .toList(),
                         PlaceWarning.Kind.TOO_HOT,
-                        hottest)
+                        hottest,
+                        limit -> ahead.filter(hours -> hours.at(now) >= limit)
+                                .flatMap(hours -> hours.firstWhen(now, celsius -> celsius < limit)))
                 .ifPresent(warnings::add);
         return warnings;
     }
@@ -80,7 +90,11 @@ public final class PlaceWatch {
                 .min(Comparator.comparingDouble(ProbeReading::celsius));
     }
 
-    private static Optional<PlaceWarning> harmed(List<Standing> harmed, PlaceWarning.Kind kind, ProbeReading reading) {
+    private static Optional<PlaceWarning> harmed(
+            List<Standing> harmed,
+            PlaceWarning.Kind kind,
+            ProbeReading reading,
+            DoubleFunction<Optional<LocalDateTime>> until) {
         if (harmed.isEmpty()) {
             return Optional.empty();
         }
@@ -92,6 +106,7 @@ public final class PlaceWatch {
                 reading.celsius(),
                 limit,
                 reading.at(),
+                until.apply(limit),
                 harmed.stream().map(Standing::batch).toList()));
     }
 
@@ -110,7 +125,7 @@ public final class PlaceWatch {
         }
         return since == null || since.plus(OFF_AFTER).isAfter(last.at())
                 ? Optional.empty()
-                : Optional.of(
-                        new PlaceWarning(PlaceWarning.Kind.HEAT_OFF, last.celsius(), set.night(), since, List.of()));
+                : Optional.of(new PlaceWarning(
+                        PlaceWarning.Kind.HEAT_OFF, last.celsius(), set.night(), since, Optional.empty(), List.of()));
     }
 }

@@ -13,7 +13,8 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
 
 /**
- * Ranks the places for a crop: of those where the seed comes up nearly as fast as anywhere, the roomiest; seedlings
+ * Ranks the places for a crop: of those where the seed comes up nearly as fast as anywhere, the roomiest, and for seed that
+ * mice eat the roomiest that keeps them out; seedlings
  * stand where the mean is nearest to what keeps them sturdy, and harden on the nursery's largest hardening ground.
  */
 public final class WayFinder {
@@ -25,6 +26,9 @@ public final class WayFinder {
 
     /** Further from what suits a crop, in K, a place is not thought of. */
     private static final double TOO_FAR_OFF = 7;
+
+    /** More trays than any place holds: among places that are fast enough, one where nothing eats the seed comes first. */
+    private static final double FAR_BETTER = 1e6;
 
     private static final int MOST_EMERGENCE = 3;
     private static final int MOST_GROWING = 4;
@@ -60,13 +64,14 @@ public final class WayFinder {
                 .mapToDouble(speed)
                 .max()
                 .orElse(0);
-        List<Place> emergence = ranked(
-                season,
-                PlaceUse.EMERGENCE,
-                MOST_EMERGENCE,
-                place -> speed.applyAsDouble(place) >= FAST_ENOUGH * fastest
-                        ? -place.slots()
-                        : 1 - speed.applyAsDouble(place));
+        List<Place> emergence = ranked(season, PlaceUse.EMERGENCE, MOST_EMERGENCE, place -> {
+            double fast = speed.applyAsDouble(place);
+            boolean safe = place.keepsMiceOut() || !crop.seed().eatenByMice();
+            if (fast >= FAST_ENOUGH * fastest) {
+                return -place.slots() - (safe ? FAR_BETTER : 0);
+            }
+            return 1 - fast;
+        });
         ToDoubleFunction<Place> misfit =
                 place -> Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
         List<Place> growing = ranked(season, PlaceUse.GROWING_ON, MOST_GROWING, misfit);

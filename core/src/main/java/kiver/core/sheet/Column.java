@@ -8,8 +8,9 @@ import java.util.List;
  *
  * @param name in the heading line, lower case with underscores, for example "seed_depth"
  * @param choices the only entries allowed; empty when any may stand there
+ * @param mayLack whether a file may come without it, as those do that an earlier Kiver wrote
  */
-public record Column(String name, List<String> choices) {
+public record Column(String name, List<String> choices, boolean mayLack) {
 
     public Column {
         choices = List.copyOf(choices);
@@ -17,11 +18,24 @@ public record Column(String name, List<String> choices) {
 
     /** A column for any entry. */
     public static Column of(String name) {
-        return new Column(name, List.of());
+        return new Column(name, List.of(), false);
     }
 
     /** A column for one of a few entries. */
     public static Column choice(String name, String... choices) {
-        return new Column(name, List.of(choices));
+        return new Column(name, List.of(choices), false);
+    }
+
+    /** The same column, which a file may come without. */
+    public Column orNone() {
+        return new Column(name, choices, true);
+    }
+
+    /** The names of those that a file must have. */
+    public static List<String> required(List<Column> columns) {
+        return columns.stream()
+                .filter(column -> !column.mayLack())
+                .map(Column::name)
+                .toList();
     }
 }

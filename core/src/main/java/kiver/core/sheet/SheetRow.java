@@ -75,6 +75,11 @@ public record SheetRow(Map<String, String> entries) {
         return oneOf(column, List.of("yes", "no")).equals("yes");
     }
 
+    /** Whether the entry is yes; nothing, as in files of an earlier Kiver, is no. */
+    public boolean yesOrNothing(String column) {
+        return !text(column).isEmpty() && yes(column);
+    }
+
     /** The entry, which must be one of those allowed. */
     public String oneOf(String column, List<String> allowed) {
         String value = words(column).toLowerCase(Locale.ROOT);

@@ -3,6 +3,7 @@ package kiver.core.sow;
 import java.util.ArrayList;
 import java.util.List;
 import kiver.core.crop.Crop;
+import kiver.core.crop.Thirst;
 
 /** Whether two crops do well in one tray, which stands in one place and is watered as one. */
 public sealed interface TrayCompany {
@@ -20,6 +21,9 @@ public sealed interface TrayCompany {
      * @param byKelvin by how much their best temperatures differ
      */
     record Warmth(String cooler, String warmer, double byKelvin) implements TrayCompany {}
+
+    /** One nearly dries out between waterings, the other never dries: one can would be wrong for either. */
+    record Water(String drier, String moister) implements TrayCompany {}
 
     /** The slower may take so much longer, and at least so many days: less is lived with. */
     double TOO_SLOW = 1.6;
@@ -53,6 +57,25 @@ public sealed interface TrayCompany {
             against.add(new Warmth(
                     best < 0 ? one.name() : other.name(), best < 0 ? other.name() : one.name(), Math.abs(best)));
         }
+        Thirst drink = one.cells().thirst();
+        Thirst otherDrink = other.cells().thirst();
+        if (drink != otherDrink && drink != Thirst.EVEN && otherDrink != Thirst.EVEN) {
+            boolean drier = drink == Thirst.DRY_SIDE;
+            against.add(new Water(drier ? one.name() : other.name(), drier ? other.name() : one.name()));
+        }
         return List.copyOf(against);
+    }
+
+    /**
+     * Those that get on with a crop in one tray.
+     *
+     * @param others to choose among, in the order in which they are to be told
+     * @param temperature °C of the place where it is to come up
+     */
+    static List<Crop> fitting(Crop crop, List<Crop> others, double temperature) {
+        return others.stream()
+                .filter(other -> !other.code().equals(crop.code())
+                        && between(crop, other, temperature).isEmpty())
+                .toList();
     }
 }

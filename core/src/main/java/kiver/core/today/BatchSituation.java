@@ -17,12 +17,14 @@ import kiver.core.outlook.BatchOutlook;
  * @param outlook of it today
  * @param lastUsefulSowDay sown later it would miss its order in more than one year of ten; empty when unknown
  * @param outside whether plants in hardening may go out today
+ * @param soakedOn when its seed was last laid in water, as somebody ticked off
  * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
  */
 public record BatchSituation(
         BatchOutlook outlook,
         Optional<LocalDate> lastUsefulSowDay,
         DayOutside outside,
+        Optional<LocalDate> soakedOn,
         Optional<Double> frostToLookFor) {
 
     /** As recorded. */

@@ -38,7 +38,7 @@ public final class Patience {
             case POT_ON -> Optional.of(day.plusDays(DAYS_ROOTS_WAIT));
             case START_HARDENING -> Optional.of(day.plusDays(DAYS_HARDENING_WAITS));
             case CLEAR_SPARES, WATCH_DATE -> Optional.of(day.plusDays(DAYS_A_LOOK_WAITS));
-            case TAKE_IN, HARDEN, END_HARDENING, RELEASE, DECIDE_ON_FAILING, LOOK_FOR_FROST -> Optional.empty();
+            case SOAK, TAKE_IN, HARDEN, END_HARDENING, RELEASE, DECIDE_ON_FAILING, LOOK_FOR_FROST -> Optional.empty();
         };
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
+import kiver.core.crop.SeedTraits;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
 import kiver.core.harden.DayOutside;
@@ -33,7 +34,10 @@ public final class Round {
     public static List<RoundTask> tasksFor(BatchSituation batch, LocalDate today) {
         List<RoundTask> tasks = new ArrayList<>();
         switch (batch.state().stage()) {
-            case PLANNED -> sowing(batch, today).ifPresent(tasks::add);
+            case PLANNED -> {
+                soaking(batch, today).ifPresent(tasks::add);
+                sowing(batch, today).ifPresent(tasks::add);
+            }
             case SOWN, EMERGING -> {
                 counting(batch, today).ifPresent(tasks::add);
                 uncovering(batch, today).ifPresent(tasks::add);
@@ -58,6 +62,24 @@ public final class Round {
         deciding(batch, today).ifPresent(tasks::add);
         watching(batch, today).ifPresent(tasks::add);
         return List.copyOf(tasks);
+    }
+
+    /** Seed that was laid in water yesterday is to be sown; what was not sown then has drowned, and other seed is soaked. */
+    private static Optional<RoundTask> soaking(BatchSituation batch, LocalDate today) {
+        SeedTraits seed = batch.outlook().crop().seed();
+        LocalDate due = seed.soakDay(batch.plannedSowDay());
+        boolean inWater = batch.soakedOn()
+                .filter(day -> day.isBefore(today) && !day.isBefore(today.minusDays(1)))
+                .isPresent();
+        if (batch.boughtIn() || seed.soakHours() == 0 || due.isAfter(today) || inWater) {
+            return Optional.empty();
+        }
+        boolean late = due.isBefore(today);
+        LocalDate sowDay = late && seed.soakDay(today).isBefore(today) ? today.plusDays(1) : batch.plannedSowDay();
+        return Optional.of(new RoundTask(
+                TaskKind.SOAK,
+                late ? Urgency.LATE : Urgency.TODAY,
+                new WhyNow.ToBeSoaked(seed.soakHours(), sowDay.isBefore(today) ? today : sowDay)));
     }
 
     private static Optional<RoundTask> sowing(BatchSituation batch, LocalDate today) {

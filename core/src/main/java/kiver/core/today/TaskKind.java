@@ -2,6 +2,7 @@ package kiver.core.today;
 
 /** The kinds of work on the round, in the order in which they are done at a stop. */
 public enum TaskKind {
+    SOAK,
     SOW,
     TAKE_IN,
     LOOK_FOR_FROST,

@@ -8,6 +8,14 @@ import kiver.core.harden.DayOutside;
 public sealed interface WhyNow {
 
     /**
+     * Its seed is to lie in water before it is sown.
+     *
+     * @param hours in water, 1 or more
+     * @param sowDay on which it is sown then
+     */
+    record ToBeSoaked(int hours, LocalDate sowDay) implements WhyNow {}
+
+    /**
      * Nothing of the batch is sown.
      *
      * @param planned day of sowing, today or gone by

@@ -214,6 +214,7 @@ class BatchStateTest {
                 new BatchChange.Mixed(tray, List.of(2), NameDoubt.LABEL_LOST),
                 new BatchChange.Recognised(tray, List.of(2)),
                 new BatchChange.PottedOn(tray, List.of(2), new CellRun(pots, 1, 1)),
+                new BatchChange.Noted("Pale since Monday"),
                 new BatchChange.Moved(place),
                 new BatchChange.HardeningStarted(place, 3),
                 new BatchChange.HardenedForDay(4),

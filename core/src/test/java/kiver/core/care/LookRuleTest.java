@@ -16,7 +16,7 @@ class LookRuleTest {
     private static final LocalDate APRIL = LocalDate.of(2027, 4, 15);
 
     private static LookRule.Standing standing(CropCode crop, PlantKind kind, boolean heated) {
-        return new LookRule.Standing(7, crop, kind, heated);
+        return new LookRule.Standing(7, crop, kind, heated, false);
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -38,6 +39,17 @@ class LabelsTest {
     @ValueSource(strings = {"T1042", "1042", "mix 14", "T1042-", "T-K", "T10420000000-K", "kale", ""})
     void whatIsNoCheckedCodeIsLeftToOthers(String typed) {
         assertThat(CheckedCode.read(typed)).isEqualTo(Optional.empty());
+    }
+
+    /** The web reads the same codes by itself, where there is no signal, and is held to the same file. */
+    @ParameterizedTest
+    @CsvFileSource(resources = "/tray-codes.csv", ignoreLeadingAndTrailingWhitespace = false)
+    void codesAreReadAsWritten(String typed, Integer number, String fits) {
+        assertThat(CheckedCode.read(typed))
+                .isEqualTo(Optional.ofNullable(number)
+                        .map(tray -> fits.equals("yes")
+                                ? new CheckedCode.Read.Fits(tray)
+                                : new CheckedCode.Read.DoesNotFit(tray)));
     }
 
     @Test

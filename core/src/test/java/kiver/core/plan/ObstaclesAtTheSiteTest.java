@@ -21,6 +21,7 @@ import kiver.core.crop.CellHabits;
 import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
 import kiver.core.crop.OutdoorNeeds;
+import kiver.core.crop.Thirst;
 import kiver.core.growth.CardinalTemperatures;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.order.Protection;
@@ -82,7 +83,7 @@ class ObstaclesAtTheSiteTest {
 
     @Test
     void aCropThatHatesCellsIsBetterSownInPlace() {
-        Crop carrot = with(kale(60), new CellHabits(400, CellHabits.Habit.POORLY, 0, 1));
+        Crop carrot = with(kale(60), new CellHabits(400, CellHabits.Habit.POORLY, 0, 1, Thirst.EVEN));
         Plan plan = Planner.plan(
                 request(carrot, MODULES, 60, TODAY.plusDays(70), 1000, LOT), scenarios(carrot), SEASON.firstDay());
         assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList())

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import kiver.core.Samples;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Season;
@@ -36,6 +37,38 @@ class WayFinderTest {
         Way way =
                 WayFinder.wayFor(season(SMALL_WARM, LARGE_WARM, COLD, SUITED, HOT, WARMER, YARD, CORNER), KALE, TODAY);
         assertThat(way).isEqualTo(new Way(LARGE_WARM.id(), SUITED.id(), YARD.id()));
+    }
+
+    @Test
+    void seedThatMiceEatLiesWhereNoneComeIn() {
+        Place safe = new Place(
+                new PlaceId(9),
+                "Walled room",
+                9,
+                4,
+                new PlaceClimate.SetPoints(25, 23),
+                0.1,
+                3,
+                true,
+                Set.of(PlaceUse.EMERGENCE));
+        Season season = season(LARGE_WARM, safe, SUITED, YARD);
+        assertThat(WayFinder.wayFor(season, KALE, TODAY).emergence()).isEqualTo(LARGE_WARM.id());
+        assertThat(WayFinder.wayFor(season, Samples.eatenByMice(), TODAY).emergence())
+                .isEqualTo(safe.id());
+        Place cold = new Place(
+                new PlaceId(9),
+                "Walled cellar",
+                9,
+                4,
+                new PlaceClimate.SetPoints(8, 6),
+                0.1,
+                3,
+                true,
+                Set.of(PlaceUse.EMERGENCE));
+        assertThat(WayFinder.wayFor(season(LARGE_WARM, cold, SUITED, YARD), Samples.eatenByMice(), TODAY)
+                        .emergence())
+                .as("seed that lies cold for weeks is weak")
+                .isEqualTo(LARGE_WARM.id());
     }
 
     @Test

@@ -8,11 +8,16 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropLibraryReader;
+import kiver.core.place.Place;
+import kiver.core.place.PlaceClimate;
+import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceUse;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,7 +28,21 @@ class SowingListTest {
 
     private static final Container PLUGS = new Container(new ContainerCode("p"), "Plugs", 10, 15, 16, 38, 1);
     private static final Container SHALLOW = new Container(new ContainerCode("s"), "Shallow", 10, 15, 10, 20, 1);
+    private static final Place OPEN_PLACE = room(false);
     private static Map<String, Crop> crops;
+
+    private static Place room(boolean keepsMiceOut) {
+        return new Place(
+                new PlaceId(1),
+                "Room",
+                1,
+                20,
+                new PlaceClimate.SetPoints(20, 18),
+                0.5,
+                4,
+                keepsMiceOut,
+                Set.of(PlaceUse.EMERGENCE));
+    }
 
     @BeforeAll
     static void read() throws IOException {
@@ -34,17 +53,41 @@ class SowingListTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"cabbage, ''", "celery, FINE", "beetroot, SOAKED FILL_LOW CLUSTER", "french-bean, CELL_TOO_SHALLOW"})
+    @CsvSource({
+        "cabbage, ''",
+        "celery, FINE",
+        "beetroot, SOAKED FILL_LOW CLUSTER",
+        "french-bean, CELL_TOO_SHALLOW MICE",
+        "cucumber, ON_EDGE FILL_LOW MICE"
+    })
     void theHandIsToldWhatMatters(String crop, String handling) {
-        assertThat(SeedHandling.of(crops.get(crop), PLUGS).stream()
+        assertThat(SeedHandling.of(crops.get(crop), PLUGS, OPEN_PLACE).stream()
                         .map(Enum::name)
                         .collect(Collectors.joining(" ")))
                 .isEqualTo(handling);
     }
 
     @Test
+    void whereNoMouseComesInNothingIsSaidOfMice() {
+        assertThat(SeedHandling.of(crops.get("pea"), PLUGS, OPEN_PLACE)).contains(SeedHandling.MICE);
+        assertThat(SeedHandling.of(crops.get("pea"), PLUGS, room(true))).doesNotContain(SeedHandling.MICE);
+    }
+
+    @Test
+    void whatGoesTogetherIsProposed() {
+        Crop thyme = crops.get("thyme");
+        Crop celery = crops.get("celery");
+        assertThat(TrayCompany.between(thyme, celery, 20)).contains(new TrayCompany.Water("Thyme", "Celery"));
+        List<Crop> others = List.of(thyme, celery, crops.get("cabbage"), crops.get("cauliflower"), crops.get("pepper"));
+        assertThat(TrayCompany.fitting(crops.get("cabbage"), others, 18))
+                .contains(crops.get("cauliflower"))
+                .doesNotContain(crops.get("cabbage"));
+        assertThat(TrayCompany.fitting(thyme, others, 18)).doesNotContain(thyme, celery);
+    }
+
+    @Test
     void aShallowerCellIsFilledLowSooner() {
-        assertThat(SeedHandling.of(crops.get("cabbage"), SHALLOW)).contains(SeedHandling.FILL_LOW);
+        assertThat(SeedHandling.of(crops.get("cabbage"), SHALLOW, OPEN_PLACE)).contains(SeedHandling.FILL_LOW);
     }
 
     @Test

@@ -13,6 +13,7 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchId;
 import kiver.core.batch.BatchState;
 import kiver.core.crop.Container;
+import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
@@ -107,10 +108,15 @@ abstract class RoundSituations {
                             Optional.of(day(TODAY.plusDays(14))),
                             Optional.of(day(TODAY.plusDays(40))),
                             0.9),
-                    new BatchSituation(null, Optional.of(TODAY.plusDays(3)), DayOutside.OUT, Optional.empty()));
+                    new BatchSituation(
+                            null, Optional.of(TODAY.plusDays(3)), DayOutside.OUT, Optional.empty(), Optional.empty()));
         }
 
         BatchSituation build() {
+            return build(Samples.kale(60));
+        }
+
+        BatchSituation build(Crop crop) {
             PlaceId grown = stays ? EMERGENCE : new PlaceId(2);
             Container plugs = Samples.PLUGS;
             List<Container> containers = forecast.pottings().isEmpty() ? List.of(plugs) : List.of(plugs, Samples.POTS);
@@ -139,7 +145,7 @@ abstract class RoundSituations {
                     : List.of(new Promised(new LineId(1), new BatchId(1), 101, 1, 1, "Alder Field", wanted, 0, target));
             BatchOutlook outlook = new BatchOutlook(
                     new BatchFile(batch, runs, promises, state),
-                    Samples.kale(60),
+                    crop,
                     new ContainerPath(kind, containers),
                     new Journey(
                             new Path(4, 6, programme), Standing.sownAt(0), batch.way(), PaceSpread.BEFORE_ANY_COUNT),
@@ -150,7 +156,8 @@ abstract class RoundSituations {
                     List.of(),
                     0,
                     Optional.empty());
-            return new BatchSituation(outlook, about.lastUsefulSowDay(), about.outside(), about.frostToLookFor());
+            return new BatchSituation(
+                    outlook, about.lastUsefulSowDay(), about.outside(), about.soakedOn(), about.frostToLookFor());
         }
 
         private static DateSpread day(LocalDate day) {
@@ -174,7 +181,8 @@ abstract class RoundSituations {
         }
 
         Situation latestSowDay(LocalDate day) {
-            return with(new BatchSituation(null, Optional.of(day), about.outside(), about.frostToLookFor()));
+            return with(new BatchSituation(
+                    null, Optional.of(day), about.outside(), about.soakedOn(), about.frostToLookFor()));
         }
 
         Situation target(LocalDate day) {
@@ -228,7 +236,8 @@ abstract class RoundSituations {
         }
 
         Situation outside(DayOutside changed) {
-            return with(new BatchSituation(null, about.lastUsefulSowDay(), changed, about.frostToLookFor()));
+            return with(new BatchSituation(
+                    null, about.lastUsefulSowDay(), changed, about.soakedOn(), about.frostToLookFor()));
         }
 
         Situation pottingOn(LocalDate day) {
@@ -249,8 +258,14 @@ abstract class RoundSituations {
             return new Situation(state, planned, target, wanted, trays, programme, stays, emerging, forecast, about);
         }
 
+        Situation soakedOn(LocalDate day) {
+            return with(new BatchSituation(
+                    null, about.lastUsefulSowDay(), about.outside(), Optional.of(day), about.frostToLookFor()));
+        }
+
         Situation frost(double minimum) {
-            return with(new BatchSituation(null, about.lastUsefulSowDay(), about.outside(), Optional.of(minimum)));
+            return with(new BatchSituation(
+                    null, about.lastUsefulSowDay(), about.outside(), about.soakedOn(), Optional.of(minimum)));
         }
     }
 }

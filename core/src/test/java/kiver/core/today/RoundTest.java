@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
+import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
@@ -27,6 +29,36 @@ class RoundTest extends RoundSituations {
         assertThat(only(planned.plannedFor(TODAY.minusDays(9)).latestSowDay(TODAY.minusDays(1)))
                         .why())
                 .isEqualTo(new WhyNow.ToBeSown(TODAY.minusDays(9), Optional.of(TODAY.minusDays(1))));
+    }
+
+    @Test
+    void slowSeedLiesInWaterTheNightBeforeAndNotLonger() {
+        Situation planned = new Situation(BatchState.after(List.of()));
+        Crop overnight = Samples.soaked(12);
+        assertThat(Round.tasksFor(planned.plannedFor(TODAY.plusDays(2)).build(overnight), TODAY))
+                .isEmpty();
+        assertThat(Round.tasksFor(planned.plannedFor(TODAY.plusDays(1)).build(overnight), TODAY))
+                .containsExactly(
+                        new RoundTask(TaskKind.SOAK, Urgency.TODAY, new WhyNow.ToBeSoaked(12, TODAY.plusDays(1))));
+        Situation dueToday = planned.plannedFor(TODAY);
+        assertThat(kinds(dueToday.soakedOn(TODAY.minusDays(1)).build(overnight)))
+                .as("it lay in water this night")
+                .containsExactly(TaskKind.SOW);
+        assertThat(Round.tasksFor(dueToday.build(overnight), TODAY))
+                .as("forgotten: tonight, for tomorrow")
+                .contains(new RoundTask(TaskKind.SOAK, Urgency.LATE, new WhyNow.ToBeSoaked(12, TODAY.plusDays(1))));
+        assertThat(kinds(planned.plannedFor(TODAY.minusDays(3))
+                        .soakedOn(TODAY.minusDays(3))
+                        .build(overnight)))
+                .as("what lay in water for three days has drowned")
+                .containsExactly(TaskKind.SOAK, TaskKind.SOW);
+        assertThat(Round.tasksFor(dueToday.build(Samples.soaked(2)), TODAY))
+                .as("two hours, the same morning")
+                .contains(new RoundTask(TaskKind.SOAK, Urgency.TODAY, new WhyNow.ToBeSoaked(2, TODAY)));
+    }
+
+    private static List<TaskKind> kinds(BatchSituation situation) {
+        return Round.tasksFor(situation, TODAY).stream().map(RoundTask::kind).toList();
     }
 
     @Test

@@ -37,6 +37,7 @@ enum ChangeKind {
             BatchChange.Released.class,
             detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES.number()),
             detail -> detail.put("asMixed", false)),
+    NOTED("Noted", BatchChange.Noted.class),
     /** From version 2: why it was corrected. */
     CORRECTED(
             "Corrected",

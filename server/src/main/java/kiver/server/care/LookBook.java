@@ -11,7 +11,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import kiver.core.care.Ailment;
 import kiver.core.care.LookRule;
+import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
+import kiver.server.crop.CropBook;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -25,14 +27,15 @@ import tools.jackson.databind.json.JsonMapper;
 public class LookBook {
 
     private final LookMapper mapper;
-    private final List<LookRule> rules;
+    private final CropBook crops;
+    private final List<LibraryLook> looks;
 
-    LookBook(LookMapper mapper, JsonMapper json, @Value("${kiver.library}") Path folder) {
+    LookBook(LookMapper mapper, CropBook crops, JsonMapper json, @Value("${kiver.library}") Path folder) {
         this.mapper = mapper;
+        this.crops = crops;
         try {
-            rules = json.readValue(Files.readString(folder.resolve("looks.json")), Library.class).looks().stream()
-                    .map(LibraryLook::rule)
-                    .toList();
+            looks = json.readValue(Files.readString(folder.resolve("looks.json")), Library.class)
+                    .looks();
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
@@ -48,15 +51,21 @@ public class LookBook {
             LookRule.Places places,
             int fromMonth,
             int toMonth,
+            boolean eatenByMice,
             List<String> crops) {
-        LookRule rule() {
+        LookRule rule(CropBook library) {
             return new LookRule(
                     ailment,
                     kinds,
                     places,
                     fromMonth,
                     toMonth,
-                    crops.stream().map(CropCode::new).collect(Collectors.toSet()));
+                    eatenByMice
+                            ? library.crops().stream()
+                                    .filter(crop -> crop.seed().eatenByMice())
+                                    .map(Crop::code)
+                                    .collect(Collectors.toSet())
+                            : crops.stream().map(CropCode::new).collect(Collectors.toSet()));
         }
     }
 
@@ -69,7 +78,7 @@ public class LookBook {
 
     /** Everything that is looked for. */
     public List<LookRule> rules() {
-        return rules;
+        return looks.stream().map(look -> look.rule(crops)).toList();
     }
 
     /** What was seen from a day on, the newest first. */

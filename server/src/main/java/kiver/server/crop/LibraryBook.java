@@ -26,7 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Keeps the nursery's crops and containers. The files of the library are read in at every start; an entry that the
- * nursery has already, changed or not, stays as the nursery has it.
+ * nursery has already, changed or not, stays as the nursery has it, but for columns that are new.
  */
 @Component
 public class LibraryBook {

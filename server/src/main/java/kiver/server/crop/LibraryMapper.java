@@ -13,9 +13,11 @@ interface LibraryMapper {
     @Select("select entries::text from library_entry where kind = #{kind} order by position")
     List<String> entries(@Param("kind") String kind);
 
+    /** What the nursery has already stays as it is, but for columns that an earlier Kiver did not know. */
     @Insert("""
             insert into library_entry (kind, code, entries) values (#{kind}, #{code}, #{entries}::jsonb)
-            on conflict (kind, code) do nothing
+            on conflict (kind, code) do update set entries = excluded.entries || library_entry.entries
+            where not jsonb_exists_all(library_entry.entries, array(select jsonb_object_keys(excluded.entries)))
             """)
     void add(@Param("kind") String kind, @Param("code") String code, @Param("entries") String entries);
 

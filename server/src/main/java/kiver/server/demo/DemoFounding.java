@@ -2,6 +2,7 @@ package kiver.server.demo;
 
 import java.util.HashMap;
 import java.util.Map;
+import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.seed.LotId;
 import kiver.server.account.AccountMapper;
@@ -60,6 +61,10 @@ class DemoFounding {
         this.encoder = encoder;
     }
 
+    private Crop cropOf(DemoStock.LotEntry lot, Map<String, Long> varieties) {
+        return crops.cropOf(crops.variety(varieties.get(lot.variety())));
+    }
+
     void found() {
         clock.open(new Nursery(
                 DemoStock.NURSERY,
@@ -89,6 +94,8 @@ class DemoFounding {
                         entry.testedOn(),
                         entry.seeds(),
                         entry.seeds())));
+        DemoStock.lots(DemoNursery.OPENING_DAY)
+                .forEach(entry -> seeds.sayOf(entry.code(), DemoStock.packet(entry, cropOf(entry, varieties))));
         long firstGrower = 0;
         for (DemoStock.GrowerEntry entry : DemoStock.growers()) {
             long grower = orders.addGrower(entry.name());

@@ -5,13 +5,17 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SplittableRandom;
+import kiver.core.crop.Crop;
 import kiver.core.order.Protection;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
+import kiver.core.seed.PacketSays;
 
 /** What the invented nursery has: places, growers, varieties and seed. All names are made up. */
 final class DemoStock {
@@ -73,6 +77,9 @@ final class DemoStock {
                 open(14, "Lower ground", 60, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF));
     }
 
+    /** Places with less daylight than this have walls and a door; mice come into the others. */
+    private static final double WALLED = 0.4;
+
     private static PlaceEntry heated(
             int order,
             String name,
@@ -93,6 +100,7 @@ final class DemoStock {
                         new PlaceClimate.SetPoints(day, night),
                         daylight,
                         lamps,
+                        daylight < WALLED,
                         EnumSet.of(first, more)),
                 caution);
     }
@@ -201,6 +209,27 @@ final class DemoStock {
     }
 
     /** A lot for each variety and a second, older one for twenty of them. */
+    /** What a lot's packet says: each house prints the days of another windowsill, and one says nothing. */
+    static PacketSays packet(LotEntry lot, Crop crop) {
+        return switch (lot.supplier()) {
+            case "Harth Seeds" ->
+                new PacketSays(
+                        Optional.of(days(crop, 15, 19)),
+                        OptionalDouble.of(crop.seed().depth()));
+            case "Oddmoor Seed Co-operative" ->
+                new PacketSays(Optional.empty(), OptionalDouble.of(crop.seed().depth() / 2));
+            case "Pennet and Rowe" -> new PacketSays(Optional.of(days(crop, 17, 25)), OptionalDouble.empty());
+            default -> PacketSays.NOTHING;
+        };
+    }
+
+    /** The days in which half are up between two temperatures, °C, as a packet prints them. */
+    private static PacketSays.Days days(Crop crop, double cool, double warm) {
+        int from = (int) Math.max(1, Math.round(crop.emergence().daysAt(warm)));
+        return new PacketSays.Days(from, (int)
+                Math.max(from, Math.min(60, Math.round(crop.emergence().daysAt(cool)))));
+    }
+
     static List<LotEntry> lots(LocalDate opening) {
         List<LotEntry> lots = new ArrayList<>();
         String[] suppliers = {"Harth Seeds", "Oddmoor Seed Co-operative", "Valley Seed Library", "Pennet and Rowe"};

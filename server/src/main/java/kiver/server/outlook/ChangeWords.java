@@ -117,6 +117,9 @@ record ChangeWords(Function<PlaceId, String> place, Function<TrayId, String> tra
         if (change instanceof BatchChange.LeftUnsown left) {
             return Said.of("Left unsown: the rest of {tray}").with("tray", tray.apply(left.tray()));
         }
+        if (change instanceof BatchChange.Noted noted) {
+            return Said.of("Noted: {text}").with("text", noted.text());
+        }
         BatchChange.Corrected correction = (BatchChange.Corrected) change;
         return correction.reason().isEmpty()
                 ? Said.of("Undid entry {entry}").with("entry", correction.sequence())

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -58,6 +59,30 @@ interface DeviceMapper {
             """)
     List<ReadingRow> readings(@Param("from") LocalDateTime from, @Param("until") LocalDateTime until);
 
+    /** Keeps what was read by hand. */
+    @Insert("""
+            insert into hand_reading (request_id, place_id, day, minimum, maximum, read_by)
+            values (#{request}, #{place}, #{day}, #{minimum}, #{maximum}, #{by})
+            """)
+    void keepByHand(
+            @Param("request") UUID request,
+            @Param("place") long place,
+            @Param("day") LocalDate day,
+            @Param("minimum") double minimum,
+            @Param("maximum") double maximum,
+            @Param("by") long by);
+
+    /** The range of a day is what was read by hand. */
+    @Insert("""
+            insert into place_reading (place_id, day, minimum, maximum) values (#{place}, #{day}, #{minimum}, #{maximum})
+            on conflict (place_id, day) do update set minimum = excluded.minimum, maximum = excluded.maximum
+            """)
+    void tellByHand(
+            @Param("place") long place,
+            @Param("day") LocalDate day,
+            @Param("minimum") double minimum,
+            @Param("maximum") double maximum);
+
     /**
      * Writes the ranges of days that are over from what was read on them, and answers how many were new or other than before. A
      * day of which fewer hours are known than {@code hours} is not told.
@@ -66,6 +91,8 @@ interface DeviceMapper {
             insert into place_reading (place_id, day, minimum, maximum)
             select place_id, read_at::date, min(celsius), max(celsius) from probe_reading
             where read_at >= #{from} and read_at < #{today}
+            and not exists (select from hand_reading by_hand
+                            where by_hand.place_id = probe_reading.place_id and by_hand.day = probe_reading.read_at::date)
             group by place_id, read_at::date
             having count(distinct extract(hour from read_at)) >= #{hours}
             on conflict (place_id, day) do update set minimum = excluded.minimum, maximum = excluded.maximum

@@ -86,6 +86,7 @@ public class PlaceBook {
                 place.suits(PlaceUse.EMERGENCE),
                 place.suits(PlaceUse.GROWING_ON),
                 place.suits(PlaceUse.HARDENING_OFF),
+                place.keepsMiceOut(),
                 caution);
     }
 
@@ -136,6 +137,7 @@ public class PlaceBook {
                 climate,
                 row.daylightShare(),
                 row.lampLight(),
+                row.keepsMiceOut(),
                 suits);
     }
 }

@@ -60,6 +60,8 @@ class PlaceController {
             @DecimalMin(value = "0", message = "Lamps cannot take light away.")
             Double lampLight,
 
+            @Nullable Boolean keepsMiceOut,
+
             @NotEmpty(message = "Say what it is used for.") List<PlaceUse> uses) {}
 
     @PostMapping("/api/places")
@@ -94,6 +96,7 @@ class PlaceController {
                         climate,
                         entry.daylightShare(),
                         entry.lampLight(),
+                        Boolean.TRUE.equals(entry.keepsMiceOut()),
                         Set.copyOf(entry.uses())),
                 "");
     }

@@ -28,6 +28,7 @@ interface PlaceMapper {
             boolean forEmergence,
             boolean forGrowingOn,
             boolean forHardeningOff,
+            boolean keepsMiceOut,
             String caution) {}
 
     /** A reading. */
@@ -35,7 +36,7 @@ interface PlaceMapper {
 
     @Select("""
             select id, name, walking_order, slots, day_set_point, night_set_point, gain_by_day, gain_by_night, floor,
-                   daylight_share, lamp_light, for_emergence, for_growing_on, for_hardening_off, caution
+                   daylight_share, lamp_light, for_emergence, for_growing_on, for_hardening_off, keeps_mice_out, caution
             from place order by walking_order
             """)
     List<PlaceRow> all();
@@ -43,10 +44,10 @@ interface PlaceMapper {
     @Insert("""
             insert into place (name, walking_order, slots, day_set_point, night_set_point, gain_by_day, gain_by_night,
                                floor, daylight_share, lamp_light, for_emergence, for_growing_on, for_hardening_off,
-                               caution)
+                               keeps_mice_out, caution)
             values (#{name}, #{walkingOrder}, #{slots}, #{daySetPoint}, #{nightSetPoint}, #{gainByDay}, #{gainByNight},
                     #{floor}, #{daylightShare}, #{lampLight}, #{forEmergence}, #{forGrowingOn}, #{forHardeningOff},
-                    #{caution})
+                    #{keepsMiceOut}, #{caution})
             """)
     void insert(PlaceRow place);
 
@@ -55,7 +56,7 @@ interface PlaceMapper {
                    night_set_point = #{nightSetPoint}, gain_by_day = #{gainByDay}, gain_by_night = #{gainByNight},
                    floor = #{floor}, daylight_share = #{daylightShare}, lamp_light = #{lampLight},
                    for_emergence = #{forEmergence}, for_growing_on = #{forGrowingOn},
-                   for_hardening_off = #{forHardeningOff}, caution = #{caution}
+                   for_hardening_off = #{forHardeningOff}, keeps_mice_out = #{keepsMiceOut}, caution = #{caution}
             where name = #{name}
             """)
     int update(PlaceRow place);

@@ -38,6 +38,7 @@ class PlaceSheetBook implements SheetBook {
                     Column.choice("for_emergence", "yes", "no"),
                     Column.choice("for_growing_on", "yes", "no"),
                     Column.choice("for_hardening_off", "yes", "no"),
+                    Column.choice("keeps_mice_out", "yes", "no").orNone(),
                     Column.of("caution")));
 
     private final PlaceBook places;
@@ -76,6 +77,7 @@ class PlaceSheetBook implements SheetBook {
                 yes(place, PlaceUse.EMERGENCE),
                 yes(place, PlaceUse.GROWING_ON),
                 yes(place, PlaceUse.HARDENING_OFF),
+                place.keepsMiceOut() ? "yes" : "no",
                 named.caution());
     }
 
@@ -116,6 +118,7 @@ class PlaceSheetBook implements SheetBook {
                         climate,
                         row.number("daylight_share"),
                         row.number("lamp_light"),
+                        row.yesOrNothing("keeps_mice_out"),
                         uses),
                 row.text("caution"));
     }

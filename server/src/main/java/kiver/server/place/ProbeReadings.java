@@ -7,8 +7,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.UUID;
 import kiver.core.place.PlaceId;
 import kiver.core.place.ProbeReading;
+import kiver.core.weather.DailyRange;
 import kiver.server.clock.NurseryClock;
 import kiver.server.kept.Revisions;
 import org.springframework.stereotype.Component;
@@ -71,6 +73,16 @@ public class ProbeReadings {
                         reading.humidity().isPresent() ? reading.humidity().getAsDouble() : null))
                 .toList();
         return mapper.take(device.id(), device.placeId(), json.writeValueAsString(rows));
+    }
+
+    /**
+     * Keeps the lowest and the highest that somebody read off a thermometer; of that day they count for more than what
+     * probes sent.
+     */
+    void takeByHand(UUID request, PlaceId place, LocalDate day, DailyRange range, long by) {
+        mapper.keepByHand(request, place.number(), day, range.minimum(), range.maximum(), by);
+        mapper.tellByHand(place.number(), day, range.minimum(), range.maximum());
+        revisions.weatherChanged();
     }
 
     /** Tells the ranges of days that are over, from a day on, where enough of them is known; answers how many changed. */

@@ -1,18 +1,24 @@
 package kiver.server.seed;
 
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import kiver.core.seed.LotId;
+import kiver.core.seed.PacketSays;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -54,13 +60,45 @@ class LotController {
 
             @NotNull(message = "Enter how many seeds there are.")
             @Min(value = 1, message = "A lot holds at least one seed.")
-            Integer seeds) {}
+            Integer seeds,
+
+            @Nullable
+            @Min(value = 1, message = "Enter 1 to 365 days.")
+            @Max(value = 365, message = "Enter 1 to 365 days.")
+            Integer packetDaysFrom,
+
+            @Nullable
+            @Min(value = 1, message = "Enter 1 to 365 days.")
+            @Max(value = 365, message = "Enter 1 to 365 days.")
+            Integer packetDaysTo,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "Seed lies on the surface or deeper.")
+            @DecimalMax(value = "200", message = "No seed lies so deep.")
+            Double packetDepth) {
+
+        PacketSays packet() {
+            if ((packetDaysFrom == null) != (packetDaysTo == null)
+                    || (packetDaysFrom != null && packetDaysFrom > packetDaysTo)) {
+                throw new Refusal(
+                        "packetDaysTo",
+                        Said.of("Enter from how many to how many days, the smaller first, or leave both empty."));
+            }
+            return new PacketSays(
+                    packetDaysFrom == null
+                            ? Optional.empty()
+                            : Optional.of(new PacketSays.Days(packetDaysFrom, packetDaysTo)),
+                    packetDepth == null ? OptionalDouble.empty() : OptionalDouble.of(packetDepth));
+        }
+    }
 
     @PostMapping("/api/lots")
+    @Transactional
     void add(@Valid @RequestBody LotEntry entry) {
         if (entry.testedOn().isAfter(clock.today())) {
             throw new Refusal("testedOn", Said.of("This day is still to come."));
         }
+        PacketSays packet = entry.packet();
         seeds.add(new SeedLot(
                 new LotId(0),
                 entry.code().strip(),
@@ -71,5 +109,6 @@ class LotController {
                 entry.testedOn(),
                 entry.seeds(),
                 entry.seeds()));
+        seeds.sayOf(entry.code().strip(), packet);
     }
 }

@@ -2,6 +2,7 @@ package kiver.server.seed;
 
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.seed.LotId;
 import kiver.core.sheet.Column;
@@ -30,7 +31,13 @@ class LotSheetBook implements SheetBook {
                     Column.of("tested_seeds"),
                     Column.of("tested_on"),
                     Column.of("seeds"),
-                    Column.of("grams")));
+                    Column.of("grams"),
+                    Column.of("packet_days_from").orNone(),
+                    Column.of("packet_days_to").orNone(),
+                    Column.of("packet_depth").orNone()));
+
+    private static final int LONGEST = 365;
+    private static final double DEEPEST = 200;
 
     private final SeedLotMapper mapper;
     private final CropBook crops;
@@ -50,6 +57,8 @@ class LotSheetBook implements SheetBook {
     @Override
     public List<SheetRow> rows() {
         Map<Long, String> varieties = crops.varieties().stream().collect(Collectors.toMap(Variety::id, Variety::name));
+        Map<String, SeedLotMapper.PacketRow> packets =
+                mapper.packets().stream().collect(Collectors.toMap(SeedLotMapper.PacketRow::code, Function.identity()));
         return mapper.all().stream()
                 .map(lot -> SheetText.row(
                         SHAPE.names(),
@@ -60,8 +69,17 @@ class LotSheetBook implements SheetBook {
                         lot.testedSeeds(),
                         lot.testedOn(),
                         lot.seedsBought(),
-                        ""))
+                        "",
+                        orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::daysFrom),
+                        orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::daysTo),
+                        orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::depth)))
                 .toList();
+    }
+
+    private static Object orEmpty(
+            SeedLotMapper.PacketRow packet, Function<SeedLotMapper.PacketRow, ? extends Number> part) {
+        Number said = packet == null ? null : part.apply(packet);
+        return said == null ? "" : said;
     }
 
     @Override
@@ -103,5 +121,38 @@ class LotSheetBook implements SheetBook {
                 row.day("tested_on"),
                 seeds,
                 seeds));
+        mapper.sayOf(packet(row));
+    }
+
+    private static SeedLotMapper.PacketRow packet(SheetRow row) {
+        Integer from = days(row, "packet_days_from");
+        Integer to = days(row, "packet_days_to");
+        if ((from == null) != (to == null) || (from != null && from > to)) {
+            throw new Refusal(
+                    "packet_days_to",
+                    Said.of("Enter from how many to how many days, the smaller first, or leave both empty."));
+        }
+        Double depth = row.text("packet_depth").isEmpty() ? null : row.number("packet_depth");
+        if (depth != null && (depth < 0 || depth > DEEPEST)) {
+            throw new Refusal(
+                    "packet_depth",
+                    Said.of("Seed lies 0 to {deepest} mm deep, not {depth}.")
+                            .with("deepest", DEEPEST)
+                            .with("depth", depth));
+        }
+        return new SeedLotMapper.PacketRow(row.words("code"), from, to, depth);
+    }
+
+    private static Integer days(SheetRow row, String column) {
+        if (row.text(column).isEmpty()) {
+            return null;
+        }
+        int days = row.wholeNumber(column);
+        if (days < 1 || days > LONGEST) {
+            throw new Refusal(
+                    column,
+                    Said.of("Seed comes up after 1 to 365 days, not {days}.").with("days", days));
+        }
+        return days;
     }
 }

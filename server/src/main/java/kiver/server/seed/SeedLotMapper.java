@@ -3,11 +3,14 @@ package kiver.server.seed;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import kiver.core.seed.LotId;
+import kiver.core.seed.PacketSays;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** The table of seed lots. What is left follows from the sowings recorded and the seed set aside. */
 @Mapper
@@ -53,6 +56,40 @@ interface SeedLotMapper {
 
     @Select("select price_each from seed_lot where id = #{id}")
     Optional<Double> price(@Param("id") LotId id);
+
+    /**
+     * What a packet says; nulls where it does not.
+     *
+     * @param daysFrom until it comes up
+     * @param depth mm
+     */
+    record PacketRow(String code, Integer daysFrom, Integer daysTo, Double depth) {
+        static PacketRow of(String lot, PacketSays packet) {
+            return new PacketRow(
+                    lot,
+                    packet.emergence().map(PacketSays.Days::from).orElse(null),
+                    packet.emergence().map(PacketSays.Days::to).orElse(null),
+                    packet.depth().isPresent() ? packet.depth().getAsDouble() : null);
+        }
+
+        PacketSays packet() {
+            return new PacketSays(
+                    daysFrom == null ? Optional.empty() : Optional.of(new PacketSays.Days(daysFrom, daysTo)),
+                    depth == null ? OptionalDouble.empty() : OptionalDouble.of(depth));
+        }
+    }
+
+    @Select("""
+            select code, packet_days_from as days_from, packet_days_to as days_to, packet_depth as depth from seed_lot
+            where kind = 'SEED' and (packet_days_from is not null or packet_depth is not null)
+            """)
+    List<PacketRow> packets();
+
+    @Update("""
+            update seed_lot set packet_days_from = #{daysFrom}, packet_days_to = #{daysTo}, packet_depth = #{depth}
+            where code = #{code}
+            """)
+    void sayOf(PacketRow packet);
 
     @Select(LOTS + " where lot.id = #{id}")
     Optional<SeedLot> byId(@Param("id") LotId id);

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.seed.LotId;
+import kiver.core.seed.PacketSays;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
@@ -113,6 +114,17 @@ public class SeedStore {
     /** What was last paid for a plant of a crop that was bought in, if that is known. */
     public Optional<Double> lastPriceOf(String crop) {
         return mapper.lastPrice(crop);
+    }
+
+    /** What the packets say besides germination, by the lots' codes; those are missing that say nothing. */
+    public Map<String, PacketSays> packets() {
+        return mapper.packets().stream()
+                .collect(Collectors.toMap(SeedLotMapper.PacketRow::code, SeedLotMapper.PacketRow::packet));
+    }
+
+    /** Writes down what the packet of a lot says. */
+    public void sayOf(String lot, PacketSays packet) {
+        mapper.sayOf(SeedLotMapper.PacketRow.of(lot, packet));
     }
 
     /** Adds a lot, or changes the one of its code; its number in {@code lot} is not used. */

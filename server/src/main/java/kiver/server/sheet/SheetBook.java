@@ -23,6 +23,11 @@ public interface SheetBook {
         public List<String> names() {
             return columns.stream().map(Column::name).toList();
         }
+
+        /** The names of those that a file must have. */
+        public List<String> required() {
+            return Column.required(columns);
+        }
     }
 
     /** What this sheet is like. */

@@ -111,7 +111,7 @@ class SheetController {
         SheetBook book = book(name);
         locks.lock();
         List<SheetText.Line> lines = SheetText.lines(
-                file, SheetText.decoded(file, bytes), book.shape().names());
+                file, SheetText.decoded(file, bytes), book.shape().required());
         List<FieldProblem> faults = new ArrayList<>();
         for (SheetText.Line line : lines) {
             try {

@@ -3,12 +3,15 @@ package kiver.server.sow;
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kiver.core.crop.Container;
 import kiver.core.outlook.BatchFile;
@@ -193,6 +196,34 @@ public class TrialBook {
                                 Math.max(share.run().first(), row * columns + 1),
                                 Math.min(share.run().last(), (row + 1) * columns))))
                 .toList();
+    }
+
+    /**
+     * Cells of a batch that a trial gave to one of its ways.
+     *
+     * @param trial its number
+     * @param name of the trial
+     * @param way that it compares
+     */
+    public record TrialUnit(int trial, String name, String way, CellRun run) {}
+
+    /** What trials gave cells of which ways, by the number of their batch; the newest trial first. */
+    public Map<Integer, List<TrialUnit>> units() {
+        Map<Integer, String> names = mapper.trials().stream()
+                .collect(Collectors.toMap(TrialMapper.TrialRow::number, TrialMapper.TrialRow::name));
+        Map<List<Integer>, String> ways = mapper.ways().stream()
+                .collect(Collectors.toMap(way -> List.of(way.trial(), way.position()), TrialMapper.WayRow::name));
+        return mapper.cells().stream()
+                .sorted(Comparator.comparingInt(TrialMapper.CellsRow::trial).reversed())
+                .collect(Collectors.groupingBy(
+                        TrialMapper.CellsRow::batch,
+                        Collectors.mapping(
+                                cells -> new TrialUnit(
+                                        cells.trial(),
+                                        names.get(cells.trial()),
+                                        ways.get(List.of(cells.trial(), cells.position())),
+                                        new CellRun(new TrayId(cells.trayId()), cells.firstCell(), cells.lastCell())),
+                                Collectors.toList())));
     }
 
     /** Who told of plants of a way. */

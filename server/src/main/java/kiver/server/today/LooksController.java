@@ -104,11 +104,12 @@ class LooksController {
         LocalDate today = clock.today();
         List<LookBook.Seen> seen = looks.seenSince(today.minusDays(DAYS_OF_CAUTION));
         List<LookView> views = new ArrayList<>();
+        List<LookRule> rules = looks.rules();
         for (Place place : places.places()) {
             Map<Ailment, List<Integer>> here = new TreeMap<>();
             for (BatchOutlook batch : standingAt(place)) {
                 LookRule.Standing standing = standing(batch, place, today);
-                looks.rules().stream()
+                rules.stream()
                         .filter(rule -> rule.asksFor(standing, today, clock.latitude() < 0))
                         .forEach(rule -> here.computeIfAbsent(rule.ailment(), ailment -> new ArrayList<>())
                                 .add(standing.batch()));
@@ -154,7 +155,8 @@ class LooksController {
                 batch.file().batch().number(),
                 batch.crop().code(),
                 kind,
-                place.climate() instanceof PlaceClimate.SetPoints);
+                place.climate() instanceof PlaceClimate.SetPoints,
+                place.keepsMiceOut());
     }
 
     private List<DampingOff> dampingOff(List<LookBook.Seen> seen) {

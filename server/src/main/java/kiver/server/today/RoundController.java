@@ -14,7 +14,6 @@ import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
-import kiver.core.place.PlaceWarning;
 import kiver.core.space.Occupancy;
 import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
@@ -121,7 +120,7 @@ class RoundController {
             List<BatchWork> work,
             int quietBatches,
             @Nullable String caution,
-            List<PlaceWarning> warnings) {}
+            List<PlaceWarningView> warnings) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
@@ -175,7 +174,7 @@ class RoundController {
         WorkPace pace = hands.pace();
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         Set<String> cautioned = new HashSet<>();
-        Map<PlaceId, List<PlaceWarning>> warnings = warmth.warnings();
+        Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kiver.core.batch.BatchChange;
@@ -19,6 +20,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.today.BatchSituation;
 import kiver.core.today.Round;
 import kiver.core.today.RoundTask;
+import kiver.core.today.TaskKind;
 import kiver.core.weather.DailyRange;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
@@ -37,6 +39,7 @@ public class RoundService {
     private final WeatherBook weather;
     private final LastSowDays lastSowDays;
     private final EveningBook evenings;
+    private final TaskMarks marks;
     private final NurseryClock clock;
 
     RoundService(
@@ -45,12 +48,14 @@ public class RoundService {
             WeatherBook weather,
             LastSowDays lastSowDays,
             EveningBook evenings,
+            TaskMarks marks,
             NurseryClock clock) {
         this.analyst = analyst;
         this.seasons = seasons;
         this.weather = weather;
         this.lastSowDays = lastSowDays;
         this.evenings = evenings;
+        this.marks = marks;
         this.clock = clock;
     }
 
@@ -65,6 +70,7 @@ public class RoundService {
         List<BatchOutlook> all = analyst.all();
         Set<Integer> seenTo = new HashSet<>(evenings.safeOn(today.minusDays(1)));
         seenTo.addAll(evenings.foundWholeOn(today));
+        Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         List<Stop> stops = new ArrayList<>();
         for (BatchOutlook batch : all) {
             if (batch.stage() == BatchStage.RELEASED && batch.trouble().isEmpty()) {
@@ -78,10 +84,15 @@ public class RoundService {
             Optional<Double> frost = seenTo.contains(batch.file().batch().number())
                     ? Optional.empty()
                     : frostToLookFor(batch, season, today);
-            BatchSituation situation = situation(batch, outside, frost);
+            BatchSituation situation = situation(batch, outside, soakedOn(batch, noted), frost);
             stops.add(new Stop(batch.place(), batch, Round.tasksFor(situation, today), wanted));
         }
         return stops;
+    }
+
+    private static Optional<LocalDate> soakedOn(BatchOutlook batch, Map<TaskMarks.Key, TaskMarks.Mark> noted) {
+        return Optional.ofNullable(noted.get(new TaskMarks.Key(batch.number(), TaskKind.SOAK)))
+                .map(TaskMarks.Mark::doneOn);
     }
 
     /** The last night's minimum where the batch stood, when it was too cold and no loss has been noted since. */
@@ -124,12 +135,15 @@ public class RoundService {
     }
 
     private BatchSituation situation(
-            BatchOutlook batch, Optional<DailyRange> outside, Optional<Double> frostToLookFor) {
+            BatchOutlook batch,
+            Optional<DailyRange> outside,
+            Optional<LocalDate> soakedOn,
+            Optional<Double> frostToLookFor) {
         BatchState state = batch.file().state();
         DayOutside advice = outside.map(range ->
                         DayOutside.on(batch.crop().hardiness(), range, state.hardeningDays(), state.programmeDays()))
                 .orElse(DayOutside.OUT);
-        return new BatchSituation(batch, lastSowDay(batch), advice, frostToLookFor);
+        return new BatchSituation(batch, lastSowDay(batch), advice, soakedOn, frostToLookFor);
     }
 
     /** Looked up only where the round says it: for what is due to be sown, or short. */

@@ -2,20 +2,25 @@ package kiver.server.today;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.CardinalTemperatures;
 import kiver.core.harden.NightOut;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.place.ClimateSeries;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceWarning;
 import kiver.core.place.PlaceWatch;
 import kiver.core.place.ProbeReading;
+import kiver.core.weather.HoursAhead;
 import kiver.server.clock.NurseryClock;
+import kiver.server.growth.SeasonService;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.place.PlaceBook;
 import kiver.server.place.ProbeReadings;
@@ -30,32 +35,45 @@ class Warmth {
     private final ProbeReadings readings;
     private final PlaceBook places;
     private final BatchAnalyst analyst;
+    private final SeasonService seasons;
     private final NurseryClock clock;
 
-    Warmth(ProbeReadings readings, PlaceBook places, BatchAnalyst analyst, NurseryClock clock) {
+    Warmth(ProbeReadings readings, PlaceBook places, BatchAnalyst analyst, SeasonService seasons, NurseryClock clock) {
         this.readings = readings;
         this.places = places;
         this.analyst = analyst;
+        this.seasons = seasons;
         this.clock = clock;
     }
 
     /** What to see to, place by place in walking order; places at which there is nothing are left out. */
-    Map<PlaceId, List<PlaceWarning>> warnings() {
+    Map<PlaceId, List<PlaceWarningView>> warnings() {
         LocalDateTime now = clock.now();
         Map<PlaceId, List<ProbeReading>> read = readings.between(now.minusHours(HOURS_BACK), now);
         if (read.isEmpty()) {
             return Map.of();
         }
         Map<PlaceId, List<PlaceWatch.Standing>> standing = standing();
-        Map<PlaceId, List<PlaceWarning>> warnings = new LinkedHashMap<>();
+        Map<PlaceId, List<PlaceWarningView>> warnings = new LinkedHashMap<>();
         for (Place place : places.places()) {
             List<PlaceWarning> here = PlaceWatch.warnings(
-                    place, read.getOrDefault(place.id(), List.of()), now, standing.getOrDefault(place.id(), List.of()));
+                    place,
+                    read.getOrDefault(place.id(), List.of()),
+                    now,
+                    standing.getOrDefault(place.id(), List.of()),
+                    Optional.of(ahead(place, now.toLocalDate())));
             if (!here.isEmpty()) {
-                warnings.put(place.id(), here);
+                warnings.put(place.id(), here.stream().map(PlaceWarningView::of).toList());
             }
         }
         return warnings;
+    }
+
+    /** While the forecast lasts all weather years say the same. */
+    private HoursAhead ahead(Place place, LocalDate today) {
+        ClimateSeries climate = seasons.season().climate(place.id()).get(0);
+        int day = (int) ChronoUnit.DAYS.between(climate.firstDay(), today);
+        return new HoursAhead(today, climate.maximum(day), climate.minimum(day + 1));
     }
 
     private Map<PlaceId, List<PlaceWatch.Standing>> standing() {

@@ -8,7 +8,6 @@ import java.util.Map;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
-import kiver.core.place.PlaceWarning;
 import kiver.core.place.ProbeReading;
 import kiver.server.clock.NurseryClock;
 import kiver.server.place.PlaceBook;
@@ -53,7 +52,7 @@ class WarmthController {
             @Nullable Double setMaximum,
             @Nullable Double humidity,
             List<ReadingView> readings,
-            List<PlaceWarning> warnings) {}
+            List<PlaceWarningView> warnings) {}
 
     /**
      * What was read in the last days.
@@ -68,7 +67,7 @@ class WarmthController {
         LocalDateTime until = clock.now();
         LocalDateTime from = until.minusHours(HOURS_SHOWN).truncatedTo(ChronoUnit.HOURS);
         Map<PlaceId, List<ProbeReading>> read = readings.between(from, until);
-        Map<PlaceId, List<PlaceWarning>> warnings = warmth.warnings();
+        Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
         return new WarmthView(
                 from,
                 until,
@@ -82,7 +81,7 @@ class WarmthController {
     }
 
     private static PlaceWarmth view(
-            Place place, LocalDateTime from, List<ProbeReading> readings, List<PlaceWarning> warnings) {
+            Place place, LocalDateTime from, List<ProbeReading> readings, List<PlaceWarningView> warnings) {
         PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
         ProbeReading last = readings.isEmpty() ? null : readings.get(readings.size() - 1);
         return new PlaceWarmth(

@@ -68,6 +68,7 @@ class WorkAhead {
 
     /** Kinds of work. */
     enum WorkKind {
+        SOAK,
         SOW,
         TAKE_IN,
         LOOK_FOR_FROST,
@@ -82,6 +83,7 @@ class WorkAhead {
 
         static WorkKind of(TaskKind task) {
             return switch (task) {
+                case SOAK -> SOAK;
                 case SOW -> SOW;
                 case TAKE_IN -> TAKE_IN;
                 case LOOK_FOR_FROST -> LOOK_FOR_FROST;
@@ -238,6 +240,17 @@ class WorkAhead {
         String plants = plants(batch);
         var way = batch.way();
         boolean sown = batch.file().state().sownOn().isPresent();
+        LocalDate soakDay = batch.crop().seed().soakDay(planned.sowDay());
+        if (!sown && !planned.isBoughtIn() && batch.crop().seed().soakHours() > 0 && soakDay.isAfter(clock.today())) {
+            works.add(work(
+                    soakDay,
+                    TaskKind.SOAK,
+                    batch,
+                    way.emergence(),
+                    names,
+                    Optional.empty(),
+                    Said.of("task.SOAK").with("plants", plants)));
+        }
         if (!sown) {
             works.add(
                     planned.isBoughtIn()

@@ -10,6 +10,7 @@ import kiver.core.outlook.SpaceHelp;
 import kiver.core.plan.Hindrance;
 import kiver.core.plan.Obstacle;
 import kiver.core.promise.Proviso;
+import kiver.core.sow.PacketBeside;
 import kiver.core.sow.TrayCompany;
 import kiver.core.today.WhyNow;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
@@ -24,6 +25,7 @@ public class Families {
     /** All of them. */
     public static final List<Class<?>> ALL = List.of(
             TrayCompany.class,
+            PacketBeside.class,
             Obstacle.class,
             Proviso.class,
             WhyNow.class,

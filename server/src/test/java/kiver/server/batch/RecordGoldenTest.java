@@ -74,6 +74,7 @@ class RecordGoldenTest {
                         "Released",
                         3,
                         new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2), true)),
+                arguments("Noted", 1, new BatchChange.Noted("Pale since Monday")),
                 arguments("Corrected", 1, new BatchChange.Corrected(3)),
                 arguments("Corrected", 2, new BatchChange.Corrected(3, "the other tray")));
     }

@@ -32,6 +32,7 @@ import kiver.core.plan.SowWindow;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Proviso;
 import kiver.core.sheet.EntryFault;
+import kiver.core.sow.PacketBeside;
 import kiver.core.sow.TrayCompany;
 import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
@@ -80,6 +81,11 @@ class WordingTest {
                 Arguments.of(
                         new WhyNow.ToArrive(TODAY.minusDays(2)),
                         "Were to arrive on Tue 13 Apr. Look at roots, pests and moisture before they stand among the others."),
+                Arguments.of(
+                        new WhyNow.ToBeSoaked(12, TODAY.plusDays(1)),
+                        "12 hours in water and no longer, or it drowns; to be sown on Fri 16 Apr."),
+                Arguments.of(
+                        new WhyNow.ToBeSoaked(2, TODAY), "2 hours in water and no longer, or it drowns; then it is sown."),
                 Arguments.of(new WhyNow.PartSown(1), "Part sown, 1 tray to go."),
                 Arguments.of(new WhyNow.PartSown(4), "Part sown, 4 trays to go."),
                 Arguments.of(
@@ -248,6 +254,21 @@ class WordingTest {
                 Arguments.of(
                         new TrayCompany.Speed("Lettuce", "Parsley", 9),
                         "Parsley comes up 9 days after Lettuce: one wants light and air while the other still wants its cover. Give them trays of their own."),
+                Arguments.of(
+                        new TrayCompany.Water("Thyme", "Celery"),
+                        "Thyme is kept on the dry side and Celery never dries: one can would be wrong for either. Give them trays of their own."),
+                Arguments.of(
+                        new PacketBeside.SameDays(7, 14, 9),
+                        "The packet says 7 to 14 days; half are expected up on day 9 here."),
+                Arguments.of(
+                        new PacketBeside.OtherWarmth(10, 20, 5, 24, 14.6),
+                        "The packet says 10 to 20 days, which is true at about 14.6 °C; here it is 24 °C, and half are expected up on day 5."),
+                Arguments.of(
+                        new PacketBeside.OtherSeed(2, 3, 8, 6),
+                        "The packet says 2 to 3 days; half are expected up on day 8 here, and this kind of plant takes 6 days where it is warm enough. The first counts will tell who is right."),
+                Arguments.of(
+                        new PacketBeside.OtherDepth(6, 13),
+                        "The packet says 6 mm deep; this kind of plant is sown at 13 mm here. Shallower comes up sooner and dries sooner."),
                 Arguments.of(
                         new TrayCompany.Warmth("Spinach", "Pepper", 12.4),
                         "Pepper comes up best 12.4 K warmer than Spinach: give them trays and places of their own."),

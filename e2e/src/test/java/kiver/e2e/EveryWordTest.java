@@ -25,7 +25,7 @@ import org.junit.jupiter.api.TestFactory;
  * Every page in the stretched language, in which each message is bracketed: a word outside of brackets is in no catalogue,
  * and what was cut off would be cut off in a longer language, too. And every page in American English with its units.
  */
-class SpokenToTest {
+class EveryWordTest {
 
     private static final String STRETCHED = """
             {"language":"STRETCHED","temperature":"CELSIUS","length":"MILLIMETRES","volume":"LITRES","mass":"GRAMS"}""";
@@ -55,7 +55,7 @@ class SpokenToTest {
         for (View view : signedIn) {
             tests.add(DynamicTest.dynamicTest("stretched " + view, () -> lookStretched(view)));
         }
-        tests.add(DynamicTest.dynamicTest("stretched, what opens over a page", SpokenToTest::lookAtSheets));
+        tests.add(DynamicTest.dynamicTest("stretched, what opens over a page", EveryWordTest::lookAtSheets));
         // What files hold stays in their own units, and says so.
         signedIn.stream()
                 .filter(view -> !view.path().equals("/nursery/crops")
