@@ -85,7 +85,8 @@ class WordingTest {
                         new WhyNow.ToBeSoaked(12, TODAY.plusDays(1)),
                         "12 hours in water and no longer, or it drowns; to be sown on Fri 16 Apr."),
                 Arguments.of(
-                        new WhyNow.ToBeSoaked(2, TODAY), "2 hours in water and no longer, or it drowns; then it is sown."),
+                        new WhyNow.ToBeSoaked(2, TODAY),
+                        "2 hours in water and no longer, or it drowns; then it is sown."),
                 Arguments.of(new WhyNow.PartSown(1), "Part sown, 1 tray to go."),
                 Arguments.of(new WhyNow.PartSown(4), "Part sown, 4 trays to go."),
                 Arguments.of(
