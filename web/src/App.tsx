@@ -11,6 +11,7 @@ import { speakFromNowOn } from './words/speech';
 
 const BatchPage = lazy(() => import('./batch/BatchPage').then((room) => ({ default: room.BatchPage })));
 const TrayPage = lazy(() => import('./batch/TrayPage').then((room) => ({ default: room.TrayPage })));
+const LayOutPage = lazy(() => import('./sow/LayOutPage').then((room) => ({ default: room.LayOutPage })));
 const SowAlongPage = lazy(() => import('./sow/SowAlongPage').then((room) => ({ default: room.SowAlongPage })));
 const SowingListPage = lazy(() => import('./sow/SowingListPage').then((room) => ({ default: room.SowingListPage })));
 const FirstRun = lazy(() => import('./account/FirstRun').then((room) => ({ default: room.FirstRun })));
@@ -94,6 +95,7 @@ export function App() {
           <Route path="/season" element={<BoardPage mayChange={propagator} />} />
           <Route path="/season/wall" element={<WallPage today={session.data.today} />} />
           {propagator && <Route path="/season/reschedule" element={<ReschedulePage />} />}
+          <Route path="/trays/:number/layout" element={<LayOutPage today={session.data.today} />} />
           <Route path="/trays/:number/map" element={<TrayMapPage />} />
           <Route path="/labels" element={<LabelsPage />} />
           <Route path="/trials" element={<TrialsPage />} />

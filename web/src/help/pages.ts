@@ -190,6 +190,16 @@ export const PAGES: PageHelp[] = [
     offline: say('A batch or a tray that is open can be worked on; others need the connection to be fetched.'),
   },
   {
+    at: '/trays/:number/layout',
+    name: say('Laying out a tray'),
+    purpose: say('Small sowings of a day share a tray before they are sown, and a tray is cut to what is needed.'),
+    tries: [
+      say('Choose a sowing, then sweep over the cells it is to have.'),
+      say('Cut behind the last row in use: the rest is proposed for few cells.'),
+    ],
+    offline: say('Who has which cells is the plan’s, so it needs the connection. Nothing was changed.'),
+  },
+  {
     at: '/trays/:number',
     name: say('A tray'),
     purpose: say('Its cells as they lie on the bench. Work on them as you would with a finger.'),

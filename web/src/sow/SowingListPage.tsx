@@ -75,7 +75,7 @@ export function SowingListPage({ today }: { today: string }) {
       <div className="grid items-start gap-5 lg:grid-cols-[1fr_20rem]">
         <div className="flex min-w-0 flex-col gap-5">
           {groups.map((group) => (
-            <InOneGo key={`${group.container} ${group.recipe} ${group.depth} ${group.needsLight}`} group={group} />
+            <InOneGo key={`${group.container} ${group.recipe} ${group.depth} ${group.needsLight}`} group={group} day={day} />
           ))}
         </div>
         <div className="flex flex-col gap-5">
@@ -117,7 +117,7 @@ const byTray = (runs: Run[]): Run[] =>
 const trialsOf = (runs: Run[]): string[] => [...new Set(runs.flatMap((run) => run.trial?.name ?? []))];
 
 /** What has the same mix, container and depth, one after the other. */
-function InOneGo({ group }: { group: Group }) {
+function InOneGo({ group, day }: { group: Group; day: string }) {
   return (
     <section aria-label={group.containerName} className="board p-4">
       <h2>
@@ -131,6 +131,11 @@ function InOneGo({ group }: { group: Group }) {
         ]
           .filter(Boolean)
           .join('; ')}
+      </p>
+      <p className="no-print text-sm">
+        <Link className="trail inline-flex min-h-11 items-center" to={`/trays/${group.sowings[0]!.runs[0]!.tray}/layout?day=${day}`}>
+          {say('Share or cut trays')}
+        </Link>
       </p>
       <ul>
         {group.sowings.map((sowing) => (

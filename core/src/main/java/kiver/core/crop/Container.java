@@ -54,6 +54,18 @@ public record Container(
         }
     }
 
+    /**
+     * The same cut off behind a row.
+     *
+     * @param left rows that are left, 1 or more and not more than there are
+     */
+    public Container cutTo(int left) {
+        if (left < 1 || left > rows) {
+            throw new IllegalArgumentException(name + " has " + rows + " rows; " + left + " cannot be left.");
+        }
+        return new Container(code, name, kind, left, columns, cellVolume, cellDepth, slots * left / rows);
+    }
+
     /** Cells in one tray. */
     public int cells() {
         return rows * columns;

@@ -20,6 +20,7 @@ import kiver.core.seed.LotId;
 import kiver.core.sow.Allowances;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
+import kiver.core.tray.TrayId;
 
 /**
  * A batch with everything recorded of it.
@@ -28,19 +29,26 @@ import kiver.core.tray.CellRun;
  * @param runs of cells set aside for it
  * @param promises of its plants, whoever was promised first coming first; none for a batch for nobody yet
  * @param state after all that was recorded
+ * @param roomOfTrays share of the room of a whole tray that it takes in each that is cut or shared, above 0 and below 1
  * @param trouble why its record cannot be read to its end; empty for a whole one
  */
 public record BatchFile(
-        Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state, Optional<BatchTrouble> trouble) {
+        Batch batch,
+        List<CellRun> runs,
+        List<Promised> promises,
+        BatchState state,
+        Map<TrayId, Double> roomOfTrays,
+        Optional<BatchTrouble> trouble) {
 
     /** A batch whose record is whole. */
     public BatchFile(Batch batch, List<CellRun> runs, List<Promised> promises, BatchState state) {
-        this(batch, runs, promises, state, Optional.empty());
+        this(batch, runs, promises, state, Map.of(), Optional.empty());
     }
 
     public BatchFile {
         runs = List.copyOf(runs);
         promises = List.copyOf(promises);
+        roomOfTrays = Map.copyOf(roomOfTrays);
     }
 
     /** The same grown for the day of the first line that still waits for its plants. */
@@ -56,16 +64,21 @@ public record BatchFile(
                 .orElse(this);
     }
 
+    /** Share of the room of a whole tray that it takes in one: 1, or less where that is cut or shared. */
+    public double roomOf(TrayId tray) {
+        return roomOfTrays.getOrDefault(tray, 1.0);
+    }
+
     /** The same planned otherwise. */
     public BatchFile with(Batch otherwise) {
-        return new BatchFile(otherwise, runs, promises, state, trouble);
+        return new BatchFile(otherwise, runs, promises, state, roomOfTrays, trouble);
     }
 
     /** The same with one promise more. */
     public BatchFile promising(Promised another) {
         List<Promised> more = new ArrayList<>(promises);
         more.add(another);
-        return new BatchFile(batch, runs, more, state, trouble);
+        return new BatchFile(batch, runs, more, state, roomOfTrays, trouble);
     }
 
     /** Plants that have gone with each line, counted as orders count them; a line of which nothing has gone is missing. */

@@ -9,6 +9,7 @@ import kiver.core.growth.Scenario;
 import kiver.core.plan.ContainerPath;
 import kiver.core.space.Footprint;
 import kiver.core.space.Stay;
+import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
 /**
@@ -34,21 +35,40 @@ record RoomAhead(BatchFile file, ContainerPath containers, Journey journey, Loca
         List<Double> planned = containers.slots(file.batch().cells(), plants);
         List<Double> slots = new ArrayList<>(planned.subList(pottingsDone, planned.size()));
         double slotsOfOne = containers.containers().get(pottingsDone).slots();
-        long trays = state.trays().stream().filter(this::isInUse).count();
-        if (trays > 0) {
-            slots.set(0, trays * slotsOfOne);
+        List<TrayId> inUse = state.trays().stream().filter(this::isInUse).toList();
+        if (!inUse.isEmpty()) {
+            slots.set(0, slotsOfOne * inUse.stream().mapToDouble(file::roomOf).sum());
+        } else if (!sown) {
+            slots.set(0, Math.max(0, slots.get(0) - slotsOfOne * roomSaved()));
         }
         List<TrayId> elsewhere = state.trays().stream()
                 .filter(this::isInUse)
                 .filter(this::standsElsewhere)
                 .toList();
-        slots.set(0, Math.max(0, slots.get(0) - elsewhere.size() * slotsOfOne));
+        slots.set(
+                0,
+                Math.max(
+                        0,
+                        slots.get(0)
+                                - slotsOfOne
+                                        * elsewhere.stream()
+                                                .mapToDouble(file::roomOf)
+                                                .sum()));
         LocalDate leaves = Days.later(file.batch().target(), today);
         List<Stay> stays = new ArrayList<>(beginningWhereItStands(
                 new Footprint(journey.path(), journey.way(), slots).from(journey.standing(), scenarios, leaves)));
-        elsewhere.forEach(
-                tray -> stays.add(new Stay(state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne)));
+        elsewhere.forEach(tray -> stays.add(new Stay(
+                state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne * file.roomOf(tray))));
         return List.copyOf(stays);
+    }
+
+    /** In trays, what it need not take because some that are set aside for it are cut or shared. */
+    private double roomSaved() {
+        return file.runs().stream()
+                .map(CellRun::tray)
+                .distinct()
+                .mapToDouble(tray -> 1 - file.roomOf(tray))
+                .sum();
     }
 
     /** What should have been moved and still stands where it was takes its room there today. */

@@ -62,6 +62,8 @@ class BatchFiles {
                                 .toList(),
                         mapper.promises(batch.id().number()),
                         folded.state(),
+                        roomOfTrays(new Long[] {batch.id().number()})
+                                .getOrDefault(batch.id().number(), Map.of()),
                         folded.trouble())
                 .forItsLines();
     }
@@ -124,6 +126,13 @@ class BatchFiles {
         return read(mapper.putAway(away, year.firstDay(), year.lastDay()), this::statesReadAnew);
     }
 
+    private Map<Long, Map<TrayId, Double>> roomOfTrays(Long[] batches) {
+        return mapper.roomOfTrays(batches).stream()
+                .collect(Collectors.groupingBy(
+                        BatchMapper.TrayRoom::batchId,
+                        Collectors.toMap(room -> new TrayId(room.trayId()), BatchMapper.TrayRoom::share)));
+    }
+
     private List<BatchFile> read(List<Batch> batches, Function<Long[], Map<Long, Folded>> folding) {
         if (batches.isEmpty()) {
             return List.of();
@@ -134,6 +143,7 @@ class BatchFiles {
         Map<Long, List<Promised>> promises = mapper.promisesOf(ids).stream()
                 .collect(Collectors.groupingBy(promise -> promise.batch().number()));
         Map<Long, Folded> states = folding.apply(ids);
+        Map<Long, Map<TrayId, Double>> rooms = roomOfTrays(ids);
         return batches.stream()
                 .map(batch -> {
                     Long id = batch.id().number();
@@ -145,6 +155,7 @@ class BatchFiles {
                                             .toList(),
                                     promises.getOrDefault(id, List.of()),
                                     folded.state(),
+                                    rooms.getOrDefault(id, Map.of()),
                                     folded.trouble())
                             .forItsLines();
                 })

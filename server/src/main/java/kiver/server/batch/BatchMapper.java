@@ -32,6 +32,26 @@ interface BatchMapper {
             join variety on variety.id = batch.variety_id
             """;
 
+    /**
+     * Room that a batch takes in a tray that is cut or shared.
+     *
+     * @param share of the room of a whole tray, above 0 and below 1
+     */
+    record TrayRoom(long batchId, long trayId, double share) {}
+
+    String TRAY_ROOM = """
+            select batch_id, tray_id, share from (
+                select run.batch_id, run.tray_id, coalesce(tray.share, 1) * (run.last_cell - run.first_cell + 1)
+                           / sum(run.last_cell - run.first_cell + 1) over (partition by run.tray_id) as share
+                from batch_run run join tray on tray.id = run.tray_id
+                where run.tray_id in (select tray_id from batch_run where batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}))
+            ) room where share < 1
+            """;
+
+    /** Of these batches, and of those that share trays with them. */
+    @Select(TRAY_ROOM)
+    List<TrayRoom> roomOfTrays(@Param("batches") Long[] batches);
+
     /** A run of cells set aside. */
     record RunRow(long batchId, long trayId, int firstCell, int lastCell) {}
 

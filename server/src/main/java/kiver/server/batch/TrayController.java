@@ -58,7 +58,7 @@ class TrayController {
     @GetMapping("/api/trays/{number}")
     TrayView tray(@PathVariable int number) {
         Tray tray = trays.numbered(number);
-        Container container = crops.container(tray.container());
+        Container container = tray.of(crops.container(tray.container()));
         List<BatchFile> files = batches.filesIn(tray.trayId());
         List<CellView> cells = new ArrayList<>();
         for (int cell = 1; cell <= container.cells(); cell++) {

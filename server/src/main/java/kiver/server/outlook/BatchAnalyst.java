@@ -61,6 +61,8 @@ public class BatchAnalyst implements BatchOutlooks {
             return season == otherSeason
                     && file.state() == otherFile.state()
                     && file.batch().equals(otherFile.batch())
+                    && file.runs().equals(otherFile.runs())
+                    && file.roomOfTrays().equals(otherFile.roomOfTrays())
                     && file.promises().equals(otherFile.promises())
                     && germination.equals(otherGermination)
                     && kind.equals(otherKind);

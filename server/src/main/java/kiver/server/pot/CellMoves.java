@@ -160,8 +160,13 @@ class CellMoves {
         }
     }
 
+    private int cellsOf(TrayId id) {
+        Tray tray = trays.tray(id);
+        return tray.of(crops.container(tray.container())).cells();
+    }
+
     private void requireInside(TrayId tray, List<Integer> cells) {
-        int last = crops.container(trays.tray(tray).container()).cells();
+        int last = cellsOf(tray);
         cells.stream().filter(cell -> cell > last).findFirst().ifPresent(cell -> {
             throw new Refusal(
                     "goals",
@@ -193,7 +198,7 @@ class CellMoves {
     /** The first cells of a tray in which nothing of any batch stands or will, and gaps of this one. */
     private List<Integer> firstOpen(BatchState state, TrayId into, List<Integer> going) {
         Set<Integer> free = free(into);
-        int last = crops.container(trays.tray(into).container()).cells();
+        int last = cellsOf(into);
         List<Integer> open = IntStream.rangeClosed(1, last)
                 .filter(cell -> {
                     CellState there = state.cells().get(new Cell(into, cell));
@@ -218,7 +223,7 @@ class CellMoves {
     /** Cells of a tray in which nothing of any batch is and for which nothing is set aside. */
     private Set<Integer> free(TrayId tray) {
         List<BatchFile> there = batches.filesIn(tray);
-        int last = crops.container(trays.tray(tray).container()).cells();
+        int last = cellsOf(tray);
         return IntStream.rangeClosed(1, last)
                 .filter(number -> {
                     Cell cell = new Cell(tray, number);

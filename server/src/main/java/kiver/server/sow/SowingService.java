@@ -135,7 +135,7 @@ public class SowingService {
 
     private CellRun run(int trayNumber, int first, int last) {
         Tray tray = trays.numbered(trayNumber);
-        Container container = crops.container(tray.container());
+        Container container = tray.of(crops.container(tray.container()));
         if (last < first) {
             throw new Refusal(
                     "lastCell",

@@ -312,7 +312,7 @@ class SowingList {
 
     private RunToSow run(TrayId id, int first, int last, @Nullable TrialRun trial) {
         Tray tray = trays.tray(id);
-        Container container = crops.container(tray.container());
+        Container container = tray.of(crops.container(tray.container()));
         return new RunToSow(tray.number(), tray.code(), container.rows(), container.columns(), first, last, trial);
     }
 

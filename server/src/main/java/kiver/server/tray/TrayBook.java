@@ -12,6 +12,7 @@ import kiver.server.wording.Said;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 import org.springframework.stereotype.Component;
 
 /** Keeps the trays. */
@@ -60,21 +61,55 @@ public class TrayBook {
         return mapper.insert(container);
     }
 
+    /** A new tray: what was cut off another. */
+    public Tray addCut(ContainerCode container, int rows, double share) {
+        return mapper.insertCut(container, rows, share);
+    }
+
+    /** Leaves so many rows of a tray. */
+    public void cut(Tray tray, int rows, double share) {
+        mapper.cut(tray.id(), rows, share);
+    }
+
+    /** The smallest part of a tray that lies about, cut off and used by nobody, and has so many rows. */
+    public Optional<Tray> partLyingAbout(ContainerCode container, int rows) {
+        return mapper.partLyingAbout(container, rows);
+    }
+
     /** The table of trays. */
     @Mapper
     interface TrayMapper {
-        @Select("select id, number, container from tray where number = #{number}")
+        @Select("select id, number, container, rows from tray where number = #{number}")
         Optional<Tray> byNumber(@Param("number") int number);
 
-        @Select("select id, number, container from tray where id = #{id}")
+        @Select("select id, number, container, rows from tray where id = #{id}")
         Optional<Tray> byId(@Param("id") long id);
 
-        @Select("select id, number, container from tray order by number")
+        @Select("select id, number, container, rows from tray order by number")
         List<Tray> all();
 
         @Select(
-                value = "insert into tray (container) values (#{container}) returning id, number, container",
+                value = "insert into tray (container) values (#{container}) returning id, number, container, rows",
                 affectData = true)
         Tray insert(@Param("container") ContainerCode container);
+
+        @Select(value = """
+                insert into tray (container, rows, share) values (#{container}, #{rows}, #{share})
+                returning id, number, container, rows
+                """, affectData = true)
+        Tray insertCut(
+                @Param("container") ContainerCode container, @Param("rows") int rows, @Param("share") double share);
+
+        @Update("update tray set rows = #{rows}, share = #{share} where id = #{id}")
+        void cut(@Param("id") long id, @Param("rows") int rows, @Param("share") double share);
+
+        @Select("""
+                select id, number, container, rows from tray
+                where container = #{container} and rows >= #{rows}
+                and not exists (select from batch_run where tray_id = tray.id)
+                and not exists (select from batch_cells where tray_id = tray.id)
+                order by rows, number limit 1 for update skip locked
+                """)
+        Optional<Tray> partLyingAbout(@Param("container") ContainerCode container, @Param("rows") int rows);
     }
 }
