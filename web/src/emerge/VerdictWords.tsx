@@ -14,6 +14,26 @@ const LOOK: Record<Verdict, string> = {
   FAILING: 'border-brick bg-brick-wash',
 };
 
+/** When something was first seen, when half were up, and whether that was the last look. */
+function Milestones({ batch }: { batch: BatchView }) {
+  const { counts, completelyCounted } = batch.emergence;
+  const first = counts.find((count) => count.cells > 0);
+  const half = counts.find((count) => 2 * count.cells >= batch.summary.balance.sown);
+  if (!first) return null;
+  return (
+    <p className="text-sm">
+      {[
+        say('First seen {day}', { day: dayWords(first.day) }),
+        half && say('half up {day}', { day: dayWords(half.day) }),
+        completelyCounted && say('last look {day}', { day: dayWords(counts.at(-1)!.day) }),
+      ]
+        .filter(Boolean)
+        .join(', ')}
+      .
+    </p>
+  );
+}
+
 /** What to make of the counts, and what to do about it. */
 export function VerdictWords({ batch, today }: { batch: BatchView; today: string }) {
   const { verdict, stage } = batch.summary;
@@ -51,6 +71,7 @@ export function VerdictWords({ batch, today }: { batch: BatchView; today: string
           chanceEnough: chanceWords(batch.chances.enough),
         })}
       </p>
+      <Milestones batch={batch} />
       {trouble && resowBy && resowBy >= today && (
         <p>{say('A resowing would still make the order until {resowBy}.', { resowBy: dayWords(resowBy) })}</p>
       )}

@@ -17,6 +17,9 @@ type Sowing = SowingListView['groups'][number]['sowings'][number];
 /** Cells that a sowing takes, wherever they are now. */
 const cellsOf = (sowing: Sowing): number => sowing.runs.reduce((sum, run) => sum + run.lastCell - run.firstCell + 1, 0);
 
+/** What stands in the cells of a sowing. */
+const letter = (index: number): string => String.fromCharCode('A'.charCodeAt(0) + index);
+
 /** Before anything is sown: which of the day's sowings share this tray, swept over its cells; and a tray cut to fit. */
 export function LayOutPage({ today }: { today: string }) {
   const number = Number(useParams().number);
@@ -69,7 +72,7 @@ function Sharing({ tray, sowings }: { tray: TrayView; sowings: Sowing[] }) {
   return (
     <>
       <div role="group" aria-label={say('What is laid out')} className="mb-2 flex flex-wrap gap-2">
-        {sowings.map((each) => (
+        {sowings.map((each, index) => (
           <button
             key={each.batch}
             className={`act ${each.batch === sowing.batch ? 'act-main' : ''}`}
@@ -79,7 +82,7 @@ function Sharing({ tray, sowings }: { tray: TrayView; sowings: Sowing[] }) {
               setRun(undefined);
             }}
           >
-            {say('{variety}, {cells, plural, one {# cell} other {# cells}}', { variety: each.variety, cells: cellsOf(each) })}
+            {letter(index)} {say('{variety}, {cells, plural, one {# cell} other {# cells}}', { variety: each.variety, cells: cellsOf(each) })}
           </button>
         ))}
       </div>
@@ -93,7 +96,7 @@ function Sharing({ tray, sowings }: { tray: TrayView; sowings: Sowing[] }) {
             return { text: '·', words: say('will be sown'), look: 'bg-board text-ink outline-3 -outline-offset-3 outline-dusk', disabled: false };
           const index = sowings.findIndex((each) => each.batch === cell.batch && cell.condition === undefined);
           const look = cellLook(cell, sowing.batch, 0, false);
-          return { ...look, text: index >= 0 ? sowings[index]!.variety.slice(0, 2) : look.text, disabled: !mine };
+          return { ...look, text: index >= 0 ? letter(index) : look.text, disabled: !mine };
         }}
         work={{
           tap: (cell) => setRun({ first: cell.number, last: Math.min(tray.cells.length, cell.number + cellsOf(sowing) - 1) }),
@@ -135,23 +138,27 @@ function Cutting({ tray }: { tray: TrayView }) {
           { rows: rowsUsed, all: tray.rows },
         )}
       </p>
-      <form
-        noValidate
-        className="mt-2 flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          cut.mutate(typedNumber(rows) ?? 0, { onSuccess: (answer) => setOff(answer.number) });
-        }}
-      >
-        <div className="w-32">
-          <Field name={say('Rows that are left')} problem={cut.error?.problemAt('rows')}>
-            <Input className="entry" inputMode="numeric" value={rows} onChange={(event) => setRows(event.target.value)} />
-          </Field>
-        </div>
-        <button className="act" disabled={cut.isPending || tray.rows < 2}>
-          {say('Cut the tray')}
-        </button>
-      </form>
+      {rowsUsed < tray.rows ? (
+        <form
+          noValidate
+          className="mt-2 flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            cut.mutate(typedNumber(rows) ?? 0, { onSuccess: (answer) => setOff(answer.number) });
+          }}
+        >
+          <div className="w-32">
+            <Field name={say('Rows that are left')} problem={cut.error?.problemAt('rows')}>
+              <Input className="entry" inputMode="numeric" value={rows} onChange={(event) => setRows(event.target.value)} />
+            </Field>
+          </div>
+          <button className="act" disabled={cut.isPending}>
+            {say('Cut the tray')}
+          </button>
+        </form>
+      ) : (
+        <p>{say('Every row of it is in use: there is nothing to cut off.')}</p>
+      )}
       <Refusal message={cut.error && cut.error.problems.length === 0 ? cut.error.message : undefined} />
       {off !== undefined && (
         <p role="status" className="mt-2">

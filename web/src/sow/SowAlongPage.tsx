@@ -197,6 +197,7 @@ function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked
                 <button className="act" onClick={() => set(marked(walked, step, 'skipped'))}>
                   {say('Skip this run')}
                 </button>
+                {different !== 'spill' && <SpillButton spill={() => setDifferent('spill')} />}
               </>
             )}
             {first > run.firstCell && (
@@ -214,13 +215,17 @@ function Along({ step, walked, set }: { step: Step; walked: Walked; set: (walked
           <MixChoice mixes={mixes} value={filledFrom} set={setMix} problem={undefined} />
         </>
       )}
-      {different !== 'spill' && (
-        <button className="act self-start" onClick={() => setDifferent('spill')}>
-          {say("Spilled into others' cells")}
-        </button>
-      )}
+      {isDropped && different !== 'spill' && <SpillButton spill={() => setDifferent('spill')} />}
       <VoiceSwitch />
     </div>
+  );
+}
+
+function SpillButton({ spill }: { spill: () => void }) {
+  return (
+    <button className="act self-start" onClick={spill}>
+      {say("Spilled into others' cells")}
+    </button>
   );
 }
 

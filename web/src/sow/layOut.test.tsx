@@ -32,7 +32,7 @@ function opened(more: Record<string, unknown> = {}) {
 describe('laying out a tray', () => {
   it('sets as many cells aside as a sowing needs from the cell that was tapped', async () => {
     const calls = opened({ 'POST /api/batches/215/layouts': {} });
-    fireEvent.click(await screen.findByRole('button', { name: 'Stonecap, 3 cells' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'B Stonecap, 3 cells' }));
     fireEvent.click(screen.getByRole('button', { name: /^Cell 4,/ }));
     fireEvent.click(screen.getByRole('button', { name: 'Set 3 cells aside for Stonecap' }));
     await waitFor(() =>

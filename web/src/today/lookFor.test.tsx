@@ -51,7 +51,7 @@ describe('what thermometers warn of', () => {
       />,
     );
     expect(screen.getByText(/15.9 °C, and heated to 23.0 °C at least: cold since 15 Apr, 4:15/)).toBeTruthy();
-    expect(screen.getByText(/bears 2.0 °C.* as cold again from about 15 Apr, 23:00/)).toBeTruthy();
+    expect(screen.getByText(/bears 2.0 °C.* below that again from about 15 Apr, 23:00/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'batch 324' }).getAttribute('href')).toBe('/batches/324');
   });
 });

@@ -47,6 +47,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         work={{
           tap: (cell) => setDraft(gaps ? gap(draft, cell) : tap(draft, cell)),
           sweep: (cells) => setDraft(sweep(draft, mine(cells))),
+          row: (cells) => setDraft(gaps ? mine(cells).reduce(gap, draft) : sweep(draft, mine(cells))),
           digit: (cell, digit) => setDraft(enter(draft, cell, digit)),
           fewer: (cell) => setDraft(fewer(draft, cell)),
         }}

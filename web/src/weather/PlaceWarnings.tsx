@@ -11,7 +11,7 @@ const WORDS: Record<PlaceWarning['kind'], (about: { celsius: string; limit: stri
   TOO_COLD: (about) =>
     about.until
       ? say(
-          'Down to {celsius} at {since}, and what stands here bears {limit}. Look for losses; as cold again from about {until}, so move or cover before:',
+          'Down to {celsius} at {since}, and what stands here bears {limit}. Look for losses; below that again from about {until}, so move or cover before:',
           about,
         )
       : say(
