@@ -368,6 +368,11 @@ abstract class Nursery implements AutoCloseable {
             return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString());
         }
 
+        byte[] bytes(String path) throws IOException, InterruptedException {
+            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        }
+
         HttpResponse<String> post(String path, String body) throws IOException, InterruptedException {
             String token = cookies.getCookieStore().getCookies().stream()
                     .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))

@@ -6,14 +6,18 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
-/** A phone at the bench without signal: nothing recorded is lost, nothing is sent under another name. */
-class BenchOfflineTest {
+/**
+ * A phone at the bench, worked by touch, with and without signal: nothing recorded is lost, nothing is sent under another
+ * name.
+ */
+class BenchOnThePhoneTest {
 
     private static Nursery nursery;
     private static int batch;
@@ -165,6 +169,181 @@ class BenchOfflineTest {
                             .first())
                     .containsText("Pell Oskway");
             assertThat(page.getByText("Thinned 1 cell of T1006 to 1").first()).isVisible();
+        }
+    }
+
+    /** A thermometer is read, something looked for and a note made where there is no signal; all of it is sent afterwards. */
+    @Test
+    void theRoundIsWalkedWithoutSignal() throws IOException, InterruptedException {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/trays/1006?work=note");
+            screen.open("/");
+            page.getByText("Look for").first().waitFor();
+            screen.context().setOffline(true);
+            button(page, "Read the thermometer").tap();
+            page.getByLabel("Lowest, °C").fill("19,5");
+            page.getByLabel("Highest, °C").fill("12");
+            button(page, "Save, and set it back").tap();
+            assertThat(page.getByText("The highest is below the lowest")).isVisible();
+            page.getByLabel("Highest, °C").fill("27");
+            button(page, "Save, and set it back").tap();
+            assertThat(button(page, "Thermometer read, waiting to be sent")).isVisible();
+            Locator look = page.locator("button[aria-expanded]")
+                    .filter(new Locator.FilterOptions().setHasText("fungus gnats"))
+                    .first();
+            look.tap();
+            button(page, "a few").tap();
+            assertThat(page.getByText("2 entries kept on this device")).isVisible();
+            assertThat(look).containsText("a few");
+            screen.context().setOffline(false);
+            assertThat(page.getByText("kept on this device until")).isHidden();
+            assertThat(page.getByText("yesterday 19.5 to 27.0 °C").first()).isVisible();
+            assertThat(look).containsText("a few");
+        }
+        org.assertj.core.api.Assertions.assertThat(
+                        nursery.signedIn(Nursery.PROPAGATOR).get("/api/round").body())
+                .contains("\"lastMinimum\":19.5,\"lastMaximum\":27.0");
+    }
+
+    @Test
+    void aNoteIsMadeWithoutSignal() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/trays/1006?work=note");
+            page.getByLabel("What you saw or thought").waitFor();
+            screen.context().setOffline(true);
+            page.getByLabel("What you saw or thought").fill("Pale at the north end; the water was cold");
+            button(page, "Note it").tap();
+            assertThat(page.getByText("kept on this device until there is a connection: note on batch 203"))
+                    .isVisible();
+            screen.context().setOffline(false);
+            assertThat(page.getByText("kept on this device until")).isHidden();
+            page.navigate("/batches/203");
+            assertThat(page.getByText("Noted: Pale at the north end; the water was cold"))
+                    .isVisible();
+        }
+    }
+
+    /** While one was without signal another recorded of the same plants: both are shown, and what still fits is recorded. */
+    @Test
+    void whatClashedIsShownBesideWhatTheOtherDid() throws IOException, InterruptedException {
+        Nursery.Caller propagator = nursery.signedIn(Nursery.PROPAGATOR);
+        Matcher alive = Pattern.compile("\"number\":(\\d+),\"batch\":(\\d+),\"condition\":\"ALIVE\"")
+                .matcher(propagator.get("/api/trays/1001").body());
+        org.assertj.core.api.Assertions.assertThat(alive.find()).isTrue();
+        int first = Integer.parseInt(alive.group(1));
+        int own = Integer.parseInt(alive.group(2));
+        org.assertj.core.api.Assertions.assertThat(alive.find()).isTrue();
+        int second = Integer.parseInt(alive.group(1));
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/trays/1001?work=lose");
+            page.locator("[data-cell='" + first + "']").waitFor();
+            screen.context().setOffline(true);
+            page.locator("[data-cell='" + first + "']").tap();
+            page.locator("[data-cell='" + second + "']").tap();
+            button(page, "Mark 2 cells as lost").tap();
+            assertThat(page.getByText("1 entry kept on this device")).isVisible();
+            propagator.post(
+                    "/api/batches/" + own + "/losses",
+                    "{\"requestId\":\"%s\",\"tray\":1001,\"cells\":[%d],\"reason\":\"SLUGS\"}"
+                            .formatted(UUID.randomUUID(), first));
+            screen.context().setOffline(false);
+            Locator clash = page.getByRole(AriaRole.ALERT)
+                    .filter(new Locator.FilterOptions().setHasText("Entered by Pell Oskway"));
+            assertThat(clash).containsText("loss of 2 cells in T1001");
+            assertThat(clash).containsText("Lost 1 in T1001: slugs");
+            assertThat(clash).containsText("Maro Tindle");
+            screen.requireNoSidewaysScroll();
+            screen.requireAccessible();
+            clash.getByRole(
+                            AriaRole.BUTTON,
+                            new Locator.GetByRoleOptions().setName("Record it for the 1 of 2 cells that still fit"))
+                    .tap();
+            assertThat(clash).isHidden();
+            assertThat(page.locator("[data-cell='" + second + "']"))
+                    .hasAttribute("aria-label", Pattern.compile(".*lost.*"));
+        }
+        org.assertj.core.api.Assertions.assertThat(
+                        propagator.get("/api/trays/1001").body())
+                .contains("\"number\":" + second + ",\"batch\":" + own + ",\"condition\":\"LOST\"");
+    }
+
+    @Test
+    void smallSowingsShareATrayAndATrayIsCut() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/sow?day=2027-04-22");
+            page.getByText("Share or cut trays").first().tap();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lay out tray"))
+                    .waitFor();
+            page.locator("[data-cell='1']").tap();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("^Set \\d+ cells aside")))
+                    .tap();
+            assertThat(button(page, "Choose its cells")).isVisible();
+            screen.requireNoSidewaysScroll();
+            screen.requireLegible(true);
+        }
+    }
+
+    /** A printed label is held before the camera, and its tray opens; a wrong code opens nothing. */
+    @Test
+    void aLabelIsScannedByTheCamera() throws IOException, InterruptedException {
+        try (Screen screen = Screen.phone(nursery)) {
+            HeldLabel.before(screen, nursery, 203, 1006);
+            screen.signIn(Nursery.HAND);
+            Page page = screen.page();
+            button(page, "Find").tap();
+            button(page, "Scan with the camera").tap();
+            assertThat(page).hasURL(Pattern.compile(".*/trays/1006$"));
+            button(page, "Find").tap();
+            page.getByRole(AriaRole.COMBOBOX).fill("T1006-A");
+            page.keyboard().press("Enter");
+            assertThat(page.getByText("T1006-A does not fit its check character"))
+                    .isVisible();
+        }
+    }
+
+    /** Looks, trials, labels, warmth and the question whether lot or place is to blame, each opened and worked by touch. */
+    @Test
+    void whatTheDeskHasIsWorkedByTouch() throws IOException, InterruptedException {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/trials");
+            page.getByText("Note what was graded")
+                    .first()
+                    .or(page.locator("summary").last())
+                    .first()
+                    .tap();
+            page.getByLabel("Did well").first().fill("30");
+            page.getByLabel("Of plants").first().fill("20");
+            button(page, "Note it").tap();
+            assertThat(page.getByText("Of 20 plants 30 cannot have done well.").first())
+                    .isVisible();
+            page.getByLabel("Did well").first().fill("18");
+            button(page, "Note it").tap();
+            assertThat(page.getByLabel("Did well").first()).hasValue("");
+            screen.open("/sow");
+            button(page, "Send to the printer").tap();
+            assertThat(button(page, "Sent; send once more")).isVisible();
+            screen.open("/labels");
+            int before = page.getByRole(AriaRole.LISTITEM).count();
+            button(page, "Print again").tap();
+            assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(before + 1);
+            screen.open("/warmth");
+            assertThat(page.getByRole(AriaRole.IMG).first()).isVisible();
+            Matcher failing = Pattern.compile("\"number\":(\\d+),[^{]*?\"verdict\":\"(?:LATE|FAILING)\"")
+                    .matcher(nursery.signedIn(Nursery.HAND).get("/api/batches").body());
+            org.assertj.core.api.Assertions.assertThat(failing.find()).isTrue();
+            screen.open("/batches/" + failing.group(1));
+            page.getByText("Is it the seed or the place?").first().tap();
+            assertThat(page.getByText(Pattern.compile(
+                                    "Cannot tell yet|The lot\\.|The place\\.|Both:|Neither|It is told after"))
+                            .first())
+                    .isVisible();
         }
     }
 
