@@ -112,8 +112,9 @@ export function TrayGrid({
   const on = useUnchanging(handled);
   const rows = useMemo(() => Array.from({ length: tray.rows }, (_, row) => tray.cells.slice(row * tray.columns, (row + 1) * tray.columns)), [tray]);
   const small = whole && wide;
+  const template = `${work.row ? `${small ? 24 : FINGER}px ` : ''}repeat(${tray.columns}, minmax(${small ? '0' : `${FINGER}px`}, 1fr))`;
   return (
-    <div ref={frame}>
+    <div ref={frame} className="isolate [contain:layout_style]">
       {wide && (
         <button type="button" className="trail min-h-11 px-2 text-sm" aria-pressed={whole} onClick={() => setWhole(!whole)}>
           {whole ? say('Larger cells') : say('See the whole tray')}
@@ -125,15 +126,21 @@ export function TrayGrid({
           role="group"
           aria-label={say('{code}, {rows} rows of {columns} cells', { code: tray.code, rows: tray.rows, columns: tray.columns })}
           className={`grid min-w-full select-none ${small ? 'gap-px text-xs' : 'w-max gap-1 text-lg'} ${fingerSweeps ? 'touch-none' : ''}`}
-          style={{
-            gridTemplateColumns: `${work.row ? `${small ? 24 : FINGER}px ` : ''}repeat(${tray.columns}, minmax(${small ? '0' : `${FINGER}px`}, 1fr))`,
-          }}
           onPointerDown={onPointerDown}
           onPointerMove={onPointerMove}
           onPointerUp={onPointerUp}
         >
           {rows.map((cells, row) => (
-            <Row key={row} row={row + 1} cells={cells} looks={cells.map(draw)} small={small} headed={work.row !== undefined} on={on} />
+            <Row
+              key={row}
+              row={row + 1}
+              cells={cells}
+              looks={cells.map(draw)}
+              small={small}
+              headed={work.row !== undefined}
+              template={template}
+              on={on}
+            />
           ))}
         </div>
       </div>
@@ -141,11 +148,11 @@ export function TrayGrid({
   );
 }
 
-/** A row; drawn again only when one of its cells is. */
+/** A row; drawn again only when one of its cells is, and laid out and painted apart from the others: hundreds of cells would take longer than a tap. */
 const Row = memo(
-  function Row({ row, cells, looks, small, headed, on }: RowOfCells) {
+  function Row({ row, cells, looks, small, headed, template, on }: RowOfCells) {
     return (
-      <>
+      <div className={`isolate grid [contain:layout_style] ${small ? 'gap-px' : 'gap-1'}`} style={{ gridTemplateColumns: template }}>
         {headed && (
           <button
             type="button"
@@ -159,13 +166,13 @@ const Row = memo(
         {cells.map((cell, column) => (
           <Cell key={cell.number} cell={cell} row={row} column={column + 1} small={small} on={on} {...looks[column]!} />
         ))}
-      </>
+      </div>
     );
   },
   (before, after) =>
     before.cells === after.cells &&
     before.small === after.small &&
-    before.headed === after.headed &&
+    before.template === after.template &&
     before.looks.every((look, column) => isSame(look, after.looks[column]!)),
 );
 
@@ -175,6 +182,7 @@ interface RowOfCells {
   looks: CellLook[];
   small: boolean;
   headed: boolean;
+  template: string;
   on: Handled;
 }
 

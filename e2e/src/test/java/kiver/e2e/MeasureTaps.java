@@ -3,7 +3,6 @@ package kiver.e2e;
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
-import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import java.util.List;
@@ -12,7 +11,8 @@ import java.util.Random;
 
 /**
  * How fast a tray of 300 cells answers taps on a telephone whose processor is four times slower than this one, by the browser's
- * own event timing. Needs a running demonstration: its tray 1001 is drawn with 300 cells.
+ * own event timing; and beside it a page that holds one button and nothing else, the least that this browser takes until the
+ * next picture. Needs a running demonstration: its tray 1001 is drawn with 300 cells.
  *
  * <p>Call: {@code MeasureTaps http://127.0.0.1:8080}
  */
@@ -47,17 +47,61 @@ public final class MeasureTaps {
 
     private MeasureTaps() {}
 
+    private static final String BARE = """
+            <button style="width: 200px; height: 200px" onclick="this.textContent = ++taps">0</button>
+            <script>
+              window.taps = 0;
+              window.taps_ = [];
+              new PerformanceObserver((list) => list.getEntries().filter((entry) => entry.name === 'click').forEach((entry) =>
+                window.taps_.push([entry.processingEnd - entry.processingStart, entry.duration])))
+                .observe({ type: 'event', durationThreshold: 16 });
+            </script>""";
+
+    /** What a button alone takes. */
+    private static void bare(String address) {
+        try (Screen screen = Screen.at(address, true)) {
+            Page page = screen.page();
+            page.navigate("about:blank");
+            page.setContent(BARE);
+            slowDown(screen);
+            for (int tap = 0; tap < TAPS; tap++) {
+                page.touchscreen().tap(100, 100);
+                page.waitForTimeout(200);
+            }
+            tell("one button", page);
+        }
+    }
+
+    private static void slowDown(Screen screen) {
+        JsonObject rate = new JsonObject();
+        rate.addProperty("rate", 4);
+        screen.context().newCDPSession(screen.page()).send("Emulation.setCPUThrottlingRate", rate);
+    }
+
+    private static void tell(String what, Page page) {
+        @SuppressWarnings("unchecked")
+        List<List<Number>> told = (List<List<Number>>) page.evaluate(TELL);
+        for (int which = 0; which < 2; which++) {
+            System.out.printf(
+                    "%s, %s: of %d taps %d took 16 ms or more; of these median %.1f ms, longest %.1f ms%n",
+                    what,
+                    which == 0 ? "handled" : "until drawn",
+                    TAPS,
+                    told.get(which).get(0).intValue(),
+                    told.get(which).get(1).doubleValue(),
+                    told.get(which).get(2).doubleValue());
+        }
+    }
+
     public static void main(String[] arguments) {
+        bare(arguments[0]);
         try (Screen screen = Screen.at(arguments[0], true)) {
             screen.signIn(Nursery.HAND);
             Page page = screen.page();
             page.route("**/api/trays/1001", MeasureTaps::enlarged);
             page.navigate("/trays/1001");
             page.locator("[data-cell='300']").waitFor();
-            CDPSession session = screen.context().newCDPSession(page);
-            JsonObject rate = new JsonObject();
-            rate.addProperty("rate", 4);
-            session.send("Emulation.setCPUThrottlingRate", rate);
+            slowDown(screen);
             page.evaluate(WATCH);
             Random dice = new Random(1);
             @SuppressWarnings("unchecked")
@@ -69,17 +113,7 @@ public final class MeasureTaps {
                 page.waitForTimeout(200);
             }
             page.waitForTimeout(1_000);
-            @SuppressWarnings("unchecked")
-            List<List<Number>> told = (List<List<Number>>) page.evaluate(TELL);
-            for (int which = 0; which < 2; which++) {
-                System.out.printf(
-                        "%s: of %d taps %d took 16 ms or more; of these median %.1f ms, longest %.1f ms%n",
-                        which == 0 ? "handled" : "until drawn",
-                        TAPS,
-                        told.get(which).get(0).intValue(),
-                        told.get(which).get(1).doubleValue(),
-                        told.get(which).get(2).doubleValue());
-            }
+            tell("300 cells", page);
         }
         System.exit(0);
     }
