@@ -29,6 +29,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.HAND, "/trays/1006?work=thin", "Tray T1006"),
             new View(Nursery.HAND, "/trays/1006?work=move", "Tray T1006"),
             new View(Nursery.HAND, "/trays/1006/map", "Map of tray T1006"),
+            new View(Nursery.HAND, "/trays/1129/layout", "Lay out tray T1129"),
             new View(Nursery.HAND, "/labels", "Printed labels"),
             new View(Nursery.PROPAGATOR, "/trials", "Trials"),
             new View(Nursery.HAND, "/warmth", "Warmth of the places"),
