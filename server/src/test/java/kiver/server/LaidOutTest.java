@@ -3,17 +3,22 @@ package kiver.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.jayway.jsonpath.JsonPath;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kiver.core.outlook.BatchFile;
 import kiver.core.tray.CellRun;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.outlook.BatchAnalyst;
+import kiver.server.seed.SeedStore;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
@@ -44,6 +49,9 @@ class LaidOutTest {
 
     @Autowired
     TrayBook trays;
+
+    @Autowired
+    SeedStore seeds;
 
     private int one;
     private int other;
@@ -160,6 +168,64 @@ class LaidOutTest {
         int small = nursery.batchOf(nursery.order(3));
         assertThat(trayOf(small).number()).as("what was cut off lies about").isEqualTo(off);
         assertThat(slots(small)).isCloseTo((6 - rows) / 6.0, within(1e-9));
+    }
+
+    /** Sown, counted, hardened and let go side by side: each goes with its own lot, and nothing of the other goes along. */
+    @Test
+    @Order(5)
+    void bothGoFromTheirSharedTrayToTheirGrowers() throws Exception {
+        CellRun shared = batches.file(other).runs().get(0);
+        int tray = trayOf(other).number();
+        assertThat(tray).isEqualTo(trayOf(one).number());
+        record(
+                other,
+                "sowings",
+                "\"tray\":%d,\"firstCell\":%d,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                        .formatted(tray, shared.first(), shared.last(), lotOf("L3")));
+        for (int batch : List.of(one, other)) {
+            CellRun run = batches.file(batch).runs().get(0);
+            String up = IntStream.rangeClosed(run.first(), run.last())
+                    .mapToObj("{\"cell\":%d,\"seedlings\":1}"::formatted)
+                    .collect(Collectors.joining(","));
+            record(batch, "counts", "\"tray\":%d,\"cells\":[%s],\"complete\":true".formatted(tray, up));
+            record(batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"");
+            record(batch, "hardening-ends", "\"day\":null");
+        }
+        assertThat(slots(one) + slots(other)).isLessThan(1);
+        int order = nursery.orderOf(other);
+        nursery.release(UUID.randomUUID(), order, 20).andExpect(status().isOk());
+        int release =
+                (int) batches.file(other).state().releases().get(0).plants().release();
+        assertThat(nursery.note(nursery.propagator, release)).contains("L3").doesNotContain("L1");
+        assertThat(batches.file(one).state().balance().released()).isZero();
+        nursery.get(nursery.hand, "/api/traces/notes/" + release)
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$..lot.code", hasItem("L3")))
+                .andExpect(jsonPath("$..lot.code", not(hasItem("L1"))));
+    }
+
+    private long lotOf(String code) {
+        return seeds.lots().stream()
+                .filter(lot -> lot.code().equals(code))
+                .findFirst()
+                .orElseThrow()
+                .id()
+                .number();
+    }
+
+    private void record(int batch, String what, String entries) throws Exception {
+        nursery.record(nursery.hand, batch, what, entries).andExpect(status().isOk());
+    }
+
+    @Test
+    @Order(6)
+    void whatWasLaidOutForATrialStays() throws Exception {
+        int trial = nursery.batchOf(nursery.order(50));
+        nursery.post(nursery.propagator, "/api/trials", """
+                        {"requestId":"%s","name":"Soaking","practice":"SOAKED","matters":0.2,"ways":["dry","soaked"],"batches":[%d],"seed":7}""".formatted(UUID.randomUUID(), trial))
+                .andExpect(status().isOk());
+        layOut(nursery.hand, trial, trayOf(trial).number(), 1, cells(batches.file(trial)))
+                .andExpect(jsonPath("$.errors[0].message", containsString("shared out for the trial Soaking")));
     }
 
     @Test

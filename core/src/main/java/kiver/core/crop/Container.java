@@ -61,7 +61,7 @@ public record Container(
      */
     public Container cutTo(int left) {
         if (left < 1 || left > rows) {
-            throw new IllegalArgumentException(name + " has " + rows + " rows; " + left + " cannot be left.");
+            throw new IllegalArgumentException(name + " has " + rows + " rows, so " + left + " cannot be left.");
         }
         return new Container(code, name, kind, left, columns, cellVolume, cellDepth, slots * left / rows);
     }

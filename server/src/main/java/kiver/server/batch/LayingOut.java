@@ -26,12 +26,14 @@ class LayingOut {
     private final BatchBook batches;
     private final TrayBook trays;
     private final CropBook crops;
+    private final HeldLayouts held;
     private final Requests requests;
 
-    LayingOut(BatchBook batches, TrayBook trays, CropBook crops, Requests requests) {
+    LayingOut(BatchBook batches, TrayBook trays, CropBook crops, HeldLayouts held, Requests requests) {
         this.batches = batches;
         this.trays = trays;
         this.crops = crops;
+        this.held = held;
         this.requests = requests;
     }
 
@@ -48,6 +50,7 @@ class LayingOut {
             BatchFile file = batches.file(number);
             Tray tray = trays.numbered(trayNumber);
             requireUnsown(file);
+            requireNoTrial(number);
             requireSameKind(file, tray);
             requireInside(tray, first, last);
             CellRun run = new CellRun(tray.trayId(), first, last);
@@ -125,6 +128,17 @@ class LayingOut {
                     Said.of("Of batch {number} something is sown already: move its cells instead.")
                             .with("number", file.batch().number()));
         }
+    }
+
+    private void requireNoTrial(int number) {
+        held.trialOf(number).ifPresent(trial -> {
+            throw new Refusal(
+                    "tray",
+                    Said.of(
+                                    "The cells of batch {number} were shared out for the trial {trial}: they stay where they are.")
+                            .with("number", number)
+                            .with("trial", trial));
+        });
     }
 
     private void requireSameKind(BatchFile file, Tray tray) {

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.UUID;
@@ -19,6 +20,7 @@ import kiver.core.sow.TrialLayout;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.BatchBook;
+import kiver.server.batch.HeldLayouts;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.NotFound;
@@ -31,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Lays trials out over rows or trays, and keeps them with what was found. */
 @Component
-public class TrialBook {
+public class TrialBook implements HeldLayouts {
 
     private static final int FEWEST_WAYS = 2;
 
@@ -224,6 +226,13 @@ public class TrialBook {
                                         ways.get(List.of(cells.trial(), cells.position())),
                                         new CellRun(new TrayId(cells.trayId()), cells.firstCell(), cells.lastCell())),
                                 Collectors.toList())));
+    }
+
+    @Override
+    public Optional<String> trialOf(int batch) {
+        return units().getOrDefault(batch, List.of()).stream()
+                .map(TrialUnit::name)
+                .findFirst();
     }
 
     /** Who told of plants of a way. */
