@@ -71,6 +71,7 @@ export type MixLotView = Schemas['MixLotView'];
 export type MixNeedsView = Schemas['MixNeedsView'];
 export type BarrowSheetView = Schemas['BarrowSheetView'];
 export type SowingListView = Schemas['SowingListView'];
+export type FeedingView = Schemas['FeedingView'];
 export type TrayCompany = Schemas['TrayCompany'];
 export type PacketBeside = Schemas['PacketBeside'];
 export type MakeOrBuy = Schemas['MakeOrBuy'];

@@ -72,6 +72,9 @@ export const useBatch = (number: number | undefined) =>
 export const useTray = (number: number) =>
   useQuery({ queryKey: ['trays', number], queryFn: () => answered(api.GET('/api/trays/{number}', { params: { path: { number } } })) });
 
+/** Feeds, who is fed when, and what was given. */
+export const useFeeding = () => useQuery({ queryKey: ['feeding'], queryFn: () => answered(api.GET('/api/feeding')) });
+
 /** What to look for at each place today. */
 export const useLooks = () => useQuery({ queryKey: ['looks'], queryFn: () => answered(api.GET('/api/looks')) });
 

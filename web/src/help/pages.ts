@@ -109,6 +109,13 @@ export const PAGES: PageHelp[] = [
     offline: say('What is left of each lot is kept with the record. Seed sown on a page that is open is taken off when it is sent.'),
   },
   {
+    at: '/feed',
+    name: say('Feed'),
+    purpose: say('What goes into the can, whose mix has no more to give, and what was given.'),
+    tries: [say('Press Fed where you have been, or all of them at once.'), say('The propagator says here when seedlings are fed, and how strongly.')],
+    offline: say('Who is fed lies on this device when the round does; what you give is kept and sent later.'),
+  },
+  {
     at: '/sow/along',
     name: say('Sow along'),
     purpose: say('The phone leads through the day’s sowing, one run at a time: this packet, so many to a cell, these cells.'),

@@ -6,12 +6,13 @@ const DAYS = [
   { to: '/tomorrow', name: say('Tomorrow') },
   { to: '/week', name: say('This week') },
   { to: '/sow', name: say('Sowing') },
+  { to: '/feed', name: say('Feed') },
 ];
 
 /** The round of today, that of tomorrow, and the week. */
 export function RoundTabs() {
   return (
-    <nav aria-label={say('Days of the round')} className="no-print mb-1 flex gap-1">
+    <nav aria-label={say('Days of the round')} className="no-print mb-1 flex flex-wrap gap-1">
       {DAYS.map((day) => (
         <NavLink
           key={day.to}

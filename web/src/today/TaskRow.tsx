@@ -37,6 +37,7 @@ export const TASK_WORDS: Record<TaskKind, string> = {
   RELEASE: say('Release'),
   CLEAR_SPARES: say('Clear spares'),
   WATCH_DATE: say('Watch the date'),
+  FEED: say('Feed'),
 };
 
 const URGENCY_WORDS: Record<Urgency, string> = { LATE: say('late'), AT_RISK: say('at risk'), TODAY: '' };
@@ -50,6 +51,8 @@ function target(kind: TaskKind, batch: BatchSummary): string {
     case 'COUNT':
     case 'LOOK_FOR_FROST':
       return `/trays/${(kind === 'SOW' || kind === 'TAKE_IN') && batch.traysToSow > 0 ? batch.trays.at(-1) : batch.trays[0]}`;
+    case 'FEED':
+      return '/feed';
     case 'DECIDE_ON_FAILING':
       return `/season/reschedule?batch=${batch.number}`;
     case 'RELEASE':

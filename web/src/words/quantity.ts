@@ -11,6 +11,7 @@ const LITRES_IN_GALLON = 3.785411784;
 const QUARTS_IN_GALLON = 4;
 const CUBIC_INCHES_IN_LITRE = 61.0237;
 const GRAMS_IN_OUNCE = 28.349523125;
+const MILLILITRES_IN_FLUID_OUNCE = 29.5735;
 /** Longer than this, an inch is not parted into eighths any more. */
 const FINEST_INCHES = 6;
 const KILOGRAMS_IN_POUND = 0.45359237;
@@ -99,6 +100,12 @@ export function weight(kilograms: number): string {
 /** The volume of a cell: "72 mL", "4.4 in³". */
 export function cellVolume(millilitres: number): string {
   return speech.volume === 'LITRES' ? `${figures(millilitres)} mL` : `${figures((millilitres / 1000) * CUBIC_INCHES_IN_LITRE, 1)} in³`;
+}
+
+/** What goes into a can: "18.2 mL", "7.5 g", "0.62 fl oz". */
+export function doseAmount(amount: number, form: 'LIQUID' | 'POWDER'): string {
+  if (form === 'POWDER') return speech.mass === 'GRAMS' ? `${figures(amount, amount < 20 ? 1 : 0)} g` : `${figures(amount / GRAMS_IN_OUNCE, 2)} oz`;
+  return speech.volume === 'LITRES' ? `${figures(amount, amount < 20 ? 1 : 0)} mL` : `${figures(amount / MILLILITRES_IN_FLUID_OUNCE, 2)} fl oz`;
 }
 
 /** A mass of seed: "12 g", "0.42 oz". */

@@ -181,6 +181,7 @@ class EveryWordTest {
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
               gather((await get('/api/trials')).map?.((trial) => [trial.name, trial.ways.map((way) => way.name)]));
+              gather((await get('/api/feeding')).feeds?.map((each) => each.feed.name));
               gather((await get('/api/devices')).map?.((device) => device.name));
               const media = await get('/api/media');
               gather([media.recipes?.map((recipe) => recipe.name), media.library?.map((recipe) => [recipe.name, recipe.litres.map((each) => each.name)]), media.ingredients?.map((each) => each.name)]);

@@ -37,6 +37,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.PROPAGATOR, "/space", "Space through time"),
             new View(Nursery.HAND, "/seed", "Seed"),
             new View(Nursery.HAND, "/sow", "Sowing"),
+            new View(Nursery.PROPAGATOR, "/feed", "Feed"),
             new View(Nursery.PROPAGATOR, "/mix", "Mix"),
             new View(Nursery.HAND, "/mix/barrow?recipe=living&litres=60", "Barrow sheet"),
             new View(Nursery.PROPAGATOR, "/mix/recipes/living", "Living mix"),

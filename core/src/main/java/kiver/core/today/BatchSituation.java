@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.DatedRelease;
+import kiver.core.care.FeedClock;
 import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.harden.DayOutside;
@@ -18,6 +19,7 @@ import kiver.core.outlook.BatchOutlook;
  * @param lastUsefulSowDay sown later it would miss its order in more than one year of ten; empty when unknown
  * @param outside whether plants in hardening may go out today
  * @param soakedOn when its seed was last laid in water, as somebody ticked off
+ * @param feed when it is next fed; empty as long as nothing is up, and where nobody feeds
  * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
  */
 public record BatchSituation(
@@ -25,6 +27,7 @@ public record BatchSituation(
         Optional<LocalDate> lastUsefulSowDay,
         DayOutside outside,
         Optional<LocalDate> soakedOn,
+        Optional<FeedClock> feed,
         Optional<Double> frostToLookFor) {
 
     /** As recorded. */

@@ -21,6 +21,9 @@ public final class Patience {
     /** What is only looked at, or in the way. */
     private static final int DAYS_A_LOOK_WAITS = 7;
 
+    /** Hunger is slow. */
+    private static final int DAYS_FEED_WAITS = 3;
+
     private Patience() {}
 
     /**
@@ -38,6 +41,7 @@ public final class Patience {
             case POT_ON -> Optional.of(day.plusDays(DAYS_ROOTS_WAIT));
             case START_HARDENING -> Optional.of(day.plusDays(DAYS_HARDENING_WAITS));
             case CLEAR_SPARES, WATCH_DATE -> Optional.of(day.plusDays(DAYS_A_LOOK_WAITS));
+            case FEED -> Optional.of(day.plusDays(DAYS_FEED_WAITS));
             case SOAK, TAKE_IN, HARDEN, END_HARDENING, RELEASE, DECIDE_ON_FAILING, LOOK_FOR_FROST -> Optional.empty();
         };
     }

@@ -28,6 +28,9 @@ public final class Round {
     /** A forecast below this chance is worth a look every day. */
     private static final double WORRYING_CHANCE = 0.5;
 
+    /** Hunger is slow; later than this it shows. */
+    private static final int DAYS_FEED_WAITS = 3;
+
     private Round() {}
 
     /** The work, in the order in which it is done; empty when the batch can be left alone. */
@@ -61,6 +64,7 @@ public final class Round {
         lookingForFrost(batch).ifPresent(tasks::add);
         deciding(batch, today).ifPresent(tasks::add);
         watching(batch, today).ifPresent(tasks::add);
+        feeding(batch, today).ifPresent(tasks::add);
         return List.copyOf(tasks);
     }
 
@@ -80,6 +84,20 @@ public final class Round {
                 TaskKind.SOAK,
                 late ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.ToBeSoaked(seed.soakHours(), sowDay.isBefore(today) ? today : sowDay)));
+    }
+
+    private static Optional<RoundTask> feeding(BatchSituation batch, LocalDate today) {
+        if (batch.state().balance().alive() == 0) {
+            return Optional.empty();
+        }
+        return batch.feed()
+                .filter(feed -> feed.due().filter(due -> !due.isAfter(today)).isPresent())
+                .map(feed -> new RoundTask(
+                        TaskKind.FEED,
+                        feed.due().orElseThrow().isBefore(today.minusDays(DAYS_FEED_WAITS))
+                                ? Urgency.LATE
+                                : Urgency.TODAY,
+                        new WhyNow.WantsFeed(feed.reserveEnds(), feed.lastFed())));
     }
 
     private static Optional<RoundTask> sowing(BatchSituation batch, LocalDate today) {

@@ -16,5 +16,6 @@ public enum TaskKind {
     END_HARDENING,
     RELEASE,
     CLEAR_SPARES,
-    WATCH_DATE
+    WATCH_DATE,
+    FEED
 }

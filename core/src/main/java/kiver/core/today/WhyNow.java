@@ -51,6 +51,13 @@ public sealed interface WhyNow {
     /** So many of the cells sown are up and still stand where it is too warm and dark for them. */
     record IsUp(int up, int sown) implements WhyNow {}
 
+    /**
+     * Its mix feeds it no more, or it is time again.
+     *
+     * @param reserveEnds day from which its mix has nothing more to give
+     */
+    record WantsFeed(LocalDate reserveEnds, Optional<LocalDate> lastFed) implements WhyNow {}
+
     /** It has the leaves for its next container, told by name. */
     record ReadyForPotting(int plants, String container) implements WhyNow {}
 

@@ -12,6 +12,7 @@ import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchId;
 import kiver.core.batch.BatchState;
+import kiver.core.care.FeedClock;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
@@ -109,7 +110,12 @@ abstract class RoundSituations {
                             Optional.of(day(TODAY.plusDays(40))),
                             0.9),
                     new BatchSituation(
-                            null, Optional.of(TODAY.plusDays(3)), DayOutside.OUT, Optional.empty(), Optional.empty()));
+                            null,
+                            Optional.of(TODAY.plusDays(3)),
+                            DayOutside.OUT,
+                            Optional.empty(),
+                            Optional.empty(),
+                            Optional.empty()));
         }
 
         BatchSituation build() {
@@ -157,7 +163,12 @@ abstract class RoundSituations {
                     0,
                     Optional.empty());
             return new BatchSituation(
-                    outlook, about.lastUsefulSowDay(), about.outside(), about.soakedOn(), about.frostToLookFor());
+                    outlook,
+                    about.lastUsefulSowDay(),
+                    about.outside(),
+                    about.soakedOn(),
+                    about.feed(),
+                    about.frostToLookFor());
         }
 
         private static DateSpread day(LocalDate day) {
@@ -182,7 +193,7 @@ abstract class RoundSituations {
 
         Situation latestSowDay(LocalDate day) {
             return with(new BatchSituation(
-                    null, Optional.of(day), about.outside(), about.soakedOn(), about.frostToLookFor()));
+                    null, Optional.of(day), about.outside(), about.soakedOn(), about.feed(), about.frostToLookFor()));
         }
 
         Situation target(LocalDate day) {
@@ -237,7 +248,7 @@ abstract class RoundSituations {
 
         Situation outside(DayOutside changed) {
             return with(new BatchSituation(
-                    null, about.lastUsefulSowDay(), changed, about.soakedOn(), about.frostToLookFor()));
+                    null, about.lastUsefulSowDay(), changed, about.soakedOn(), about.feed(), about.frostToLookFor()));
         }
 
         Situation pottingOn(LocalDate day) {
@@ -260,12 +271,32 @@ abstract class RoundSituations {
 
         Situation soakedOn(LocalDate day) {
             return with(new BatchSituation(
-                    null, about.lastUsefulSowDay(), about.outside(), Optional.of(day), about.frostToLookFor()));
+                    null,
+                    about.lastUsefulSowDay(),
+                    about.outside(),
+                    Optional.of(day),
+                    about.feed(),
+                    about.frostToLookFor()));
+        }
+
+        Situation feed(FeedClock clock) {
+            return with(new BatchSituation(
+                    null,
+                    about.lastUsefulSowDay(),
+                    about.outside(),
+                    about.soakedOn(),
+                    Optional.of(clock),
+                    about.frostToLookFor()));
         }
 
         Situation frost(double minimum) {
             return with(new BatchSituation(
-                    null, about.lastUsefulSowDay(), about.outside(), about.soakedOn(), Optional.of(minimum)));
+                    null,
+                    about.lastUsefulSowDay(),
+                    about.outside(),
+                    about.soakedOn(),
+                    about.feed(),
+                    Optional.of(minimum)));
         }
     }
 }

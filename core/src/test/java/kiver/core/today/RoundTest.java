@@ -9,6 +9,8 @@ import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
+import kiver.core.care.FeedClock;
+import kiver.core.care.FeedSchool;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.order.LineId;
@@ -55,6 +57,30 @@ class RoundTest extends RoundSituations {
         assertThat(Round.tasksFor(dueToday.build(Samples.soaked(2)), TODAY))
                 .as("two hours, the same morning")
                 .contains(new RoundTask(TaskKind.SOAK, Urgency.TODAY, new WhyNow.ToBeSoaked(2, TODAY)));
+    }
+
+    @Test
+    void whatItsMixNoLongerFeedsIsFed() {
+        FeedClock hungry = new FeedClock(
+                FeedSchool.BY_RESERVE, TODAY.minusDays(20), TODAY.minusDays(1), Optional.empty(), TODAY.plusDays(20));
+        Situation up = new Situation(counted(TODAY.minusDays(20), 10, true));
+        assertThat(tasks(up.feed(hungry)))
+                .contains(new RoundTask(
+                        TaskKind.FEED, Urgency.TODAY, new WhyNow.WantsFeed(TODAY.minusDays(1), Optional.empty())));
+        FeedClock waited = new FeedClock(
+                FeedSchool.BY_RESERVE, TODAY.minusDays(20), TODAY.minusDays(6), Optional.empty(), TODAY.plusDays(20));
+        assertThat(tasks(up.feed(waited)))
+                .anyMatch(task -> task.kind() == TaskKind.FEED && task.urgency() == Urgency.LATE);
+        FeedClock fed = new FeedClock(
+                FeedSchool.BY_RESERVE,
+                TODAY.minusDays(20),
+                TODAY.minusDays(6),
+                Optional.of(TODAY.minusDays(2)),
+                TODAY.plusDays(20));
+        assertThat(tasks(up.feed(fed))).noneMatch(task -> task.kind() == TaskKind.FEED);
+        assertThat(tasks(new Situation(counted(TODAY, 0, false)).feed(waited)))
+                .as("nothing is alive")
+                .noneMatch(task -> task.kind() == TaskKind.FEED);
     }
 
     private static List<TaskKind> kinds(BatchSituation situation) {

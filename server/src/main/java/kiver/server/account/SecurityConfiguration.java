@@ -75,7 +75,7 @@ class SecurityConfiguration {
                                         "/api/weather/**",
                                         "/api/reschedule/**")
                                 .hasRole(PROPAGATOR)
-                                .requestMatchers(HttpMethod.PUT, "/api/week/hands", "/api/media/**")
+                                .requestMatchers(HttpMethod.PUT, "/api/week/hands", "/api/media/**", "/api/feeding/**")
                                 .hasRole(PROPAGATOR)
                                 .requestMatchers(
                                         HttpMethod.POST,
@@ -88,6 +88,7 @@ class SecurityConfiguration {
                                         "/api/batches/*/withdrawals",
                                         "/api/batches/*/resowings",
                                         "/api/devices",
+                                        "/api/feeding/**",
                                         "/api/trials",
                                         "/api/devices/*/withdrawals",
                                         "/api/people",

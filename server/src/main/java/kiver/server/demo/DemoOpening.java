@@ -4,9 +4,16 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import kiver.core.care.FeedClock;
+import kiver.core.care.FeedProduct;
+import kiver.core.care.FeedSchool;
 import kiver.core.crop.ContainerCode;
+import kiver.core.outlook.BatchFile;
 import kiver.server.batch.BatchBook;
+import kiver.server.care.FeedBook;
 import kiver.server.crop.CropBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
@@ -24,6 +31,7 @@ class DemoOpening {
     private static final String FOR_THE_STALL = "Low Ember";
     private static final String ASKING = "Fennick Flowers";
     private static final int TRAYS_TO_COMPARE = 4;
+    private static final int DAYS_BETWEEN_FEEDS = 7;
     private static final List<String> ASKED = List.of("White Skein", "Blue Pincushion", "Dry Harbour");
 
     private final PromiseService promises;
@@ -31,10 +39,18 @@ class DemoOpening {
     private final OrderBook orders;
     private final BatchBook batches;
     private final TrialBook trials;
+    private final FeedBook feeds;
 
-    DemoOpening(PromiseService promises, CropBook crops, OrderBook orders, BatchBook batches, TrialBook trials) {
+    DemoOpening(
+            PromiseService promises,
+            CropBook crops,
+            OrderBook orders,
+            BatchBook batches,
+            TrialBook trials,
+            FeedBook feeds) {
         this.batches = batches;
         this.trials = trials;
+        this.feeds = feeds;
         this.promises = promises;
         this.crops = crops;
         this.orders = orders;
@@ -57,6 +73,47 @@ class DemoOpening {
         ASKED.forEach(variety -> lines.add(new PromiseService.LineWish(wish(variety, 30, site.id()), null, null)));
         promises.accept(id("several kinds"), grower, site.id(), lines, null);
         compareWaysOfWatering();
+        feed();
+    }
+
+    /** The nursery feeds when its mixes have no more to give; most batches were fed in the last days, some wait today. */
+    private void feed() {
+        if (!feeds.way().equals(FeedBook.UNSAID)) {
+            return;
+        }
+        feeds.feedBy(new FeedBook.Way(FeedSchool.BY_RESERVE, 100, 10));
+        feeds.add(new FeedBook.Feed(0, "Green draught", FeedProduct.Form.LIQUID, 5, 3, 7, 1.1));
+        feeds.add(new FeedBook.Feed(0, "Blue grain", FeedProduct.Form.POWDER, 20, 10, 20, 1));
+        long draught = feeds.feeds().stream()
+                .filter(feed -> feed.form() == FeedProduct.Form.LIQUID)
+                .findFirst()
+                .orElseThrow()
+                .id();
+        for (BatchFile file : batches.files()) {
+            int number = file.batch().number();
+            emerged(file)
+                    .map(day -> day.plusDays(FeedClock.UNKNOWN_RESERVE))
+                    .filter(day -> !day.isAfter(DemoNursery.OPENING_DAY.minusDays(1))
+                            && file.state().balance().alive() > 0)
+                    .ifPresent(first -> {
+                        LocalDate last = DemoNursery.OPENING_DAY.minusDays(1 + number % DAYS_BETWEEN_FEEDS);
+                        feeds.give(
+                                id("feed " + number),
+                                number,
+                                draught,
+                                100,
+                                null,
+                                last.isBefore(first) ? first : last,
+                                null);
+                    });
+        }
+    }
+
+    private static Optional<LocalDate> emerged(BatchFile file) {
+        return file.state().cellsUp().entrySet().stream()
+                .filter(count -> count.getValue() > 0)
+                .map(Map.Entry::getKey)
+                .findFirst();
     }
 
     /** Trays of one sowing, by lot watered from below and from above. */

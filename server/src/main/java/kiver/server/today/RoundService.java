@@ -11,6 +11,7 @@ import java.util.Set;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
+import kiver.core.care.FeedClock;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
 import kiver.core.harden.DayOutside;
@@ -40,6 +41,7 @@ public class RoundService {
     private final LastSowDays lastSowDays;
     private final EveningBook evenings;
     private final TaskMarks marks;
+    private final FeedDays feedDays;
     private final NurseryClock clock;
 
     RoundService(
@@ -49,6 +51,7 @@ public class RoundService {
             LastSowDays lastSowDays,
             EveningBook evenings,
             TaskMarks marks,
+            FeedDays feedDays,
             NurseryClock clock) {
         this.analyst = analyst;
         this.seasons = seasons;
@@ -56,6 +59,7 @@ public class RoundService {
         this.lastSowDays = lastSowDays;
         this.evenings = evenings;
         this.marks = marks;
+        this.feedDays = feedDays;
         this.clock = clock;
     }
 
@@ -71,6 +75,7 @@ public class RoundService {
         Set<Integer> seenTo = new HashSet<>(evenings.safeOn(today.minusDays(1)));
         seenTo.addAll(evenings.foundWholeOn(today));
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
+        FeedDays.Known feeding = feedDays.known();
         List<Stop> stops = new ArrayList<>();
         for (BatchOutlook batch : all) {
             if (batch.stage() == BatchStage.RELEASED && batch.trouble().isEmpty()) {
@@ -84,7 +89,7 @@ public class RoundService {
             Optional<Double> frost = seenTo.contains(batch.file().batch().number())
                     ? Optional.empty()
                     : frostToLookFor(batch, season, today);
-            BatchSituation situation = situation(batch, outside, soakedOn(batch, noted), frost);
+            BatchSituation situation = situation(batch, outside, soakedOn(batch, noted), feeding.clock(batch), frost);
             stops.add(new Stop(batch.place(), batch, Round.tasksFor(situation, today), wanted));
         }
         return stops;
@@ -138,12 +143,13 @@ public class RoundService {
             BatchOutlook batch,
             Optional<DailyRange> outside,
             Optional<LocalDate> soakedOn,
+            Optional<FeedClock> feed,
             Optional<Double> frostToLookFor) {
         BatchState state = batch.file().state();
         DayOutside advice = outside.map(range ->
                         DayOutside.on(batch.crop().hardiness(), range, state.hardeningDays(), state.programmeDays()))
                 .orElse(DayOutside.OUT);
-        return new BatchSituation(batch, lastSowDay(batch), advice, soakedOn, frostToLookFor);
+        return new BatchSituation(batch, lastSowDay(batch), advice, soakedOn, feed, frostToLookFor);
     }
 
     /** Looked up only where the round says it: for what is due to be sown, or short. */

@@ -79,7 +79,8 @@ class WorkAhead {
         HARDEN,
         RELEASE,
         CLEAR,
-        WATCH;
+        WATCH,
+        FEED;
 
         static WorkKind of(TaskKind task) {
             return switch (task) {
@@ -95,6 +96,7 @@ class WorkAhead {
                 case RELEASE -> RELEASE;
                 case CLEAR_SPARES -> CLEAR;
                 case WATCH_DATE -> WATCH;
+                case FEED -> FEED;
             };
         }
     }

@@ -87,6 +87,12 @@ class WordingTest {
                 Arguments.of(
                         new WhyNow.ToBeSoaked(2, TODAY),
                         "2 hours in water and no longer, or it drowns; then it is sown."),
+                Arguments.of(
+                        new WhyNow.WantsFeed(TODAY.minusDays(1), Optional.of(TODAY.minusDays(8))),
+                        "Its mix feeds it no more since Wed 14 Apr. Fed last on Wed 7 Apr."),
+                Arguments.of(
+                        new WhyNow.WantsFeed(TODAY.plusDays(4), Optional.empty()),
+                        "Its mix still feeds until Mon 19 Apr; it is fed as this nursery does. Not fed yet."),
                 Arguments.of(new WhyNow.PartSown(1), "Part sown, 1 tray to go."),
                 Arguments.of(new WhyNow.PartSown(4), "Part sown, 4 trays to go."),
                 Arguments.of(

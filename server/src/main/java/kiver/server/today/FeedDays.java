@@ -1,0 +1,68 @@
+package kiver.server.today;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kiver.core.care.FeedClock;
+import kiver.core.care.FeedSchool;
+import kiver.core.outlook.BatchOutlook;
+import kiver.server.care.FeedBook;
+import org.springframework.stereotype.Component;
+
+/** When each batch is next fed, by how the nursery feeds and what its mix still gives. */
+@Component
+class FeedDays {
+
+    private final FeedBook feeds;
+
+    FeedDays(FeedBook feeds) {
+        this.feeds = feeds;
+    }
+
+    /** What decides on the feeding of all batches on one look at the records. */
+    record Known(FeedSchool school, Map<Integer, LocalDate> lastFed, Map<Integer, List<FeedBook.Filled>> fillings) {
+
+        /** When a batch is next fed; empty as long as nothing of it is up, and where nobody feeds. */
+        Optional<FeedClock> clock(BatchOutlook batch) {
+            if (school == FeedSchool.NEVER || batch.trouble().isPresent()) {
+                return Optional.empty();
+            }
+            return emerged(batch)
+                    .map(day -> new FeedClock(
+                            school,
+                            day,
+                            reserveEnds(batch, day),
+                            Optional.ofNullable(lastFed.get(batch.number())),
+                            batch.file().batch().target()));
+        }
+
+        private static Optional<LocalDate> emerged(BatchOutlook batch) {
+            return batch.file().batch().isBoughtIn()
+                    ? batch.file().state().sownOn()
+                    : batch.file().state().cellsUp().entrySet().stream()
+                            .filter(count -> count.getValue() > 0)
+                            .map(Map.Entry::getKey)
+                            .findFirst();
+        }
+
+        /** Of the mix it stands in: seed's own counts from emergence, a potting mix from the potting. */
+        private LocalDate reserveEnds(BatchOutlook batch, LocalDate emerged) {
+            List<FeedBook.Filled> filled = fillings.getOrDefault(batch.number(), List.of());
+            if (filled.isEmpty()) {
+                return emerged.plusDays(FeedClock.UNKNOWN_RESERVE);
+            }
+            FeedBook.Filled last = filled.get(filled.size() - 1);
+            LocalDate from = last.day().isAfter(emerged) ? last.day() : emerged;
+            return from.plusDays(last.reserveDays());
+        }
+    }
+
+    /** As things stand now. */
+    Known known() {
+        FeedSchool school = feeds.way().school();
+        return school == FeedSchool.NEVER
+                ? new Known(school, Map.of(), Map.of())
+                : new Known(school, feeds.lastFed(), feeds.fillings());
+    }
+}
