@@ -149,7 +149,9 @@ function WhoIsFed({ batches, feeds, today }: { batches: Due[]; feeds: FeedingVie
               </span>
               <span className="block text-sm text-pencil">
                 {[
-                  say('its mix feeds it until {day}', { day: dayWords(batch.reserveEnds) }),
+                  batch.reserveEnds <= today
+                    ? say('its mix fed it until {day}', { day: dayWords(batch.reserveEnds) })
+                    : say('its mix feeds it until {day}', { day: dayWords(batch.reserveEnds) }),
                   batch.lastFed != null && say('fed last {day}', { day: dayWords(batch.lastFed) }),
                   batch.due == null ? say('goes before it is due') : batch.due > today && say('next {day}', { day: dayWords(batch.due) }),
                 ]

@@ -102,10 +102,12 @@ export function cellVolume(millilitres: number): string {
   return speech.volume === 'LITRES' ? `${figures(millilitres)} mL` : `${figures((millilitres / 1000) * CUBIC_INCHES_IN_LITRE, 1)} in³`;
 }
 
+const doseDigits = (amount: number): number => (amount < 2 ? 2 : amount < 20 ? 1 : 0);
+
 /** What goes into a can: "18.2 mL", "7.5 g", "0.62 fl oz". */
 export function doseAmount(amount: number, form: 'LIQUID' | 'POWDER'): string {
-  if (form === 'POWDER') return speech.mass === 'GRAMS' ? `${figures(amount, amount < 20 ? 1 : 0)} g` : `${figures(amount / GRAMS_IN_OUNCE, 2)} oz`;
-  return speech.volume === 'LITRES' ? `${figures(amount, amount < 20 ? 1 : 0)} mL` : `${figures(amount / MILLILITRES_IN_FLUID_OUNCE, 2)} fl oz`;
+  if (form === 'POWDER') return speech.mass === 'GRAMS' ? `${figures(amount, doseDigits(amount))} g` : `${figures(amount / GRAMS_IN_OUNCE, 2)} oz`;
+  return speech.volume === 'LITRES' ? `${figures(amount, doseDigits(amount))} mL` : `${figures(amount / MILLILITRES_IN_FLUID_OUNCE, 2)} fl oz`;
 }
 
 /** A mass of seed: "12 g", "0.42 oz". */
