@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import kiver.core.batch.CellCondition;
 import kiver.core.outlook.BatchFile;
 import kiver.core.tray.CellRun;
 import kiver.server.account.Person;
@@ -215,6 +216,26 @@ class LaidOutTest {
 
     private void record(int batch, String what, String entries) throws Exception {
         nursery.record(nursery.hand, batch, what, entries).andExpect(status().isOk());
+    }
+
+    /** All of one that shared it have gone: the room is the other's alone. */
+    @Test
+    @Order(7)
+    void whoIsLeftTakesTheRoom() throws Exception {
+        nursery.release(UUID.randomUUID(), nursery.orderOf(other), 1).andReturn();
+        CellRun run = batches.file(other).runs().get(0);
+        String left = batches.file(other).state().cellsIn(run.tray(), CellCondition.ALIVE).stream()
+                .map(String::valueOf)
+                .collect(Collectors.joining(","));
+        if (!left.isEmpty()) {
+            record(
+                    other,
+                    "losses",
+                    "\"tray\":%d,\"cells\":[%s],\"reason\":\"SLUGS\""
+                            .formatted(trayOf(other).number(), left));
+        }
+        assertThat(batches.file(one).roomOf(run.tray()))
+                .isCloseTo(trays.tray(run.tray()).rows() / 6.0, within(1e-9));
     }
 
     @Test

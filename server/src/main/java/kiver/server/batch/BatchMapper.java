@@ -44,11 +44,15 @@ interface BatchMapper {
                 select run.batch_id, run.tray_id, coalesce(tray.share, 1) * (run.last_cell - run.first_cell + 1)
                            / sum(run.last_cell - run.first_cell + 1) over (partition by run.tray_id) as share
                 from batch_run run join tray on tray.id = run.tray_id
-                where run.tray_id in (select tray_id from batch_run where batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}))
+                join batch on batch.id = run.batch_id and batch.withdrawn_on is null
+                where (not exists (select from batch_origin sown where sown.batch_id = run.batch_id)
+                       or exists (select from batch_cells cell where cell.batch_id = run.batch_id and cell.tray_id = run.tray_id
+                                  and cell.condition in ('ALIVE', 'WAITING')))
+                and run.tray_id in (select tray_id from batch_run where batch_id = any(#{batches, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}))
             ) room where share < 1
             """;
 
-    /** Of these batches, and of those that share trays with them. */
+    /** Of these batches, and of those that share trays with them; one whose plants are gone leaves its share to the others. */
     @Select(TRAY_ROOM)
     List<TrayRoom> roomOfTrays(@Param("batches") Long[] batches);
 

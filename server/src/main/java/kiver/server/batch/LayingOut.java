@@ -48,7 +48,7 @@ class LayingOut {
         requests.once(requestId, Arrays.asList("lay out", number, trayNumber, first, last, by), () -> {
             batches.lock(number);
             BatchFile file = batches.file(number);
-            Tray tray = trays.numbered(trayNumber);
+            Tray tray = trays.numberedAndHeld(trayNumber);
             requireUnsown(file);
             requireNoTrial(number);
             requireSameKind(file, tray);
@@ -103,7 +103,7 @@ class LayingOut {
     @Transactional
     public int cut(UUID requestId, int trayNumber, int rows, long by) {
         return (int) requests.once(requestId, Arrays.asList("cut", trayNumber, rows, by), () -> {
-            Tray tray = trays.numbered(trayNumber);
+            Tray tray = trays.numberedAndHeld(trayNumber);
             Container whole = crops.container(tray.container());
             Container present = tray.of(whole);
             if (rows < 1 || rows >= present.rows()) {

@@ -65,6 +65,7 @@ public class SowingService {
                     Said.of("Batch {number} is bought in; take its plants in instead of sowing.")
                             .with("number", number));
         }
+        batches.lock(number);
         CellRun run = run(entry.tray(), entry.firstCell(), entry.lastCell());
         if (places.places().stream()
                 .noneMatch(place -> place.id().number() == entry.placeId()
@@ -120,6 +121,7 @@ public class SowingService {
                     Said.of("Batch {number} is sown here; nothing of it arrives.")
                             .with("number", number));
         }
+        batches.lock(number);
         CellRun run = run(entry.tray(), entry.firstCell(), entry.lastCell());
         if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId())) {
             throw new Refusal("placeId", Said.of("This place does not exist."));
@@ -134,7 +136,7 @@ public class SowingService {
     }
 
     private CellRun run(int trayNumber, int first, int last) {
-        Tray tray = trays.numbered(trayNumber);
+        Tray tray = trays.numberedAndHeld(trayNumber);
         Container container = tray.of(crops.container(tray.container()));
         if (last < first) {
             throw new Refusal(

@@ -35,6 +35,13 @@ public class TrayBook {
                         new NotFound(Said.of("There is no tray T{number}.").with("number", number)));
     }
 
+    /** The tray with that number on it, held until the transaction ends: nobody cuts it meanwhile. */
+    public Tray numberedAndHeld(int number) {
+        return mapper.byNumberForUpdate(number)
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no tray T{number}.").with("number", number)));
+    }
+
     /** The tray as the core knows it. */
     public Tray tray(TrayId id) {
         return mapper.byId(id.number()).orElseThrow(() -> new NotFound(Said.of("There is no such tray.")));
@@ -81,6 +88,9 @@ public class TrayBook {
     interface TrayMapper {
         @Select("select id, number, container, rows from tray where number = #{number}")
         Optional<Tray> byNumber(@Param("number") int number);
+
+        @Select("select id, number, container, rows from tray where number = #{number} for update")
+        Optional<Tray> byNumberForUpdate(@Param("number") int number);
 
         @Select("select id, number, container, rows from tray where id = #{id}")
         Optional<Tray> byId(@Param("id") long id);
