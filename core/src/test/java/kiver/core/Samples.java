@@ -107,6 +107,11 @@ public final class Samples {
     }
 
     private static Crop with(Crop crop, SeedTraits seed) {
+        return with(crop, crop.cells(), seed);
+    }
+
+    /** A crop with other habits in cells and other seed. */
+    public static Crop with(Crop crop, CellHabits cells, SeedTraits seed) {
         return new Crop(
                 crop.code(),
                 crop.name(),
@@ -115,7 +120,7 @@ public final class Samples {
                 crop.leaves(),
                 crop.growAt(),
                 crop.leafLimit(),
-                crop.cells(),
+                cells,
                 seed,
                 crop.outdoors(),
                 crop.planting(),

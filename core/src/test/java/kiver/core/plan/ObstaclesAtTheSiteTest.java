@@ -83,7 +83,8 @@ class ObstaclesAtTheSiteTest {
 
     @Test
     void aCropThatHatesCellsIsBetterSownInPlace() {
-        Crop carrot = with(kale(60), new CellHabits(400, CellHabits.Habit.POORLY, 0, 1, Thirst.EVEN));
+        Crop kale = kale(60);
+        Crop carrot = Samples.with(kale, new CellHabits(400, CellHabits.Habit.POORLY, 0, 1, Thirst.EVEN), kale.seed());
         Plan plan = Planner.plan(
                 request(carrot, MODULES, 60, TODAY.plusDays(70), 1000, LOT), scenarios(carrot), SEASON.firstDay());
         assertThat(plan.obstacles().stream().<Class<?>>map(Object::getClass).toList())
@@ -127,21 +128,5 @@ class ObstaclesAtTheSiteTest {
     private static Crop tender(double soilWait, int maturityDays) {
         return Samples.crop(
                 "Squash", Hardiness.TENDER, 60, 20, WARM, new OutdoorNeeds(soilWait, -1.5, 1.5, maturityDays));
-    }
-
-    private static Crop with(Crop crop, CellHabits habits) {
-        return new Crop(
-                crop.code(),
-                crop.name(),
-                crop.hardiness(),
-                crop.emergence(),
-                crop.leaves(),
-                crop.growAt(),
-                crop.leafLimit(),
-                habits,
-                crop.seed(),
-                crop.outdoors(),
-                crop.planting(),
-                crop.sources());
     }
 }
