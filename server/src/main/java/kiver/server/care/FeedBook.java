@@ -103,14 +103,14 @@ public class FeedBook {
         return mapper.add(feed) == 1;
     }
 
-    /** When each batch was last fed. */
-    public Map<Integer, LocalDate> lastFed() {
-        return mapper.lastFed().stream().collect(Collectors.toMap(LastFed::batch, LastFed::day));
+    /** When each batch was last fed, of those that were since a day. */
+    public Map<Integer, LocalDate> lastFed(LocalDate since) {
+        return mapper.lastFed(since).stream().collect(Collectors.toMap(LastFed::batch, LastFed::day));
     }
 
-    /** What each batch was filled from, the latest last. */
-    public Map<Integer, List<Filled>> fillings() {
-        return mapper.fillings().stream().collect(Collectors.groupingBy(Filled::batch));
+    /** What each batch was filled from since a day, the latest last. */
+    public Map<Integer, List<Filled>> fillings(LocalDate since) {
+        return mapper.fillings(since).stream().collect(Collectors.groupingBy(Filled::batch));
     }
 
     /** What was given from a day on, the latest first. */
@@ -157,18 +157,18 @@ public class FeedBook {
 
         @Select("""
                 select batch.number as batch, max(feeding.fed_on) as day from feeding join batch on batch.id = feeding.batch_id
-                group by batch.number
+                where feeding.fed_on >= #{since} group by batch.number
                 """)
-        List<LastFed> lastFed();
+        List<LastFed> lastFed(@Param("since") LocalDate since);
 
         @Select("""
                 select batch.number as batch, movement.day, (mix.detail ->> 'reserveDays')::int as reserve_days
                 from stock_movement movement
                 join mix_lot mix on mix.number = movement.mix_lot
                 join batch on batch.id = movement.batch_id
-                where movement.kind = 'FILLED' order by movement.day, movement.id
+                where movement.kind = 'FILLED' and movement.day >= #{since} order by movement.day, movement.id
                 """)
-        List<Filled> fillings();
+        List<Filled> fillings(@Param("since") LocalDate since);
 
         @Select("""
                 select batch.number as batch, feed.name as feed, feeding.strength, feeding.conductivity, feeding.fed_on, account.name as by

@@ -8,16 +8,22 @@ import kiver.core.care.FeedClock;
 import kiver.core.care.FeedSchool;
 import kiver.core.outlook.BatchOutlook;
 import kiver.server.care.FeedBook;
+import kiver.server.clock.NurseryClock;
 import org.springframework.stereotype.Component;
 
 /** When each batch is next fed, by how the nursery feeds and what its mix still gives. */
 @Component
 class FeedDays {
 
-    private final FeedBook feeds;
+    /** No plant stands here longer than a winter and the summer before it. */
+    private static final int DAYS_BACK = 400;
 
-    FeedDays(FeedBook feeds) {
+    private final FeedBook feeds;
+    private final NurseryClock clock;
+
+    FeedDays(FeedBook feeds, NurseryClock clock) {
         this.feeds = feeds;
+        this.clock = clock;
     }
 
     /** What decides on the feeding of all batches on one look at the records. */
@@ -61,8 +67,9 @@ class FeedDays {
     /** As things stand now. */
     Known known() {
         FeedSchool school = feeds.way().school();
+        LocalDate since = clock.today().minusDays(DAYS_BACK);
         return school == FeedSchool.NEVER
                 ? new Known(school, Map.of(), Map.of())
-                : new Known(school, feeds.lastFed(), feeds.fillings());
+                : new Known(school, feeds.lastFed(since), feeds.fillings(since));
     }
 }
