@@ -257,10 +257,13 @@ class BenchOnThePhoneTest {
             assertThat(clash).containsText("Maro Tindle");
             screen.requireNoSidewaysScroll();
             screen.requireAccessible();
-            clash.getByRole(
-                            AriaRole.BUTTON,
-                            new Locator.GetByRoleOptions().setName("Record it for the 1 of 2 cells that still fit"))
-                    .tap();
+            page.waitForResponse(
+                    answer -> answer.url().endsWith("/losses") && answer.ok(),
+                    () -> clash.getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("Record it for the 1 of 2 cells that still fit"))
+                            .tap());
             assertThat(clash).isHidden();
             assertThat(page.locator("[data-cell='" + second + "']"))
                     .hasAttribute("aria-label", Pattern.compile(".*lost.*"));
