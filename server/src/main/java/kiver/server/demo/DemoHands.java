@@ -23,6 +23,7 @@ import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordingService;
+import kiver.server.care.FeedBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.pot.PottingService;
 import kiver.server.release.ReleaseService;
@@ -55,6 +56,7 @@ class DemoHands {
     private final NurseryClock clock;
     private final DemoMixing mixing;
     private final Filling filling;
+    private final FeedBook feeds;
     private final TransactionTemplate transaction;
 
     DemoHands(
@@ -66,9 +68,11 @@ class DemoHands {
             NurseryClock clock,
             DemoMixing mixing,
             Filling filling,
+            FeedBook feeds,
             TransactionTemplate transaction) {
         this.mixing = mixing;
         this.filling = filling;
+        this.feeds = feeds;
         this.transaction = transaction;
         this.round = round;
         this.recording = recording;
@@ -171,8 +175,24 @@ class DemoHands {
                                 .map(tray -> (BatchChange) new BatchChange.Lost(
                                         tray, state.cellsIn(tray, CellCondition.ALIVE), LossReason.NOT_NEEDED))
                                 .toList());
-            case LOOK_FOR_FROST, WATCH_DATE -> {}
+            case FEED -> feed(batch.number(), today);
+            case SOAK, UNCOVER, LOOK_FOR_FROST, WATCH_DATE -> {}
         }
+    }
+
+    /** With what stands in the store, as strong as the nursery usually feeds. */
+    private void feed(int number, LocalDate today) {
+        feeds.feeds().stream()
+                .filter(feed -> feed.nitrogen() > 0)
+                .findFirst()
+                .ifPresent(feed -> feeds.give(
+                        id(number, today, "FEED"),
+                        number,
+                        feed.id(),
+                        feeds.way().strength(),
+                        null,
+                        today,
+                        null));
     }
 
     /** Plants that were bought come with the leaves that were promised, and stand where they are to grow on. */

@@ -140,8 +140,13 @@ class DemoNurseryTest {
     void goesOnLiving() {
         LocalDate today = clock.today();
         int changes = database.queryForObject("select count(*) from batch_change", Integer.class);
+        String given = "select count(*) from feeding where fed_on = '" + today + "'";
+        assertThat(database.queryForObject(given, Integer.class)).isZero();
         demo.liveThroughToday(true);
         assertThat(clock.today()).isEqualTo(today.plusDays(1));
+        assertThat(database.queryForObject(given, Integer.class))
+                .as("whose mix has no more to give is fed")
+                .isPositive();
         int withHands = database.queryForObject("select count(*) from batch_change", Integer.class);
         assertThat(withHands).isGreaterThan(changes);
         demo.liveThroughToday(false);
