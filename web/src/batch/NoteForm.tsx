@@ -13,7 +13,7 @@ export function NoteForm({ batch }: { batch: number }) {
   return (
     <form
       noValidate
-      className="flex flex-col gap-2"
+      className="mb-3 flex flex-col gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         record(`/api/batches/${batch}/notes`, { text }, say('note on batch {batch}', { batch }))

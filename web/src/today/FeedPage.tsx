@@ -185,8 +185,8 @@ function Given({ given }: { given: FeedingView['given'] }) {
     <details>
       <summary className="trail min-h-11 content-center">{say('What was given lately')}</summary>
       <ul className="board divide-y divide-rule px-3 text-sm">
-        {given.map((each) => (
-          <li key={`${each.batch} ${each.fedOn} ${each.feed}`} className="py-1.5">
+        {given.map((each, place) => (
+          <li key={place} className="py-1.5">
             {say('{day}: batch {batch}, {feed}, {strength} mg/L{meter}{by}', {
               day: dayWords(each.fedOn),
               batch: each.batch,

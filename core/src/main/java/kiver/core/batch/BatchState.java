@@ -96,9 +96,11 @@ public final class BatchState {
         if (change instanceof BatchChange.Corrected correction) {
             requireCorrectable(correction.sequence());
         }
-        boolean begins = change instanceof BatchChange.Sown || change instanceof BatchChange.BroughtIn;
+        boolean mayComeBefore = change instanceof BatchChange.Sown
+                || change instanceof BatchChange.BroughtIn
+                || change instanceof BatchChange.Noted;
         LocalDate began = fold.sownOn;
-        if (!begins && began != null && day.isBefore(began)) {
+        if (!mayComeBefore && began != null && day.isBefore(began)) {
             throw new ChangeRefused("day", new ChangeFault.BeforeSowing(began));
         }
         List<RecordedChange> longer = new ArrayList<>(changes);

@@ -196,6 +196,18 @@ class BatchStateTest {
         return new BatchChange.Counted(TRAY, seedlings, complete);
     }
 
+    @Test
+    void aNoteMadeBeforeTheSowingStandsInNobodysWay() {
+        LocalDate day = LocalDate.of(2027, 3, 1);
+        BatchState state = BatchState.after(List.of())
+                .after(day.minusDays(1), new BatchChange.Noted("The packet feels light"))
+                .after(day, new BatchChange.Sown(new CellRun(TRAY, 1, 6), 1, new LotId(1), "Mix", new PlaceId(1)));
+        assertThat(state.sownOn()).contains(day);
+        assertThat(state.after(day.minusDays(2), new BatchChange.Noted("Ordered late"))
+                        .changes())
+                .hasSize(3);
+    }
+
     /** Java 17 does not see whether a family is handled whole, so this goes through all of them. */
     @Test
     void noKindOfChangeIsPassedOver() {
