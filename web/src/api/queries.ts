@@ -150,6 +150,9 @@ export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => ans
 /** Mix that the plan needs, and what must be bought for it. */
 export const useMixNeeds = () => useQuery({ queryKey: ['mix-needs'], queryFn: () => answered(api.GET('/api/mix-needs')) });
 
+/** Where in the store things are kept, in walking order. */
+export const useStoreSpots = () => useQuery({ queryKey: ['store-spots'], queryFn: () => answered(api.GET('/api/store/spots')) });
+
 /** What is to be sown on a day; today where none is said. */
 export const useSowingList = (day?: string) =>
   useQuery({ queryKey: ['sowing-list', day], queryFn: () => answered(api.GET('/api/sowing-list', { params: { query: day ? { day } : {} } })) });

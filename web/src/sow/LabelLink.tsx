@@ -17,7 +17,7 @@ export function LabelLink({ batches, words }: { batches: number[]; words: string
     answered(api.POST('/api/label-jobs', { body: { requestId, ...entry } })),
   );
   return (
-    <span className="no-print flex flex-wrap items-center gap-x-3">
+    <span className="no-print flex flex-wrap items-center gap-x-3 gap-y-2">
       <a className="act" href={`/api/labels.pdf?batches=${batches.join(',')}&format=${format}`} target="_blank" rel="noreferrer">
         {words}
       </a>

@@ -8,7 +8,7 @@ import { companyWords, packetWords } from '../words/reasons';
 import { listWords } from '../words/phrases';
 import { say } from '../words/say';
 import { HANDLING } from './handlingWords';
-import { LabelLink } from './LabelLink';
+import { FromTheStore } from './FromTheStore';
 
 type Group = SowingListView['groups'][number];
 
@@ -21,6 +21,7 @@ export function SowingListPage({ today }: { today: string }) {
   if (!list.data) return <Trouble error={list.error} retry={() => list.refetch()} />;
   const { groups, soak, company } = list.data;
   const sowings = groups.flatMap((group) => group.sowings);
+  const labels = sowings.reduce((sum, sowing) => sum + byTray(sowing.runs).length, 0);
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -79,7 +80,7 @@ export function SowingListPage({ today }: { today: string }) {
           ))}
         </div>
         <div className="flex flex-col gap-5">
-          {groups.length > 0 && <FromTheStore groups={groups} />}
+          {groups.length > 0 && <FromTheStore list={list.data} labels={labels} />}
           {soak.length > 0 && (
             <section aria-label={say('To soak')} className="board p-4">
               <h2 className="mb-1">{say('To soak')}</h2>
@@ -187,51 +188,6 @@ function InOneGo({ group, day }: { group: Group; day: string }) {
             )}
           </li>
         ))}
-      </ul>
-    </section>
-  );
-}
-
-/** What is taken along before one begins: trays, mix, packets, labels. */
-function FromTheStore({ groups }: { groups: Group[] }) {
-  const trays = new Map<string, number>();
-  groups.forEach((group) => trays.set(group.containerName, (trays.get(group.containerName) ?? 0) + group.trays));
-  const recipes = [...new Set(groups.map((group) => group.recipe))].filter((recipe) => recipe != null);
-  const packets = groups.flatMap((group) => group.sowings);
-  return (
-    <section aria-label={say('From the store')} className="board p-4">
-      <h2 className="mb-1">{say('From the store')}</h2>
-      <ul className="text-sm [&_li]:border-t [&_li]:border-rule [&_li]:py-1.5">
-        {[...trays].map(([name, count]) => (
-          <li key={name}>
-            {count} × {name.toLowerCase()}
-          </li>
-        ))}
-        {recipes.map((recipe) => {
-          const own = groups.filter((group) => group.recipe === recipe);
-          const litres = own.reduce((sum, group) => sum + group.litres, 0);
-          return (
-            <li key={recipe}>
-              {say('{volume} of {recipe}', { volume: volume(litres), recipe: own[0]!.recipeName })}{' '}
-              <Link className="trail no-print inline-flex min-h-11 items-center" to={`/mix/barrow?recipe=${recipe}&litres=${Math.ceil(litres)}`}>
-                {say('Barrow sheet')}
-              </Link>
-            </li>
-          );
-        })}
-        {packets.map((sowing) => (
-          <li key={sowing.batch}>
-            {say('packet {lot}, {variety}', { lot: sowing.lot, variety: sowing.variety })} <span className="text-pencil">{sowing.supplier}</span>
-          </li>
-        ))}
-        <li>
-          <LabelLink
-            batches={packets.map((sowing) => sowing.batch)}
-            words={say('Print {labels, plural, one {# label} other {# labels}} (PDF)', {
-              labels: packets.reduce((sum, sowing) => sum + byTray(sowing.runs).length, 0),
-            })}
-          />
-        </li>
       </ul>
     </section>
   );

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { SowingListView } from '../api/client';
 import { fakeServer, show } from '../api/faked';
@@ -43,6 +43,11 @@ const list: SowingListView = {
       sowings: [sowing(214, 'Blue Lantern', 1042), sowing(215, 'Stonecap', 1043)],
     },
   ],
+  store: [
+    { spot: 'Tray rack', things: [{ kind: 'CONTAINER', code: 'module-60', name: 'Module tray of 60', amount: 2, supplier: '' }] },
+    { spot: 'Cupboard', things: [{ kind: 'PACKET', code: 'K25-9', name: 'Blue Lantern', amount: 60, supplier: 'Ashmere' }] },
+    { spot: '', things: [{ kind: 'MIX', code: 'clean-fine', name: 'Clean fine mix', amount: 6.6, supplier: '' }] },
+  ],
   soak: [{ batch: 220, variety: 'Old Drum', lot: 'K25-1', seeds: 80, hours: 12, sowDay: '2027-04-16' }],
   company: [
     {
@@ -69,6 +74,7 @@ const served = {
   'GET /api/session': session,
   'GET /api/choices': choices,
   'GET /api/stock': { mixes: [], ingredients: [] },
+  'GET /api/store/spots': { spots: ['Tray rack', 'Cupboard'] },
 };
 
 beforeEach(() => {
@@ -222,5 +228,26 @@ describe('the sowing list', () => {
     expect(labels.getAttribute('href')).toBe('/api/labels.pdf?batches=214,215&format=ROLL');
     fireEvent.change(screen.getByLabelText('on'), { target: { value: 'SHEET_24' } });
     expect(labels.getAttribute('href')).toBe('/api/labels.pdf?batches=214,215&format=SHEET_24');
+  });
+});
+
+describe('the way through the store', () => {
+  it('is walked in order, and somebody says where what has no spot is kept', async () => {
+    const calls = fakeServer({ ...served, 'PUT /api/store/kept-at': { spots: [] }, 'PUT /api/store/spots': { spots: [] } });
+    show(<SowingListPage today="2027-04-15" />);
+    const store = within(await screen.findByRole('region', { name: 'From the store' }));
+    await waitFor(() =>
+      expect(store.getAllByRole('heading', { level: 3 }).map((each) => each.textContent)).toEqual(['Tray rack', 'Cupboard', 'Not said where']),
+    );
+    fireEvent.click(await store.findByRole('button', { name: 'Walk past Cupboard earlier' }));
+    fireEvent.click(store.getByRole('button', { name: 'Say where Clean fine mix is kept' }));
+    fireEvent.change(store.getByRole('combobox', { name: 'Where Clean fine mix is kept' }), { target: { value: 'Mixing bay' } });
+    fireEvent.click(store.getByRole('button', { name: 'Save' }));
+    await waitFor(() =>
+      expect(calls.filter((call) => call.method === 'PUT').map((call) => call.body)).toEqual([
+        { spots: ['Cupboard', 'Tray rack'] },
+        { kind: 'MIX', code: 'clean-fine', spot: 'Mixing bay' },
+      ]),
+    );
   });
 });

@@ -1,16 +1,17 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { BatchView, CellView, TrayView } from '../api/client';
 import { useOutbox, useRecord, whyNot } from '../bench/useOutbox';
 import { Refusal } from '../look/States';
 import { cellLook } from './cellLook';
 import { asCounted, clear, countable, EMPTY_DRAFT, enter, fewer, foundIn, gap, isUp, sweep, tap, undo, type CountDraft } from './draft';
-import { TrayGrid } from './TrayGrid';
+import { TrayGrid, type CellLook } from './TrayGrid';
+import { useKeptDraft } from './useKeptDraft';
 import { say } from '../words/say';
 
 /** Counting seedlings by tapping and sweeping cells. */
 export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView }) {
   const number = batch.summary.number;
-  const [draft, setDraft] = useKeptDraft(`kiver.count.${tray.number}.${number}`);
+  const { draft, latest, change, changeSoon } = useKeptDraft(`kiver.count.${tray.number}.${number}`);
   const [complete, setComplete] = useState(false);
   const [fingerSweeps, setFingerSweeps] = useState(false);
   // Where nearly all are up it is quicker to tell the gaps.
@@ -20,15 +21,19 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
   const touched = Object.keys(draft.found).length;
   const record = useRecord();
   const [problem, setProblem] = useState<string>();
+  const draw = (cell: CellView, now: CountDraft): CellLook => ({
+    ...cellLook(cell, number, foundIn(now, cell), now.found[cell.number] !== undefined),
+    disabled: !countable(cell, number),
+  });
   const save = () => {
     const words =
       touched > 0
         ? say('count of {cells, plural, one {# cell} other {# cells}} in {code}', { cells: touched, code: tray.code })
         : say('last look at {code}', { code: tray.code });
-    record(`/api/batches/${number}/counts`, { tray: tray.number, ...asCounted(draft), complete }, words)
+    record(`/api/batches/${number}/counts`, { tray: tray.number, ...asCounted(latest()), complete }, words)
       .then(() => {
         setProblem(undefined);
-        setDraft(EMPTY_DRAFT);
+        change(EMPTY_DRAFT);
         setComplete(false);
         setGaps(false);
       })
@@ -40,16 +45,14 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
       <TrayGrid
         tray={tray}
         fingerSweeps={fingerSweeps}
-        draw={(cell) => {
-          const look = cellLook(cell, number, foundIn(draft, cell), draft.found[cell.number] !== undefined);
-          return { ...look, disabled: !countable(cell, number) };
-        }}
+        draw={(cell) => draw(cell, draft)}
         work={{
-          tap: (cell) => setDraft(gaps ? gap(draft, cell) : tap(draft, cell)),
-          sweep: (cells) => setDraft(sweep(draft, mine(cells))),
-          row: (cells) => setDraft(gaps ? mine(cells).reduce(gap, draft) : sweep(draft, mine(cells))),
-          digit: (cell, digit) => setDraft(enter(draft, cell, digit)),
-          fewer: (cell) => setDraft(fewer(draft, cell)),
+          tap: (cell) => changeSoon(gaps ? gap(latest(), cell) : tap(latest(), cell)),
+          tapped: (cell) => draw(cell, latest()),
+          sweep: (cells) => change(sweep(latest(), mine(cells))),
+          row: (cells) => change(gaps ? mine(cells).reduce(gap, latest()) : sweep(latest(), mine(cells))),
+          digit: (cell, digit) => change(enter(latest(), cell, digit)),
+          fewer: (cell) => change(fewer(latest(), cell)),
         }}
       />
       {gaps && <p className="mt-2 font-semibold">{say('All are taken to be up. Now tap each cell in which nothing is.')}</p>}
@@ -68,17 +71,17 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
               ? say('Save last look')
               : say('Save count')}
         </button>
-        <button className="act" disabled={draft.undo.length === 0} onClick={() => setDraft(undo(draft))}>
+        <button className="act" disabled={draft.undo.length === 0} onClick={() => change(undo(latest()))}>
           {say('Undo tap')}
         </button>
-        <button className="act" disabled={touched === 0} onClick={() => setDraft(clear(draft))}>
+        <button className="act" disabled={touched === 0} onClick={() => change(clear(latest()))}>
           {say('Clear')}
         </button>
         <button
           className="act"
           aria-pressed={gaps}
           onClick={() => {
-            if (!gaps) setDraft(sweep(draft, mine(tray.cells)));
+            if (!gaps) change(sweep(latest(), mine(tray.cells)));
             setGaps(!gaps);
           }}
         >
@@ -100,21 +103,4 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
       </div>
     </>
   );
-}
-
-/** A draft that outlives a reload or an empty battery. */
-function useKeptDraft(key: string): [CountDraft, (draft: CountDraft) => void] {
-  const [draft, setDraft] = useState<CountDraft>(() => {
-    try {
-      const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as CountDraft | null;
-      return kept && typeof kept.found === 'object' && Array.isArray(kept.undo) ? kept : EMPTY_DRAFT;
-    } catch {
-      return EMPTY_DRAFT;
-    }
-  });
-  useEffect(() => {
-    if (Object.keys(draft.found).length === 0) localStorage.removeItem(key);
-    else localStorage.setItem(key, JSON.stringify(draft));
-  }, [key, draft]);
-  return [draft, setDraft];
 }

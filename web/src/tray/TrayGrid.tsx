@@ -20,6 +20,8 @@ export interface CellLook {
 interface Work {
   /** A tap, or Enter. */
   tap: (cell: CellView) => void;
+  /** How a cell looks right after a tap, where that is to be seen before all else is drawn. */
+  tapped?: (cell: CellView) => CellLook;
   /** A sweep; called once at its end with every cell it crossed, in order. */
   sweep: (cells: CellView[]) => void;
   /** A digit typed on a cell. */
@@ -51,7 +53,9 @@ export function TrayGrid({
   const [frame, width] = useWidth<HTMLDivElement>(USUAL_WIDTH);
   const columns = tray.columns + (work.row ? 1 : 0);
   const wide = columns * (FINGER + GAP) > width;
+  const small = whole && wide;
   const swept = useRef<CellView[]>([]);
+  const shown = useRef(new Map<number, CellLook>());
   const cellAt = (element: Element | null): CellView | undefined => {
     const number = element?.closest<HTMLElement>('[data-cell]')?.dataset.cell;
     return number ? tray.cells[Number(number) - 1] : undefined;
@@ -78,13 +82,35 @@ export function TrayGrid({
     );
     work.sweep([...swept.current, ...around.flatMap((number) => tray.cells[number - 1] ?? [])]);
   };
+  const show = (cell: CellView, look: CellLook) => {
+    const element = grid.current?.querySelector<HTMLElement>(`[data-cell="${cell.number}"]`);
+    if (!element) return;
+    const row = Math.floor((cell.number - 1) / tray.columns);
+    element.textContent = look.text;
+    element.className = cellClass(look.look, small);
+    element.setAttribute('aria-label', cellWords(cell, row + 1, cell.number - row * tray.columns, look.words));
+  };
+  // What was shown ahead is held against what is drawn: a tap taken back at once leaves nothing to draw, and would stay.
+  useLayoutEffect(() => {
+    shown.current.forEach((look, number) => {
+      const cell = tray.cells[number - 1];
+      if (cell && !isSame(draw(cell), look)) show(cell, draw(cell));
+    });
+    shown.current.clear();
+  });
   const focus = (number: number) => grid.current?.querySelector<HTMLElement>(`[data-cell="${number}"]`)?.focus();
   const handled: Handled = {
     row: (cells) => work.row?.(cells),
     click: (cell: CellView) => {
       const partOfSweep = swept.current.length > 1;
       swept.current = [];
-      if (!partOfSweep && !draw(cell).disabled) work.tap(cell);
+      if (partOfSweep || draw(cell).disabled) return;
+      work.tap(cell);
+      const look = work.tapped?.(cell);
+      if (look) {
+        shown.current.set(cell.number, look);
+        show(cell, look);
+      }
     },
     keyDown: (event: KeyboardEvent, cell: CellView) => {
       const workable = !draw(cell).disabled;
@@ -111,7 +137,6 @@ export function TrayGrid({
   };
   const on = useUnchanging(handled);
   const rows = useMemo(() => Array.from({ length: tray.rows }, (_, row) => tray.cells.slice(row * tray.columns, (row + 1) * tray.columns)), [tray]);
-  const small = whole && wide;
   const template = `${work.row ? `${small ? 24 : FINGER}px ` : ''}repeat(${tray.columns}, minmax(${small ? '0' : `${FINGER}px`}, 1fr))`;
   return (
     <div ref={frame} className="isolate [contain:layout_style]">
@@ -120,28 +145,31 @@ export function TrayGrid({
           {whole ? say('Larger cells') : say('See the whole tray')}
         </button>
       )}
-      <div className="overflow-x-auto rounded-md border-4 border-loam bg-loam p-1.5" tabIndex={-1} data-small>
-        <div
-          ref={grid}
-          role="group"
-          aria-label={say('{code}, {rows} rows of {columns} cells', { code: tray.code, rows: tray.rows, columns: tray.columns })}
-          className={`grid min-w-full select-none ${small ? 'gap-px text-xs' : 'w-max gap-1 text-lg'} ${fingerSweeps ? 'touch-none' : ''}`}
-          onPointerDown={onPointerDown}
-          onPointerMove={onPointerMove}
-          onPointerUp={onPointerUp}
-        >
-          {rows.map((cells, row) => (
-            <Row
-              key={row}
-              row={row + 1}
-              cells={cells}
-              looks={cells.map(draw)}
-              small={small}
-              headed={work.row !== undefined}
-              template={template}
-              on={on}
-            />
-          ))}
+      {/* What scrolls has square corners and scrolls only where it must: cutting them round would cost each tap a picture. */}
+      <div className="rounded-md border-4 border-loam bg-loam p-1.5">
+        <div className={wide && !whole ? 'overflow-x-auto' : ''} tabIndex={-1} data-small>
+          <div
+            ref={grid}
+            role="group"
+            aria-label={say('{code}, {rows} rows of {columns} cells', { code: tray.code, rows: tray.rows, columns: tray.columns })}
+            className={`grid min-w-full select-none ${small ? 'gap-px text-xs' : 'w-max gap-1 text-lg'} ${fingerSweeps ? 'touch-none' : ''}`}
+            onPointerDown={onPointerDown}
+            onPointerMove={onPointerMove}
+            onPointerUp={onPointerUp}
+          >
+            {rows.map((cells, row) => (
+              <Row
+                key={row}
+                row={row + 1}
+                cells={cells}
+                looks={cells.map(draw)}
+                small={small}
+                headed={work.row !== undefined}
+                template={template}
+                on={on}
+              />
+            ))}
+          </div>
         </div>
       </div>
     </div>
@@ -213,6 +241,12 @@ function useUnchanging(newest: Handled): Handled {
   );
 }
 
+const cellWords = (cell: CellView, row: number, column: number, words: string) =>
+  say('Cell {number}, row {row}, column {column}, {words}', { number: cell.number, row, column, words });
+
+const cellClass = (look: string, small: boolean) =>
+  `relative grid place-items-center rounded-sm font-bold ring-dusk ${small ? 'min-h-6' : 'min-h-11'} ${look}`;
+
 /** One cell. A tap changes one of hundreds, and only that one is drawn again. */
 const Cell = memo(function Cell({
   cell,
@@ -231,10 +265,10 @@ const Cell = memo(function Cell({
       data-cell={cell.number}
       // Kept by the grid from then on.
       tabIndex={cell.number === 1 ? 0 : -1}
-      aria-label={say('Cell {number}, row {row}, column {column}, {words}', { number: cell.number, row, column, words })}
+      aria-label={cellWords(cell, row, column, words)}
       onFocus={() => on.focus(cell)}
       aria-disabled={disabled}
-      className={`relative grid place-items-center rounded-sm font-bold ring-dusk ${small ? 'min-h-6' : 'min-h-11'} ${look}`}
+      className={cellClass(look, small)}
       onClick={() => on.click(cell)}
       onKeyDown={(event) => on.keyDown(event, cell)}
     >

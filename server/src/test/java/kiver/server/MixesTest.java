@@ -2,6 +2,7 @@ package kiver.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
@@ -222,6 +223,39 @@ class MixesTest {
         nursery.get(nursery.grower, "/api/labels.pdf?batches=" + batch).andExpect(status().isForbidden());
         nursery.get(nursery.hand, "/api/sowing-list?day=1999-01-01").andExpect(status().isUnprocessableContent());
         nursery.get(nursery.grower, "/api/sowing-list").andExpect(status().isForbidden());
+    }
+
+    @Test
+    void theStoreIsWalkedAsTheNurserySaysAndWhatHasNoSpotComesLast() throws Exception {
+        int batch = nursery.batchOf(nursery.order(30));
+        String day = JsonPath.read(read("/api/batches/" + batch), "$.plan.sowDay");
+        String lot = JsonPath.read(read("/api/sowing-list?day=" + day), "$.groups[0].sowings[0].lot");
+        String kept = "{\"kind\":\"%s\",\"code\":\"%s\",\"spot\":\"%s\"}";
+        nursery.put(nursery.hand, "/api/store/kept-at", kept.formatted("PACKET", lot, " Tin 3 "))
+                .andExpect(status().isOk());
+        nursery.put(nursery.hand, "/api/store/kept-at", kept.formatted("CONTAINER", "module-60", "Rack"))
+                .andExpect(jsonPath("$.spots", contains("Tin 3", "Rack")));
+        assertThat(JsonPath.<List<String>>read(read("/api/sowing-list?day=" + day), "$.store[*].spot"))
+                .startsWith("Tin 3", "Rack");
+        nursery.put(nursery.hand, "/api/store/spots", "{\"spots\":[\"Rack\",\"Tin 3\"]}")
+                .andExpect(status().isOk());
+        String list = read("/api/sowing-list?day=" + day);
+        assertThat(JsonPath.<List<String>>read(list, "$.store[*].spot")).startsWith("Rack", "Tin 3");
+        assertThat(JsonPath.<List<Double>>read(list, "$.store[0].things[?(@.kind == 'CONTAINER')].amount"))
+                .containsExactly(JsonPath.<List<Integer>>read(list, "$.groups[*].sowings[*].runs[*].tray").stream()
+                                .distinct()
+                                .count()
+                        * 1.0);
+        nursery.put(nursery.hand, "/api/store/spots", "{\"spots\":[\"Rack\",\"Rack\"]}")
+                .andExpect(jsonPath("$.errors[0].message", containsString("changed meanwhile")));
+        nursery.put(nursery.hand, "/api/store/kept-at", kept.formatted("PACKET", "nonsense", "Rack"))
+                .andExpect(jsonPath("$.errors[0].message", containsString("nonsense")));
+        nursery.put(nursery.hand, "/api/store/kept-at", kept.formatted("BARROW", lot, "Rack"))
+                .andExpect(status().is4xxClientError());
+        nursery.put(nursery.grower, "/api/store/kept-at", kept.formatted("PACKET", lot, "Rack"))
+                .andExpect(status().isForbidden());
+        nursery.put(nursery.hand, "/api/store/kept-at", kept.formatted("PACKET", lot, ""))
+                .andExpect(jsonPath("$.spots", contains("Rack")));
     }
 
     @Test

@@ -2,6 +2,7 @@ package kiver.server.demo;
 
 import java.util.HashMap;
 import java.util.Map;
+import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.seed.LotId;
@@ -10,12 +11,14 @@ import kiver.server.account.Role;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
+import kiver.server.media.MediaBook;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.place.DeviceBook;
 import kiver.server.place.PlaceBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.stock.StoreSpots;
 import kiver.server.today.HandsBook;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -27,6 +30,9 @@ class DemoFounding {
     /** Known to everybody who reads the start command's output; the demonstration listens on this machine only. */
     private static final String PASSWORD = "demo-seedlings";
 
+    /** g for a thousand seeds; smaller packets stand on top. */
+    private static final double FINE_SEED = 1;
+
     private final NurseryClock clock;
     private final PlaceBook places;
     private final DeviceBook devices;
@@ -37,6 +43,8 @@ class DemoFounding {
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
     private final DemoMixing mixing;
+    private final MediaBook media;
+    private final StoreSpots store;
 
     DemoFounding(
             NurseryClock clock,
@@ -48,7 +56,11 @@ class DemoFounding {
             HandsBook hands,
             AccountMapper accounts,
             PasswordEncoder encoder,
-            DemoMixing mixing) {
+            DemoMixing mixing,
+            MediaBook media,
+            StoreSpots store) {
+        this.media = media;
+        this.store = store;
         this.mixing = mixing;
         this.clock = clock;
         this.places = places;
@@ -103,10 +115,31 @@ class DemoFounding {
             firstGrower = firstGrower == 0 ? grower : firstGrower;
         }
         mixing.found();
+        keepInStore();
         String hash = encoder.encode(PASSWORD);
         accounts.insert("propagator@quillmere.example", "Maro Tindle", hash, Role.PROPAGATOR, null);
         accounts.insert("hand@quillmere.example", "Pell Oskway", hash, Role.BENCH_HAND, null);
         accounts.insert("grower@lowermead.example", "Ansa Brell", hash, Role.GROWER, firstGrower);
         accounts.insert("grower@fennick.example", "Tove Garrin", hash, Role.GROWER, firstGrower + 1);
+    }
+
+    /** Past the tray rack by the door to the mixing bay, and back by the seed cupboard. */
+    private void keepInStore() {
+        crops.containers()
+                .forEach(container -> store.keep(
+                        new StoreSpots.Thing(
+                                StoreSpots.Kind.CONTAINER, container.code().written()),
+                        container.kind() == Container.Kind.POTS ? "Pot shelf" : "Tray rack"));
+        media.recipes()
+                .forEach(kept -> store.keep(
+                        new StoreSpots.Thing(
+                                StoreSpots.Kind.MIX, kept.recipe().code().written()),
+                        "Mixing bay"));
+        seeds.lots()
+                .forEach(lot -> store.keep(
+                        new StoreSpots.Thing(StoreSpots.Kind.PACKET, lot.code()),
+                        crops.cropOf(crops.variety(lot.varietyId())).seed().thousandSeedWeight() < FINE_SEED
+                                ? "Seed cupboard, top"
+                                : "Seed cupboard, below"));
     }
 }

@@ -51,6 +51,7 @@ class SowingList {
     private final CropBook crops;
     private final MediaBook media;
     private final TrialBook trials;
+    private final FromTheStore store;
     private final NurseryClock clock;
 
     SowingList(
@@ -62,6 +63,7 @@ class SowingList {
             CropBook crops,
             MediaBook media,
             TrialBook trials,
+            FromTheStore store,
             NurseryClock clock) {
         this.work = work;
         this.analyst = analyst;
@@ -71,6 +73,7 @@ class SowingList {
         this.crops = crops;
         this.media = media;
         this.trials = trials;
+        this.store = store;
         this.clock = clock;
     }
 
@@ -162,8 +165,13 @@ class SowingList {
     /** What goes with a crop in one tray, of what is to be sown the same day in the same container. */
     record GoesTogether(String crop, List<String> with) {}
 
-    /** The day's sowing. */
-    record SowingListView(LocalDate day, List<Group> groups, List<Soak> soak, List<Company> company) {}
+    /** The day's sowing, and what is fetched for it in walking order. */
+    record SowingListView(
+            LocalDate day,
+            List<Group> groups,
+            List<FromTheStore.StoreStop> store,
+            List<Soak> soak,
+            List<Company> company) {}
 
     /** The list of a day. */
     SowingListView on(LocalDate day) {
@@ -180,7 +188,7 @@ class SowingList {
         }
         List<Group> groups = new ArrayList<>();
         sowings.forEach((key, own) -> groups.add(group(firsts.get(key), own)));
-        return new SowingListView(day, groups, soak(day), company(batches));
+        return new SowingListView(day, groups, store.stops(groups), soak(day), company(batches));
     }
 
     private List<BatchOutlook> toSow(LocalDate day) {
