@@ -101,7 +101,7 @@ function WhereKept({ thing, spot, spots }: { thing: Fetched; spot: string; spots
         aria-label={say('Say where {what} is kept', { what: thing.name })}
         onClick={() => setTyped(spot)}
       >
-        {spot ? say('moved') : say('kept where?')}
+        {spot ? say('kept elsewhere') : say('kept where?')}
       </button>
     );
   }

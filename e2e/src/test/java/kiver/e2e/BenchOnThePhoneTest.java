@@ -80,7 +80,10 @@ class BenchOnThePhoneTest {
         }
     }
 
-    /** The signal goes in the middle of a sowing; the phone is loaded anew without it; nothing is sown twice or lost. */
+    /**
+     * A run is skipped and taken up again, its packet is short and another lot goes on; then the signal goes in the middle and
+     * the phone is loaded anew without it: nothing is sown twice or lost.
+     */
     @Test
     void theSowingGoesOnWithoutSignalAlsoAfterAReload() throws IOException, InterruptedException {
         try (Screen screen = Screen.installedPhone(nursery).signIn(Nursery.HAND)) {
@@ -90,6 +93,16 @@ class BenchOnThePhoneTest {
             String heading = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
                     .innerText();
             int tray = Integer.parseInt(heading.replaceAll("^T(\\d+).*", "$1"));
+            button(page, "Skip this run").tap();
+            button(page, "Go through what was skipped").tap();
+            button(page, "Packet is short").tap();
+            page.locator("svg[role=img] rect").nth(19).tap();
+            button(page, "Sown up to cell 20").tap();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                    .containsText("cells 21 to");
+            button(page, "Another lot").tap();
+            button(page, "K24-548, 600 left").tap();
+            assertThat(page.getByText("K24-548 Butterlow")).isVisible();
             screen.context().setOffline(true);
             button(page, "Dropped").click();
             assertThat(button(page, "Covered, next")).isVisible();

@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Before anything is sown: which batches share a tray, and trays cut to fit. */
 @Service
-class LayingOut {
+public class LayingOut {
 
     private final BatchBook batches;
     private final TrayBook trays;

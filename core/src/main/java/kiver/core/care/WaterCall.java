@@ -1,0 +1,120 @@
+package kiver.core.care;
+
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.Optional;
+import kiver.core.crop.Thirst;
+import org.apache.commons.statistics.distribution.NormalDistribution;
+
+/**
+ * What a tray wants of whoever walks past it: water, a look, or to be left alone.
+ *
+ * @param advice what is to be done
+ * @param now what is known of its water
+ * @param mark share of available water at which this crop is watered
+ * @param atMark when it comes to the mark; empty where that is days ahead
+ * @param how the water is given
+ * @param minutes that it stands in water; 0 where it is not stood in it
+ * @param neverDries whether it was watered time after time without wanting it
+ */
+public record WaterCall(
+        Advice advice,
+        TrayWater now,
+        double mark,
+        Optional<LocalDateTime> atMark,
+        WaterSeen.How how,
+        int minutes,
+        boolean neverDries) {
+
+    /** What is to be done with a tray. */
+    public enum Advice {
+        WATER,
+        SPRAY,
+        LOOK,
+        LEAVE
+    }
+
+    /**
+     * What is known of a tray beside its record.
+     *
+     * @param thirst of its crop
+     * @param untilUp how it is kept until something shows; empty once it does
+     * @param isRooted whether its plants draw from below
+     */
+    public record Tray(Thirst thirst, Optional<AfterSowing> untilUp, boolean isRooted) {}
+
+    /** So sure that it will have come to its mark it is watered. */
+    private static final double SURE = 0.7;
+
+    private static final double UNSURE = 0.3;
+
+    /** A tray of which no more is known than this is lifted. */
+    private static final double HARDLY_KNOWN = 0.2;
+
+    /** Seed that dries once it has drunk is dead. */
+    private static final double SEED_MARK = 0.5;
+
+    private static final double LONGEST_STAND = 30;
+    private static final double STEP_OF_STAND = 5;
+
+    /** The share of available water at which a crop is watered. */
+    public static double mark(Thirst thirst) {
+        return switch (thirst) {
+            case DRY_SIDE -> 0.3;
+            case EVEN -> 0.45;
+            case MOIST -> 0.6;
+        };
+    }
+
+    /**
+     * The call on a tray.
+     *
+     * @param next when somebody walks past again
+     */
+    public static WaterCall of(Tray tray, WaterRecord record, DryingPace pace, LocalDateTime now, LocalDateTime next) {
+        TrayWater water = record.at(now, pace);
+        double mark = tray.untilUp().isPresent() ? SEED_MARK : mark(tray.thirst());
+        TrayWater then = water.after(record.drinking().between(record.air(), now, next), pace);
+        double dryByThen = NormalDistribution.of(then.share(), Math.max(0.01, then.deviation()))
+                .cumulativeProbability(mark);
+        Advice advice =
+                tray.untilUp().map(way -> untilUp(way, record, dryByThen, now)).orElseGet(() -> up(water, dryByThen));
+        boolean beneath =
+                advice != Advice.SPRAY && (tray.isRooted() || tray.untilUp().isPresent());
+        return new WaterCall(
+                advice,
+                water,
+                mark,
+                record.reaches(mark, now, pace),
+                advice == Advice.SPRAY ? WaterSeen.How.SPRAY : beneath ? WaterSeen.How.BELOW : WaterSeen.How.ABOVE,
+                beneath ? minutes(water.share()) : 0,
+                tray.untilUp().isEmpty() && record.neverDries(mark, now, pace));
+    }
+
+    private static Advice up(TrayWater water, double dryByThen) {
+        if (dryByThen >= SURE) {
+            return Advice.WATER;
+        }
+        return dryByThen > UNSURE || water.deviation() > HARDLY_KNOWN ? Advice.LOOK : Advice.LEAVE;
+    }
+
+    private static Advice untilUp(AfterSowing way, WaterRecord record, double dryByThen, LocalDateTime now) {
+        boolean looked = record.seen().stream()
+                .anyMatch(each -> Duration.between(each.at(), now).toHours() < 12);
+        if (looked) {
+            boolean palest = record.seen().get(record.seen().size() - 1).seen() instanceof WaterSeen.Surface surface
+                    && !surface.dark();
+            return palest ? Advice.WATER : Advice.LEAVE;
+        }
+        if (way == AfterSowing.SPRAYED_DAILY) {
+            return Advice.SPRAY;
+        }
+        return dryByThen >= SURE && way == AfterSowing.STOOD_IN_WATER ? Advice.WATER : Advice.LOOK;
+    }
+
+    /** The drier, the longer: from 10 to 30 minutes in steps of 5. */
+    private static int minutes(double share) {
+        double minutes = LONGEST_STAND * (1 - share * 2 / 3);
+        return (int) (Math.round(minutes / STEP_OF_STAND) * STEP_OF_STAND);
+    }
+}

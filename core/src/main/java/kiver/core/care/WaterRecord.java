@@ -1,0 +1,110 @@
+package kiver.core.care;
+
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What was done and seen of the water in one tray, with what makes it dry.
+ *
+ * @param seen in the order in which it happened
+ * @param drinking what the tray gives off
+ * @param air of the place it stands in
+ */
+public record WaterRecord(List<Sighting> seen, Drinking drinking, AirDemand air) {
+
+    /** Days back in which watering tells of a habit. */
+    private static final int HABIT_DAYS = 10;
+
+    private static final int HABIT_TIMES = 3;
+
+    /** So far above its mark a tray did not want water. */
+    private static final double FAR_ABOVE = 0.25;
+
+    /** A share known no better than this is not held against anybody. */
+    private static final double KNOWN = 0.25;
+
+    /** Something done or seen at a moment. */
+    public record Sighting(LocalDateTime at, WaterSeen seen) {}
+
+    public WaterRecord {
+        seen = List.copyOf(seen);
+    }
+
+    /** What is known of its water at a moment, which is not before the last sighting. */
+    public TrayWater at(LocalDateTime moment, DryingPace pace) {
+        TrayWater water = TrayWater.UNKNOWN;
+        LocalDateTime last = null;
+        for (Sighting each : seen) {
+            water = last == null ? water : water.after(drinking.between(air, last, each.at()), pace);
+            water = water.with(each.seen());
+            last = each.at();
+        }
+        return last == null ? water : water.after(drinking.between(air, last, moment), pace);
+    }
+
+    /** What its weighings tell of how fast it dries: each against the soaking or weighing before it. */
+    public List<DryingPace.Dried> dried() {
+        List<DryingPace.Dried> dried = new ArrayList<>();
+        LocalDateTime since = null;
+        double share = 0;
+        for (Sighting each : seen) {
+            if (each.seen() instanceof WaterSeen.Weighed weighed) {
+                if (since != null) {
+                    dried.add(new DryingPace.Dried(drinking.between(air, since, each.at()), share - weighed.share()));
+                }
+                since = each.at();
+                share = weighed.share();
+            } else if (each.seen() instanceof WaterSeen.Watered watered) {
+                since = watered.how() == WaterSeen.How.BELOW ? each.at() : null;
+                share = 1;
+            }
+        }
+        return dried;
+    }
+
+    /** When it comes to a mark, from a moment on; empty where that lies beyond what the air tells of. */
+    public Optional<LocalDateTime> reaches(double mark, LocalDateTime from, DryingPace pace) {
+        double toGo = (at(from, pace).share() - mark) / pace.factor();
+        if (toGo <= 0) {
+            return Optional.of(from);
+        }
+        if (drinking.between(air, from, air.end()) < toGo) {
+            return Optional.empty();
+        }
+        LocalDateTime early = from;
+        LocalDateTime late = air.end();
+        while (early.plusMinutes(10).isBefore(late)) {
+            LocalDateTime middle =
+                    early.plusSeconds(Duration.between(early, late).toSeconds() / 2);
+            if (drinking.between(air, from, middle) < toGo) {
+                early = middle;
+            } else {
+                late = middle;
+            }
+        }
+        return Optional.of(late);
+    }
+
+    /** Whether it was watered again and again of late while it was far from its mark: it never dries. */
+    public boolean neverDries(double mark, LocalDateTime now, DryingPace pace) {
+        TrayWater water = TrayWater.UNKNOWN;
+        LocalDateTime last = null;
+        int tooEarly = 0;
+        for (Sighting each : seen) {
+            water = last == null ? water : water.after(drinking.between(air, last, each.at()), pace);
+            boolean soaked = each.seen() instanceof WaterSeen.Watered watered && watered.how() != WaterSeen.How.SPRAY;
+            if (soaked
+                    && each.at().isAfter(now.minusDays(HABIT_DAYS))
+                    && water.deviation() < KNOWN
+                    && water.share() > mark + FAR_ABOVE) {
+                tooEarly++;
+            }
+            water = water.with(each.seen());
+            last = each.at();
+        }
+        return tooEarly >= HABIT_TIMES;
+    }
+}
