@@ -22,6 +22,7 @@ export type OrderWithPicks = Schemas['OrderWithPicks'];
 export type PlanView = Schemas['PlanView'];
 export type RoundView = Schemas['RoundView'];
 export type StopView = Schemas['StopView'];
+export type WaterView = Schemas['WaterView'];
 export type LooksView = Schemas['LooksView'];
 export type LookView = Schemas['LookView'];
 export type PracticeTrial = Schemas['PracticeTrial'];

@@ -150,6 +150,9 @@ export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => ans
 /** Mix that the plan needs, and what must be bought for it. */
 export const useMixNeeds = () => useQuery({ queryKey: ['mix-needs'], queryFn: () => answered(api.GET('/api/mix-needs')) });
 
+/** What the water in each tray is, and which want some. */
+export const useWater = () => useQuery({ queryKey: ['water'], queryFn: () => answered(api.GET('/api/water')) });
+
 /** Where in the store things are kept, in walking order. */
 export const useStoreSpots = () => useQuery({ queryKey: ['store-spots'], queryFn: () => answered(api.GET('/api/store/spots')) });
 

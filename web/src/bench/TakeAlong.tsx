@@ -21,6 +21,7 @@ export function TakeAlong({ round }: { round: RoundView }) {
       await fetch(['choices'], () => answered(api.GET('/api/choices')));
       await fetch(['looks'], () => answered(api.GET('/api/looks')));
       await fetch(['feeding'], () => answered(api.GET('/api/feeding')));
+      await fetch(['water'], () => answered(api.GET('/api/water')));
       await fetch(['stock'], () => answered(api.GET('/api/stock')));
       await fetch(['sowing-list', round.today], () => answered(api.GET('/api/sowing-list', { params: { query: { day: round.today } } })));
       for (const work of round.stops.flatMap((stop) => stop.work)) {

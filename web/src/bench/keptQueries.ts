@@ -3,7 +3,21 @@ import { openDB } from 'idb';
 import type { SessionView } from '../api/client';
 
 /** What is needed at the bench and stays on the device: where the signal ends, the day's work goes on from it. */
-const BENCH = new Set(['session', 'round', 'rooms', 'hands', 'batches', 'trays', 'choices', 'stock', 'media', 'sowing-list', 'looks', 'feeding']);
+const BENCH = new Set([
+  'session',
+  'round',
+  'rooms',
+  'hands',
+  'batches',
+  'trays',
+  'choices',
+  'stock',
+  'media',
+  'sowing-list',
+  'looks',
+  'feeding',
+  'water',
+]);
 
 /** Older than this, what was fetched is no help at the bench any more. */
 const OLDEST = 3 * 24 * 3_600_000;

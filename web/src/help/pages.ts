@@ -109,6 +109,16 @@ export const PAGES: PageHelp[] = [
     offline: say('What is left of each lot is kept with the record. Seed sown on a page that is open is taken off when it is sent.'),
   },
   {
+    at: '/water',
+    name: say('Water'),
+    purpose: say('Which trays want water and from where, which want a look, which are left alone: by what they hold and how fast they dry.'),
+    tries: [
+      say('Lift a tray and say light, some heft or heavy: what is known of it follows your hand.'),
+      say('Put one on the scale now and then: how fast its like dry here is learnt from it.'),
+    ],
+    offline: say('What each tray wanted lies on this device when the round does; what you do and see is kept and sent later.'),
+  },
+  {
     at: '/feed',
     name: say('Feed'),
     purpose: say('What goes into the can, whose mix has no more to give, and what was given.'),

@@ -6,20 +6,21 @@ const DAYS = [
   { to: '/tomorrow', name: say('Tomorrow') },
   { to: '/week', name: say('This week') },
   { to: '/sow', name: say('Sowing') },
+  { to: '/water', name: say('Water') },
   { to: '/feed', name: say('Feed') },
 ];
 
 /** The round of today, that of tomorrow, and the week. */
 export function RoundTabs() {
   return (
-    <nav aria-label={say('Days of the round')} className="no-print mb-1 flex flex-wrap gap-1">
+    <nav aria-label={say('Days of the round')} className="no-print mb-1 flex flex-wrap sm:gap-1">
       {DAYS.map((day) => (
         <NavLink
           key={day.to}
           to={day.to}
           end
           className={({ isActive }) =>
-            `flex min-h-11 items-center border-b-3 px-2 text-sm font-semibold ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
+            `flex min-h-11 items-center border-b-3 px-1.5 text-sm sm:px-2 font-semibold ${isActive ? 'border-dusk' : 'border-transparent text-pencil hover:text-ink'}`
           }
         >
           {day.name}

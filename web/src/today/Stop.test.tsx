@@ -37,6 +37,7 @@ const stop: StopView = {
   setMinimum: 19,
   setMaximum: 21,
   quietBatches: 1,
+  water: { below: [], above: [], spray: [], look: [], leave: 3 },
   warnings: [],
   work: [
     {

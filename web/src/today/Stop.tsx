@@ -5,6 +5,7 @@ import { minutesWords } from '../words/phrases';
 import { say } from '../words/say';
 import { told } from '../words/told';
 import { LookFor } from './LookFor';
+import { StopWater } from './StopWater';
 import { ReadThermometer } from './ReadThermometer';
 import { type Hand, isOpen, TaskRow } from './TaskRow';
 
@@ -48,6 +49,7 @@ export function Stop({ stop, today, hands, looks }: { stop: StopView; today: str
       <PlaceWarnings warnings={stop.warnings} />
       {stop.caution && <p className="text-sm text-ochre">{told('<b>Mind:</b> {caution}', { caution: stop.caution })}</p>}
       {looks && <LookFor placeId={stop.placeId} looks={looks} />}
+      <StopWater placeId={stop.placeId} water={stop.water} />
       {stop.work.length === 0 ? (
         <p className="text-sm text-pencil">
           {stop.quietBatches > 0

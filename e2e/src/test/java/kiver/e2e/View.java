@@ -38,6 +38,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.HAND, "/seed", "Seed"),
             new View(Nursery.HAND, "/sow", "Sowing"),
             new View(Nursery.PROPAGATOR, "/feed", "Feed"),
+            new View(Nursery.HAND, "/water", "Water"),
             new View(Nursery.PROPAGATOR, "/mix", "Mix"),
             new View(Nursery.HAND, "/mix/barrow?recipe=living&litres=60", "Barrow sheet"),
             new View(Nursery.PROPAGATOR, "/mix/recipes/living", "Living mix"),

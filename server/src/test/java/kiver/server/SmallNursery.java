@@ -163,6 +163,14 @@ public class SmallNursery {
                 .content(body));
     }
 
+    /** Readings as a device sends them. */
+    ResultActions send(String token, String type, String body) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post("/api/readings")
+                .header("Authorization", "Bearer " + token)
+                .contentType(type)
+                .content(body));
+    }
+
     ResultActions put(Person person, String path, String body) throws Exception {
         return http.perform(MockMvcRequestBuilders.put(path)
                 .with(user(person))

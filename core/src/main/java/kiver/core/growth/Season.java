@@ -61,6 +61,11 @@ public final class Season {
         manyFreshScatter = PaceSpread.scatter(weather.size(), DRAWS_A_YEAR_FOR_A_PROMISE, 0.29);
     }
 
+    /** Of the nursery, degrees, north positive. */
+    public double latitude() {
+        return latitude;
+    }
+
     /** The first day of all series. */
     public LocalDate firstDay() {
         return weather.get(0).firstDay();

@@ -57,6 +57,7 @@ class DemoHands {
     private final DemoMixing mixing;
     private final Filling filling;
     private final FeedBook feeds;
+    private final DemoWater water;
     private final TransactionTemplate transaction;
 
     DemoHands(
@@ -69,7 +70,9 @@ class DemoHands {
             DemoMixing mixing,
             Filling filling,
             FeedBook feeds,
+            DemoWater water,
             TransactionTemplate transaction) {
+        this.water = water;
         this.mixing = mixing;
         this.filling = filling;
         this.feeds = feeds;
@@ -85,6 +88,7 @@ class DemoHands {
     /** Does a day's work. */
     void work() {
         LocalDate today = clock.today();
+        water.walk();
         for (RoundService.Stop stop : round.stops()) {
             BatchOutlook batch = stop.batch();
             int number = batch.file().batch().number();

@@ -55,6 +55,17 @@ final class DemoTruth {
         return random(100 + kind, batch, day).nextDouble() < likelihood;
     }
 
+    /** How fast a tray dries beside what is worked out: each container, crop and place by its own, each tray a little more or less. */
+    static double dryingPace(int group, int tray) {
+        return Math.exp(0.25 * random(6, group, 0).nextGaussian()
+                + 0.05 * random(7, tray, 0).nextGaussian());
+    }
+
+    /** g by which the scale is off. */
+    static double scaleOff(int tray, long day) {
+        return 6 * random(8, tray, day).nextGaussian();
+    }
+
     private static SplittableRandom random(long purpose, long thing, long part) {
         return new SplittableRandom(SEED + purpose * 1_000_003 + thing * 7_368_787 + part * 15_485_863);
     }

@@ -28,8 +28,10 @@ class ReadingsController {
     private final DeviceBook devices;
     private final ProbeReadings readings;
     private final ReadingsText texts;
+    private final Scales scales;
 
-    ReadingsController(DeviceBook devices, ProbeReadings readings, ReadingsText texts) {
+    ReadingsController(DeviceBook devices, ProbeReadings readings, ReadingsText texts, Scales scales) {
+        this.scales = scales;
         this.devices = devices;
         this.readings = readings;
         this.texts = texts;
@@ -57,11 +59,16 @@ class ReadingsController {
         Device device = devices.byToken(authorization.substring(BEARER.length()).strip())
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.UNAUTHORIZED));
         ReadingsText.Read read = type.startsWith("text/csv") ? texts.csv(body) : texts.json(body);
-        if (read.readings().isEmpty() && read.refused().isEmpty()) {
+        if (read.readings().isEmpty()
+                && read.weights().isEmpty()
+                && read.refused().isEmpty()) {
             throw new Refusal("readings", Said.of("There is no reading in what was sent."));
         }
         int taken = readings.take(device, read.readings());
-        return new ReadingsTaken(taken, read.readings().size() - taken, read.refused());
+        for (ReadingsText.Weighed each : read.weights()) {
+            taken += scales.take(device, each.tray(), each.at(), each.grams()) ? 1 : 0;
+        }
+        return new ReadingsTaken(taken, read.readings().size() + read.weights().size() - taken, read.refused());
     }
 
     /** A device to be added. */

@@ -9,6 +9,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import kiver.core.place.ProbeReading;
 import kiver.server.clock.NurseryClock;
@@ -33,9 +34,11 @@ class ReadingsText {
 
     private final NurseryClock clock;
     private final Wording wording;
+    private final Scales scales;
     private final JsonMapper json = JsonMapper.builder().build();
 
-    ReadingsText(NurseryClock clock, Wording wording) {
+    ReadingsText(NurseryClock clock, Wording wording, Scales scales) {
+        this.scales = scales;
         this.clock = clock;
         this.wording = wording;
     }
@@ -44,7 +47,10 @@ class ReadingsText {
     record RefusedRow(int row, String why) {}
 
     /** What could be read, and what could not. */
-    record Read(List<ProbeReading> readings, List<RefusedRow> refused) {}
+    record Read(List<ProbeReading> readings, List<Weighed> weights, List<RefusedRow> refused) {}
+
+    /** A tray on a scale. */
+    record Weighed(int tray, LocalDateTime at, double grams) {}
 
     /** Either one reading, or a list of them, or an object that holds the list as "readings". */
     Read json(String body) {
@@ -62,7 +68,13 @@ class ReadingsText {
             rows.add(list);
         }
         Reader reader = new Reader(rows.size());
-        rows.forEach(row -> reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity")));
+        rows.forEach(row -> {
+            if (row.has("grams")) {
+                reader.weight(text(row, "at"), text(row, "tray"), text(row, "grams"));
+            } else {
+                reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity"));
+            }
+        });
         return reader.read();
     }
 
@@ -83,16 +95,24 @@ class ReadingsText {
                 .get()
                 .parse(new StringReader(body.startsWith("\uFEFF") ? body.substring(1) : body))) {
             List<CSVRecord> rows = parser.getRecords();
-            for (String column : List.of("at", "celsius")) {
+            boolean weighed = parser.getHeaderMap().containsKey("grams");
+            for (String column : weighed ? List.of("at", "tray") : List.of("at", "celsius")) {
                 if (!parser.getHeaderMap().containsKey(column)) {
                     throw new Refusal(
                             "readings",
-                            Said.of("The first line must name the columns at and celsius; {column} is missing.")
+                            Said.of(
+                                            "The first line must name the columns at and celsius, or at, tray and grams; {column} is missing.")
                                     .with("column", column));
                 }
             }
             Reader reader = new Reader(rows.size());
-            rows.forEach(row -> reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity")));
+            rows.forEach(row -> {
+                if (weighed) {
+                    reader.weight(text(row, "at"), text(row, "tray"), text(row, "grams"));
+                } else {
+                    reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity"));
+                }
+            });
             return reader.read();
         } catch (IOException | IllegalStateException | IllegalArgumentException broken) {
             throw new Refusal("readings", Said.of("This is not CSV that can be read."));
@@ -106,6 +126,7 @@ class ReadingsText {
     /** Takes row after row and keeps what is wrong with each. */
     private final class Reader {
         private final List<ProbeReading> readings = new ArrayList<>();
+        private final List<Weighed> weights = new ArrayList<>();
         private final List<RefusedRow> refused = new ArrayList<>();
         private final LocalDateTime now = clock.now();
         private int number;
@@ -124,16 +145,7 @@ class ReadingsText {
                 if (at == null || celsius == null) {
                     throw new NotTaken(Said.of("It says no time, or no temperature."));
                 }
-                LocalDateTime time = time(at);
-                if (time.isAfter(now.plusMinutes(MINUTES_AHEAD))) {
-                    throw new NotTaken(Said.of("{at} is still to come; look at the clock of the device.")
-                            .with("at", time.toString()));
-                }
-                if (time.isBefore(now.minusDays(DAYS_BACK))) {
-                    throw new NotTaken(Said.of("{at} is more than {days} days back.")
-                            .with("at", time.toString())
-                            .with("days", DAYS_BACK));
-                }
+                LocalDateTime time = lately(at);
                 readings.add(new ProbeReading(
                         time,
                         within(figure(celsius), ProbeReading.COLDEST, ProbeReading.HOTTEST),
@@ -145,8 +157,41 @@ class ReadingsText {
             }
         }
 
+        void weight(@Nullable String at, @Nullable String tray, @Nullable String grams) {
+            number++;
+            try {
+                if (at == null || tray == null || grams == null) {
+                    throw new NotTaken(Said.of("It says no time, no tray or no weight."));
+                }
+                LocalDateTime time = lately(at);
+                double figure = figure(grams);
+                double numbered = figure(tray.replaceFirst("^[Tt](?=\\d)", ""));
+                Optional<Said> fault = scales.faultIn((int) numbered, figure);
+                if (fault.isPresent()) {
+                    throw new NotTaken(fault.get());
+                }
+                weights.add(new Weighed((int) numbered, time, figure));
+            } catch (NotTaken why) {
+                refused.add(new RefusedRow(number, wording.say(why.said)));
+            }
+        }
+
         Read read() {
-            return new Read(readings, refused);
+            return new Read(readings, weights, refused);
+        }
+
+        private LocalDateTime lately(String at) throws NotTaken {
+            LocalDateTime time = time(at);
+            if (time.isAfter(now.plusMinutes(MINUTES_AHEAD))) {
+                throw new NotTaken(Said.of("{at} is still to come; look at the clock of the device.")
+                        .with("at", time.toString()));
+            }
+            if (time.isBefore(now.minusDays(DAYS_BACK))) {
+                throw new NotTaken(Said.of("{at} is more than {days} days back.")
+                        .with("at", time.toString())
+                        .with("days", DAYS_BACK));
+            }
+            return time;
         }
 
         /** With an offset, or in the nursery's own time. */

@@ -10,6 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import kiver.core.care.WaterCall;
+import kiver.core.care.WaterSeen;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.PlaceClimate;
@@ -54,6 +58,7 @@ class RoundController {
     private final TaskMarks marks;
     private final HandsBook hands;
     private final Warmth warmth;
+    private final WaterRound water;
 
     RoundController(
             RoundService round,
@@ -66,8 +71,10 @@ class RoundController {
             InPlaceBook inPlace,
             TaskMarks marks,
             HandsBook hands,
-            Warmth warmth) {
+            Warmth warmth,
+            WaterRound water) {
         this.warmth = warmth;
+        this.water = water;
         this.marks = marks;
         this.hands = hands;
         this.inPlace = inPlace;
@@ -120,7 +127,11 @@ class RoundController {
             List<BatchWork> work,
             int quietBatches,
             @Nullable String caution,
-            List<PlaceWarningView> warnings) {}
+            List<PlaceWarningView> warnings,
+            StopWater water) {}
+
+    /** Trays at a stop by what they want: numbers of those that want water and how, a look; and how many are left alone. */
+    record StopWater(List<Integer> below, List<Integer> above, List<Integer> spray, List<Integer> look, int leave) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
@@ -175,6 +186,9 @@ class RoundController {
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         Set<String> cautioned = new HashSet<>();
         Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
+        Map<PlaceId, List<WaterRound.Called>> calls = water.calls().stream()
+                .collect(Collectors.groupingBy(
+                        called -> called.standing().group().place()));
         List<StopView> stops = new ArrayList<>();
         for (NamedPlace named : places.placesWithCautions()) {
             var place = named.place();
@@ -205,7 +219,8 @@ class RoundController {
                             .filter(stop -> stop.tasks().isEmpty() && standsThere(stop))
                             .count(),
                     cautious ? named.caution() : null,
-                    warnings.getOrDefault(place.id(), List.of())));
+                    warnings.getOrDefault(place.id(), List.of()),
+                    stopWater(calls.getOrDefault(place.id(), List.of()))));
         }
         List<DayRange> forecast = new ArrayList<>();
         for (DailyRange range : weather.forecast(today)) {
@@ -218,6 +233,26 @@ class RoundController {
                 round.evening().stream().map(task -> view(task, summary)).toList(),
                 inPlace.toGo(),
                 stops);
+    }
+
+    private static StopWater stopWater(List<WaterRound.Called> calls) {
+        return new StopWater(
+                watered(calls, WaterSeen.How.BELOW),
+                watered(calls, WaterSeen.How.ABOVE),
+                trays(calls, call -> call.advice() == WaterCall.Advice.SPRAY),
+                trays(calls, call -> call.advice() == WaterCall.Advice.LOOK),
+                trays(calls, call -> call.advice() == WaterCall.Advice.LEAVE).size());
+    }
+
+    private static List<Integer> watered(List<WaterRound.Called> calls, WaterSeen.How how) {
+        return trays(calls, call -> call.advice() == WaterCall.Advice.WATER && call.how() == how);
+    }
+
+    private static List<Integer> trays(List<WaterRound.Called> calls, Predicate<WaterCall> wanted) {
+        return calls.stream()
+                .filter(called -> wanted.test(called.call()))
+                .map(called -> called.standing().tray().number())
+                .toList();
     }
 
     private static TaskView task(

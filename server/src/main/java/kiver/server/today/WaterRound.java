@@ -1,0 +1,316 @@
+package kiver.server.today;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kiver.core.batch.BatchStage;
+import kiver.core.batch.BatchState;
+import kiver.core.batch.CellCondition;
+import kiver.core.care.AfterSowing;
+import kiver.core.care.AirDemand;
+import kiver.core.care.Drinking;
+import kiver.core.care.DryingPace;
+import kiver.core.care.TrayWeight;
+import kiver.core.care.WaterCall;
+import kiver.core.care.WaterRecord;
+import kiver.core.care.WaterSeen;
+import kiver.core.crop.Container;
+import kiver.core.crop.ContainerCode;
+import kiver.core.crop.CropCode;
+import kiver.core.crop.Thirst;
+import kiver.core.growth.Season;
+import kiver.core.outlook.BatchOutlook;
+import kiver.core.place.ClimateSeries;
+import kiver.core.place.PlaceId;
+import kiver.core.tray.TrayId;
+import kiver.server.care.WaterBook;
+import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.growth.SeasonService;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.tray.Tray;
+import kiver.server.tray.TrayBook;
+import org.springframework.stereotype.Component;
+
+/** Which trays want water, which a look, and which are left alone. */
+@Component
+public class WaterRound {
+
+    private static final int DAYS_BACK = 14;
+    private static final int DAYS_LEARNT_FROM = 21;
+    private static final int DAYS_AHEAD = 6;
+    private static final LocalTime ROUND = LocalTime.of(8, 0);
+
+    /** m² of a tray of one slot. */
+    private static final double SLOT_AREA = 0.54 * 0.28;
+
+    /** From its first true leaf on a plant draws from below. */
+    private static final double ROOTED = 1;
+
+    private static final int WARMTH_DAYS = 3;
+
+    private final BatchAnalyst analyst;
+    private final SeasonService seasons;
+    private final TrayBook trays;
+    private final CropBook crops;
+    private final WaterBook water;
+    private final NurseryClock clock;
+    private Lesson lesson = new Lesson(-1, LocalDate.MIN, DryingPace.learnt(Map.of()));
+
+    WaterRound(
+            BatchAnalyst analyst,
+            SeasonService seasons,
+            TrayBook trays,
+            CropBook crops,
+            WaterBook water,
+            NurseryClock clock) {
+        this.analyst = analyst;
+        this.seasons = seasons;
+        this.trays = trays;
+        this.crops = crops;
+        this.water = water;
+        this.clock = clock;
+    }
+
+    /** Trays that dry alike. */
+    public record Group(ContainerCode container, CropCode crop, PlaceId place) {}
+
+    /** What was learnt, as of the newest weighing. */
+    private record Lesson(long weighings, LocalDate day, DryingPace.Learnt<Group> learnt) {}
+
+    /**
+     * A tray in which something grows or is to come up.
+     *
+     * @param batch most of it; of several the one with the most cells
+     * @param plants that are up
+     * @param filled day on which it was sown, potted or taken in, and watered to full
+     */
+    public record Standing(
+            Tray tray,
+            Container container,
+            BatchOutlook batch,
+            Thirst thirst,
+            int plants,
+            TrayWeight weight,
+            Group group,
+            Drinking drinking,
+            Optional<AfterSowing> untilUp,
+            LocalDate filled) {
+
+        WaterCall.Tray asked() {
+            return new WaterCall.Tray(thirst, untilUp, batch.leavesNow() >= ROOTED);
+        }
+    }
+
+    /** A tray with what it wants. */
+    public record Called(Standing standing, WaterRecord record, DryingPace pace, WaterCall call) {
+
+        Optional<LocalDateTime> lastSeen() {
+            return record.seen().isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(record.seen().get(record.seen().size() - 1).at());
+        }
+    }
+
+    /** Every tray that stands somewhere, with what it wants now. */
+    public List<Called> calls() {
+        return calls(clock.now());
+    }
+
+    private List<Called> calls(LocalDateTime now) {
+        Map<PlaceId, AirDemand> air = new HashMap<>();
+        Season season = seasons.season();
+        Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_BACK));
+        List<Standing> standing = standing(season);
+        DryingPace.Learnt<Group> learnt = learnt(standing, season, now);
+        LocalDateTime next = now.toLocalDate().plusDays(1).atTime(ROUND);
+        List<Called> calls = new ArrayList<>();
+        for (Standing each : standing) {
+            WaterRecord record = new WaterRecord(
+                    sightings(each, seen.getOrDefault(each.tray().number(), List.of()), now),
+                    each.drinking(),
+                    air.computeIfAbsent(
+                            each.group().place(), place -> air(season, place, now.toLocalDate(), DAYS_BACK)));
+            DryingPace pace = learnt.of(each.group());
+            calls.add(new Called(
+                    each, record, pace, WaterCall.of(each.asked(), record, pace, notBefore(record, now), next)));
+        }
+        return calls;
+    }
+
+    /** The record of a tray as it stands, with the air of its place. */
+    public WaterRecord record(Standing standing) {
+        LocalDateTime now = clock.now();
+        return new WaterRecord(
+                sightings(
+                        standing,
+                        water.since(now.minusDays(DAYS_BACK))
+                                .getOrDefault(standing.tray().number(), List.of()),
+                        now),
+                standing.drinking(),
+                air(seasons.season(), standing.group().place(), now.toLocalDate(), DAYS_BACK));
+    }
+
+    /** What was noted, and before that the water that a tray got with its seed or at its potting. */
+    public static List<WaterRecord.Sighting> sightings(
+            Standing standing, List<WaterBook.Seen> seen, LocalDateTime now) {
+        List<WaterRecord.Sighting> noted = WaterBook.sightings(seen, standing.weight());
+        LocalDateTime filled = standing.filled().atTime(LocalTime.NOON);
+        boolean tells = filled.isAfter(now.minusDays(DAYS_BACK))
+                && filled.isBefore(now)
+                && noted.stream().noneMatch(each -> each.at().isBefore(filled));
+        return tells
+                ? Stream.concat(
+                                Stream.of(new WaterRecord.Sighting(filled, new WaterSeen.Watered(WaterSeen.How.ABOVE))),
+                                noted.stream())
+                        .toList()
+                : noted;
+    }
+
+    /** What was noted on a phone whose clock goes ahead is not to come yet. */
+    private static LocalDateTime notBefore(WaterRecord record, LocalDateTime now) {
+        if (record.seen().isEmpty()) {
+            return now;
+        }
+        LocalDateTime last = record.seen().get(record.seen().size() - 1).at();
+        return last.isAfter(now) ? last : now;
+    }
+
+    /** The trays in which something stands or is to come up, by number. */
+    public List<Standing> standing(Season season) {
+        Map<TrayId, List<BatchOutlook>> byTray =
+                new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
+        for (BatchOutlook batch : analyst.all()) {
+            boolean over = batch.stage() == BatchStage.RELEASED || batch.stage() == BatchStage.FAILED;
+            if (!over && batch.trouble().isEmpty()) {
+                batch.file().state().trays().stream()
+                        .filter(tray -> cells(batch, tray) > 0)
+                        .forEach(tray -> byTray.computeIfAbsent(tray, each -> new ArrayList<>())
+                                .add(batch));
+            }
+        }
+        Map<String, TrayWeight> weights = water.weights();
+        Map<PlaceId, Double> warmth = new HashMap<>();
+        List<Standing> standing = new ArrayList<>();
+        byTray.forEach((tray, batches) -> standing.add(standing(
+                tray,
+                batches,
+                weights,
+                place -> warmth.computeIfAbsent(
+                        place, each -> season.meanTemperature(each, clock.today(), WARMTH_DAYS)))));
+        return standing;
+    }
+
+    private static int cells(BatchOutlook batch, TrayId tray) {
+        BatchState state = batch.file().state();
+        return state.cellsIn(tray, CellCondition.ALIVE).size()
+                + state.cellsIn(tray, CellCondition.WAITING).size();
+    }
+
+    private Standing standing(
+            TrayId id, List<BatchOutlook> batches, Map<String, TrayWeight> weights, ToDoubleFunction<PlaceId> warmth) {
+        BatchOutlook most = batches.stream()
+                .reduce((one, other) -> cells(other, id) > cells(one, id) ? other : one)
+                .orElseThrow();
+        Tray tray = trays.tray(id);
+        Container whole = crops.container(tray.container());
+        Container container = tray.of(whole);
+        PlaceId place = most.file().state().placeOf(id).orElse(most.place());
+        TrayWeight weight = WaterBook.weight(weights, whole, container);
+        double area = container.slots() * SLOT_AREA;
+        int up = batches.stream()
+                .mapToInt(batch ->
+                        batch.file().state().cellsIn(id, CellCondition.ALIVE).size())
+                .sum();
+        Optional<AfterSowing> untilUp = up > 0
+                ? Optional.empty()
+                : Optional.of(AfterSowing.of(container, most.crop().seed().needsLight(), warmth.applyAsDouble(place)));
+        boolean open = untilUp.filter(way -> way != AfterSowing.SPRAYED_DAILY).isEmpty();
+        return new Standing(
+                tray,
+                container,
+                most,
+                batches.stream()
+                        .map(batch -> batch.crop().cells().thirst())
+                        .max(Thirst::compareTo)
+                        .orElseThrow(),
+                up,
+                weight,
+                new Group(container.code(), most.crop().code(), place),
+                new Drinking(area, weight.held(), Drinking.leafArea(up, most.leavesNow(), area), open),
+                untilUp,
+                filled(most, id));
+    }
+
+    private static LocalDate filled(BatchOutlook batch, TrayId tray) {
+        return batch.file().state().sowings().values().stream()
+                .filter(sowing -> sowing.sown().run().tray().equals(tray))
+                .map(BatchState.Sowing::day)
+                .max(LocalDate::compareTo)
+                .or(() -> batch.file().state().lastPottedOn())
+                .orElse(batch.began());
+    }
+
+    /** The air of a place as read until today, and as it is most likely to be from then on. */
+    static AirDemand air(Season season, PlaceId place, LocalDate today, int daysBack) {
+        List<ClimateSeries> climate = season.climate(place);
+        LocalDate first =
+                today.minusDays(daysBack).isBefore(season.firstDay()) ? season.firstDay() : today.minusDays(daysBack);
+        int from = (int) (first.toEpochDay() - season.firstDay().toEpochDay());
+        int until = (int) Math.min(
+                climate.get(0).days(), today.toEpochDay() - season.firstDay().toEpochDay() + DAYS_AHEAD);
+        double latitude = season.latitude();
+        return AirDemand.of(
+                latitude,
+                first,
+                IntStream.range(from, until)
+                        .mapToObj(index -> new AirDemand.Day(
+                                climate.stream()
+                                        .mapToDouble(series -> series.minimum(index))
+                                        .average()
+                                        .orElseThrow(),
+                                climate.stream()
+                                        .mapToDouble(series -> series.maximum(index))
+                                        .average()
+                                        .orElseThrow(),
+                                climate.stream()
+                                        .mapToDouble(series -> series.light(index))
+                                        .average()
+                                        .orElseThrow()))
+                        .toList());
+    }
+
+    /** Learnt anew when something more was weighed, or a day has passed. */
+    private synchronized DryingPace.Learnt<Group> learnt(List<Standing> standing, Season season, LocalDateTime now) {
+        long weighings = water.weighings();
+        if (lesson.weighings() != weighings || !lesson.day().equals(now.toLocalDate())) {
+            Map<PlaceId, AirDemand> air = new HashMap<>();
+            Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_LEARNT_FROM));
+            Map<Group, List<DryingPace.Dried>> dried = new HashMap<>();
+            for (Standing each : standing) {
+                List<WaterBook.Seen> own = seen.getOrDefault(each.tray().number(), List.of());
+                if (each.untilUp().isEmpty() && own.stream().anyMatch(one -> one.kind() == WaterBook.Kind.WEIGHED)) {
+                    dried.computeIfAbsent(each.group(), group -> new ArrayList<>())
+                            .addAll(new WaterRecord(
+                                            WaterBook.sightings(own, each.weight()),
+                                            each.drinking(),
+                                            air.computeIfAbsent(
+                                                    each.group().place(),
+                                                    place -> air(season, place, now.toLocalDate(), DAYS_LEARNT_FROM)))
+                                    .dried());
+                }
+            }
+            lesson = new Lesson(weighings, now.toLocalDate(), DryingPace.learnt(dried));
+        }
+        return lesson.learnt();
+    }
+}

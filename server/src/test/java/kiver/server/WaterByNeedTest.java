@@ -1,0 +1,194 @@
+package kiver.server;
+
+import static org.hamcrest.Matchers.closeTo;
+import static org.hamcrest.Matchers.contains;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.empty;
+import static org.hamcrest.Matchers.hasSize;
+import static org.hamcrest.Matchers.lessThan;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.jayway.jsonpath.JsonPath;
+import java.time.LocalDate;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import kiver.core.tray.CellRun;
+import kiver.server.account.Person;
+import kiver.server.batch.BatchBook;
+import kiver.server.tray.TrayBook;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.annotation.Import;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.ResultActions;
+
+/** Trays are lifted, looked at, weighed and watered; the round says which want some. */
+@ServerTest
+@Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=water by need")
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class WaterByNeedTest {
+
+    private static final LocalDate TODAY = SmallNursery.TODAY;
+    private static final String OWN = "$.stops[*].trays[?(@.tray == %d)].%s";
+
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    TrayBook trays;
+
+    private int batch;
+    private int tray;
+
+    /** Twenty days old and up. */
+    @BeforeEach
+    void found() throws Exception {
+        nursery.found();
+        if (batches.files().isEmpty()) {
+            nursery.order(20);
+        }
+        batch = batches.files().get(0).batch().number();
+        CellRun run = batches.file(batch).runs().get(0);
+        tray = trays.tray(run.tray()).number();
+        if (batches.file(batch).state().sownOn().isEmpty()) {
+            LocalDate sown = TODAY.minusDays(20);
+            nursery.record(
+                            nursery.hand,
+                            batch,
+                            "sowings",
+                            "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1,\"day\":\"%s\""
+                                    .formatted(tray, run.last(), nursery.lotId, sown))
+                    .andExpect(status().isOk());
+            String up = IntStream.rangeClosed(1, run.last())
+                    .mapToObj("{\"cell\":%d,\"seedlings\":1}"::formatted)
+                    .collect(Collectors.joining(","));
+            nursery.record(
+                            nursery.hand,
+                            batch,
+                            "counts",
+                            "\"tray\":%d,\"cells\":[%s],\"complete\":true,\"day\":\"%s\""
+                                    .formatted(tray, up, sown.plusDays(6)))
+                    .andExpect(status().isOk());
+        }
+    }
+
+    private ResultActions note(Person person, String trays, String rest) throws Exception {
+        return nursery.post(
+                person,
+                "/api/water",
+                "{\"requestId\":\"%s\",\"trays\":[%s],%s}".formatted(UUID.randomUUID(), trays, rest));
+    }
+
+    private ResultActions weighed(Object grams) throws Exception {
+        return note(nursery.hand, "" + tray, "\"kind\":\"WEIGHED\",\"grams\":" + grams);
+    }
+
+    private ResultActions own(String what, Object value) throws Exception {
+        return nursery.get(nursery.hand, "/api/water")
+                .andExpect(jsonPath(OWN.formatted(tray, what)).value(value));
+    }
+
+    @Test
+    @Order(1)
+    void aTrayOfWhichNobodyKnowsAnythingIsLookedAt() throws Exception {
+        own("advice", "LOOK");
+        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.stops[*].water.look[*]", contains(tray)));
+        nursery.get(nursery.grower, "/api/water").andExpect(status().isForbidden());
+    }
+
+    @Test
+    @Order(2)
+    void whatCannotBeIsRefusedAndNothingIsNoted() throws Exception {
+        String light = "\"kind\":\"LIFTED\",\"word\":\"LIGHT\"";
+        note(nursery.hand, "4711", light).andExpect(jsonPath("$.errors[0].message", containsString("no tray T4711")));
+        note(nursery.hand, tray + "," + tray, light).andExpect(status().isUnprocessableContent());
+        note(nursery.hand, "", light).andExpect(status().isUnprocessableContent());
+        note(nursery.hand, "" + tray, "\"kind\":\"LIFTED\",\"word\":\"DARK\"")
+                .andExpect(status().isUnprocessableContent());
+        note(nursery.hand, "" + tray, "\"kind\":\"LIFTED\"").andExpect(status().isUnprocessableContent());
+        note(nursery.hand, "" + tray, "\"kind\":\"WEIGHED\"").andExpect(status().isUnprocessableContent());
+        note(nursery.hand, "" + tray, light + ",\"grams\":900").andExpect(status().isUnprocessableContent());
+        note(nursery.hand, "" + tray, light + ",\"day\":\"%s\"".formatted(TODAY.plusDays(1)))
+                .andExpect(status().isUnprocessableContent());
+        note(nursery.grower, "" + tray, light).andExpect(status().isForbidden());
+        weighed(300).andExpect(jsonPath("$.errors[0].message", containsString("dry")));
+        weighed(9000).andExpect(jsonPath("$.errors[0].message", containsString("soaked")));
+        weighed(3.5).andExpect(jsonPath("$.errors[0].message", containsString("pounds")));
+        weighed(-5).andExpect(status().isUnprocessableContent());
+        String weight = "/api/water/containers/module-60";
+        nursery.put(nursery.hand, weight, "{\"dry\":1900,\"soaked\":900}").andExpect(status().isUnprocessableContent());
+        nursery.put(nursery.hand, "/api/water/containers/nonsense", "{\"dry\":900,\"soaked\":1900}")
+                .andExpect(status().is4xxClientError());
+        nursery.get(nursery.hand, "/api/scale/trays/4711").andExpect(status().isNotFound());
+        nursery.get(nursery.grower, "/api/scale/trays/" + tray).andExpect(status().isForbidden());
+        own("advice", "LOOK");
+    }
+
+    @Test
+    @Order(30)
+    void theWorkedTrayHoldsTwoFifthsAndWantsWaterUntilItIsGiven() throws Exception {
+        nursery.put(nursery.hand, "/api/water/containers/module-60", "{\"dry\":900,\"soaked\":1900}")
+                .andExpect(status().isOk());
+        weighed(1300).andExpect(status().isOk());
+        own("advice", "WATER").andExpect(jsonPath(OWN.formatted(tray, "share")).value(contains(closeTo(0.4, 0.001))));
+        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.stops[*].water.below[*]", contains(tray)));
+        String once = "{\"requestId\":\"%s\",\"trays\":[%d],\"kind\":\"WATERED\",\"word\":\"BELOW\"}"
+                .formatted(UUID.randomUUID(), tray);
+        for (int time = 0; time < 2; time++) {
+            nursery.post(nursery.hand, "/api/water", once).andExpect(status().isOk());
+        }
+        nursery.post(nursery.hand, "/api/water", once.replace("BELOW", "ABOVE")).andExpect(status().is4xxClientError());
+        own("advice", "LEAVE").andExpect(jsonPath(OWN.formatted(tray, "share")).value(contains(closeTo(1, 0.001))));
+    }
+
+    /** What a scale sends counts as what a hand enters; the same twice counts once, and a bad row stops no other. */
+    @Test
+    @Order(40)
+    void aScaleSendsWeightsByTheWayOfReadings() throws Exception {
+        String added = nursery.post(nursery.propagator, "/api/devices", "{\"name\":\"Scale\",\"placeId\":1}")
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        String token = JsonPath.read(added, "$.token");
+        String rows = "at,tray,grams\n%1$sT07:30,T%2$d,1450\n%1$sT07:31,%2$d,3.2\n%1$sT07:32,4711,1400\nsoon,%2$d,1400"
+                .formatted(TODAY, tray);
+        nursery.send(token, "text/csv", rows)
+                .andExpect(jsonPath("$.taken").value(1))
+                .andExpect(jsonPath("$.refused", hasSize(3)))
+                .andExpect(jsonPath("$.refused[0].why", containsString("pounds")));
+        nursery.send(token, "text/csv", rows).andExpect(jsonPath("$.known").value(1));
+        nursery.send(
+                        token,
+                        "application/json",
+                        "{\"at\":\"%sT07:40\",\"tray\":%d,\"grams\":1440}".formatted(TODAY, tray))
+                .andExpect(jsonPath("$.taken").value(1));
+        nursery.send(token, "text/csv", "at,grams\n").andExpect(status().isUnprocessableContent());
+    }
+
+    @Test
+    @Order(3)
+    void wateredTimeAfterTimeWithoutNeedItNeverDries() throws Exception {
+        for (int day = 3; day > 0; day--) {
+            note(
+                            nursery.hand,
+                            "" + tray,
+                            "\"kind\":\"WATERED\",\"word\":\"BELOW\",\"day\":\"%s\"".formatted(TODAY.minusDays(day)))
+                    .andExpect(status().isOk());
+        }
+        note(nursery.hand, "" + tray, "\"kind\":\"WATERED\",\"word\":\"BELOW\"").andExpect(status().isOk());
+        own("neverDries", true);
+        nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.stops[*].water.below[*]", empty()));
+        nursery.get(nursery.hand, "/api/water")
+                .andExpect(jsonPath(OWN.formatted(tray, "low")).value(contains(lessThan(1.0))));
+    }
+}
