@@ -160,6 +160,7 @@ function Row({ tray, view, notes }: { tray: TrayWater; view: WaterView; notes: N
             {tray.how === 'SPRAY' ? say('Sprayed') : say('Watered')}
           </button>
         )}
+        {tray.advice === 'LOOK' && !isWaiting && <Lifted tray={tray} notes={notes} />}
         <button
           className="trail min-h-11 text-sm"
           aria-expanded={open}
