@@ -180,7 +180,12 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
                     leavesFrom: view.plan.leavesFrom,
                     leavesTo: view.plan.leavesTo,
                   })}
-                .
+                .{' '}
+                {view.growth.leavesNow > 0 && summary.trays[0] !== undefined && (
+                  <Link className="trail no-print inline-flex min-h-11 items-center" to={`/trays/${summary.trays[0]}?work=look`}>
+                    {say('Count leaves, look at roots')}
+                  </Link>
+                )}
               </p>
             </section>
           )}

@@ -17,6 +17,7 @@ import { LossWork } from '../tray/LossWork';
 import { MoveCellsWork } from '../tray/MoveCellsWork';
 import { NameWork } from '../tray/NameWork';
 import { ThinWork } from '../tray/ThinWork';
+import { LookOver } from './LookOver';
 import { NoteForm } from './NoteForm';
 import { say } from '../words/say';
 import { cellVolume } from '../words/quantity';
@@ -72,10 +73,10 @@ export function TrayPage({ today }: { today: string }) {
   );
 }
 
-type Mode = 'count' | 'thin' | 'move' | 'lose' | 'name' | 'note';
+type Mode = 'count' | 'thin' | 'move' | 'lose' | 'look' | 'name' | 'note';
 
-const SOWN_HERE: Mode[] = ['count', 'thin', 'move', 'lose', 'name', 'note'];
-const BOUGHT_IN: Mode[] = ['move', 'lose', 'name', 'note'];
+const SOWN_HERE: Mode[] = ['count', 'thin', 'move', 'lose', 'look', 'name', 'note'];
+const BOUGHT_IN: Mode[] = ['move', 'lose', 'look', 'name', 'note'];
 
 function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; today: string }) {
   const [search] = useSearchParams();
@@ -135,6 +136,7 @@ function Working({ tray, batch, today }: { tray: TrayView; batch: BatchView; tod
         {sownHere && mode === 'thin' && <ThinWork tray={tray} batch={batch} />}
         {sownHere && mode === 'move' && <MoveCellsWork tray={tray} batch={batch} />}
         {sownHere && mode === 'lose' && <LossWork tray={tray} batch={batch} />}
+        {sownHere && mode === 'look' && <LookOver batch={summary.number} expected={batch.growth.leavesNow} />}
         {sownHere && mode === 'note' && <NoteForm batch={summary.number} />}
         {sownHere && mode === 'name' && <NameWork tray={tray} batch={batch} />}
       </section>
@@ -158,6 +160,7 @@ const MODES: Record<Mode, string> = {
   thin: say('Thin'),
   move: say('Move'),
   lose: say('Mark losses'),
+  look: say('Leaves and roots'),
   name: say('Names in doubt'),
   note: say('Note'),
 };

@@ -111,6 +111,7 @@ function put(parts: Record<string, unknown>, name: string, value: unknown, today
     parts[name] = String(value);
   } else if (typeof value === 'string') {
     parts[name] = value;
+    parts[`${name}Is`] = 'some';
     parts[`${name}Lower`] = value.toLowerCase();
   }
 }

@@ -34,6 +34,11 @@ final class BatchFold {
     final Set<TrayId> completelyCounted = new HashSet<>();
     final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     final SortedSet<LocalDate> pottingDays = new TreeSet<>();
+    final SortedMap<LocalDate, BatchChange.LookedOver> looks = new TreeMap<>();
+
+    /** Sooner no root comes to the edge of what it was sown or potted into. */
+    private static final int DAYS_TO_FILL = 5;
+
     private final Map<Integer, LotId> lotOfSowing = new HashMap<>();
 
     @Nullable
@@ -60,6 +65,8 @@ final class BatchFold {
             apply(recorded.day(), place);
         } else if (change instanceof BatchChange.OfHardening hardening) {
             apply(recorded.day(), hardening);
+        } else if (change instanceof BatchChange.LookedOver look) {
+            look(recorded.day(), look);
         } else if (!(change instanceof BatchChange.Corrected || change instanceof BatchChange.Noted)) {
             throw unknown(change);
         }
@@ -95,6 +102,19 @@ final class BatchFold {
         } else {
             throw unknown(change);
         }
+    }
+
+    private void look(LocalDate day, BatchChange.LookedOver look) {
+        requireSown();
+        if (cells.values().stream().noneMatch(cell -> cell.condition() == CellCondition.ALIVE)) {
+            throw new ChangeRefused("leaves", new ChangeFault.NoneToLookAt());
+        }
+        LocalDate filled = pottingDays.isEmpty() ? sownOn : pottingDays.last();
+        boolean reachFar = look.roots().filter(seen -> seen != RootsSeen.NONE).isPresent();
+        if (reachFar && filled != null && day.isBefore(filled.plusDays(DAYS_TO_FILL))) {
+            throw new ChangeRefused("roots", new ChangeFault.RootsTooSoon(filled));
+        }
+        looks.put(day, look);
     }
 
     private void apply(LocalDate day, BatchChange.OfPlace change) {

@@ -252,6 +252,19 @@ public final class BatchState {
         return fold.pottingDays.isEmpty() ? Optional.empty() : Optional.of(fold.pottingDays.last());
     }
 
+    /** When plants of it were looked at closely, and what was seen. */
+    public SortedMap<LocalDate, BatchChange.LookedOver> looks() {
+        return Collections.unmodifiableSortedMap(fold.looks);
+    }
+
+    /** How far its roots had come when they were last looked at, in what it stands in now. */
+    public Optional<RootsSeen> roots() {
+        LocalDate filled = lastPottedOn().orElse(LocalDate.MIN);
+        return fold.looks.tailMap(filled).values().stream()
+                .flatMap(look -> look.roots().stream())
+                .reduce((earlier, later) -> later);
+    }
+
     /** The days on which plants of it were potted on. */
     public SortedSet<LocalDate> pottingDays() {
         return Collections.unmodifiableSortedSet(fold.pottingDays);

@@ -98,6 +98,18 @@ public sealed interface ChangeFault {
     /** A note holds 1 to so many letters. */
     record NoteLength(int most) implements ChangeFault {}
 
+    /** One looks at leaves or roots of 1 to so many plants. */
+    record PlantsLookedAt(int most) implements ChangeFault {}
+
+    /** No seedling has more than so many true leaves, or fewer than none. */
+    record LeavesSeen(int most) implements ChangeFault {}
+
+    /** Nothing lives that could be looked at. */
+    record NoneToLookAt() implements ChangeFault {}
+
+    /** Roots do not fill what was sown or potted so few days ago. */
+    record RootsTooSoon(LocalDate filled) implements ChangeFault {}
+
     /** The record has no such entry. */
     record NoSuchEntry(int sequence) implements ChangeFault {}
 

@@ -65,6 +65,18 @@ public record PaceSpread(double logMean, double logDeviation) {
         return Math.min(Math.max(share, 1e-4), 1 - 1e-4);
     }
 
+    /**
+     * The same with something told of the pace: two normal tellings of its logarithm, each by its precision.
+     *
+     * @param log of the pace as told
+     * @param deviation of that, above 0
+     */
+    public PaceSpread told(double log, double deviation) {
+        double own = 1 / (logDeviation * logDeviation);
+        double other = 1 / (deviation * deviation);
+        return new PaceSpread((logMean * own + log * other) / (own + other), Math.sqrt(1 / (own + other)));
+    }
+
     /** The same, less sure by what the crop's own figures may be off. */
     public PaceSpread withFiguresUncertain() {
         return new PaceSpread(logMean, Math.hypot(logDeviation, OF_THE_CROP));

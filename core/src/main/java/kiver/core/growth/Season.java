@@ -128,7 +128,12 @@ public final class Season {
      * @param emergencePace what is known of how fast it comes up
      */
     public List<Scenario> scenarios(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
-        return crossed(way, emergence, leaves, emergencePace, scatter);
+        return scenarios(way, emergence, leaves, new Paces(emergencePace));
+    }
+
+    /** The same where something is known of how fast its leaves unfold, too. */
+    public List<Scenario> scenarios(Way way, Emergence emergence, LeafGrowth leaves, Paces paces) {
+        return crossed(way, emergence, leaves, paces, scatter);
     }
 
     /**
@@ -136,21 +141,25 @@ public final class Season {
      * with those of {@link #scenarios}. A chance is read from these, never from those on which a day was chosen.
      */
     public List<Scenario> freshDraws(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
-        return crossed(way, emergence, leaves, emergencePace, freshScatter);
+        return freshDraws(way, emergence, leaves, new Paces(emergencePace));
+    }
+
+    /** The same where something is known of how fast its leaves unfold, too. */
+    public List<Scenario> freshDraws(Way way, Emergence emergence, LeafGrowth leaves, Paces paces) {
+        return crossed(way, emergence, leaves, paces, freshScatter);
     }
 
     /** Twice as many draws, for the chance of something that is to be promised. */
     public List<Scenario> manyFreshDraws(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
-        return crossed(way, emergence, leaves, emergencePace, manyFreshScatter);
+        return crossed(way, emergence, leaves, new Paces(emergencePace), manyFreshScatter);
     }
 
-    private List<Scenario> crossed(
-            Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace, double[][] pairs) {
+    private List<Scenario> crossed(Way way, Emergence emergence, LeafGrowth leaves, Paces paces, double[][] pairs) {
         List<ProgressSeries> emerging = emergence(way.emergence(), emergence);
         List<ProgressSeries> growing = leaves(way.growingOn(), leaves);
         List<ProgressSeries> hardening = leaves(way.hardening(), leaves);
-        PaceSpread emergencePaces = emergencePace.withFiguresUncertain();
-        PaceSpread leafPaces = PaceSpread.BEFORE_ANY_COUNT.withFiguresUncertain();
+        PaceSpread emergencePaces = paces.emergence().withFiguresUncertain();
+        PaceSpread leafPaces = paces.leaves().withFiguresUncertain();
         List<Scenario> scenarios = new ArrayList<>(pairs.length);
         for (int draw = 0; draw < pairs.length; draw++) {
             int year = draw % scenarios();

@@ -50,6 +50,19 @@ public record Standing(
                 hardeningDaysDone);
     }
 
+    /** The same with so many true leaves at the crop's mean pace, 0 or more. */
+    public Standing withLeaves(double leaves) {
+        return new Standing(
+                time,
+                emergenceProgress,
+                emergedAt,
+                leaves,
+                pottingsDone,
+                settledAt,
+                hardeningStarted,
+                hardeningDaysDone);
+    }
+
     /** Whether any plant of it was potted on. */
     public boolean isPotted() {
         return settledAt != ProgressSeries.NEVER;

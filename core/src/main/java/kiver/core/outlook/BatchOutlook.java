@@ -184,7 +184,8 @@ public record BatchOutlook(
 
     /** True leaves by now, 0 before emergence. */
     public double leavesNow() {
-        return journey.standing().leafProgress();
+        return journey.standing().leafProgress()
+                / Math.exp(journey.paces().leaves().logMean());
     }
 
     /** The chance that a line gets its plants from it whole and in time, 0 to 1; 0 for a line it is not promised to. */

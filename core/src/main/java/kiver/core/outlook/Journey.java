@@ -2,6 +2,7 @@ package kiver.core.outlook;
 
 import java.util.List;
 import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
@@ -12,14 +13,14 @@ import kiver.core.growth.Way;
  * @param path it is on
  * @param standing where it stands on that path
  * @param way the places it is passing through, moves already made included
- * @param pace what is known of its pace
+ * @param paces what is known of its paces
  */
-public record Journey(Path path, Standing standing, Way way, PaceSpread pace) {
+public record Journey(Path path, Standing standing, Way way, Paces paces) {
 
     private static final Path NOWHERE = new Path(List.of(), 1, 1, Double.POSITIVE_INFINITY, 0);
 
     /** Of a batch for which nothing lies ahead, or nothing can be worked out. */
     static Journey none(Way planned) {
-        return new Journey(NOWHERE, Standing.sownAt(0), planned, PaceSpread.BEFORE_ANY_COUNT);
+        return new Journey(NOWHERE, Standing.sownAt(0), planned, new Paces(PaceSpread.BEFORE_ANY_COUNT));
     }
 }

@@ -13,6 +13,7 @@ import kiver.core.emerge.CountSoFar;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.emerge.EmergenceWatch;
 import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Potting;
 import kiver.core.growth.Scenario;
@@ -60,12 +61,20 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 .orElse(PaceSpread.BEFORE_ANY_COUNT);
         List<Potting> pottings =
                 containers.pottings(crop, batch.stage().from(), batch.plan().pottedLate());
-        Standing standing = course.map(made -> made.standing(
-                        state, today, Math.exp(pace.logMean()), pottings, pottingsDone(state, batch.containerCodes())))
-                .orElseGet(() -> beforeItBegins(batch));
-        Journey journey = new Journey(path(file, crop, containers, pottings), standing, wayFromHere(file), pace);
-        List<Scenario> scenarios = season.scenarios(journey.way(), crop.emergence(), crop.leaves(), pace);
-        List<Scenario> fresh = season.freshDraws(journey.way(), crop.emergence(), crop.leaves(), pace);
+        Standing worked =
+                course.map(made -> standing(made, file, pace, pottings, today)).orElseGet(() -> beforeItBegins(batch));
+        Optional<Map.Entry<LocalDate, List<Integer>>> look = worked.hasEmerged() ? lastLeaves(state) : Optional.empty();
+        Optional<Standing> atTheLook =
+                look.map(seen -> standing(course.orElseThrow(), file, pace, pottings, seen.getKey()));
+        Optional<LeavesTold> told = look.map(
+                seen -> LeavesTold.of(seen.getValue(), atTheLook.orElseThrow().leafProgress()));
+        Standing standing = told.map(leaves -> leaves.truing(atTheLook.orElseThrow(), worked))
+                .orElse(worked);
+        PaceSpread leafPace = told.map(LeavesTold::pace).orElse(PaceSpread.BEFORE_ANY_COUNT);
+        Paces paces = new Paces(pace, leafPace);
+        Journey journey = new Journey(path(file, crop, containers, pottings), standing, wayFromHere(file), paces);
+        List<Scenario> scenarios = season.scenarios(journey.way(), crop.emergence(), crop.leaves(), paces);
+        List<Scenario> fresh = season.freshDraws(journey.way(), crop.emergence(), crop.leaves(), paces);
         BatchForecast forecast = BatchForecast.of(journey.path(), standing, scenarios, fresh, batch.target());
         double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
         EnoughPlants plants = new EnoughPlants(file, crop, germination, watch, today);
@@ -90,6 +99,24 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 new RoomAhead(file, containers, journey, today).stays(scenarios),
                 0,
                 file.trouble());
+    }
+
+    private Standing standing(
+            BatchCourse course, BatchFile file, PaceSpread pace, List<Potting> pottings, LocalDate day) {
+        return course.standing(
+                file.state(),
+                day,
+                Math.exp(pace.logMean()),
+                pottings,
+                pottingsDone(file.state(), file.batch().containerCodes()));
+    }
+
+    /** When leaves were last counted, and how many each plant had; what came before is in them. */
+    private static Optional<Map.Entry<LocalDate, List<Integer>>> lastLeaves(BatchState state) {
+        return state.looks().entrySet().stream()
+                .filter(look -> !look.getValue().leaves().isEmpty())
+                .reduce((earlier, later) -> later)
+                .map(look -> Map.entry(look.getKey(), look.getValue().leaves()));
     }
 
     private Optional<BatchCourse> course(BatchState state, Crop crop) {

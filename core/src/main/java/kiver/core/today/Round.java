@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchStage;
+import kiver.core.batch.RootsSeen;
 import kiver.core.crop.SeedTraits;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
@@ -63,7 +64,10 @@ public final class Round {
         restOfSowing(batch, today).ifPresent(tasks::add);
         lookingForFrost(batch).ifPresent(tasks::add);
         deciding(batch, today).ifPresent(tasks::add);
-        watching(batch, today).ifPresent(tasks::add);
+        // Roots that have nowhere to go say all that a date could.
+        if (tasks.stream().noneMatch(task -> task.kind() == TaskKind.WATCH_DATE)) {
+            watching(batch, today).ifPresent(tasks::add);
+        }
         feeding(batch, today).ifPresent(tasks::add);
         return List.copyOf(tasks);
     }
@@ -211,7 +215,23 @@ public final class Round {
                 new WhyNow.IsUp(batch.state().emerged(), batch.state().balance().sown())));
     }
 
+    /** Roots that have outgrown what they stand in wait for no leaf. */
+    private static Optional<RoundTask> outgrown(BatchSituation batch) {
+        int alive = batch.state().balance().alive();
+        return batch.state()
+                .roots()
+                .filter(roots -> roots.isOutgrown() && alive > 0)
+                .map(roots -> new RoundTask(
+                        batch.nextContainer().isPresent() ? TaskKind.POT_ON : TaskKind.WATCH_DATE,
+                        roots == RootsSeen.CIRCLING ? Urgency.AT_RISK : Urgency.TODAY,
+                        new WhyNow.RootsHaveOutgrown(roots, alive, batch.nextContainer())));
+    }
+
     private static Optional<RoundTask> potting(BatchSituation batch, LocalDate today) {
+        Optional<RoundTask> outgrown = outgrown(batch);
+        if (outgrown.isPresent()) {
+            return outgrown;
+        }
         Optional<LocalDate> due =
                 batch.forecast().pottings().stream().findFirst().map(DateSpread::middle);
         if (batch.nextContainer().isEmpty()

@@ -2,6 +2,7 @@ package kiver.core.today;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import kiver.core.batch.RootsSeen;
 import kiver.core.harden.DayOutside;
 
 /** Why a piece of work is called for, in figures; words for it are chosen where it is shown. */
@@ -50,6 +51,14 @@ public sealed interface WhyNow {
 
     /** So many of the cells sown are up and still stand where it is too warm and dark for them. */
     record IsUp(int up, int sown) implements WhyNow {}
+
+    /**
+     * Its roots have outgrown what it stands in.
+     *
+     * @param alive plants
+     * @param into the container that they go into next; empty where they stand in their last
+     */
+    record RootsHaveOutgrown(RootsSeen roots, int alive, Optional<String> into) implements WhyNow {}
 
     /**
      * Its mix feeds it no more, or it is time again.

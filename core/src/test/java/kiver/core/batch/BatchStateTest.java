@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -208,6 +209,26 @@ class BatchStateTest {
                 .hasSize(3);
     }
 
+    @Test
+    void rootsAreThoseOfWhatItStandsInNowAndCannotFillItInADay() {
+        LocalDate day = LocalDate.of(2027, 3, 1);
+        BatchState sown = BatchState.after(List.of())
+                .after(day, new BatchChange.Sown(new CellRun(TRAY, 1, 6), 1, new LotId(1), "Mix", new PlaceId(1)));
+        BatchChange circling = new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING));
+        assertThatThrownBy(() -> sown.after(day.plusDays(9), circling)).isInstanceOf(ChangeRefused.class);
+        BatchState up = sown.after(day.plusDays(4), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1), true));
+        assertThatThrownBy(() -> up.after(day.plusDays(4), circling)).isInstanceOf(ChangeRefused.class);
+        BatchState seen = up.after(day.plusDays(20), circling);
+        assertThat(seen.roots()).contains(RootsSeen.CIRCLING);
+        BatchState potted = seen.after(
+                day.plusDays(21), new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(77), 1, 2)));
+        assertThat(potted.roots()).isEmpty();
+        assertThatThrownBy(() -> new BatchChange.LookedOver(List.of(), Optional.empty()))
+                .isInstanceOf(ChangeRefused.class);
+        assertThatThrownBy(() -> new BatchChange.LookedOver(List.of(41), Optional.empty()))
+                .isInstanceOf(ChangeRefused.class);
+    }
+
     /** Java 17 does not see whether a family is handled whole, so this goes through all of them. */
     @Test
     void noKindOfChangeIsPassedOver() {
@@ -227,6 +248,7 @@ class BatchStateTest {
                 new BatchChange.Recognised(tray, List.of(2)),
                 new BatchChange.PottedOn(tray, List.of(2), new CellRun(pots, 1, 1)),
                 new BatchChange.Noted("Pale since Monday"),
+                new BatchChange.LookedOver(List.of(2, 3), Optional.empty()),
                 new BatchChange.Moved(place),
                 new BatchChange.HardeningStarted(place, 3),
                 new BatchChange.HardenedForDay(4),

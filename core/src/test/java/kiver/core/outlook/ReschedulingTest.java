@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import kiver.core.Samples;
 import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.ProgressSeries;
 import kiver.core.growth.Season;
@@ -36,7 +37,9 @@ class ReschedulingTest {
     private static Rescheduling growing(boolean hardening) {
         Standing standing = new Standing(NOW, 0, NOW - 5, 1, 0, ProgressSeries.NEVER, hardening, 0);
         return new Rescheduling(
-                SEASON, kale(60), new Journey(new Path(4, 6, 3), standing, WAY, PaceSpread.BEFORE_ANY_COUNT));
+                SEASON,
+                kale(60),
+                new Journey(new Path(4, 6, 3), standing, WAY, new Paces(PaceSpread.BEFORE_ANY_COUNT)));
     }
 
     @Test

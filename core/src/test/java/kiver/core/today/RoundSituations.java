@@ -19,6 +19,7 @@ import kiver.core.crop.CropCode;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
@@ -154,7 +155,10 @@ abstract class RoundSituations {
                     crop,
                     new ContainerPath(kind, containers),
                     new Journey(
-                            new Path(4, 6, programme), Standing.sownAt(0), batch.way(), PaceSpread.BEFORE_ANY_COUNT),
+                            new Path(4, 6, programme),
+                            Standing.sownAt(0),
+                            batch.way(),
+                            new Paces(PaceSpread.BEFORE_ANY_COUNT)),
                     emerging,
                     new Chances(0.9, Map.of()),
                     forecast,

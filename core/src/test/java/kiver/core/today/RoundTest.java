@@ -9,6 +9,7 @@ import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.RootsSeen;
 import kiver.core.care.FeedClock;
 import kiver.core.care.FeedSchool;
 import kiver.core.crop.Crop;
@@ -57,6 +58,27 @@ class RoundTest extends RoundSituations {
         assertThat(Round.tasksFor(dueToday.build(Samples.soaked(2)), TODAY))
                 .as("two hours, the same morning")
                 .contains(new RoundTask(TaskKind.SOAK, Urgency.TODAY, new WhyNow.ToBeSoaked(2, TODAY)));
+    }
+
+    @Test
+    void rootsThatHaveOutgrownTheirCellWaitForNoLeaf() {
+        BatchState up = counted(TODAY.minusDays(20), 10, true);
+        BatchState out =
+                up.after(TODAY.minusDays(1), new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.OUT)));
+        assertThat(tasks(new Situation(out).pottingOn(TODAY.plusDays(9))))
+                .contains(new RoundTask(
+                        TaskKind.POT_ON,
+                        Urgency.TODAY,
+                        new WhyNow.RootsHaveOutgrown(RootsSeen.OUT, 10, Optional.of("Carrier of 28 pots"))));
+        BatchState circling =
+                up.after(TODAY.minusDays(1), new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING)));
+        assertThat(tasks(new Situation(circling)))
+                .as("there is no larger pot on its path")
+                .filteredOn(task -> task.kind() == TaskKind.WATCH_DATE)
+                .containsExactly(new RoundTask(
+                        TaskKind.WATCH_DATE,
+                        Urgency.AT_RISK,
+                        new WhyNow.RootsHaveOutgrown(RootsSeen.CIRCLING, 10, Optional.empty())));
     }
 
     @Test

@@ -38,6 +38,7 @@ enum ChangeKind {
             detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES.number()),
             detail -> detail.put("asMixed", false)),
     NOTED("Noted", BatchChange.Noted.class),
+    LOOKED_OVER("LookedOver", BatchChange.LookedOver.class),
     /** From version 2: why it was corrected. */
     CORRECTED(
             "Corrected",

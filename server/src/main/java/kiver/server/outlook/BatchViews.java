@@ -78,7 +78,7 @@ public class BatchViews {
                         outlook.forecast().chanceOnTarget(),
                         1 - outlook.lossTonight(),
                         outlook.file().stillWanted(),
-                        Math.exp(outlook.journey().pace().logMean())),
+                        Math.exp(outlook.journey().paces().emergence().logMean())),
                 outlook.crop().planting().caution(),
                 changes(outlook, seasons.season()));
     }

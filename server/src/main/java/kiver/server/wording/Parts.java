@@ -56,7 +56,10 @@ final class Parts {
         if (value instanceof Optional<?> optional) {
             parts.put(name + "Is", "none");
             parts.put(name, "");
-            optional.ifPresent(present -> put(name, present));
+            optional.ifPresent(present -> {
+                parts.put(name + "Is", "some");
+                put(name, present);
+            });
         } else if (value instanceof LocalDate day) {
             parts.put(name, Figures.day(day, speech));
             parts.put(name + "Is", day.isBefore(today) ? "past" : day.isAfter(today) ? "ahead" : "today");

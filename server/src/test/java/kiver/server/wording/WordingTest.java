@@ -14,6 +14,7 @@ import kiver.core.batch.CellCondition;
 import kiver.core.batch.ChangeFault;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
+import kiver.core.batch.RootsSeen;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
@@ -87,6 +88,12 @@ class WordingTest {
                 Arguments.of(
                         new WhyNow.ToBeSoaked(2, TODAY),
                         "2 hours in water and no longer, or it drowns; then it is sown."),
+                Arguments.of(
+                        new WhyNow.RootsHaveOutgrown(RootsSeen.OUT, 40, Optional.of("Pot 9")),
+                        "Roots come out below: 40 plants want Pot 9 now."),
+                Arguments.of(
+                        new WhyNow.RootsHaveOutgrown(RootsSeen.CIRCLING, 1, Optional.empty()),
+                        "Roots circle: 1 plant wants to go: offer it earlier or hold it cooler."),
                 Arguments.of(
                         new WhyNow.WantsFeed(TODAY.minusDays(1), Optional.of(TODAY.minusDays(8))),
                         "Its mix feeds it no more since Wed 14 Apr. Fed last on Wed 7 Apr."),

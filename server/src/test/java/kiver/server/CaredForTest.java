@@ -1,9 +1,11 @@
 package kiver.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.closeTo;
 import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.empty;
+import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
 import static org.hamcrest.Matchers.lessThan;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
@@ -28,12 +30,12 @@ import org.springframework.context.annotation.Import;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
-/** Trays are lifted, looked at, weighed and watered; the round says which want some. */
+/** Trays are lifted, looked at, weighed and watered, and the round says which want some; plants are looked at closely. */
 @ServerTest
 @Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=water by need")
+@TestPropertySource(properties = "kiver.test=a batch that is cared for")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class WaterByNeedTest {
+class CaredForTest {
 
     private static final LocalDate TODAY = SmallNursery.TODAY;
     private static final String OWN = "$.stops[*].trays[?(@.tray == %d)].%s";
@@ -190,5 +192,42 @@ class WaterByNeedTest {
         nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.stops[*].water.below[*]", empty()));
         nursery.get(nursery.hand, "/api/water")
                 .andExpect(jsonPath(OWN.formatted(tray, "low")).value(contains(lessThan(1.0))));
+    }
+
+    private ResultActions look(Person person, String leaves, String rest) throws Exception {
+        return nursery.record(person, batch, "looks", "\"leaves\":[%s]%s".formatted(leaves, rest));
+    }
+
+    private String read(String path) throws Exception {
+        return JsonPath.read(
+                nursery.get(nursery.hand, "/api/batches/" + batch)
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                path);
+    }
+
+    /** Fewer leaves than expected: the day moves, the leaves said are nearer to those seen; taken back, all is as before. */
+    @Test
+    @Order(50)
+    void leavesCountedOnFivePlantsMoveTheForecast() throws Exception {
+        look(nursery.hand, "", "").andExpect(status().isUnprocessableContent());
+        look(nursery.hand, "3,-1", "").andExpect(status().isUnprocessableContent());
+        look(nursery.hand, "3,400", "").andExpect(status().isUnprocessableContent());
+        look(nursery.hand, "3", ",\"roots\":\"SQUARE\"").andExpect(status().is4xxClientError());
+        look(nursery.hand, "", ",\"roots\":\"CIRCLING\",\"day\":\"%s\"".formatted(TODAY.minusDays(17)))
+                .andExpect(status().isUnprocessableContent());
+        look(nursery.grower, "3", "").andExpect(status().isForbidden());
+        String before = read("$.summary.dates.ready.middle");
+        look(nursery.hand, "1,1,0,1,1", "").andExpect(status().isOk());
+        String after = read("$.summary.dates.ready.middle");
+        assertThat(LocalDate.parse(after)).isAfter(LocalDate.parse(before));
+        nursery.get(nursery.hand, "/api/batches/" + batch)
+                .andExpect(jsonPath("$.growth.leavesNow", lessThan(2.2)))
+                .andExpect(jsonPath(
+                        "$.changes[*].words", hasItem(containsString("0.8 true leaves on average of 5 plants"))));
+        look(nursery.hand, "", ",\"roots\":\"CIRCLING\"").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/round")
+                .andExpect(jsonPath("$..tasks[*].why.kind", hasItem("RootsHaveOutgrown")));
     }
 }
