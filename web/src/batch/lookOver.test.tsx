@@ -31,7 +31,10 @@ describe('a close look at a few plants', () => {
 
   it('keeps what was tapped when it is refused', async () => {
     const calls = fakeServer({
-      'POST /api/batches/201/looks': new Status(422, { errors: [{ field: 'roots', message: 'Roots do not come to the edge within five days.' }] }),
+      'POST /api/batches/201/looks': new Status(422, {
+        detail: 'Roots do not come to the edge within five days.',
+        errors: [{ field: 'roots', message: 'Roots do not come to the edge within five days.' }],
+      }),
     });
     show(<LookOver batch={201} expected={0.4} />);
     fireEvent.change(screen.getByRole('combobox', { name: 'Roots' }), { target: { value: 'CIRCLING' } });
