@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { useBenchChange } from '../bench/useOutbox';
-import { Choice } from '../look/Choice';
 import { Refusal } from '../look/States';
 import { figures } from '../words/quantity';
 import { say } from '../words/say';
@@ -17,8 +16,7 @@ const MOST = 12;
 
 const ENOUGH = 5;
 
-const ROOTS: [Roots | '', string][] = [
-  ['', say('not looked at')],
+const ROOTS: [Roots, string][] = [
   ['NONE', say('none at the side')],
   ['AT_EDGE', say('at the edge')],
   ['OUT', say('out below')],
@@ -76,7 +74,14 @@ export function LookOver({ batch, expected }: { batch: number; expected: number 
           </button>
         )}
       </p>
-      <Choice name={say('Roots')} value={roots} choices={ROOTS} choose={(chosen) => setRoots(chosen as Roots | '')} />
+      <div role="group" aria-label={say('Roots of one that is taken out')} className="flex flex-wrap items-center gap-1.5">
+        <span className="w-full text-sm text-pencil">{say('Roots of one that is taken out')}</span>
+        {ROOTS.map(([each, words]) => (
+          <button key={each} type="button" className="act" aria-pressed={roots === each} onClick={() => setRoots(roots === each ? '' : each)}>
+            {words}
+          </button>
+        ))}
+      </div>
       <Refusal message={look.error?.message} />
       <button
         type="button"

@@ -21,7 +21,7 @@ describe('a close look at a few plants', () => {
     leaf('1 leaf');
     fireEvent.click(screen.getByRole('button', { name: 'Undo tap' }));
     expect(screen.getByRole('status').textContent).toContain('2 plants: 3, 4; 3.5 on average');
-    fireEvent.change(screen.getByRole('combobox', { name: 'Roots' }), { target: { value: 'AT_EDGE' } });
+    fireEvent.click(screen.getByRole('button', { name: 'at the edge' }));
     await waitFor(() => expect(calls.some((call) => call.path === '/api/session')).toBe(true));
     await new Promise((told) => setTimeout(told, 50));
     fireEvent.click(screen.getByRole('button', { name: 'Save what was seen' }));
@@ -37,11 +37,11 @@ describe('a close look at a few plants', () => {
       }),
     });
     show(<LookOver batch={201} expected={0.4} />);
-    fireEvent.change(screen.getByRole('combobox', { name: 'Roots' }), { target: { value: 'CIRCLING' } });
+    fireEvent.click(screen.getByRole('button', { name: 'circling' }));
     await waitFor(() => expect(calls.some((call) => call.path === '/api/session')).toBe(true));
     await new Promise((told) => setTimeout(told, 50));
     fireEvent.click(screen.getByRole('button', { name: 'Save what was seen' }));
     expect(await screen.findByText(/Roots do not come to the edge/)).toBeTruthy();
-    expect(screen.getByRole<HTMLSelectElement>('combobox', { name: 'Roots' }).value).toBe('CIRCLING');
+    expect(screen.getByRole('button', { name: 'circling' }).getAttribute('aria-pressed')).toBe('true');
   });
 });

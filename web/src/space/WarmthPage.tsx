@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { answered, api, type PlaceWarmth, type WarmthView } from '../api/client';
 import { LineChart, type Series } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
+import { lightWords, TooDark } from '../weather/PlaceLight';
 import { PlaceWarnings } from '../weather/PlaceWarnings';
 import { addDays, shortDay } from '../words/days';
 import { degrees, figures, temperature, temperatureUnit } from '../words/quantity';
@@ -77,7 +78,9 @@ function Curve({ place, view }: { place: PlaceWarmth; view: WarmthView }) {
           })}
         </span>
       </h2>
+      <p className="text-sm text-pencil">{lightWords(place.light.light)}</p>
       <PlaceWarnings warnings={place.warnings} />
+      <TooDark light={place.light} />
       <LineChart
         title={say('Read in {place}', { place: place.place })}
         xTitle={say('midnight of each day')}

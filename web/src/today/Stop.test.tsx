@@ -37,6 +37,7 @@ const stop: StopView = {
   setMinimum: 19,
   setMaximum: 21,
   quietBatches: 1,
+  light: { light: 12 },
   water: { below: [], above: [], spray: [], look: [], leave: 3 },
   warnings: [],
   work: [
@@ -128,5 +129,11 @@ describe('seed that is to go out', () => {
       </MemoryRouter>,
     );
     expect(screen.queryByText('Seed to go out')).toBeNull();
+  });
+
+  it('says what stretches in the light there and what would help', () => {
+    show({ ...stop, light: { light: 5.14, dark: { celsius: 21.3, wanted: 7.6, coolEnough: 15.8, batches: [242] } } });
+    expect(screen.getByText(/Stems stretch here: 5.1 mol of light a day at 21 °C, and 7.6 are wanted in that warmth/)).toBeTruthy();
+    expect(screen.getByText(/keep it at about 16 °C/)).toBeTruthy();
   });
 });

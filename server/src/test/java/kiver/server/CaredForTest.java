@@ -5,6 +5,8 @@ import static org.hamcrest.Matchers.closeTo;
 import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.empty;
+import static org.hamcrest.Matchers.everyItem;
+import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
 import static org.hamcrest.Matchers.lessThan;
@@ -205,6 +207,16 @@ class CaredForTest {
                         .getResponse()
                         .getContentAsString(),
                 path);
+    }
+
+    @Test
+    @Order(45)
+    void theLightOfEachPlaceIsToldWithWhatStretchesInIt() throws Exception {
+        nursery.get(nursery.hand, "/api/warmth")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.places[*].light.light", everyItem(greaterThan(0.0))));
+        nursery.get(nursery.hand, "/api/round")
+                .andExpect(jsonPath("$.stops[*].light.light", everyItem(greaterThan(0.0))));
     }
 
     /** Fewer leaves than expected: the day moves, the leaves said are nearer to those seen; taken back, all is as before. */

@@ -12,7 +12,10 @@ public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayA
     /** Leaf number answers to light far less than weight does; in the dark it would still make this share. */
     private static final double SHARE_WITHOUT_LIGHT = 0.4;
 
-    /** Below this share of the light need stems stretch. */
+    /** Share of the way from the base to the optimum at which seedlings are usually grown on. */
+    private static final double USUAL_WARMTH = 0.65;
+
+    /** Below this share of the light need stems stretch in usual warmth. */
     private static final double LEGGY_BELOW = 0.5;
 
     public LeafGrowth {
@@ -31,13 +34,34 @@ public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayA
         return SHARE_WITHOUT_LIGHT + (1 - SHARE_WITHOUT_LIGHT) * Math.min(1, light / lightNeed);
     }
 
-    /** Whether seedlings stretch in that light, mol m⁻² d⁻¹. */
-    public boolean isLeggyIn(double light) {
-        return light < leggyBelow();
+    /** Whether seedlings stretch in that light, mol m⁻² d⁻¹, and that warmth, °C by day and night. */
+    public boolean isLeggyIn(double light, double celsius) {
+        return light < leggyBelow(celsius);
     }
 
-    /** The light below which seedlings stretch, mol m⁻² d⁻¹. */
+    /**
+     * The light below which seedlings stretch in some warmth, mol m⁻² d⁻¹: what they lack in light for each degree of growth
+     * goes into length. The half of the light need where they grow at a usual pace, more where it is warmer.
+     *
+     * <p>Reference: the photothermal ratio, light by degrees above the base; Liu and Heins (2002), Journal of the American
+     * Society for Horticultural Science 127: height and stem strength follow it, whichever of the two is changed.
+     */
+    public double leggyBelow(double celsius) {
+        double growing = Math.max(0, celsius - temperatures.base()) / (usualWarmth() - temperatures.base());
+        return leggyBelow() * growing;
+    }
+
+    /** The same at a usual pace of growth, by which plans go. */
     public double leggyBelow() {
         return LEGGY_BELOW * lightNeed;
+    }
+
+    /** The warmth at which that light is just enough for stems that do not stretch, °C; never below the base. */
+    public double warmthFor(double light) {
+        return temperatures.base() + light / leggyBelow() * (usualWarmth() - temperatures.base());
+    }
+
+    private double usualWarmth() {
+        return temperatures.base() + USUAL_WARMTH * (temperatures.optimum() - temperatures.base());
     }
 }

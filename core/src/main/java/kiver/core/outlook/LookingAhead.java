@@ -214,10 +214,12 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
         ClimateSeries climate = season.climate(state.place().get()).get(0);
         int now = (int) timeOf(today);
         double light = 0;
+        double warmth = 0;
         for (int day = now - DAYS_OF_LIGHT; day < now; day++) {
             light += climate.light(day) / DAYS_OF_LIGHT;
+            warmth += (climate.minimum(day) + climate.maximum(day)) / 2 / DAYS_OF_LIGHT;
         }
-        return crop.leaves().isLeggyIn(light);
+        return crop.leaves().isLeggyIn(light, warmth);
     }
 
     private double timeOf(LocalDate day) {

@@ -113,8 +113,7 @@ class GrowthTest {
         LeafGrowth leaves = new LeafGrowth(COOL, 0.25, 12);
         assertThat(leaves.lightFactor(24)).isEqualTo(1);
         assertThat(leaves.lightFactor(6)).isBetween(0.6, 0.8);
-        assertThat(leaves.isLeggyIn(5)).isTrue();
-        assertThat(leaves.isLeggyIn(7)).isFalse();
+        assertThat(leaves.leggyBelow()).isEqualTo(6);
     }
 
     @Test

@@ -128,6 +128,7 @@ class RoundController {
             int quietBatches,
             @Nullable String caution,
             List<PlaceWarningView> warnings,
+            PlaceLightView light,
             StopWater water) {}
 
     /** Trays at a stop by what they want: numbers of those that want water and how, a look; and how many are left alone. */
@@ -186,6 +187,7 @@ class RoundController {
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         Set<String> cautioned = new HashSet<>();
         Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
+        Map<PlaceId, PlaceLightView> light = warmth.light();
         Map<PlaceId, List<WaterRound.Called>> calls = water.calls().stream()
                 .collect(Collectors.groupingBy(
                         called -> called.standing().group().place()));
@@ -220,6 +222,7 @@ class RoundController {
                             .count(),
                     cautious ? named.caution() : null,
                     warnings.getOrDefault(place.id(), List.of()),
+                    light.get(place.id()),
                     stopWater(calls.getOrDefault(place.id(), List.of()))));
         }
         List<DayRange> forecast = new ArrayList<>();

@@ -52,7 +52,8 @@ class WarmthController {
             @Nullable Double setMaximum,
             @Nullable Double humidity,
             List<ReadingView> readings,
-            List<PlaceWarningView> warnings) {}
+            List<PlaceWarningView> warnings,
+            PlaceLightView light) {}
 
     /**
      * What was read in the last days.
@@ -68,6 +69,7 @@ class WarmthController {
         LocalDateTime from = until.minusHours(HOURS_SHOWN).truncatedTo(ChronoUnit.HOURS);
         Map<PlaceId, List<ProbeReading>> read = readings.between(from, until);
         Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
+        Map<PlaceId, PlaceLightView> light = warmth.light();
         return new WarmthView(
                 from,
                 until,
@@ -76,12 +78,17 @@ class WarmthController {
                                 place,
                                 from,
                                 read.getOrDefault(place.id(), List.of()),
-                                warnings.getOrDefault(place.id(), List.of())))
+                                warnings.getOrDefault(place.id(), List.of()),
+                                light.get(place.id())))
                         .toList());
     }
 
     private static PlaceWarmth view(
-            Place place, LocalDateTime from, List<ProbeReading> readings, List<PlaceWarningView> warnings) {
+            Place place,
+            LocalDateTime from,
+            List<ProbeReading> readings,
+            List<PlaceWarningView> warnings,
+            PlaceLightView light) {
         PlaceClimate.SetPoints set = place.climate() instanceof PlaceClimate.SetPoints points ? points : null;
         ProbeReading last = readings.isEmpty() ? null : readings.get(readings.size() - 1);
         return new PlaceWarmth(
@@ -96,6 +103,7 @@ class WarmthController {
                         .map(reading -> new ReadingView(
                                 ChronoUnit.MINUTES.between(from, reading.at()) / 60.0, reading.celsius()))
                         .toList(),
-                warnings);
+                warnings,
+                light);
     }
 }
