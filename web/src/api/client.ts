@@ -23,6 +23,7 @@ export type PlanView = Schemas['PlanView'];
 export type RoundView = Schemas['RoundView'];
 export type StopView = Schemas['StopView'];
 export type WaterView = Schemas['WaterView'];
+export type FailingView = Schemas['FailingView'];
 export type LooksView = Schemas['LooksView'];
 export type LookView = Schemas['LookView'];
 export type PracticeTrial = Schemas['PracticeTrial'];

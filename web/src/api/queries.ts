@@ -1,6 +1,6 @@
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answered, api, Refused } from './client';
+import { answered, api, type FailingView, Refused } from './client';
 import { RequestNumber } from './requestNumber';
 
 export const queryClient = new QueryClient({
@@ -149,6 +149,13 @@ export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => ans
 
 /** Mix that the plan needs, and what must be bought for it. */
 export const useMixNeeds = () => useQuery({ queryKey: ['mix-needs'], queryFn: () => answered(api.GET('/api/mix-needs')) });
+
+/** What may lie behind a sign seen on a batch. */
+export const useFailing = (number: number, sign: FailingView['sign']) =>
+  useQuery({
+    queryKey: ['batches', number, 'failing', sign],
+    queryFn: () => answered(api.GET('/api/batches/{number}/failing', { params: { path: { number }, query: { sign } } })),
+  });
 
 /** What the water in each tray is, and which want some. */
 export const useWater = () => useQuery({ queryKey: ['water'], queryFn: () => answered(api.GET('/api/water')) });

@@ -185,6 +185,11 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
                   <Link className="trail no-print inline-flex min-h-11 items-center" to={`/trays/${summary.trays[0]}?work=look`}>
                     {say('Count leaves, look at roots')}
                   </Link>
+                )}{' '}
+                {view.growth.leavesNow > 0 && (
+                  <Link className="trail no-print inline-flex min-h-11 items-center" to={`/batches/${summary.number}/failing`}>
+                    {say('Why are they failing?')}
+                  </Link>
                 )}
               </p>
             </section>

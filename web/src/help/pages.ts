@@ -193,6 +193,13 @@ export const PAGES: PageHelp[] = [
     offline: say('How orders stand follows from the record. Write down what the grower asks; it can be taken when the connection is back.'),
   },
   {
+    at: '/batches/:number/failing',
+    name: say('Why are they failing?'),
+    purpose: say('From what you see to what most likely lies behind it, by what was noted of this batch: water, feed, light, warmth, roots.'),
+    tries: [say('Press what you see most of; the likeliest cause comes first, with what tells it from the others.')],
+    offline: say('The causes are weighed by the record, so it needs the connection. What each looks like you know best yourself.'),
+  },
+  {
     at: '/batches/:number',
     name: say('A batch'),
     purpose: say('Where it stands, what comes next, and everything that was recorded of it.'),

@@ -219,6 +219,56 @@ class BenchOnThePhoneTest {
                 .contains("\"lastMinimum\":19.5,\"lastMaximum\":27.0");
     }
 
+    /** A tray is watered, another lifted and one put on the scale; leaves are counted: what has no signal is sent afterwards. */
+    @Test
+    void waterAndLeavesAreNotedWithAndWithoutSignal() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.open("/trays/1001?work=look");
+            button(page, "3 leaves").waitFor();
+            screen.open("/water");
+            Locator lifted = page.getByRole(
+                            AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^Lift T")))
+                    .first();
+            lifted.waitFor();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Say how T")))
+                    .first()
+                    .tap();
+            button(page, "On the scale").tap();
+            Locator weight = page.getByLabel(Pattern.compile("^Weight of T\\d+, g$"));
+            assertThat(weight).hasValue(Pattern.compile("\\d{3,4}"));
+            weight.fill("3");
+            button(page, "Weighed").tap();
+            assertThat(page.getByText("the scale seems to show pounds")).isVisible();
+            screen.requireNoSidewaysScroll();
+            screen.context().setOffline(true);
+            Locator watered = page.getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Watered: T")))
+                    .first();
+            String tray = watered.getAttribute("aria-label").replace("Watered: ", "");
+            watered.tap();
+            lifted.getByText("heavy").tap();
+            assertThat(page.getByText("2 entries kept on this device")).isVisible();
+            screen.context().setOffline(false);
+            assertThat(page.getByText("kept on this device until")).isHidden();
+            assertThat(button(page, "Watered: " + tray)).isHidden();
+            screen.open("/trays/1001?work=look");
+            screen.context().setOffline(true);
+            for (int plant = 0; plant < 5; plant++) {
+                button(page, "3 leaves").tap();
+            }
+            button(page, "at the edge").tap();
+            button(page, "Save what was seen").tap();
+            assertThat(page.getByText("No plant counted yet")).isVisible();
+            screen.context().setOffline(false);
+            assertThat(page.getByText("kept on this device until")).isHidden();
+            screen.open("/batches/201");
+            assertThat(page.getByText("Looked closely: 3.0 true leaves on average of 5 plants; roots at the edge")
+                            .first())
+                    .isVisible();
+        }
+    }
+
     @Test
     void aNoteIsMadeWithoutSignal() {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {

@@ -181,6 +181,7 @@ class EveryWordTest {
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
               gather((await get('/api/trials')).map?.((trial) => [trial.name, trial.ways.map((way) => way.name)]));
+              gather(await get('/api/store/spots'));
               gather((await get('/api/feeding')).feeds?.map((each) => each.feed.name));
               gather((await get('/api/devices')).map?.((device) => device.name));
               const media = await get('/api/media');

@@ -27,6 +27,8 @@ public final class TakePictures {
             new View("batches", "/batches", Nursery.PROPAGATOR, false),
             new View("batch", "/batches/242", Nursery.PROPAGATOR, false),
             new View("batch-phone", "/batches/242", Nursery.HAND, true),
+            new View("water-phone", "/water", Nursery.HAND, true),
+            new View("failing", "/batches/201/failing?sign=YELLOW", Nursery.HAND, false),
             new View("tray", "EMERGING", Nursery.HAND, false),
             new View("tray-phone", "EMERGING", Nursery.HAND, true),
             new View("sow", "PLANNED", Nursery.HAND, false),

@@ -194,6 +194,10 @@ class CaredForTest {
         nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$.stops[*].water.below[*]", empty()));
         nursery.get(nursery.hand, "/api/water")
                 .andExpect(jsonPath(OWN.formatted(tray, "low")).value(contains(lessThan(1.0))));
+        nursery.get(nursery.hand, "/api/batches/" + batch + "/failing?sign=YELLOW")
+                .andExpect(jsonPath("$.clear").value(true))
+                .andExpect(jsonPath("$.suspects[0].cause").value("TOO_WET"))
+                .andExpect(jsonPath("$.suspects[0].noted", containsString("three times")));
     }
 
     private ResultActions look(Person person, String leaves, String rest) throws Exception {
@@ -241,5 +245,25 @@ class CaredForTest {
         look(nursery.hand, "", ",\"roots\":\"CIRCLING\"").andExpect(status().isOk());
         nursery.get(nursery.hand, "/api/round")
                 .andExpect(jsonPath("$..tasks[*].why.kind", hasItem("RootsHaveOutgrown")));
+    }
+
+    /** What was noted above speaks: roots that circle; nobody who looked for slugs. */
+    @Test
+    @Order(60)
+    void fromASignToWhatTheRecordSaysOfEachCause() throws Exception {
+        String failing = "/api/batches/" + batch + "/failing?sign=";
+        nursery.get(nursery.hand, failing + "YELLOW")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.suspects[?(@.cause == 'CROWDED_ROOTS')].evidence")
+                        .value("FOR"));
+        nursery.get(nursery.hand, failing + "SNAPPED_OFF")
+                .andExpect(jsonPath("$.clear").value(false))
+                .andExpect(jsonPath("$.suspects[0].noted", containsString("Nobody has looked")));
+        for (String sign : new String[] {"PINCHED_AT_BASE", "STRETCHED", "PURPLE", "STUNTED", "DROOPING"}) {
+            nursery.get(nursery.hand, failing + sign).andExpect(status().isOk());
+        }
+        nursery.get(nursery.hand, failing + "GREEN").andExpect(status().is4xxClientError());
+        nursery.get(nursery.hand, "/api/batches/4711/failing?sign=YELLOW").andExpect(status().isNotFound());
+        nursery.get(nursery.grower, failing + "YELLOW").andExpect(status().isForbidden());
     }
 }

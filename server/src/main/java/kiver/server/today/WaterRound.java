@@ -187,50 +187,64 @@ public class WaterRound {
 
     /** The trays in which something stands or is to come up, by number. */
     public List<Standing> standing(Season season) {
-        Map<TrayId, List<BatchOutlook>> byTray =
-                new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
+        Map<TrayId, List<Share>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
         for (BatchOutlook batch : analyst.all()) {
             boolean over = batch.stage() == BatchStage.RELEASED || batch.stage() == BatchStage.FAILED;
             if (!over && batch.trouble().isEmpty()) {
-                batch.file().state().trays().stream()
-                        .filter(tray -> cells(batch, tray) > 0)
-                        .forEach(tray -> byTray.computeIfAbsent(tray, each -> new ArrayList<>())
-                                .add(batch));
+                shares(batch)
+                        .forEach((tray, share) -> byTray.computeIfAbsent(tray, each -> new ArrayList<>())
+                                .add(share));
             }
         }
+        Map<TrayId, Tray> known = trays.trays(byTray.keySet());
         Map<String, TrayWeight> weights = water.weights();
         Map<PlaceId, Double> warmth = new HashMap<>();
         List<Standing> standing = new ArrayList<>();
-        byTray.forEach((tray, batches) -> standing.add(standing(
-                tray,
-                batches,
+        byTray.forEach((id, shares) -> standing.add(standing(
+                known.get(id),
+                shares,
                 weights,
                 place -> warmth.computeIfAbsent(
                         place, each -> season.meanTemperature(each, clock.today(), WARMTH_DAYS)))));
         return standing;
     }
 
-    private static int cells(BatchOutlook batch, TrayId tray) {
-        BatchState state = batch.file().state();
-        return state.cellsIn(tray, CellCondition.ALIVE).size()
-                + state.cellsIn(tray, CellCondition.WAITING).size();
+    /** What a batch has in a tray: cells in which something is up, and those that wait. */
+    private record Share(BatchOutlook batch, int up, int waiting) {
+        int cells() {
+            return up + waiting;
+        }
+    }
+
+    /** In one pass over its cells: there may be thousands. */
+    private static Map<TrayId, Share> shares(BatchOutlook batch) {
+        Map<TrayId, Share> shares = new HashMap<>();
+        batch.file().state().cells().forEach((cell, state) -> {
+            int up = state.condition() == CellCondition.ALIVE ? 1 : 0;
+            int waiting = state.condition() == CellCondition.WAITING ? 1 : 0;
+            if (up + waiting > 0) {
+                shares.merge(
+                        cell.tray(),
+                        new Share(batch, up, waiting),
+                        (one, other) -> new Share(batch, one.up() + other.up(), one.waiting() + other.waiting()));
+            }
+        });
+        return shares;
     }
 
     private Standing standing(
-            TrayId id, List<BatchOutlook> batches, Map<String, TrayWeight> weights, ToDoubleFunction<PlaceId> warmth) {
-        BatchOutlook most = batches.stream()
-                .reduce((one, other) -> cells(other, id) > cells(one, id) ? other : one)
-                .orElseThrow();
-        Tray tray = trays.tray(id);
+            Tray tray, List<Share> shares, Map<String, TrayWeight> weights, ToDoubleFunction<PlaceId> warmth) {
+        TrayId id = tray.trayId();
+        BatchOutlook most = shares.stream()
+                .reduce((one, other) -> other.cells() > one.cells() ? other : one)
+                .orElseThrow()
+                .batch();
         Container whole = crops.container(tray.container());
         Container container = tray.of(whole);
         PlaceId place = most.file().state().placeOf(id).orElse(most.place());
         TrayWeight weight = WaterBook.weight(weights, whole, container);
         double area = container.slots() * SLOT_AREA;
-        int up = batches.stream()
-                .mapToInt(batch ->
-                        batch.file().state().cellsIn(id, CellCondition.ALIVE).size())
-                .sum();
+        int up = shares.stream().mapToInt(Share::up).sum();
         Optional<AfterSowing> untilUp = up > 0
                 ? Optional.empty()
                 : Optional.of(AfterSowing.of(container, most.crop().seed().needsLight(), warmth.applyAsDouble(place)));
@@ -239,8 +253,8 @@ public class WaterRound {
                 tray,
                 container,
                 most,
-                batches.stream()
-                        .map(batch -> batch.crop().cells().thirst())
+                shares.stream()
+                        .map(share -> share.batch().crop().cells().thirst())
                         .max(Thirst::compareTo)
                         .orElseThrow(),
                 up,

@@ -1,10 +1,12 @@
 package kiver.server.tray;
 
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import kiver.core.crop.ContainerCode;
 import kiver.core.tray.TrayId;
 import kiver.server.problem.NotFound;
@@ -45,6 +47,12 @@ public class TrayBook {
     /** The tray as the core knows it. */
     public Tray tray(TrayId id) {
         return mapper.byId(id.number()).orElseThrow(() -> new NotFound(Said.of("There is no such tray.")));
+    }
+
+    /** Some trays, looked up at once. */
+    public Map<TrayId, Tray> trays(Collection<TrayId> ids) {
+        return mapper.byIds(ids.stream().map(TrayId::number).toArray(Long[]::new)).stream()
+                .collect(Collectors.toMap(Tray::trayId, Function.identity()));
     }
 
     /** All trays. */
@@ -94,6 +102,12 @@ public class TrayBook {
 
         @Select("select id, number, container, rows from tray where id = #{id}")
         Optional<Tray> byId(@Param("id") long id);
+
+        @Select("""
+                select id, number, container, rows from tray
+                where id = any(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler})
+                """)
+        List<Tray> byIds(@Param("ids") Long[] ids);
 
         @Select("select id, number, container, rows from tray order by number")
         List<Tray> all();

@@ -1,0 +1,72 @@
+package kiver.server.today;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import kiver.core.care.Failing;
+import kiver.core.outlook.BatchOutlook;
+import kiver.server.outlook.BatchAnalyst;
+import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
+import kiver.server.wording.Wording;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Why plants of a batch fail, from what somebody sees and what was noted. */
+@RestController
+class FailingController {
+
+    private final BatchAnalyst analyst;
+    private final FailingRecord record;
+    private final Wording wording;
+
+    FailingController(BatchAnalyst analyst, FailingRecord record, Wording wording) {
+        this.analyst = analyst;
+        this.record = record;
+        this.wording = wording;
+    }
+
+    /**
+     * A cause worth a look.
+     *
+     * @param share how likely among all, 0 to 1
+     * @param noted what the record says of it, in words
+     */
+    record SuspectView(Failing.Cause cause, double share, Failing.Evidence evidence, String noted) {}
+
+    /**
+     * What may lie behind a sign.
+     *
+     * @param clear whether the first cause stands out; otherwise the record cannot tell
+     */
+    record FailingView(Failing.Sign sign, boolean clear, List<SuspectView> suspects) {}
+
+    @GetMapping("/api/batches/{number}/failing")
+    FailingView failing(@PathVariable int number, @RequestParam Failing.Sign sign) {
+        BatchOutlook batch = analyst.all().stream()
+                .filter(each -> each.number() == number)
+                .findFirst()
+                .orElseThrow(() -> new NotFound(
+                        Said.of("There is no batch {number} in hand.").with("number", number)));
+        Map<Failing.Cause, FailingRecord.Fact> facts = record.of(batch);
+        Failing.Answer answer = Failing.of(
+                sign,
+                facts.entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey, each -> each.getValue().evidence())));
+        return new FailingView(
+                sign,
+                answer.clear(),
+                answer.suspects().stream()
+                        .map(suspect -> new SuspectView(
+                                suspect.cause(),
+                                suspect.share(),
+                                suspect.evidence(),
+                                facts.containsKey(suspect.cause())
+                                        ? wording.say(facts.get(suspect.cause()).words())
+                                        : ""))
+                        .toList());
+    }
+}
