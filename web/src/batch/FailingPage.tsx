@@ -76,7 +76,7 @@ function SuspectCard({ suspect }: { suspect: FailingView['suspects'][number] }) 
     <li className="board p-4">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2>{CAUSES[suspect.cause]}</h2>
-        <span className="text-pencil">{say('{share} of 10', { share: figures(Math.max(1, Math.round(suspect.share * 10))) })}</span>
+        <span className="text-pencil">{say('about {share} in 10', { share: figures(Math.max(1, Math.round(suspect.share * 10))) })}</span>
       </div>
       {suspect.noted && (
         <p className={suspect.evidence === 'FOR' ? 'font-semibold' : 'text-pencil'}>

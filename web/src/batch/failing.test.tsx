@@ -26,7 +26,7 @@ describe('why plants are failing', () => {
     expect(await screen.findByText('Most likely: too much water.')).toBeTruthy();
     const causes = within(screen.getByRole('region', { name: 'What may lie behind it' })).getAllByRole('listitem');
     expect(causes[0]!.textContent).toContain('It was watered three times before it wanted any. That speaks for it.');
-    expect(causes[0]!.textContent).toContain('8 of 10');
+    expect(causes[0]!.textContent).toContain('about 8 in 10');
     expect(causes[1]!.textContent).toContain('Nobody has looked at its roots. That cannot tell.');
     fireEvent.click(screen.getByRole('button', { name: 'drooping' }));
     expect(await screen.findByText(/The record cannot tell/)).toBeTruthy();
