@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { answered, api, type WaterView } from '../api/client';
 import { useChange } from '../api/queries';
 import { Refusal } from '../look/States';
-import { figures, typedNumber } from '../words/quantity';
+import { mass, massTyped, massUnit, typedMass } from '../words/quantity';
 import { say } from '../words/say';
 
 type Weight = WaterView['weights'][number];
@@ -28,19 +28,19 @@ export function ContainerWeights({ weights }: { weights: Weight[] }) {
 
 function ContainerWeight({ weight }: { weight: Weight }) {
   const [open, setOpen] = useState(false);
-  const [dry, setDry] = useState(String(Math.round(weight.dry)));
-  const [soaked, setSoaked] = useState(String(Math.round(weight.soaked)));
+  const [dry, setDry] = useState(massTyped(weight.dry));
+  const [soaked, setSoaked] = useState(massTyped(weight.soaked));
   const weigh = useChange((entry: { dry: number; soaked: number }) =>
     answered(api.PUT('/api/water/containers/{code}', { params: { path: { code: weight.container } }, body: entry })),
   );
-  const typed = { dry: typedNumber(dry), soaked: typedNumber(soaked) };
+  const typed = { dry: typedMass(dry), soaked: typedMass(soaked) };
   return (
     <li className="flex flex-wrap items-center gap-x-4 py-1 text-sm">
       <span className="mr-auto">
         {weight.name}:{' '}
-        {say('{dry} g dry, {soaked} g soaked, {weighed, select, true {weighed} other {worked out}}', {
-          dry: figures(weight.dry),
-          soaked: figures(weight.soaked),
+        {say('{dry} dry, {soaked} soaked, {weighed, select, true {weighed} other {worked out}}', {
+          dry: mass(weight.dry),
+          soaked: mass(weight.soaked),
           weighed: String(weight.isWeighed),
         })}
       </span>
@@ -62,11 +62,11 @@ function ContainerWeight({ weight }: { weight: Weight }) {
           }}
         >
           <label className="flex items-center gap-2">
-            {say('dry, g')}
+            {say('dry, {unit}', { unit: massUnit() })}
             <input className="entry w-24" inputMode="decimal" value={dry} onChange={(event) => setDry(event.target.value)} />
           </label>
           <label className="flex items-center gap-2">
-            {say('soaked, g')}
+            {say('soaked, {unit}', { unit: massUnit() })}
             <input className="entry w-24" inputMode="decimal" value={soaked} onChange={(event) => setSoaked(event.target.value)} />
           </label>
           <button className="act" disabled={typed.dry === undefined || typed.soaked === undefined || weigh.isPending}>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { answered, api } from '../api/client';
 import { useBenchChange } from '../bench/useOutbox';
 import { Refusal } from '../look/States';
-import { typedNumber } from '../words/quantity';
+import { massTyped, massUnit, typedMass } from '../words/quantity';
 import { say } from '../words/say';
 import type { TrayWater } from './waterWords';
 
@@ -13,10 +13,10 @@ export function WeighTray({ tray, hasScale, close }: { tray: TrayWater; hasScale
   const [typed, setTyped] = useState('');
   const [silent, setSilent] = useState<string>();
   const weigh = useBenchChange<Weight>('/api/water', () => say('weight of {code}', { code: tray.code }));
-  const grams = typedNumber(typed);
+  const grams = typedMass(typed);
   const ask = () =>
     answered(api.GET('/api/scale/trays/{number}', { params: { path: { number: tray.tray } } })).then(
-      (shown) => setTyped(String(Math.round(shown.grams))),
+      (shown) => setTyped(massTyped(shown.grams)),
       (thrown: unknown) => setSilent(thrown instanceof Error ? thrown.message : String(thrown)),
     );
   return (
@@ -35,8 +35,8 @@ export function WeighTray({ tray, hasScale, close }: { tray: TrayWater; hasScale
       <input
         className="entry w-24"
         inputMode="decimal"
-        aria-label={say('Weight of {code}, g', { code: tray.code })}
-        placeholder={say('g')}
+        aria-label={say('Weight of {code}, {unit}', { code: tray.code, unit: massUnit() })}
+        placeholder={massUnit()}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
       />

@@ -8,7 +8,9 @@ import {
   length,
   mass,
   temperature,
+  massTyped,
   typedAltitude,
+  typedMass,
   typedDifference,
   typedNumber,
   typedTemperature,
@@ -82,6 +84,8 @@ describe('what is typed', () => {
     expect(typedTemperature('14')).toBeCloseTo(-10, 9);
     expect(typedDifference('18')).toBeCloseTo(10, 9);
     expect(typedAltitude('2100')).toBeCloseTo(640.08, 6);
+    expect(massTyped(1300)).toBe('45.9');
+    expect(typedMass('45.9')).toBeCloseTo(1301.24, 1);
     expect([typedTemperature(''), typedDifference('x'), typedAltitude('')]).toEqual([undefined, undefined, undefined]);
     expect(figures(1234.5, 1)).toBe('1,234.5');
   });

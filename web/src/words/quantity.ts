@@ -116,6 +116,18 @@ export function mass(grams: number): string {
   return `${figures(amount, amount >= 10 ? 0 : amount >= 1 ? 1 : 2)} ${unit}`;
 }
 
+export const massUnit = (): string => (speech.mass === 'GRAMS' ? 'g' : 'oz');
+
+/** A mass as it would be typed, in the unit of entries. */
+export const massTyped = (grams: number): string =>
+  speech.mass === 'GRAMS' ? String(Math.round(grams)) : String(Math.round((grams / GRAMS_IN_OUNCE) * 10) / 10);
+
+/** A mass as it was typed, in g. */
+export function typedMass(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.mass !== 'GRAMS' ? read * GRAMS_IN_OUNCE : read;
+}
+
 /**
  * A number as it was typed, with a point or a comma before its decimals and any minus sign.
  *

@@ -341,6 +341,18 @@ class BenchOnThePhoneTest {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
             Page page = screen.page();
             screen.open("/sow?day=2027-04-22");
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("^Say where .+ is kept$")))
+                    .last()
+                    .tap();
+            page.getByRole(
+                            AriaRole.COMBOBOX,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("^Where .+ is kept$")))
+                    .fill("Cold drawer");
+            button(page, "Save").tap();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cold drawer")))
+                    .isVisible();
             page.getByText("Share or cut trays").first().tap();
             page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lay out tray"))
                     .waitFor();

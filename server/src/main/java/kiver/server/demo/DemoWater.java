@@ -66,8 +66,13 @@ class DemoWater implements TrayScale {
     }
 
     @Override
+    public boolean isThere() {
+        return clock.nursery().map(Nursery::demo).orElse(false);
+    }
+
+    @Override
     public OptionalDouble show(Tray tray) {
-        if (!clock.nursery().map(Nursery::demo).orElse(false)) {
+        if (!isThere()) {
             return OptionalDouble.empty();
         }
         return round.standing(seasons.season()).stream()

@@ -159,11 +159,7 @@ class WaterController {
                         new WaterStop(named.place().id().number(), named.place().name(), here));
             }
         }
-        return new WaterView(clock.now(), hasScale(), stops, weights());
-    }
-
-    private boolean hasScale() {
-        return !trays.all().isEmpty() && scale.show(trays.all().get(0)).isPresent();
+        return new WaterView(clock.now(), scale.isThere(), stops, weights());
     }
 
     private List<ContainerWeightView> weights() {
