@@ -16,8 +16,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import kiver.core.tray.CellRun;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
@@ -65,24 +63,7 @@ class CaredForTest {
         CellRun run = batches.file(batch).runs().get(0);
         tray = trays.tray(run.tray()).number();
         if (batches.file(batch).state().sownOn().isEmpty()) {
-            LocalDate sown = TODAY.minusDays(20);
-            nursery.record(
-                            nursery.hand,
-                            batch,
-                            "sowings",
-                            "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1,\"day\":\"%s\""
-                                    .formatted(tray, run.last(), nursery.lotId, sown))
-                    .andExpect(status().isOk());
-            String up = IntStream.rangeClosed(1, run.last())
-                    .mapToObj("{\"cell\":%d,\"seedlings\":1}"::formatted)
-                    .collect(Collectors.joining(","));
-            nursery.record(
-                            nursery.hand,
-                            batch,
-                            "counts",
-                            "\"tray\":%d,\"cells\":[%s],\"complete\":true,\"day\":\"%s\""
-                                    .formatted(tray, up, sown.plusDays(6)))
-                    .andExpect(status().isOk());
+            nursery.growUp(batch, tray, run.last(), TODAY.minusDays(20));
         }
     }
 

@@ -9,8 +9,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import java.time.LocalDate;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import kiver.core.tray.CellRun;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
@@ -121,23 +119,7 @@ class FeedingTest {
         CellRun run = batches.file(batch).runs().get(0);
         int tray = trays.tray(run.tray()).number();
         LocalDate sown = TODAY.minusDays(40);
-        nursery.record(
-                        nursery.hand,
-                        batch,
-                        "sowings",
-                        "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1,\"day\":\"%s\""
-                                .formatted(tray, run.last(), nursery.lotId, sown))
-                .andExpect(status().isOk());
-        String up = IntStream.rangeClosed(1, run.last())
-                .mapToObj("{\"cell\":%d,\"seedlings\":1}"::formatted)
-                .collect(Collectors.joining(","));
-        nursery.record(
-                        nursery.hand,
-                        batch,
-                        "counts",
-                        "\"tray\":%d,\"cells\":[%s],\"complete\":true,\"day\":\"%s\""
-                                .formatted(tray, up, sown.plusDays(6)))
-                .andExpect(status().isOk());
+        nursery.growUp(batch, tray, run.last(), sown);
         LocalDate ends = sown.plusDays(20);
         nursery.get(nursery.hand, "/api/feeding")
                 .andExpect(jsonPath("$.batches[0].reserveEnds").value(ends.toString()))

@@ -8,6 +8,8 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kiver.core.crop.CropCode;
 import kiver.core.order.Protection;
 import kiver.core.place.Place;
@@ -185,6 +187,27 @@ public class SmallNursery {
                 person,
                 "/api/batches/" + batch + "/" + what,
                 "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entries + "}");
+    }
+
+    /** Sows all cells of a batch's run in a tray on a day, and counts a seedling in each six days later. */
+    void growUp(int batch, int tray, int cells, LocalDate sown) throws Exception {
+        record(
+                        hand,
+                        batch,
+                        "sowings",
+                        "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1,\"day\":\"%s\""
+                                .formatted(tray, cells, lotId, sown))
+                .andExpect(status().isOk());
+        String up = IntStream.rangeClosed(1, cells)
+                .mapToObj("{\"cell\":%d,\"seedlings\":1}"::formatted)
+                .collect(Collectors.joining(","));
+        record(
+                        hand,
+                        batch,
+                        "counts",
+                        "\"tray\":%d,\"cells\":[%s],\"complete\":true,\"day\":\"%s\""
+                                .formatted(tray, up, sown.plusDays(6)))
+                .andExpect(status().isOk());
     }
 
     /** The text of a delivery note, on one line. */
