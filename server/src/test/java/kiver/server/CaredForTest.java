@@ -244,6 +244,8 @@ class CaredForTest {
             nursery.get(nursery.hand, failing + sign).andExpect(status().isOk());
         }
         nursery.get(nursery.hand, failing + "GREEN").andExpect(status().is4xxClientError());
+        nursery.get(nursery.hand, "/api/batches/" + batch + "/failing")
+                .andExpect(jsonPath("$.errors[0].message", containsString("Say what you see")));
         nursery.get(nursery.hand, "/api/batches/4711/failing?sign=YELLOW").andExpect(status().isNotFound());
         nursery.get(nursery.grower, failing + "YELLOW").andExpect(status().isForbidden());
     }

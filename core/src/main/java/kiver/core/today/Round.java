@@ -54,9 +54,13 @@ public final class Round {
                 potting(batch, today).ifPresent(tasks::add);
                 startOfHardening(batch, today).ifPresent(tasks::add);
             }
-            case HARDENING_OFF -> hardening(batch, today).ifPresent(tasks::add);
+            case HARDENING_OFF -> {
+                hardening(batch, today).ifPresent(tasks::add);
+                outgrown(batch).ifPresent(tasks::add);
+            }
             case READY -> {
                 releasing(batch, today).ifPresent(tasks::add);
+                outgrown(batch).ifPresent(tasks::add);
                 clearing(batch, today).ifPresent(tasks::add);
             }
             case RELEASED, FAILED -> {}

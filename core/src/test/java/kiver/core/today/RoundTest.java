@@ -79,6 +79,10 @@ class RoundTest extends RoundSituations {
                         TaskKind.WATCH_DATE,
                         Urgency.AT_RISK,
                         new WhyNow.RootsHaveOutgrown(RootsSeen.CIRCLING, 10, Optional.empty())));
+        BatchState ready = ready().after(TODAY, new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING)));
+        assertThat(tasks(new Situation(ready)))
+                .as("what is ready and waits is told, too")
+                .anyMatch(task -> task.why() instanceof WhyNow.RootsHaveOutgrown);
     }
 
     @Test

@@ -1,5 +1,6 @@
 package kiver.server.today;
 
+import jakarta.annotation.Nullable;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -7,6 +8,7 @@ import kiver.core.care.Failing;
 import kiver.core.outlook.BatchOutlook;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.problem.NotFound;
+import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import kiver.server.wording.Wording;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,7 +46,10 @@ class FailingController {
     record FailingView(Failing.Sign sign, boolean clear, List<SuspectView> suspects) {}
 
     @GetMapping("/api/batches/{number}/failing")
-    FailingView failing(@PathVariable int number, @RequestParam Failing.Sign sign) {
+    FailingView failing(@PathVariable int number, @RequestParam(required = false) @Nullable Failing.Sign sign) {
+        if (sign == null) {
+            throw new Refusal("sign", Said.of("Say what you see most of."));
+        }
         BatchOutlook batch = analyst.all().stream()
                 .filter(each -> each.number() == number)
                 .findFirst()
