@@ -7,8 +7,9 @@ import java.time.LocalDateTime;
  *
  * <p>Reference: Baille, Baille and Laury (1994), "A simplified model for predicting evapotranspiration rate of nine ornamental
  * species vs. climate factors and leaf area", Scientia Horticulturae 59: one part for radiation, which the canopy takes up, and
- * one for the dryness of the air. The coefficients lie in the middle of what they found; what is true of a container, crop and
- * place is learnt from weighing ({@link DryingPace}).
+ * one for the dryness of the air. The
+ * coefficients are of the size that is published for young pot plants and fitted to nothing here; what is true of a container,
+ * crop and place is learnt from weighing ({@link DryingPace}).
  *
  * @param area m² of the tray, above 0
  * @param held g of water that it holds for plants, above 0
