@@ -29,7 +29,7 @@ export function TrayPage({ today }: { today: string }) {
   const number = Number(useParams().number);
   const tray = useTray(number);
   const [chosen, setChosen] = useState<number>();
-  const current = chosen ?? tray.data?.batches[0];
+  const current = tray.data?.batches.find((each) => each === chosen) ?? tray.data?.batches[0];
   const batch = useBatch(current);
   const { waiting } = useOutbox();
   if (tray.isPending) return <Loading what={say('tray T{number}', { number })} />;
@@ -68,7 +68,7 @@ export function TrayPage({ today }: { today: string }) {
       {current === undefined && <Nothing>{say('Nothing is planned or sown in this tray.')}</Nothing>}
       {current !== undefined && batch.isPending && <Loading what={say('batch {current}', { current })} />}
       {batch.isError && !batch.data && <Trouble error={batch.error} retry={() => batch.refetch()} />}
-      {batch.data && <Working key={current} tray={withUnsent(tray.data, waiting)} batch={batch.data} today={today} />}
+      {batch.data && <Working key={`${number} ${current}`} tray={withUnsent(tray.data, waiting)} batch={batch.data} today={today} />}
     </>
   );
 }

@@ -104,7 +104,7 @@ class FailingRecord {
         List<WaterRound.Called> calls = water.calls().stream()
                 .filter(called -> called.standing().batch().number() == batch.number())
                 .toList();
-        boolean noted = calls.stream().anyMatch(called -> called.record().seen().size() > 1);
+        boolean noted = calls.stream().anyMatch(WaterRound.Called::isNoted);
         if (!noted) {
             Said nobody = Said.of("Nobody has noted its water: lift it, look at it, weigh it.");
             facts.put(Cause.TOO_WET, nothing(nobody));

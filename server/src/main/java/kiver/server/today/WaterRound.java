@@ -64,7 +64,7 @@ public class WaterRound {
     private final CropBook crops;
     private final WaterBook water;
     private final NurseryClock clock;
-    private Lesson lesson = new Lesson(-1, LocalDate.MIN, DryingPace.learnt(Map.of()));
+    private Lesson lesson = new Lesson(-1, LocalDate.MIN, Map.of(), DryingPace.learnt(Map.of()));
 
     WaterRound(
             BatchAnalyst analyst,
@@ -85,7 +85,8 @@ public class WaterRound {
     public record Group(ContainerCode container, CropCode crop, PlaceId place) {}
 
     /** What was learnt, as of the newest weighing. */
-    private record Lesson(long weighings, LocalDate day, DryingPace.Learnt<Group> learnt) {}
+    private record Lesson(
+            long weighings, LocalDate day, Map<String, TrayWeight> weights, DryingPace.Learnt<Group> learnt) {}
 
     /**
      * A tray in which something grows or is to come up.
@@ -113,6 +114,12 @@ public class WaterRound {
 
     /** A tray with what it wants. */
     public record Called(Standing standing, WaterRecord record, DryingPace pace, WaterCall call) {
+
+        /** Whether anybody noted anything, beside the water that it got with its seed or at its potting. */
+        boolean isNoted() {
+            LocalDateTime filled = standing.filled().atTime(LocalTime.NOON);
+            return record.seen().stream().anyMatch(each -> !each.at().equals(filled));
+        }
 
         Optional<LocalDateTime> lastSeen() {
             return record.seen().isEmpty()
@@ -303,10 +310,13 @@ public class WaterRound {
                         .toList());
     }
 
-    /** Learnt anew when something more was weighed, or a day has passed. */
+    /** Learnt anew when something more was weighed, a container was, or a day has passed. */
     private synchronized DryingPace.Learnt<Group> learnt(List<Standing> standing, Season season, LocalDateTime now) {
         long weighings = water.weighings();
-        if (lesson.weighings() != weighings || !lesson.day().equals(now.toLocalDate())) {
+        Map<String, TrayWeight> weights = water.weights();
+        if (lesson.weighings() != weighings
+                || !lesson.day().equals(now.toLocalDate())
+                || !lesson.weights().equals(weights)) {
             Map<PlaceId, AirDemand> air = new HashMap<>();
             Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_LEARNT_FROM));
             Map<Group, List<DryingPace.Dried>> dried = new HashMap<>();
@@ -323,7 +333,7 @@ public class WaterRound {
                                     .dried());
                 }
             }
-            lesson = new Lesson(weighings, now.toLocalDate(), DryingPace.learnt(dried));
+            lesson = new Lesson(weighings, now.toLocalDate(), weights, DryingPace.learnt(dried));
         }
         return lesson.learnt();
     }
