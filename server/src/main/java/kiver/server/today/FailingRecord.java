@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
@@ -15,6 +16,7 @@ import kiver.core.care.Ailment;
 import kiver.core.care.Failing.Cause;
 import kiver.core.care.Failing.Evidence;
 import kiver.core.care.FeedClock;
+import kiver.core.care.WaterRecord;
 import kiver.core.care.WaterSeen;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.ClimateSeries;
@@ -112,13 +114,17 @@ class FailingRecord {
             return;
         }
         boolean neverDries = calls.stream().anyMatch(called -> called.call().neverDries());
-        boolean wasLight = calls.stream()
+        boolean wasDry = calls.stream()
                 .anyMatch(called -> called.call().now().share() < NEARLY_DRY
-                        || called.record().seen().stream()
+                        || seen(called)
                                 .anyMatch(each ->
-                                        each.seen() instanceof WaterSeen.Weighed weighed && weighed.share() < NEARLY_DRY
-                                                || each.seen() instanceof WaterSeen.Lifted lifted
-                                                        && lifted.heft() == WaterSeen.Heft.LIGHT));
+                                        each instanceof WaterSeen.Weighed weighed && weighed.share() < NEARLY_DRY));
+        // Light is the moment to water, and no harm yet.
+        boolean wasLight = wasDry
+                || calls.stream()
+                        .flatMap(FailingRecord::seen)
+                        .anyMatch(each ->
+                                each instanceof WaterSeen.Lifted lifted && lifted.heft() == WaterSeen.Heft.LIGHT);
         facts.put(
                 Cause.TOO_WET,
                 neverDries
@@ -129,10 +135,14 @@ class FailingRecord {
         facts.put(
                 Cause.TOO_DRY,
                 told(
-                        wasLight,
-                        wasLight
-                                ? Said.of("It was light or nearly dry within the last two weeks.")
-                                : Said.of("It never was light in the last two weeks, as far as was noted.")));
+                        wasDry,
+                        wasDry
+                                ? Said.of("It was nearly dry within the last two weeks.")
+                                : Said.of("It never was nearly dry in the last two weeks, as far as was noted.")));
+    }
+
+    private static Stream<WaterSeen> seen(WaterRound.Called called) {
+        return called.record().seen().stream().map(WaterRecord.Sighting::seen);
     }
 
     private Fact hunger(BatchOutlook batch, LocalDate today) {
