@@ -368,60 +368,15 @@ class BenchOnThePhoneTest {
     }
 
     /** A printed label is held before the camera, and its tray opens; a wrong code opens nothing. */
-    @Test
-    void aLabelIsScannedByTheCamera() throws IOException, InterruptedException {
-        try (Screen screen = Screen.phone(nursery)) {
-            HeldLabel.before(screen, nursery, 203, 1006);
-            screen.signIn(Nursery.HAND);
-            Page page = screen.page();
-            button(page, "Find").tap();
-            button(page, "Scan with the camera").tap();
-            assertThat(page).hasURL(Pattern.compile(".*/trays/1006$"));
-            button(page, "Find").tap();
-            page.getByRole(AriaRole.COMBOBOX).fill("T1006-A");
-            page.keyboard().press("Enter");
-            assertThat(page.getByText("T1006-A does not fit its check character"))
-                    .isVisible();
-        }
-    }
-
     /** Looks, trials, labels, warmth and the question whether lot or place is to blame, each opened and worked by touch. */
     @Test
     void whatTheDeskHasIsWorkedByTouch() throws IOException, InterruptedException {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
-            Page page = screen.page();
-            screen.open("/trials");
-            page.getByText("Note what was graded")
-                    .first()
-                    .or(page.locator("summary").last())
-                    .first()
-                    .tap();
-            page.getByLabel("Did well").first().fill("30");
-            page.getByLabel("Of plants").first().fill("20");
-            button(page, "Note it").tap();
-            assertThat(page.getByText("Of 20 plants 30 cannot have done well.").first())
-                    .isVisible();
-            page.getByLabel("Did well").first().fill("18");
-            button(page, "Note it").tap();
-            assertThat(page.getByLabel("Did well").first()).hasValue("");
-            screen.open("/sow");
-            button(page, "Send to the printer").tap();
-            assertThat(button(page, "Sent; send once more")).isVisible();
-            screen.open("/labels");
-            int before = page.getByRole(AriaRole.LISTITEM).count();
-            button(page, "Print again").tap();
-            assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(before + 1);
-            screen.open("/warmth");
-            assertThat(page.getByRole(AriaRole.IMG).first()).isVisible();
-            Matcher failing = Pattern.compile("\"number\":(\\d+),[^{]*?\"verdict\":\"(?:LATE|FAILING)\"")
-                    .matcher(nursery.signedIn(Nursery.HAND).get("/api/batches").body());
-            org.assertj.core.api.Assertions.assertThat(failing.find()).isTrue();
-            screen.open("/batches/" + failing.group(1));
-            page.getByText("Is it the seed or the place?").first().tap();
-            assertThat(page.getByText(Pattern.compile(
-                                    "Cannot tell yet|The lot\\.|The place\\.|Both:|Neither|It is told after"))
-                            .first())
-                    .isVisible();
+            DeskWorkByTouch work = new DeskWorkByTouch(screen);
+            work.gradeATrial();
+            work.printLabelsAgain();
+            work.lookAtWarmth();
+            work.askWhetherSeedOrPlaceIsToBlame(nursery.signedIn(Nursery.HAND));
         }
     }
 
@@ -430,24 +385,6 @@ class BenchOnThePhoneTest {
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
         page.waitForFunction("() => navigator.serviceWorker.controller !== null");
         page.waitForTimeout(2_500);
-    }
-
-    @Test
-    void aPageThatWasNeverSeenSaysOfflineAtOnce() {
-        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
-            Page page = screen.page();
-            screen.context().setOffline(true);
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Seed"))
-                    .first()
-                    .click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Offline")))
-                    .isVisible();
-            screen.context().setOffline(false);
-            page.getByText("Try again").click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seed"))
-                            .first())
-                    .isVisible();
-        }
     }
 
     private static int moves(Page page) {

@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
 /** Every view of the demonstration as it opens: accessible and no wider than the screen, at the desk and on a phone. */
@@ -68,6 +69,24 @@ class EveryViewTest {
         } else {
             screen.requireAccessible();
             screen.requireDrawnInForcedColours();
+        }
+    }
+
+    @Test
+    void aPageThatWasNeverSeenSaysOfflineAtOnce() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            Page page = screen.page();
+            screen.context().setOffline(true);
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Seed"))
+                    .first()
+                    .click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Offline")))
+                    .isVisible();
+            screen.context().setOffline(false);
+            page.getByText("Try again").click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Seed"))
+                            .first())
+                    .isVisible();
         }
     }
 }

@@ -109,6 +109,26 @@ class FindAndTraceTest {
         }
     }
 
+    @Test
+    void aLabelIsScannedByTheCamera() throws IOException, InterruptedException {
+        try (Screen screen = Screen.phone(nursery)) {
+            HeldLabel.before(screen, nursery, 203, 1006);
+            screen.signIn(Nursery.HAND);
+            Page page = screen.page();
+            Locator find = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find"))
+                    .first();
+            find.tap();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Scan with the camera"))
+                    .tap();
+            assertThat(page).hasURL(Pattern.compile(".*/trays/1006$"));
+            find.tap();
+            page.getByRole(AriaRole.COMBOBOX).fill("T1006-A");
+            page.keyboard().press("Enter");
+            assertThat(page.getByText("T1006-A does not fit its check character"))
+                    .isVisible();
+        }
+    }
+
     private static Locator link(Page page, Object name) {
         Page.GetByRoleOptions named = name instanceof Pattern pattern
                 ? new Page.GetByRoleOptions().setName(pattern)

@@ -98,11 +98,8 @@ public sealed interface BatchChange {
         public CellsMoved {
             Objects.requireNonNull(from);
             Objects.requireNonNull(into);
-            cells = List.copyOf(cells);
-            goals = List.copyOf(goals);
-            CellNumbers.requireEachOnce(cells);
-            CellNumbers.requireEachOnce(goals);
-            CellNumbers.requireOneEach(cells, goals);
+            cells = CellNumbers.eachOnce(cells);
+            goals = CellNumbers.asMany(cells, CellNumbers.eachOnce(goals));
         }
 
         @Override
@@ -121,8 +118,7 @@ public sealed interface BatchChange {
     record Thinned(TrayId tray, List<Integer> cells, int left) implements OfPlants {
         public Thinned {
             Objects.requireNonNull(tray);
-            cells = List.copyOf(cells);
-            CellNumbers.requireEachOnce(cells);
+            cells = CellNumbers.eachOnce(cells);
             if (left < 1 || left > Counted.MOST_SEEDLINGS) {
                 throw new ChangeRefused("left", new ChangeFault.SeedlingsLeft(Counted.MOST_SEEDLINGS));
             }
@@ -142,11 +138,8 @@ public sealed interface BatchChange {
         public PrickedOut {
             Objects.requireNonNull(from);
             Objects.requireNonNull(into);
-            cells = List.copyOf(cells);
-            goals = List.copyOf(goals);
-            CellNumbers.requireEachOnce(cells);
-            CellNumbers.requireEachOnce(goals);
-            CellNumbers.requireOneEach(cells, goals);
+            cells = CellNumbers.eachOnce(cells);
+            goals = CellNumbers.asMany(cells, CellNumbers.eachOnce(goals));
         }
 
         @Override
@@ -230,9 +223,8 @@ public sealed interface BatchChange {
      */
     record Lost(TrayId tray, List<Integer> cells, LossReason reason) implements OfPlants {
         public Lost {
-            cells = List.copyOf(cells);
+            cells = CellNumbers.eachOnce(cells);
             Objects.requireNonNull(reason);
-            CellNumbers.requireEachOnce(cells);
         }
     }
 
@@ -246,9 +238,8 @@ public sealed interface BatchChange {
      */
     record Mixed(TrayId tray, List<Integer> cells, NameDoubt doubt) implements OfPlants {
         public Mixed {
-            cells = List.copyOf(cells);
+            cells = CellNumbers.eachOnce(cells);
             Objects.requireNonNull(doubt);
-            CellNumbers.requireEachOnce(cells);
         }
     }
 
@@ -260,8 +251,7 @@ public sealed interface BatchChange {
      */
     record Recognised(TrayId tray, List<Integer> cells) implements OfPlants {
         public Recognised {
-            cells = List.copyOf(cells);
-            CellNumbers.requireEachOnce(cells);
+            cells = CellNumbers.eachOnce(cells);
         }
     }
 
@@ -336,8 +326,7 @@ public sealed interface BatchChange {
         }
 
         public Released {
-            cells = List.copyOf(cells);
-            CellNumbers.requireEachOnce(cells);
+            cells = CellNumbers.eachOnce(cells);
         }
 
         /** The same for a line. */

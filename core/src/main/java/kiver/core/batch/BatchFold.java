@@ -13,9 +13,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.UnaryOperator;
 import kiver.core.place.PlaceId;
-import kiver.core.seed.LotId;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -27,7 +25,8 @@ import org.jspecify.annotations.Nullable;
  */
 final class BatchFold {
 
-    final SortedMap<Cell, CellState> cells = new TreeMap<>();
+    final CellAccount account = new CellAccount();
+    final SortedMap<Cell, CellState> cells = account.cells;
     final List<BatchState.Placement> placements = new ArrayList<>();
     final Map<TrayId, PlaceId> placeOfTray = new HashMap<>();
     final Set<TrayId> leftUnsown = new HashSet<>();
@@ -38,8 +37,6 @@ final class BatchFold {
 
     /** Sooner no root comes to the edge of what it was sown or potted into. */
     private static final int DAYS_TO_FILL = 5;
-
-    private final Map<Integer, LotId> lotOfSowing = new HashMap<>();
 
     @Nullable
     LocalDate sownOn;
@@ -82,23 +79,23 @@ final class BatchFold {
         } else if (change instanceof BatchChange.Counted counted) {
             count(day, counted);
         } else if (change instanceof BatchChange.Lost lost) {
-            changeAll(
+            account.changeAll(
                     lost.tray(), lost.cells(), Set.of(CellCondition.ALIVE, CellCondition.WAITING), CellCondition.LOST);
         } else if (change instanceof BatchChange.PottedOn potted) {
             potOn(day, potted);
         } else if (change instanceof BatchChange.CellsMoved moved) {
             moveCells(moved);
         } else if (change instanceof BatchChange.Thinned thinned) {
-            thin(thinned);
+            account.thin(thinned);
         } else if (change instanceof BatchChange.PrickedOut pricked) {
-            prickOut(pricked);
+            account.prickOut(pricked);
         } else if (change instanceof BatchChange.Released released) {
-            requireNamesAs(released);
-            changeAll(released.tray(), released.cells(), Set.of(CellCondition.ALIVE), CellCondition.RELEASED);
+            account.requireNamesAs(released);
+            account.changeAll(released.tray(), released.cells(), Set.of(CellCondition.ALIVE), CellCondition.RELEASED);
         } else if (change instanceof BatchChange.Mixed mixed) {
-            doubt(mixed.tray(), mixed.cells(), true);
+            account.doubt(mixed.tray(), mixed.cells(), true);
         } else if (change instanceof BatchChange.Recognised recognised) {
-            doubt(recognised.tray(), recognised.cells(), false);
+            account.doubt(recognised.tray(), recognised.cells(), false);
         } else {
             throw unknown(change);
         }
@@ -146,13 +143,13 @@ final class BatchFold {
     }
 
     private void sow(int sequence, LocalDate day, BatchChange.Sown sown) {
-        lotOfSowing.put(sequence, sown.lot());
+        account.lotOfSowing.put(sequence, sown.lot());
         fill(sown.run(), CellState.sown(sown.seedsPerCell(), sequence), sown.place(), day);
     }
 
     /** What arrives is up and counted; nothing more will come up in its trays. */
     private void bringIn(int sequence, LocalDate day, BatchChange.BroughtIn arrived) {
-        lotOfSowing.put(sequence, arrived.lot());
+        account.lotOfSowing.put(sequence, arrived.lot());
         fill(arrived.run(), CellState.broughtIn(sequence), arrived.place(), day);
         completelyCounted.add(arrived.run().tray());
     }
@@ -172,7 +169,7 @@ final class BatchFold {
     }
 
     private void move(LocalDate day, BatchChange.Moved moved) {
-        Collection<TrayId> going = moved.trays().isEmpty() ? trays() : moved.trays();
+        Collection<TrayId> going = moved.trays().isEmpty() ? account.trays() : moved.trays();
         for (TrayId tray : going) {
             if (!placeOfTray.containsKey(tray)) {
                 throw new ChangeRefused("trays", new ChangeFault.TrayHoldsNone());
@@ -189,7 +186,7 @@ final class BatchFold {
     private PlaceId placeOfMost() {
         PlaceId before = placements.get(placements.size() - 1).place();
         Map<PlaceId, Integer> count = new HashMap<>();
-        trays().forEach(tray -> count.merge(placeOfTray.get(tray), 1, Integer::sum));
+        account.trays().forEach(tray -> count.merge(placeOfTray.get(tray), 1, Integer::sum));
         return count.entrySet().stream()
                 .max(Comparator.<Map.Entry<PlaceId, Integer>>comparingInt(Map.Entry::getValue)
                         .thenComparing(entry -> entry.getKey().equals(before))
@@ -202,8 +199,8 @@ final class BatchFold {
         requireSown();
         new TreeMap<>(counted.seedlings())
                 .forEach((number, seedlings) ->
-                        see(new Cell(counted.tray(), number), before -> before.counted(seedlings)));
-        counted.somethingUp().forEach(number -> see(new Cell(counted.tray(), number), CellState::seenUp));
+                        account.see(new Cell(counted.tray(), number), before -> before.counted(seedlings)));
+        counted.somethingUp().forEach(number -> account.see(new Cell(counted.tray(), number), CellState::seenUp));
         if (counted.complete()) {
             completelyCounted.add(counted.tray());
         }
@@ -213,22 +210,14 @@ final class BatchFold {
                             ? state.with(CellCondition.EMPTY)
                             : state);
         }
-        cellsUp.put(day, emerged());
-    }
-
-    private void see(Cell cell, UnaryOperator<CellState> seen) {
-        CellState before = sownCell(cell, "seedlings");
-        if (before.condition() == CellCondition.LOST || before.condition() == CellCondition.RELEASED) {
-            throw new ChangeRefused("seedlings", new ChangeFault.PlantIsGone(cell.number(), before.condition()));
-        }
-        cells.put(cell, seen.apply(before));
+        cellsUp.put(day, account.emerged());
     }
 
     private void potOn(LocalDate day, BatchChange.PottedOn potted) {
         List<Cell> into = potted.into().cells();
         for (int index = 0; index < into.size(); index++) {
             Cell from = new Cell(potted.from(), potted.cells().get(index));
-            CellState before = sownCell(from, "cells");
+            CellState before = account.sownCell(from, "cells");
             if (before.condition() != CellCondition.ALIVE) {
                 throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(from.number()));
             }
@@ -250,7 +239,7 @@ final class BatchFold {
         List<CellState> going = new ArrayList<>();
         for (int number : moved.cells()) {
             Cell from = new Cell(moved.from(), number);
-            CellState before = sownCell(from, "cells");
+            CellState before = account.sownCell(from, "cells");
             if (before.condition() != CellCondition.ALIVE && before.condition() != CellCondition.WAITING) {
                 throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
             }
@@ -285,44 +274,6 @@ final class BatchFold {
         placeOfTray.putIfAbsent(moved.into(), placeOfTray.get(moved.from()));
     }
 
-    private void thin(BatchChange.Thinned thinned) {
-        for (int number : thinned.cells()) {
-            Cell cell = new Cell(thinned.tray(), number);
-            CellState before = sownCell(cell, "cells");
-            if (before.condition() != CellCondition.ALIVE) {
-                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
-            }
-            if (before.isStandingKnown() && before.seedlings() <= thinned.left()) {
-                throw new ChangeRefused(
-                        "cells", new ChangeFault.NothingToThin(number, before.seedlings(), thinned.left()));
-            }
-            cells.put(cell, before.thinnedTo(thinned.left()));
-        }
-    }
-
-    private void prickOut(BatchChange.PrickedOut pricked) {
-        for (int index = 0; index < pricked.cells().size(); index++) {
-            Cell from = new Cell(pricked.from(), pricked.cells().get(index));
-            Cell into = new Cell(pricked.into(), pricked.goals().get(index));
-            CellState giving = sownCell(from, "cells");
-            if (giving.condition() != CellCondition.ALIVE) {
-                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(from.number()));
-            }
-            if (giving.isStandingKnown() && giving.seedlings() < 2) {
-                throw new ChangeRefused("cells", new ChangeFault.OnlyOneSeedling(from.number()));
-            }
-            CellState gap = sownCell(into, "goals");
-            if (gap.condition() != CellCondition.EMPTY) {
-                throw new ChangeRefused("goals", new ChangeFault.CellNotGivenUp(into.number()));
-            }
-            if (!lotOfSowing.get(gap.sowing()).equals(lotOfSowing.get(giving.sowing()))) {
-                throw new ChangeRefused("goals", new ChangeFault.CellOfAnotherLot(into.number()));
-            }
-            cells.put(from, giving.thinnedTo(giving.isStandingKnown() ? giving.seedlings() - 1 : 1));
-            cells.put(into, gap.filledFrom(giving));
-        }
-    }
-
     private void startHardening(LocalDate day, BatchChange.HardeningStarted started) {
         requireSown();
         if (cells.values().stream().noneMatch(cell -> cell.condition() == CellCondition.ALIVE)) {
@@ -333,7 +284,7 @@ final class BatchFold {
         }
         hardeningStartedOn = day;
         programmeDays = started.programmeDays();
-        trays().forEach(tray -> placeOfTray.put(tray, started.place()));
+        account.trays().forEach(tray -> placeOfTray.put(tray, started.place()));
         placements.add(new BatchState.Placement(started.place(), day));
     }
 
@@ -356,64 +307,5 @@ final class BatchFold {
         if (sownOn == null) {
             throw new ChangeRefused("batch", new ChangeFault.NotSown());
         }
-    }
-
-    private void changeAll(TrayId tray, List<Integer> numbers, Set<CellCondition> from, CellCondition to) {
-        for (int number : numbers) {
-            Cell cell = new Cell(tray, number);
-            CellState before = sownCell(cell, "cells");
-            if (!from.contains(before.condition())) {
-                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
-            }
-            cells.put(cell, before.with(to));
-        }
-    }
-
-    /** What is in doubt goes as that or not at all, and nothing else does. */
-    private void requireNamesAs(BatchChange.Released released) {
-        for (int number : released.cells()) {
-            boolean mixed = sownCell(new Cell(released.tray(), number), "cells").mixed();
-            if (mixed != released.asMixed()) {
-                throw new ChangeRefused(
-                        "cells", mixed ? new ChangeFault.NameInDoubt(number) : new ChangeFault.NameIsCertain(number));
-            }
-        }
-    }
-
-    /** Names come into doubt where something lives or may yet come up; where one knew already, nothing is known again. */
-    private void doubt(TrayId tray, List<Integer> numbers, boolean doubtful) {
-        for (int number : numbers) {
-            Cell cell = new Cell(tray, number);
-            CellState before = sownCell(cell, "cells");
-            if (before.condition() != CellCondition.ALIVE && before.condition() != CellCondition.WAITING) {
-                throw new ChangeRefused("cells", new ChangeFault.NoPlantInCell(number));
-            }
-            if (before.mixed() == doubtful) {
-                throw new ChangeRefused(
-                        "cells",
-                        doubtful ? new ChangeFault.NameInDoubt(number) : new ChangeFault.NameIsCertain(number));
-            }
-            cells.put(cell, before.inDoubt(doubtful));
-        }
-    }
-
-    private CellState sownCell(Cell cell, String field) {
-        CellState state = cells.get(cell);
-        if (state == null) {
-            throw new ChangeRefused(field, new ChangeFault.CellNotSown(cell.number()));
-        }
-        return state;
-    }
-
-    /** The trays it lies in, in order. */
-    Collection<TrayId> trays() {
-        TreeSet<Long> numbers = new TreeSet<>();
-        cells.keySet().forEach(cell -> numbers.add(cell.tray().number()));
-        return numbers.stream().map(TrayId::new).toList();
-    }
-
-    /** Cells in which a seedling was ever seen. */
-    int emerged() {
-        return (int) cells.values().stream().filter(cell -> cell.cameUp() > 0).count();
     }
 }

@@ -15,7 +15,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
-import java.util.TreeMap;
 import java.util.function.Predicate;
 import kiver.core.place.PlaceId;
 import kiver.core.seed.LotId;
@@ -37,12 +36,10 @@ public final class BatchState {
     // Asked for many times; worked out when first asked. Two who do so at once find the same.
     private @Nullable Balance balance;
     private @Nullable List<TrayId> trays;
-    private @Nullable SortedMap<Integer, Sowing> sowings;
-    private @Nullable SortedMap<Integer, Arrival> arrivals;
-    private @Nullable Set<Cell> begun;
-    private @Nullable List<DatedRelease> releases;
+    private @Nullable ComingsAndGoings comingsAndGoings;
     private @Nullable Integer emerged;
     private @Nullable Boolean anyMixed;
+    private @Nullable ToSow toSow;
 
     /**
      * Where the batch stood from a day on.
@@ -172,7 +169,7 @@ public final class BatchState {
     /** Cells in which a seedling was ever seen, whatever became of it. */
     public int emerged() {
         if (emerged == null) {
-            emerged = fold.emerged();
+            emerged = fold.account.emerged();
         }
         return emerged;
     }
@@ -185,7 +182,7 @@ public final class BatchState {
     /** The trays it lies in, in order. */
     public Collection<TrayId> trays() {
         if (trays == null) {
-            trays = List.copyOf(fold.trays());
+            trays = List.copyOf(fold.account.trays());
         }
         return trays;
     }
@@ -278,16 +275,19 @@ public final class BatchState {
      * @param clumps whether seedlings are counted
      */
     public int plants(Set<CellCondition> counted, boolean clumps) {
-        return plants(
-                fold.cells.values().stream()
-                        .filter(cell -> counted.contains(cell.condition()))
-                        .toList(),
-                clumps);
+        return plants(cell -> counted.contains(cell.condition()), clumps);
     }
 
     /** Plants in its cells of which something is true, counted likewise. */
     public int plants(Predicate<CellState> counts, boolean clumps) {
-        return plants(fold.cells.values().stream().filter(counts).toList(), clumps);
+        if (clumps) {
+            return plants(fold.cells.values().stream().filter(counts).toList(), true);
+        }
+        int plants = 0;
+        for (CellState cell : fold.cells.values()) {
+            plants += counts.test(cell) ? 1 : 0;
+        }
+        return plants;
     }
 
     /** Plants in some of its cells, counted likewise. */
@@ -327,30 +327,24 @@ public final class BatchState {
 
     /** The sowings that count, by their sequence, earliest first. */
     public SortedMap<Integer, Sowing> sowings() {
-        if (sowings == null) {
-            SortedMap<Integer, Sowing> found = new TreeMap<>();
-            for (RecordedChange recorded : changes) {
-                if (recorded.change() instanceof BatchChange.Sown sown && !isCorrected(recorded.sequence())) {
-                    found.put(recorded.sequence(), new Sowing(sown, recorded.day()));
-                }
-            }
-            sowings = Collections.unmodifiableSortedMap(found);
-        }
-        return sowings;
+        return comingsAndGoings().sowings();
     }
 
     /** The arrivals of plants raised elsewhere that count, by their sequence, earliest first. */
     public SortedMap<Integer, Arrival> arrivals() {
-        if (arrivals == null) {
-            SortedMap<Integer, Arrival> found = new TreeMap<>();
-            for (RecordedChange recorded : changes) {
-                if (recorded.change() instanceof BatchChange.BroughtIn arrived && !isCorrected(recorded.sequence())) {
-                    found.put(recorded.sequence(), new Arrival(arrived, recorded.day()));
-                }
-            }
-            arrivals = Collections.unmodifiableSortedMap(found);
+        return comingsAndGoings().arrivals();
+    }
+
+    /** What left with growers and was not taken back, in the order in which it was recorded. */
+    public List<DatedRelease> releases() {
+        return comingsAndGoings().releases();
+    }
+
+    private ComingsAndGoings comingsAndGoings() {
+        if (comingsAndGoings == null) {
+            comingsAndGoings = ComingsAndGoings.of(changes, corrected);
         }
-        return arrivals;
+        return comingsAndGoings;
     }
 
     /**
@@ -381,35 +375,6 @@ public final class BatchState {
      */
     public record Sowing(BatchChange.Sown sown, LocalDate day) {}
 
-    /** What left with growers and was not taken back, in the order in which it was recorded. */
-    public List<DatedRelease> releases() {
-        if (releases == null) {
-            List<DatedRelease> found = new ArrayList<>();
-            for (RecordedChange recorded : changes) {
-                if (recorded.change() instanceof BatchChange.Released gone && !isCorrected(recorded.sequence())) {
-                    found.add(new DatedRelease(gone, recorded.day()));
-                }
-            }
-            releases = List.copyOf(found);
-        }
-        return releases;
-    }
-
-    /** The cells into which anything was sown or brought, whatever stands in them now. */
-    private Set<Cell> begun() {
-        if (begun == null) {
-            Set<Cell> found = new HashSet<>();
-            sowings()
-                    .values()
-                    .forEach(sowing -> found.addAll(sowing.sown().run().cells()));
-            arrivals()
-                    .values()
-                    .forEach(arrival -> found.addAll(arrival.plants().run().cells()));
-            begun = found;
-        }
-        return begun;
-    }
-
     /**
      * What of the cells set aside for the batch still waits to be sown: all but those in trays that were left unsown
      * on purpose.
@@ -417,9 +382,19 @@ public final class BatchState {
      * @param setAside runs planned for it
      */
     public List<CellRun> toSow(List<CellRun> setAside) {
-        return setAside.stream()
-                .filter(run -> !fold.leftUnsown.contains(run.tray()))
-                .flatMap(run -> run.without(begun()).stream())
-                .toList();
+        ToSow known = toSow;
+        if (known == null || known.setAside() != setAside) {
+            known = new ToSow(
+                    setAside,
+                    setAside.stream()
+                            .filter(run -> !fold.leftUnsown.contains(run.tray()))
+                            .flatMap(run -> run.without(comingsAndGoings().begun()).stream())
+                            .toList());
+            toSow = known;
+        }
+        return known.left();
     }
+
+    /** What waits of the very runs that were asked about last; a list page asks for it several times a batch. */
+    private record ToSow(List<CellRun> setAside, List<CellRun> left) {}
 }

@@ -9,7 +9,8 @@ final class CellNumbers {
 
     private CellNumbers() {}
 
-    static void requireEachOnce(List<Integer> cells) {
+    /** The cells, where there is at least one and none is named twice. */
+    static List<Integer> eachOnce(List<Integer> cells) {
         if (cells.isEmpty()) {
             throw new ChangeRefused("cells", new ChangeFault.NoCellPicked());
         }
@@ -19,11 +20,14 @@ final class CellNumbers {
                 throw new ChangeRefused("cells", new ChangeFault.CellNamedTwice(cell));
             }
         }
+        return List.copyOf(cells);
     }
 
-    static void requireOneEach(List<Integer> cells, List<Integer> goals) {
+    /** The goals, where there is one for each cell. */
+    static List<Integer> asMany(List<Integer> cells, List<Integer> goals) {
         if (cells.size() != goals.size()) {
             throw new ChangeRefused("goals", new ChangeFault.PlacesDoNotFit(cells.size(), goals.size()));
         }
+        return goals;
     }
 }

@@ -1,6 +1,5 @@
 package kiver.core.care;
 
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -17,6 +16,7 @@ import kiver.core.weather.Daylight;
 public final class AirDemand {
 
     private static final int HOURS = 24;
+    private static final double SECONDS_IN_HOUR = 3600;
     private static final double MOL_PER_MEGAJOULE = 2.04;
     private static final double NOON = 12.5;
     private static final double COLDEST_HOUR = 5;
@@ -109,7 +109,9 @@ public final class AirDemand {
     }
 
     private double at(double[] sums, LocalDateTime moment) {
-        double hours = Duration.between(begin(), moment).toMinutes() / 60.0;
+        // Asked thousands of times for a round; a Duration would be made for each.
+        double hours = (moment.toLocalDate().toEpochDay() - firstDay.toEpochDay()) * (double) HOURS
+                + moment.toLocalTime().toSecondOfDay() / SECONDS_IN_HOUR;
         double inside = Math.max(0, Math.min(sums.length - 1.0, hours));
         int whole = Math.min(sums.length - 2, (int) inside);
         return sums[whole] + (inside - whole) * (sums[whole + 1] - sums[whole]);

@@ -15,7 +15,6 @@ import kiver.core.growth.Way;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
-import kiver.core.plan.Obstacle;
 import kiver.core.plan.Plan;
 import kiver.core.plan.PlanRequest;
 import kiver.core.plan.Planner;
@@ -38,9 +37,6 @@ public final class PromiseCheck {
 
     /** A way that costs so much more than the best is not taken only for its room; see {@link Suitability}. */
     private static final double MUCH_WORSE = 25;
-
-    /** Below this a wish is not promised, whatever is done for it. */
-    private static final double TOO_UNLIKELY = 0.5;
 
     private static final int FURTHEST_DATE = 60;
 
@@ -125,7 +121,7 @@ public final class PromiseCheck {
         Optional<Occupancy.Lack> lack = occupancy.lackFor(stays);
         List<Proviso> conditions = new ArrayList<>();
         List<Proviso> reasons = new ArrayList<>();
-        sortOut(plan, lacks, conditions, reasons);
+        StandsInTheWay.sortOut(plan, lacks, conditions, reasons);
         List<MixStore.ToBuy> toBuy = mix.toBuy(fillings(request, plan));
         if (reasons.isEmpty()) {
             toBuy.stream()
@@ -168,50 +164,6 @@ public final class PromiseCheck {
         return fillings;
     }
 
-    /** What stands in the way, as conditions that can be met or as reasons that cannot. */
-    private static void sortOut(
-            Plan plan, List<Occupancy.Lack> lacks, List<Proviso> conditions, List<Proviso> reasons) {
-        for (Obstacle obstacle : plan.obstacles()) {
-            if (obstacle.prevents()) {
-                reasons.add(new Proviso.InTheWay(obstacle));
-            } else if (!isAdvice(obstacle)) {
-                conditions.add(new Proviso.InTheWay(obstacle));
-            }
-        }
-        if (reasons.isEmpty() && plan.chance() < TOO_UNLIKELY) {
-            reasons.add(new Proviso.TooUnlikely(plan.chance()));
-            reasons.addAll(conditions);
-        }
-        lacks.forEach(over -> conditions.add(new Proviso.NoRoom(
-                over.place().id(),
-                (int) Math.ceil(over.mostOver()),
-                over.from(),
-                over.until().minusDays(1))));
-        if (reasons.isEmpty() && conditions.isEmpty() && plan.chance() < SURE_ENOUGH) {
-            conditions.add(new Proviso.ChanceToLiveWith(plan.chance()));
-        }
-    }
-
-    /** Said, but not a condition. */
-    private static boolean isAdvice(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.BetterSownInPlace
-                || obstacle instanceof Obstacle.PotTooLarge
-                || obstacle instanceof Obstacle.CellTooShallow;
-    }
-
-    private static boolean isOfSeed(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.NoSeed
-                || obstacle instanceof Obstacle.TooLittleSeed
-                || obstacle instanceof Obstacle.SeedToBuy;
-    }
-
-    private static boolean isOfTheSite(Obstacle obstacle) {
-        return obstacle instanceof Obstacle.FrostAtSite
-                || obstacle instanceof Obstacle.ColdSoil
-                || obstacle instanceof Obstacle.SoilNeverWarm
-                || obstacle instanceof Obstacle.TooLateForAutumn;
-    }
-
     /** Whether exactly this would be answered with a plain yes. */
     private Optional<Promise> plainYes(PlanRequest request) {
         return Optional.of(answer(request)).filter(promise -> promise.answer() == Answer.YES);
@@ -221,7 +173,7 @@ public final class PromiseCheck {
             PlanRequest request, Way way, CountBack countBack, Plan plan, Optional<Occupancy.Lack> lack) {
         List<Offer> offers = new ArrayList<>();
         double enough = plan.chosen().map(option -> option.chance()).orElse(0.0);
-        boolean seedShort = plan.obstacles().stream().anyMatch(PromiseCheck::isOfSeed);
+        boolean seedShort = plan.obstacles().stream().anyMatch(StandsInTheWay::isOfSeed);
         if (!seedShort) {
             dayOffer(request, way, countBack, plan, enough, 1).ifPresent(offers::add);
             dayOffer(request, way, countBack, plan, enough, -1).ifPresent(offers::add);
@@ -229,7 +181,7 @@ public final class PromiseCheck {
         if (plan.window().isPresent() && (seedShort || lack.isPresent())) {
             quantityOffer(request, way, plan, lack).ifPresent(offers::add);
         }
-        if (plan.obstacles().stream().anyMatch(PromiseCheck::isOfTheSite)) {
+        if (plan.obstacles().stream().anyMatch(StandsInTheWay::isOfTheSite)) {
             sites.get().stream()
                     .filter(site -> welcomes(site.outdoors(), request.line().target()))
                     .limit(2)

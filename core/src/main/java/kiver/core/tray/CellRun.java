@@ -1,9 +1,9 @@
 package kiver.core.tray;
 
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Cells that follow each other in one tray, as sown from one label to the next.
@@ -41,21 +41,24 @@ public record CellRun(TrayId tray, int first, int last) {
                 .toList();
     }
 
-    /** What is left of it without some cells, run by run. */
-    public List<CellRun> without(Set<Cell> taken) {
-        List<CellRun> left = new ArrayList<>();
-        int begins = first;
-        for (int number = first; number <= last; number++) {
-            if (taken.contains(new Cell(tray, number))) {
-                if (begins < number) {
-                    left.add(new CellRun(tray, begins, number - 1));
-                }
-                begins = number + 1;
+    /** What is left of it without some runs, which may lie in other trays and over one another. */
+    public List<CellRun> without(Collection<CellRun> taken) {
+        List<CellRun> left = List.of(this);
+        for (CellRun each : taken) {
+            if (overlaps(each)) {
+                left = left.stream().flatMap(part -> part.without(each)).toList();
             }
         }
-        if (begins <= last) {
-            left.add(new CellRun(tray, begins, last));
+        return left;
+    }
+
+    private Stream<CellRun> without(CellRun taken) {
+        if (!overlaps(taken)) {
+            return Stream.of(this);
         }
-        return List.copyOf(left);
+        Stream<CellRun> before =
+                first < taken.first ? Stream.of(new CellRun(tray, first, taken.first - 1)) : Stream.empty();
+        Stream<CellRun> after = taken.last < last ? Stream.of(new CellRun(tray, taken.last + 1, last)) : Stream.empty();
+        return Stream.concat(before, after);
     }
 }

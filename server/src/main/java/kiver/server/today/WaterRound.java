@@ -66,6 +66,17 @@ public class WaterRound {
     private final NurseryClock clock;
     private Lesson lesson = new Lesson(-1, LocalDate.MIN, Map.of(), DryingPace.learnt(Map.of()));
 
+    /** What was gathered last, with all that it rests on; the outlooks are the same ones while nothing has changed. */
+    private record Gathered(
+            List<BatchOutlook> batches,
+            Map<TrayId, List<Share>> byTray,
+            Map<TrayId, Tray> trays,
+            Map<String, TrayWeight> weights,
+            LocalDate day,
+            List<Standing> standing) {}
+
+    private volatile Gathered gathered;
+
     WaterRound(
             BatchAnalyst analyst,
             SeasonService seasons,
@@ -192,19 +203,21 @@ public class WaterRound {
         return last.isAfter(now) ? last : now;
     }
 
-    /** The trays in which something stands or is to come up, by number. */
+    /** The trays in which something stands or is to come up, by number; gathered anew when anything of them has changed. */
     public List<Standing> standing(Season season) {
-        Map<TrayId, List<Share>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
-        for (BatchOutlook batch : analyst.all()) {
-            boolean over = batch.stage() == BatchStage.RELEASED || batch.stage() == BatchStage.FAILED;
-            if (!over && batch.trouble().isEmpty()) {
-                shares(batch)
-                        .forEach((tray, share) -> byTray.computeIfAbsent(tray, each -> new ArrayList<>())
-                                .add(share));
-            }
-        }
+        List<BatchOutlook> batches = analyst.all();
+        Gathered present = gathered;
+        Map<TrayId, List<Share>> byTray =
+                present != null && present.batches() == batches ? present.byTray() : byTray(batches);
         Map<TrayId, Tray> known = trays.trays(byTray.keySet());
         Map<String, TrayWeight> weights = water.weights();
+        if (present != null
+                && present.batches() == batches
+                && present.trays().equals(known)
+                && present.weights().equals(weights)
+                && present.day().equals(clock.today())) {
+            return present.standing();
+        }
         Map<PlaceId, Double> warmth = new HashMap<>();
         List<Standing> standing = new ArrayList<>();
         byTray.forEach((id, shares) -> standing.add(standing(
@@ -213,7 +226,21 @@ public class WaterRound {
                 weights,
                 place -> warmth.computeIfAbsent(
                         place, each -> season.meanTemperature(each, clock.today(), WARMTH_DAYS)))));
+        gathered = new Gathered(batches, byTray, known, weights, clock.today(), List.copyOf(standing));
         return standing;
+    }
+
+    private static Map<TrayId, List<Share>> byTray(List<BatchOutlook> batches) {
+        Map<TrayId, List<Share>> byTray = new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
+        for (BatchOutlook batch : batches) {
+            boolean over = batch.stage() == BatchStage.RELEASED || batch.stage() == BatchStage.FAILED;
+            if (!over && batch.trouble().isEmpty()) {
+                shares(batch)
+                        .forEach((tray, share) -> byTray.computeIfAbsent(tray, each -> new ArrayList<>())
+                                .add(share));
+            }
+        }
+        return byTray;
     }
 
     /** What a batch has in a tray: cells in which something is up, and those that wait. */

@@ -38,20 +38,16 @@ import kiver.core.sow.TrayCompany;
 import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
 import kiver.server.find.FoundKind;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.springframework.mock.web.MockHttpServletRequest;
-import org.springframework.web.context.request.RequestContextHolder;
-import org.springframework.web.context.request.ServletRequestAttributes;
 
 /** Every kind of reason is worded, and the words can be read aloud. */
 class WordingTest {
 
     private static final Wording WORDING = new Wording();
-    private static final Map<String, Object> ABOUT = Map.of(
+    static final Map<String, Object> ABOUT = Map.of(
             "Crop",
             "Squash",
             "crop",
@@ -326,7 +322,7 @@ class WordingTest {
         }
     }
 
-    private static String doing(TaskKind kind, String plants) {
+    static String doing(TaskKind kind, String plants) {
         return WORDING.say("task." + kind, Map.of("plants", plants));
     }
 
@@ -400,61 +396,5 @@ class WordingTest {
     @MethodSource("faults")
     void saysWhatIsWrong(Record fault, String words) {
         assertThat(WORDING.say(Said.of(fault))).isEqualTo(words);
-    }
-
-    @AfterEach
-    void britishAgain() {
-        RequestContextHolder.resetRequestAttributes();
-    }
-
-    private static void speakTo(Speech speech) {
-        RequestContextHolder.setRequestAttributes(new ServletRequestAttributes(new MockHttpServletRequest()));
-        SpokenTo.is(speech);
-    }
-
-    @Test
-    void speaksAmericanToWhoWantsIt() {
-        speakTo(new Speech(
-                Speech.Language.AMERICAN,
-                Speech.TemperatureUnit.FAHRENHEIT,
-                Speech.LengthUnit.INCHES,
-                Speech.VolumeUnit.GALLONS,
-                Speech.MassUnit.OUNCES));
-        assertThat(doing(TaskKind.POT_ON, "Green Anvil")).isEqualTo("Pot up Green Anvil");
-        assertThat(WORDING.say(new WhyNow.NightWasCold(-8.2), TODAY, ABOUT)).contains("fell to 17 °F");
-        assertThat(WORDING.say(new Obstacle.CellTooShallow(25, 40), TODAY, ABOUT))
-                .contains("lies 1 in deep in a cell of 1 ⅝ in");
-        assertThat(WORDING.say(Said.of("{day}, {by} cooler at {height}")
-                        .with("day", new WholeDay(TODAY))
-                        .with("by", new Difference(5))
-                        .with("height", new Altitude(640))))
-                .isEqualTo("Thu Apr 15, 2027, 9 °F cooler at 2,100 ft");
-    }
-
-    @Test
-    void stretchesEveryWordAndLeavesWhatIsNamedAlone() {
-        speakTo(new Speech(
-                Speech.Language.STRETCHED,
-                Speech.TemperatureUnit.CELSIUS,
-                Speech.LengthUnit.MILLIMETRES,
-                Speech.VolumeUnit.LITRES,
-                Speech.MassUnit.GRAMS));
-        assertThat(WORDING.say(
-                        Said.of("Sow {cells, plural, one {# cell} other {# cells}} of {variety} on {day}, '{'so'}'")
-                                .with("cells", 1200)
-                                .with("variety", "Green Anvil")
-                                .with("day", TODAY)))
-                .isEqualTo("⟦Šóów 1,200 çééllš óóf Green Anvil óóñ ⟦Thu 15 Apr⟧, {šóó}⟧");
-        WORDING.keys()
-                .forEach(key ->
-                        assertThat(WORDING.say(key, ABOUT)).startsWith("⟦").endsWith("⟧"));
-    }
-
-    @Test
-    void tellsNumbersThatOnlyNameSomethingAsTheyStand() {
-        assertThat(WORDING.say(Said.of("Order {order}: {plants, plural, one {# plant} other {# plants}}")
-                        .with("order", 1012)
-                        .with("plants", 1012)))
-                .isEqualTo("Order 1012: 1,012 plants");
     }
 }
