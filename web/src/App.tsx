@@ -13,6 +13,7 @@ const FailingPage = lazy(() => import('./batch/FailingPage').then((room) => ({ d
 const BatchPage = lazy(() => import('./batch/BatchPage').then((room) => ({ default: room.BatchPage })));
 const TrayPage = lazy(() => import('./batch/TrayPage').then((room) => ({ default: room.TrayPage })));
 const WaterPage = lazy(() => import('./today/WaterPage').then((room) => ({ default: room.WaterPage })));
+const PottingDayPage = lazy(() => import('./today/PottingDayPage').then((room) => ({ default: room.PottingDayPage })));
 const FeedPage = lazy(() => import('./today/FeedPage').then((room) => ({ default: room.FeedPage })));
 const LayOutPage = lazy(() => import('./sow/LayOutPage').then((room) => ({ default: room.LayOutPage })));
 const SowAlongPage = lazy(() => import('./sow/SowAlongPage').then((room) => ({ default: room.SowAlongPage })));
@@ -107,6 +108,7 @@ export function App() {
           <Route path="/seed" element={<SeedPage />} />
           <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
           <Route path="/water" element={<WaterPage />} />
+          <Route path="/potting" element={<PottingDayPage />} />
           <Route path="/feed" element={<FeedPage today={session.data.today} />} />
           <Route path="/sow/along" element={<SowAlongPage today={session.data.today} />} />
           <Route path="/mix" element={<MixPage mayChange={propagator} />} />

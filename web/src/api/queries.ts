@@ -31,6 +31,25 @@ export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => ans
 
 export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answered(api.GET('/api/round')) });
 
+/** When a batch goes into larger pots, into which, and what that takes; asked for when the potting is begun. */
+export const usePotting = (batch: number, asked: boolean) =>
+  useQuery({
+    queryKey: ['potting', batch],
+    enabled: asked,
+    queryFn: () => answered(api.GET('/api/batches/{number}/potting', { params: { path: { number: batch } } })),
+  });
+
+/** A morning's potting with so many hands: of what is due, or of the batches that were chosen. */
+export const usePottingDay = (hands: number, batches?: number[]) =>
+  useQuery({
+    queryKey: ['potting-day', hands, batches],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.GET('/api/potting-day', { params: { query: { hands, batches } } })),
+  });
+
+/** Pots and trays in the shed. */
+export const useShed = () => useQuery({ queryKey: ['shed'], queryFn: () => answered(api.GET('/api/shed')) });
+
 /** The growing years of which there is anything to be read. */
 export const useGrowingYears = () => useQuery({ queryKey: ['growing-years'], queryFn: () => answered(api.GET('/api/growing-years')) });
 

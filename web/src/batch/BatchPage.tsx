@@ -20,6 +20,11 @@ import { LabelLink } from '../sow/LabelLink';
 import { say } from '../words/say';
 import { figures } from '../words/quantity';
 
+/** What stands behind the number of a tray whose plants were parted from the others. */
+const GRADES: Record<BatchView['layout']['living'][number]['grade'], string> = { STANDARD: '', SMALL: say(', small'), SPARE: say(', spare') };
+
+const gradeOf = (view: BatchView, tray: number) => view.layout.living.find((each) => each.tray === tray)?.grade ?? 'STANDARD';
+
 /** One batch: its path so far and ahead, what can be done with it, its account and its record. */
 export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean }) {
   const number = Number(useParams().number);
@@ -68,6 +73,7 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
               {[...new Set([...view.layout.runs, ...view.layout.toSow].map((run) => run.tray))].map((tray) => (
                 <Link key={tray} className="trail inline-flex min-h-11 min-w-11 items-center" to={`/trays/${tray}`}>
                   T{tray}
+                  {GRADES[gradeOf(view, tray)]}
                 </Link>
               ))}
             </dd>

@@ -17,6 +17,9 @@ const BENCH = new Set([
   'looks',
   'feeding',
   'water',
+  'potting',
+  'potting-day',
+  'shed',
 ]);
 
 /** Older than this, what was fetched is no help at the bench any more. */

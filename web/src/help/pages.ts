@@ -119,6 +119,20 @@ export const PAGES: PageHelp[] = [
     offline: say('What each tray wanted lies on this device when the round does; what you do and see is kept and sent later.'),
   },
   {
+    at: '/potting',
+    name: say('Potting'),
+    purpose: say(
+      'A morning of potting up: what wants larger pots, in which order, what it takes of pots, mix, labels and time, and where it will stand.',
+    ),
+    tries: [
+      say('Say how many hands there are, and choose what is potted along.'),
+      say('Count the pots in the shed on the page of mixes: what is missing is said here.'),
+    ],
+    offline: say(
+      'The morning as it was planned last lies on this device; choosing otherwise needs the connection. What you pot is kept and sent later.',
+    ),
+  },
+  {
     at: '/feed',
     name: say('Feed'),
     purpose: say('What goes into the can, whose mix has no more to give, and what was given.'),

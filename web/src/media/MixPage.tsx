@@ -10,6 +10,7 @@ import { Delivery } from './Delivery';
 import { Heap } from './Heap';
 import { LibraryRecipes, Recipes } from './Recipes';
 import { CountLeft } from './CountLeft';
+import { ShedCounts } from './ShedCounts';
 
 /** Mix: what is made, what the plan takes week by week, what must be bought, the recipes. */
 export function MixPage({ mayChange }: { mayChange: boolean }) {
@@ -61,6 +62,7 @@ export function MixPage({ mayChange }: { mayChange: boolean }) {
         </div>
         <Recipes media={media.data} mayChange={mayChange} />
         <Ingredients stock={stock.data} media={media.data} />
+        <ShedCounts />
         {media.data.library.length > 0 && <LibraryRecipes media={media.data} mayChange={mayChange} />}
       </div>
     </>

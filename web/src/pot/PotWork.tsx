@@ -1,7 +1,7 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
-import type { BatchView } from '../api/client';
-import { useChoices, useStock } from '../api/queries';
+import type { BatchView, PottingView, PotView } from '../api/client';
+import { useChoices, usePotting, useStock } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
@@ -9,6 +9,33 @@ import { Caution, Refusal } from '../look/States';
 import { fittingMix } from '../media/fittingMix';
 import { MixChoice } from '../media/MixChoice';
 import { say } from '../words/say';
+import { Parted, parted } from './Parted';
+import { PotDrawing } from './PotDrawing';
+import { PotNeeds } from './PotNeeds';
+import { RootsTold } from './RootsTold';
+
+interface Potted extends Record<string, unknown> {
+  tray?: number;
+  container: string;
+  plants: number;
+  mix?: number;
+  small?: number;
+  spare?: number;
+  culled?: number;
+}
+
+const DEPTH: Record<PottingView['depth'], string> = {
+  LEVEL: say('As deep as it stood.'),
+  DEEP: say('Deep, up to the lowest true leaves: take the seed leaves off first.'),
+  DISPUTED: say('Level, or deep with the seed leaves taken off first: both are done.'),
+};
+
+/** A container as a choice: which one was planned, and which one nothing speaks against. */
+function optionWords(name: string, pot?: PotView): string {
+  if (!pot) return name;
+  if (pot.planned) return say('{name}, as planned', { name });
+  return pot.remarks.every((remark) => remark.kind === 'NeverCounted') ? say('{name}, fits', { name }) : name;
+}
 
 /** Potting on: so many plants of a tray into larger containers, whose trays are numbered as they are filled. */
 export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['layout']['living'] }) {
@@ -32,10 +59,12 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
     .sort((one, other) => one.cellVolume - other.cellVolume);
   const at = batch.layout.containers.indexOf(from?.container ?? '');
   const next = at < 0 ? undefined : batch.layout.containers[at + 1];
-  const code = container || (next ?? larger[0]?.code ?? '');
-  const pot = useBenchChange<{ tray?: number; container: string; plants: number; mix?: number }>(
-    `/api/batches/${batch.summary.number}/pottings`,
-    (entry) => say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),
+  const potting = usePotting(batch.summary.number, open).data;
+  const code = container || (next ?? potting?.pots[0]?.container ?? larger[0]?.code ?? '');
+  const chosen = potting?.pots.find((each) => each.container === code);
+  const [grades, setGrades] = useState({ small: '', spare: '', culled: '' });
+  const pot = useBenchChange<Potted>(`/api/batches/${batch.summary.number}/pottings`, (entry) =>
+    say('potting of {plants, plural, one {# plant} other {# plants}}', { plants: entry.plants }),
   );
   const into = larger.find((each) => each.code === code);
   if (!from) return null;
@@ -47,7 +76,8 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
       </button>
       <Sheet title={say('Pot on into larger containers')} open={open} close={() => setOpen(false)}>
         <div className="flex flex-col gap-3">
-          {batch.summary.stage === 'EMERGING' && <p>{say('Prick out by the leaf, never by the stem.')}</p>}
+          {potting && <RootsTold potting={potting} />}
+          {(batch.summary.stage === 'EMERGING' || present?.kind === 'OPEN') && <p>{say('Prick out by the leaf, never by the stem.')}</p>}
           <Field name={say('From tray')}>
             <Select className="entry" value={tray} onChange={(event) => setTray(event.target.value)}>
               <option value="">{say('All trays, {plants, plural, one {# plant} other {# plants}}', { plants: whole?.plants ?? 0 })}</option>
@@ -62,24 +92,41 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
             <Select className="entry" value={code} onChange={(event) => setContainer(event.target.value)}>
               {larger.map((each) => (
                 <option key={each.code} value={each.code}>
-                  {each.name}
+                  {optionWords(
+                    each.name,
+                    potting?.pots.find((pot) => pot.container === each.code),
+                  )}
                 </option>
               ))}
             </Select>
           </Field>
+          {potting && chosen && from.container === smallest?.container && (
+            <>
+              {present?.kind !== 'OPEN' && <PotDrawing potting={potting} pot={chosen} />}
+              <PotNeeds potting={potting} pot={chosen} plants={count} />
+            </>
+          )}
           <MixChoice mixes={mixes} value={filledFrom} set={setMix} problem={pot.error?.problemAt('mix')} />
           <Field name={say('Plants')} problem={pot.error?.problemAt('plants')}>
             <Input className="entry" inputMode="numeric" value={plants || from.plants} onChange={(event) => setPlants(event.target.value)} />
           </Field>
+          <Parted grades={grades} set={setGrades} problem={pot.error?.problemAt('small')} />
           <p className="text-sm text-pencil">
+            {potting ? DEPTH[potting.depth] : ''}{' '}
             {say(
-              'About a thumb of new mix all round and below; plant in the middle, firm lightly, leave a watering gap. One variety at a time, and a label on each.',
+              'Plant in the middle, firm lightly, leave a watering gap. One variety at a time, a label on each carrier. Then stand them in water until the top is dark.',
             )}
           </p>
           <Caution>
             {say('Dust of dry mix: damp it down and wear a mask. Bagged compost: open it away from the face, wear gloves, wash hands.')}
           </Caution>
-          <Refusal message={pot.error && !pot.error.problemAt('plants') && !pot.error.problemAt('container') ? pot.error.message : undefined} />
+          <Refusal
+            message={
+              pot.error && !pot.error.problemAt('plants') && !pot.error.problemAt('container') && !pot.error.problemAt('small')
+                ? pot.error.message
+                : undefined
+            }
+          />
           <button
             className="act act-main"
             disabled={pot.isPending || !into}
@@ -90,8 +137,14 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
                   container: code,
                   plants: count,
                   ...(filledFrom !== '' && { mix: Number(filledFrom) }),
+                  ...parted(grades),
                 },
-                { onSuccess: () => setOpen(false) },
+                {
+                  onSuccess: () => {
+                    setOpen(false);
+                    setGrades({ small: '', spare: '', culled: '' });
+                  },
+                },
               )
             }
           >

@@ -69,4 +69,56 @@ describe('potting on', () => {
     show(<PotWork batch={batch} alive={[]} />);
     expect(screen.queryByRole('button', { name: 'Pot on' })).toBeNull();
   });
+
+  it('draws the plug in the pot, says what speaks against it and what it takes, and tells how plants were parted', async () => {
+    const pot = {
+      container: 'pot-9',
+      name: 'Carrier of 18 pots',
+      planned: true,
+      measures: { widthMillimetres: 90, depthMillimetres: 90 },
+      times: 5.97,
+      mass: 2.5,
+      remarks: [{ kind: 'StaysWet', times: 6 }],
+      carriers: 3,
+      pieces: 51,
+      litres: 20,
+      slots: 3,
+      labels: { pots: 51, rows: 9, carriers: 3 },
+      minutes: 34,
+      inShed: 60,
+    };
+    const calls = fakeServer({
+      'GET /api/choices': choices,
+      'GET /api/batches/308/potting': {
+        roots: { index: 0.6, least: 0.4, most: 0.9, looksLike: 'AT_EDGE' },
+        by: '2027-04-19',
+        plants: 51,
+        standsIn: 'Module tray of 60',
+        slots: 2,
+        place: 'Cool house',
+        free: 4,
+        plug: { widthMillimetres: 40, depthMillimetres: 45 },
+        wanted: { widthMillimetres: 80, depthMillimetres: 65 },
+        depth: 'DEEP',
+        pots: [pot],
+      },
+      'POST /api/batches/308/pottings': {},
+    });
+    await opened();
+    expect(await screen.findByText(/Roots: most likely at the edge of the plug/)).toBeTruthy();
+    expect(screen.getByText('Pot by Mon 19 Apr at the latest.')).toBeTruthy();
+    expect(screen.getByRole('img', { name: /The plug, 40 mm across, in the pot, 90 mm across/ })).toBeTruthy();
+    expect(screen.getByText(/About 6 times the plug/)).toBeTruthy();
+    expect(screen.getByText(/take the seed leaves off first/)).toBeTruthy();
+    fireEvent.change(field('Plants'), { target: { value: '17' } });
+    expect(screen.getByText('17 of 60 in the shed')).toBeTruthy();
+    expect(screen.getByText('1 for carriers, 3 for rows, 17 for pots')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Small'), { target: { value: '3' } });
+    fireEvent.change(screen.getByLabelText('Thrown out'), { target: { value: '1' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Pot 17 plants into 1 tray' }));
+    await waitFor(() => expect(calls.some((call) => call.method === 'POST')).toBe(true));
+    const told = calls.find((call) => call.method === 'POST')!.body;
+    expect(told).toMatchObject({ plants: 17, small: 3, culled: 1 });
+    expect(told).not.toHaveProperty('spare');
+  });
 });

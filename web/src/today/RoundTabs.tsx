@@ -7,6 +7,7 @@ const DAYS = [
   { to: '/week', name: say('This week') },
   { to: '/sow', name: say('Sowing') },
   { to: '/water', name: say('Water') },
+  { to: '/potting', name: say('Potting') },
   { to: '/feed', name: say('Feed') },
 ];
 

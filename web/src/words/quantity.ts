@@ -24,6 +24,9 @@ export function figures(value: number, digits = 0): string {
   return value.toLocaleString(locale(), { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−');
 }
 
+/** Tray places: whole where they are, otherwise to a tenth. */
+export const places = (slots: number): string => figures(slots, Math.abs(slots - Math.round(slots)) < 0.05 ? 0 : 1);
+
 export const temperatureUnit = (): string => (fahrenheit() ? '°F' : '°C');
 export const differenceUnit = (): string => (fahrenheit() ? '°F' : 'K');
 export const altitudeUnit = (): string => (speech.length === 'INCHES' ? 'ft' : 'm');

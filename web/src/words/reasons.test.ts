@@ -24,8 +24,8 @@ describe('a reason in words', () => {
     [{ kind: 'DueToBeCounted', expected: 1 }, 'A first cell should be up; none counted yet.'],
     [{ kind: 'DueToBeCounted', expected: 4, lastCounted: '2027-04-13' }, 'About 4 cells should be up; counted last on Tue 13 Apr.'],
     [
-      { kind: 'ReadyForPotting', plants: 9, container: 'Carrier of 28 pots' },
-      'Has the leaves for it: 9 plants into the carrier of 28 pots, before their roots circle. Look at the roots of a few first.',
+      { kind: 'ReadyForPotting', plants: 9, container: 'Carrier of 28 pots', by: '2027-04-18' },
+      'Has the leaves for it: 9 plants into the carrier of 28 pots by Sun 18 Apr, before their roots circle. Look at the roots of a few first.',
     ],
     [{ kind: 'HardeningGoesOn', day: 2, ofDays: 2, outside: 'STAY_IN' }, 'Day 2 of 2. Leave in or covered today; the weather would harm it.'],
     [{ kind: 'NotReadyInTime', target: '2027-04-18' }, 'Not likely ready this season; wanted on Sun 18 Apr. Bring it on warmer or tell the grower.'],

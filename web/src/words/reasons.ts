@@ -4,6 +4,7 @@ import type {
   DateSpread,
   Found,
   Hindrance,
+  PotRemark,
   MakeOrBuy,
   NameDoubt,
   Named,
@@ -30,6 +31,7 @@ type Key =
   | `remedy.${Remedy['kind']}`
   | `spaceHelp.${SpaceHelp['kind']}`
   | `hindrance.${Hindrance['kind']}`
+  | `potRemark.${PotRemark['kind']}`
   | `makeOrBuy.${MakeOrBuy['kind']}`
   | `trayCompany.${TrayCompany['kind']}`
   | `packetBeside.${PacketBeside['kind']}`
@@ -151,6 +153,11 @@ export function spaceHelpWords(help: SpaceHelp, today: string, placeName: (place
 /** Why seed cannot be sown in place. */
 export function hindranceWords(hindrance: Hindrance, today: string): string {
   return reason(`hindrance.${hindrance.kind}`, partsOf(hindrance, { today }));
+}
+
+/** What speaks against a pot. */
+export function potRemarkWords(remark: PotRemark): string {
+  return reason(`potRemark.${remark.kind}`, partsOf(remark, { today: '' }));
 }
 
 /** Why nobody is sure any more what some plants are, as a choice: "The label is lost". */

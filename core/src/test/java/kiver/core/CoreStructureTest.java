@@ -42,6 +42,7 @@ class CoreStructureTest {
             "promise",
             "emerge",
             "care",
+            "pot",
             "harden",
             "outlook",
             "release",

@@ -142,6 +142,14 @@ class PottedBatchTest {
         assertThat(tasks(batch)).doesNotContain("POT_ON");
         clock.showDay(clock.today().plusDays(25));
         assertThat(tasks(batch)).contains("POT_ON");
+        nursery.get(nursery.hand, "/api/potting-day?hands=2&batches=" + batch)
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.pottable[?(@.batch == " + batch + ")].due", hasItem(true)))
+                .andExpect(jsonPath("$.steps", hasSize(1)))
+                .andExpect(jsonPath("$.steps[0].plants").value(cells))
+                .andExpect(jsonPath("$.steps[0].carriers").value((cells + 17) / 18))
+                .andExpect(jsonPath("$.pots[0].pieces").value(cells))
+                .andExpect(jsonPath("$.rooms", hasSize(1)));
         record(batch, "pottings", """
                 "tray":%d,"container":"pot-9","plants":%d""".formatted(tray, cells));
         assertThat(tasks(batch)).doesNotContain("POT_ON");

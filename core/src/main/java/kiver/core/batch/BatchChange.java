@@ -66,8 +66,13 @@ public sealed interface BatchChange {
      * @param from tray they stood in
      * @param cells of it, rising
      * @param into as many cells of another tray
+     * @param grade by which they were parted from the others
      */
-    record PottedOn(TrayId from, List<Integer> cells, CellRun into) implements BetweenTrays {
+    record PottedOn(TrayId from, List<Integer> cells, CellRun into, Grade grade) implements BetweenTrays {
+        public PottedOn(TrayId from, List<Integer> cells, CellRun into) {
+            this(from, cells, into, Grade.STANDARD);
+        }
+
         public PottedOn {
             cells = List.copyOf(cells);
             if (cells.isEmpty() || cells.size() != into.length()) {
@@ -167,11 +172,7 @@ public sealed interface BatchChange {
         }
     }
 
-    /**
-     * What was set aside for the batch in a tray and not sown is left so on purpose.
-     *
-     * @param tray that is not to be sown any more
-     */
+    /** What was set aside for the batch in a tray and not sown is left so on purpose. */
     record LeftUnsown(TrayId tray) implements OfPlants {
         public LeftUnsown {
             Objects.requireNonNull(tray);

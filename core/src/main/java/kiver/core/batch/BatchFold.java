@@ -33,6 +33,7 @@ final class BatchFold {
     final Set<TrayId> completelyCounted = new HashSet<>();
     final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     final SortedSet<LocalDate> pottingDays = new TreeSet<>();
+    final Map<TrayId, Grade> gradeOfTray = new HashMap<>();
     final SortedMap<LocalDate, BatchChange.LookedOver> looks = new TreeMap<>();
 
     /** Sooner no root comes to the edge of what it was sown or potted into. */
@@ -233,6 +234,7 @@ final class BatchFold {
         }
         placeOfTray.putIfAbsent(potted.into().tray(), placeOfTray.get(potted.from()));
         pottingDays.add(day);
+        gradeOfTray.put(potted.into().tray(), potted.grade());
     }
 
     private void moveCells(BatchChange.CellsMoved moved) {

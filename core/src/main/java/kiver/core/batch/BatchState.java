@@ -249,6 +249,11 @@ public final class BatchState {
         return fold.pottingDays.isEmpty() ? Optional.empty() : Optional.of(fold.pottingDays.last());
     }
 
+    /** By which its plants in a tray were parted from the others when they were potted. */
+    public Grade gradeOf(TrayId tray) {
+        return fold.gradeOfTray.getOrDefault(tray, Grade.STANDARD);
+    }
+
     /** When plants of it were looked at closely, and what was seen. */
     public SortedMap<LocalDate, BatchChange.LookedOver> looks() {
         return Collections.unmodifiableSortedMap(fold.looks);
@@ -384,17 +389,9 @@ public final class BatchState {
     public List<CellRun> toSow(List<CellRun> setAside) {
         ToSow known = toSow;
         if (known == null || known.setAside() != setAside) {
-            known = new ToSow(
-                    setAside,
-                    setAside.stream()
-                            .filter(run -> !fold.leftUnsown.contains(run.tray()))
-                            .flatMap(run -> run.without(comingsAndGoings().begun()).stream())
-                            .toList());
+            known = ToSow.of(setAside, fold.leftUnsown, comingsAndGoings().begun());
             toSow = known;
         }
         return known.left();
     }
-
-    /** What waits of the very runs that were asked about last; a list page asks for it several times a batch. */
-    private record ToSow(List<CellRun> setAside, List<CellRun> left) {}
 }

@@ -10,8 +10,15 @@ import java.util.Locale;
  * @param clumpSeeds seeds sown together for a clump that is never separated, 0 where that is not done
  * @param seedlingsPerSeed seedlings that come of one seed: 1, or more for clusters, for example 2.2 for beet
  * @param thirst how wet it is kept
+ * @param potDepth how deep it is set when it is potted up
  */
-public record CellHabits(double days, Habit habit, int clumpSeeds, double seedlingsPerSeed, Thirst thirst) {
+public record CellHabits(
+        double days, Habit habit, int clumpSeeds, double seedlingsPerSeed, Thirst thirst, PotDepth potDepth) {
+
+    /** Set level, as most are. */
+    public CellHabits(double days, Habit habit, int clumpSeeds, double seedlingsPerSeed, Thirst thirst) {
+        this(days, habit, clumpSeeds, seedlingsPerSeed, thirst, PotDepth.LEVEL);
+    }
 
     /** How a crop takes cells. */
     public enum Habit {

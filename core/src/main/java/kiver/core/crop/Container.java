@@ -14,6 +14,7 @@ import java.util.Objects;
  * @param cellVolume mL in one cell, positive
  * @param cellDepth mm, positive
  * @param slots bench room in trays of 540 × 280 mm, positive, for example 1 or 0.5
+ * @param cellWidth mm across one cell at its rim, positive; of pots, which taper, more than their volume tells
  */
 public record Container(
         ContainerCode code,
@@ -23,7 +24,10 @@ public record Container(
         int columns,
         double cellVolume,
         double cellDepth,
-        double slots) {
+        double slots,
+        double cellWidth) {
+
+    private static final double CUBIC_MILLIMETRES = 1000;
 
     /** What a container is. */
     public enum Kind {
@@ -38,7 +42,29 @@ public record Container(
         }
     }
 
-    /** A tray of cells. */
+    /** One whose cells are square and as wide above as below. */
+    public Container(
+            ContainerCode code,
+            String name,
+            Kind kind,
+            int rows,
+            int columns,
+            double cellVolume,
+            double cellDepth,
+            double slots) {
+        this(
+                code,
+                name,
+                kind,
+                rows,
+                columns,
+                cellVolume,
+                cellDepth,
+                slots,
+                Math.sqrt(cellVolume * CUBIC_MILLIMETRES / cellDepth));
+    }
+
+    /** A tray of such cells. */
     public Container(
             ContainerCode code, String name, int rows, int columns, double cellVolume, double cellDepth, double slots) {
         this(code, name, Kind.CELLS, rows, columns, cellVolume, cellDepth, slots);
@@ -49,8 +75,8 @@ public record Container(
         if (rows < 1 || columns < 1) {
             throw new IllegalArgumentException(name + " must have at least one row and one column.");
         }
-        if (!(cellVolume > 0) || !(cellDepth > 0) || !(slots > 0)) {
-            throw new IllegalArgumentException(name + " must have a volume, a depth and a footprint above 0.");
+        if (!(cellVolume > 0) || !(cellDepth > 0) || !(slots > 0) || !(cellWidth > 0)) {
+            throw new IllegalArgumentException(name + " must have a volume, a depth, a width and a footprint above 0.");
         }
     }
 
@@ -63,12 +89,22 @@ public record Container(
         if (left < 1 || left > rows) {
             throw new IllegalArgumentException(name + " has " + rows + " rows, so " + left + " cannot be left.");
         }
-        return new Container(code, name, kind, left, columns, cellVolume, cellDepth, slots * left / rows);
+        return new Container(code, name, kind, left, columns, cellVolume, cellDepth, slots * left / rows, cellWidth);
+    }
+
+    /** The same with cells of another width at their rim, mm. */
+    public Container wide(double width) {
+        return new Container(code, name, kind, rows, columns, cellVolume, cellDepth, slots, width);
     }
 
     /** Cells in one tray. */
     public int cells() {
         return rows * columns;
+    }
+
+    /** How many pieces of it so many plants take: single pots, or whole trays of cells. */
+    public int pieces(int plants) {
+        return kind == Kind.POTS ? plants : (int) Math.ceil(plants / (double) cells());
     }
 
     /** mL of mix in one full tray. */

@@ -18,10 +18,14 @@ public final class ContainerSheet {
             Column.of("columns"),
             Column.of("cell_volume"),
             Column.of("cell_depth"),
-            Column.of("slots"));
+            Column.of("slots"),
+            Column.of("cell_width").orNone());
 
     /** The names of the columns. */
     public static final List<String> NAMES = COLUMNS.stream().map(Column::name).toList();
+
+    /** The names of those that a file must have. */
+    public static final List<String> REQUIRED = Column.required(COLUMNS);
 
     private ContainerSheet() {}
 
@@ -31,7 +35,7 @@ public final class ContainerSheet {
      * @throws IllegalArgumentException naming the column that is wrong
      */
     public static Container read(SheetRow row) {
-        return new Container(
+        Container square = new Container(
                 new ContainerCode(row.words("code")),
                 row.words("name"),
                 Container.Kind.valueOf(row.oneOf("kind", List.of("cells", "blocks", "pots", "open"))
@@ -41,6 +45,7 @@ public final class ContainerSheet {
                 row.number("cell_volume"),
                 row.number("cell_depth"),
                 row.number("slots"));
+        return square.wide(row.numberOr("cell_width", square.cellWidth()));
     }
 
     /** The row of a container; {@link #read} gives the container back. */
@@ -54,6 +59,7 @@ public final class ContainerSheet {
                 container.columns(),
                 container.cellVolume(),
                 container.cellDepth(),
-                container.slots());
+                container.slots(),
+                container.cellWidth());
     }
 }

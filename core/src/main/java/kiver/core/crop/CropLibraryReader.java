@@ -27,7 +27,7 @@ public final class CropLibraryReader {
      * @throws FaultySheetException listing every faulty line
      */
     public static List<Container> readContainers(String file, Reader text) throws IOException {
-        return SheetText.read(file, whole(text), ContainerSheet.NAMES, ContainerSheet::read);
+        return SheetText.read(file, whole(text), ContainerSheet.REQUIRED, ContainerSheet::read);
     }
 
     private static String whole(Reader text) throws IOException {

@@ -35,6 +35,7 @@ public final class CropSheet {
             Column.of("clump_seeds"),
             Column.of("seedlings_per_seed"),
             Column.choice("water", Thirst.WORDS.toArray(String[]::new)).orNone(),
+            Column.choice("pot_depth", PotDepth.WORDS.toArray(String[]::new)).orNone(),
             Column.of("seed_depth"),
             Column.choice("needs_light", "yes", "no"),
             Column.of("soak_hours"),
@@ -93,7 +94,8 @@ public final class CropSheet {
                                 .replace(' ', '_')),
                         row.wholeNumber("clump_seeds"),
                         row.number("seedlings_per_seed"),
-                        thirst(row)),
+                        thirst(row),
+                        potDepth(row)),
                 new SeedTraits(
                         row.number("seed_depth"),
                         row.yes("needs_light"),
@@ -112,6 +114,12 @@ public final class CropSheet {
 
     private static Thirst thirst(SheetRow row) {
         return row.text("water").isEmpty() ? Thirst.EVEN : Thirst.of(row.oneOf("water", Thirst.WORDS));
+    }
+
+    private static PotDepth potDepth(SheetRow row) {
+        return row.text("pot_depth").isEmpty()
+                ? PotDepth.LEVEL
+                : PotDepth.valueOf(row.oneOf("pot_depth", PotDepth.WORDS).toUpperCase(Locale.ROOT));
     }
 
     /** The row of a crop; {@link #read} gives the crop back. */
@@ -141,6 +149,7 @@ public final class CropSheet {
                 crop.cells().clumpSeeds(),
                 crop.cells().seedlingsPerSeed(),
                 crop.cells().thirst().words(),
+                crop.cells().potDepth().words(),
                 crop.seed().depth(),
                 crop.seed().needsLight() ? "yes" : "no",
                 crop.seed().soakHours(),

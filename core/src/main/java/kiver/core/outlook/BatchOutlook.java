@@ -33,6 +33,7 @@ import kiver.core.space.Stay;
  * @param emerging how it comes up
  * @param chances of giving what is wanted of it
  * @param forecast of its dates
+ * @param rooting how full of roots its cells are
  * @param leggy whether it stands in too little light
  * @param stays room it takes from that day on, as most likely
  * @param lossTonight share likely lost to the coming night where it stands, 0 to 1; 0 once it was brought in or covered
@@ -46,6 +47,7 @@ public record BatchOutlook(
         Emerging emerging,
         Chances chances,
         BatchForecast forecast,
+        Rooting rooting,
         boolean leggy,
         List<Stay> stays,
         double lossTonight,
@@ -65,6 +67,7 @@ public record BatchOutlook(
                 Emerging.UNKNOWN,
                 Chances.NONE,
                 BatchForecast.NONE,
+                Rooting.NONE,
                 false,
                 List.of(),
                 0,
@@ -86,6 +89,7 @@ public record BatchOutlook(
                 Emerging.nothing(EmergenceVerdict.ON_COURSE),
                 new Chances(1, served),
                 BatchForecast.NONE,
+                Rooting.NONE,
                 false,
                 List.of(),
                 0,
@@ -95,7 +99,7 @@ public record BatchOutlook(
     /** The same with what the coming night may take. */
     public BatchOutlook losingTonight(double share) {
         return new BatchOutlook(
-                file, crop, containers, journey, emerging, chances, forecast, leggy, stays, share, trouble);
+                file, crop, containers, journey, emerging, chances, forecast, rooting, leggy, stays, share, trouble);
     }
 
     /** Its number. */

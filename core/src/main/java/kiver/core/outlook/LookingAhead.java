@@ -72,7 +72,12 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 .orElse(worked);
         PaceSpread leafPace = told.map(LeavesTold::pace).orElse(PaceSpread.BEFORE_ANY_COUNT);
         Paces paces = new Paces(pace, leafPace);
-        Journey journey = new Journey(path(file, crop, containers, pottings), standing, wayFromHere(file), paces);
+        RootsTold roots = RootsTold.of(
+                state,
+                crop.leafLimitIn(containers.containers().get(worked.pottingsDone())),
+                day -> leavesOn(day, course.orElseThrow(), file, pace, pottings, atTheLook, told));
+        Path path = roots.bending(path(file, crop, containers, pottings), standing.pottingsDone());
+        Journey journey = new Journey(path, standing, wayFromHere(file), paces);
         List<Scenario> scenarios = season.scenarios(journey.way(), crop.emergence(), crop.leaves(), paces);
         List<Scenario> fresh = season.freshDraws(journey.way(), crop.emergence(), crop.leaves(), paces);
         BatchForecast forecast = BatchForecast.of(journey.path(), standing, scenarios, fresh, batch.target());
@@ -95,6 +100,15 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 emerging,
                 new Chances(enough, byLine),
                 forecast,
+                standing.hasEmerged() && file.plantsAlive() > 0
+                        ? roots.rooting(
+                                standing,
+                                path,
+                                containers,
+                                crop,
+                                containers.pottings(crop, batch.stage().from(), true),
+                                scenarios)
+                        : Rooting.NONE,
                 standing.hasEmerged() && isLeggy(state, crop),
                 new RoomAhead(file, containers, journey, today).stays(scenarios),
                 0,
@@ -109,6 +123,21 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 Math.exp(pace.logMean()),
                 pottings,
                 pottingsDone(file.state(), file.batch().containerCodes()));
+    }
+
+    /** True leaves on a day, as worked out and as far as a count of them tells. */
+    private double leavesOn(
+            LocalDate day,
+            BatchCourse course,
+            BatchFile file,
+            PaceSpread pace,
+            List<Potting> pottings,
+            Optional<Standing> atTheLook,
+            Optional<LeavesTold> told) {
+        Standing then = standing(course, file, pace, pottings, day);
+        return told.map(leaves -> leaves.truing(atTheLook.orElseThrow(), then))
+                .orElse(then)
+                .leafProgress();
     }
 
     /** When leaves were last counted, and how many each plant had; what came before is in them. */

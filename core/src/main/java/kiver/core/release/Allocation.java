@@ -11,12 +11,13 @@ import kiver.core.seed.LotId;
  * Which plants go with an order.
  *
  * <p>One lot that can fill the order alone is preferred, of several such the one nearest to being past its best.
- * Within the lots, trays nearest to being past their best go first, whole trays while they fit, and at most one tray
+ * Within the lots, trays nearest to being past their best go first, those of small or spare plants last, whole trays while they fit, and at most one tray
  * is split.
  */
 public final class Allocation {
 
-    private static final Comparator<ReadyTray> MOST_URGENT = Comparator.comparing(ReadyTray::pastLimit)
+    private static final Comparator<ReadyTray> MOST_URGENT = Comparator.comparing(ReadyTray::goesLast)
+            .thenComparing(ReadyTray::pastLimit)
             .thenComparing(ReadyTray::batch)
             .thenComparing(tray -> tray.tray().number());
 

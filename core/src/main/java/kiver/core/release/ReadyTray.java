@@ -16,6 +16,7 @@ import kiver.core.tray.TrayId;
  * @param plantsPerCell what each of those cells counts, in their order: 1, or the seedlings of its clump
  * @param pastLimit the day on which they will most likely be past their best
  * @param all whether nothing else of the batch lives in that tray
+ * @param goesLast whether its plants were parted from the others as small or spare
  */
 public record ReadyTray(
         int batch,
@@ -24,11 +25,12 @@ public record ReadyTray(
         List<Integer> cells,
         List<Integer> plantsPerCell,
         LocalDate pastLimit,
-        boolean all) {
+        boolean all,
+        boolean goesLast) {
 
     /** A tray of single plants. */
     public ReadyTray(int batch, LotId lot, TrayId tray, List<Integer> cells, LocalDate pastLimit) {
-        this(batch, lot, tray, cells, Collections.nCopies(cells.size(), 1), pastLimit, true);
+        this(batch, lot, tray, cells, Collections.nCopies(cells.size(), 1), pastLimit, true, false);
     }
 
     public ReadyTray {
@@ -51,7 +53,8 @@ public record ReadyTray(
                 cells.subList(0, some),
                 plantsPerCell.subList(0, some),
                 pastLimit,
-                all && some == cells.size());
+                all && some == cells.size(),
+                goesLast);
     }
 
     /** Plants in it, 1 or more. */

@@ -244,11 +244,12 @@ public final class Round {
                 || due.get().isAfter(today)) {
             return Optional.empty();
         }
+        Optional<LocalDate> by = batch.outlook().rooting().potBy();
         return Optional.of(new RoundTask(
                 TaskKind.POT_ON,
-                Urgency.TODAY,
+                by.filter(day -> day.isBefore(today)).isPresent() ? Urgency.LATE : Urgency.TODAY,
                 new WhyNow.ReadyForPotting(
-                        batch.state().balance().alive(), batch.nextContainer().get())));
+                        batch.state().balance().alive(), batch.nextContainer().get(), by)));
     }
 
     /** Counted back from the release: plants that have their leaves early are held inside until then. */

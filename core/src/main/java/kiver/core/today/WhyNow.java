@@ -67,8 +67,13 @@ public sealed interface WhyNow {
      */
     record WantsFeed(LocalDate reserveEnds, Optional<LocalDate> lastFed) implements WhyNow {}
 
-    /** It has the leaves for its next container, told by name. */
-    record ReadyForPotting(int plants, String container) implements WhyNow {}
+    /**
+     * It has the leaves for its next container.
+     *
+     * @param container that container by name
+     * @param by last day on which it should go on, most likely; empty where that is not in sight
+     */
+    record ReadyForPotting(int plants, String container, Optional<LocalDate> by) implements WhyNow {}
 
     /** It has its leaves and was raised so cool that it needs no hardening. */
     record NeedsNoHardening() implements WhyNow {}

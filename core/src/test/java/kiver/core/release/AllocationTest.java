@@ -21,11 +21,13 @@ class AllocationTest {
     /** Plants that stay behind, mixed ones or those of others, are not called taken. */
     @Test
     void aTrayIsWholeOnlyWhenNothingStaysInIt() {
-        ReadyTray part = new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, false);
+        ReadyTray part =
+                new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, false, false);
         assertThat(Allocation.propose(3, List.of(part)))
                 .extracting(Pick::wholeTray)
                 .containsExactly(false);
-        ReadyTray whole = new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true);
+        ReadyTray whole =
+                new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true, false);
         assertThat(Allocation.propose(3, List.of(whole)))
                 .extracting(Pick::wholeTray)
                 .containsExactly(true);
@@ -68,6 +70,17 @@ class AllocationTest {
         assertThat(picks.stream().mapToInt(Pick::plants).sum()).isEqualTo(50);
         assertThat(Allocation.propose(5, List.of())).isEmpty();
         assertThatThrownBy(() -> Allocation.propose(0, List.of())).hasMessageContaining("1 or more");
+    }
+
+    @Test
+    void smallAndSpareOnesGoLastThoughTheyArePastTheirBestFirst() {
+        ReadyTray spare =
+                new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true, true);
+        List<Pick> picks = Allocation.propose(4, List.of(spare, tray(1, 5, 2, 4, 9)));
+        assertThat(picks).extracting(pick -> pick.tray().number()).containsExactly(2L);
+        assertThat(Allocation.propose(6, List.of(spare, tray(1, 5, 2, 4, 9))))
+                .extracting(pick -> pick.tray().number())
+                .containsExactly(2L, 1L);
     }
 
     @ParameterizedTest

@@ -22,7 +22,14 @@ class RoundFromLeavesToReleaseTest extends RoundSituations {
         assertThat(tasks(growing.pottingOn(TODAY.plusDays(1)))).isEmpty();
         RoundTask potting = only(growing.pottingOn(TODAY));
         assertThat(potting.kind()).isEqualTo(TaskKind.POT_ON);
-        assertThat(potting.why()).isEqualTo(new WhyNow.ReadyForPotting(9, "Carrier of 28 pots"));
+        assertThat(potting.why()).isEqualTo(new WhyNow.ReadyForPotting(9, "Carrier of 28 pots", Optional.empty()));
+        RoundTask soon = only(growing.pottingOn(TODAY).potBy(TODAY.plusDays(4)));
+        assertThat(soon.urgency()).isEqualTo(Urgency.TODAY);
+        assertThat(soon.why())
+                .isEqualTo(new WhyNow.ReadyForPotting(9, "Carrier of 28 pots", Optional.of(TODAY.plusDays(4))));
+        assertThat(only(growing.pottingOn(TODAY).potBy(TODAY.minusDays(1))).urgency())
+                .as("roots are about to circle")
+                .isEqualTo(Urgency.LATE);
         assertThat(tasks(new Situation(sown(TODAY.minusDays(3))).expected(0).pottingOn(TODAY)))
                 .as("nothing is up that could be potted")
                 .isEmpty();

@@ -39,6 +39,7 @@ import kiver.core.outlook.Emerging;
 import kiver.core.outlook.Grown;
 import kiver.core.outlook.Journey;
 import kiver.core.outlook.Promised;
+import kiver.core.outlook.Rooting;
 import kiver.core.outlook.Sowing;
 import kiver.core.place.PlaceId;
 import kiver.core.plan.ContainerPath;
@@ -91,7 +92,8 @@ abstract class RoundSituations {
             boolean stays,
             Emerging emerging,
             BatchForecast forecast,
-            BatchSituation about) {
+            BatchSituation about,
+            Optional<LocalDate> potBy) {
 
         Situation(BatchState state) {
             this(
@@ -116,7 +118,8 @@ abstract class RoundSituations {
                             DayOutside.OUT,
                             Optional.empty(),
                             Optional.empty(),
-                            Optional.empty()));
+                            Optional.empty()),
+                    Optional.empty());
         }
 
         BatchSituation build() {
@@ -162,6 +165,7 @@ abstract class RoundSituations {
                     emerging,
                     new Chances(0.9, Map.of()),
                     forecast,
+                    new Rooting(Rooting.NONE.fill(), state.roots(), potBy, Optional.empty()),
                     false,
                     List.of(),
                     0,
@@ -180,19 +184,22 @@ abstract class RoundSituations {
         }
 
         private Situation with(Emerging changed) {
-            return new Situation(state, planned, target, wanted, toSow, programme, stays, changed, forecast, about);
+            return new Situation(
+                    state, planned, target, wanted, toSow, programme, stays, changed, forecast, about, potBy);
         }
 
         private Situation with(BatchForecast changed) {
-            return new Situation(state, planned, target, wanted, toSow, programme, stays, emerging, changed, about);
+            return new Situation(
+                    state, planned, target, wanted, toSow, programme, stays, emerging, changed, about, potBy);
         }
 
         private Situation with(BatchSituation changed) {
-            return new Situation(state, planned, target, wanted, toSow, programme, stays, emerging, forecast, changed);
+            return new Situation(
+                    state, planned, target, wanted, toSow, programme, stays, emerging, forecast, changed, potBy);
         }
 
         Situation plannedFor(LocalDate day) {
-            return new Situation(state, day, target, wanted, toSow, programme, stays, emerging, forecast, about);
+            return new Situation(state, day, target, wanted, toSow, programme, stays, emerging, forecast, about, potBy);
         }
 
         Situation latestSowDay(LocalDate day) {
@@ -201,11 +208,13 @@ abstract class RoundSituations {
         }
 
         Situation target(LocalDate day) {
-            return new Situation(state, planned, day, wanted, toSow, programme, stays, emerging, forecast, about);
+            return new Situation(
+                    state, planned, day, wanted, toSow, programme, stays, emerging, forecast, about, potBy);
         }
 
         Situation wanted(int plants) {
-            return new Situation(state, planned, target, plants, toSow, programme, stays, emerging, forecast, about);
+            return new Situation(
+                    state, planned, target, plants, toSow, programme, stays, emerging, forecast, about, potBy);
         }
 
         Situation expected(double cells) {
@@ -217,7 +226,8 @@ abstract class RoundSituations {
         }
 
         Situation atEmergencePlace(boolean there) {
-            return new Situation(state, planned, target, wanted, toSow, programme, !there, emerging, forecast, about);
+            return new Situation(
+                    state, planned, target, wanted, toSow, programme, !there, emerging, forecast, about, potBy);
         }
 
         Situation stageOn(LocalDate day) {
@@ -265,12 +275,28 @@ abstract class RoundSituations {
                     forecast.chanceOnTarget()));
         }
 
+        Situation potBy(LocalDate day) {
+            return new Situation(
+                    state,
+                    planned,
+                    target,
+                    wanted,
+                    toSow,
+                    programme,
+                    stays,
+                    emerging,
+                    forecast,
+                    about,
+                    Optional.of(day));
+        }
+
         Situation programme(int days) {
-            return new Situation(state, planned, target, wanted, toSow, days, stays, emerging, forecast, about);
+            return new Situation(state, planned, target, wanted, toSow, days, stays, emerging, forecast, about, potBy);
         }
 
         Situation traysToSow(int trays) {
-            return new Situation(state, planned, target, wanted, trays, programme, stays, emerging, forecast, about);
+            return new Situation(
+                    state, planned, target, wanted, trays, programme, stays, emerging, forecast, about, potBy);
         }
 
         Situation soakedOn(LocalDate day) {

@@ -22,7 +22,8 @@ enum ChangeKind {
     LOST("Lost", BatchChange.Lost.class),
     MIXED("Mixed", BatchChange.Mixed.class),
     RECOGNISED("Recognised", BatchChange.Recognised.class),
-    POTTED_ON("PottedOn", BatchChange.PottedOn.class),
+    /** From version 2: the grade by which they were parted. */
+    POTTED_ON("PottedOn", BatchChange.PottedOn.class, detail -> detail.put("grade", "STANDARD")),
     CELLS_MOVED("CellsMoved", BatchChange.CellsMoved.class),
     THINNED("Thinned", BatchChange.Thinned.class),
     PRICKED_OUT("PrickedOut", BatchChange.PrickedOut.class),

@@ -277,6 +277,7 @@ class DemoHands {
                     number,
                     today,
                     new PottingService.Potted(List.of(), into.code(), alive),
+                    PottingService.Parted.NOT,
                     mixing.forPots(alive * into.cellVolume() / 1000, today).number(),
                     null);
         }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import kiver.core.crop.ContainerCode;
 import kiver.core.media.Ingredient;
 import kiver.core.media.IngredientCode;
 import kiver.core.media.RecipeCode;
@@ -12,6 +13,7 @@ import kiver.server.media.MediaBook;
 import kiver.server.media.Mixing;
 import kiver.server.stock.MixLot;
 import kiver.server.stock.MixingService;
+import kiver.server.stock.Shed;
 import kiver.server.stock.StockLedger;
 import org.springframework.stereotype.Component;
 
@@ -44,11 +46,16 @@ class DemoMixing {
             "feather-meal", new Bought(14, 3),
             "rock-dust", new Bought(9, 3));
 
+    /** Pots and trays that somebody counted before the winter; small pots run short in spring. */
+    private static final Map<String, Integer> IN_THE_SHED = Map.of("pot-9", 1_400, "pot-7", 120, "module-60", 60);
+
     private final MediaBook media;
     private final MixingService mixing;
     private final StockLedger ledger;
+    private final Shed shed;
 
-    DemoMixing(MediaBook media, MixingService mixing, StockLedger ledger) {
+    DemoMixing(MediaBook media, MixingService mixing, StockLedger ledger, Shed shed) {
+        this.shed = shed;
         this.media = media;
         this.mixing = mixing;
         this.ledger = ledger;
@@ -61,6 +68,8 @@ class DemoMixing {
         }
         media.set(new Mixing(12.0, 90.0, 0.05, 20, 0.32, 6.0));
         media.ingredients().values().forEach(this::buy);
+        IN_THE_SHED.forEach((container, pieces) ->
+                shed.counted(id("shed/" + container), new ContainerCode(container), pieces, null));
     }
 
     private void buy(Ingredient each) {

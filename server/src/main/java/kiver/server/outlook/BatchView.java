@@ -3,6 +3,7 @@ package kiver.server.outlook;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
+import kiver.core.batch.Grade;
 import kiver.core.crop.ContainerCode;
 import kiver.server.wording.Said;
 
@@ -42,6 +43,7 @@ public record BatchView(
             int tray,
             int plants,
             ContainerCode container,
+            Grade grade,
             @Nullable String place) {}
 
     /** One point of the emergence expected, in cells. */

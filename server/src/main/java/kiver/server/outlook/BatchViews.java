@@ -224,6 +224,7 @@ public class BatchViews {
                             numbered.number(),
                             state.cellsIn(tray, CellCondition.ALIVE).size(),
                             numbered.container(),
+                            state.gradeOf(tray),
                             state.placeOf(tray)
                                     .map(place -> seasons.season().place(place).name())
                                     .orElse(null));

@@ -32,6 +32,9 @@ class PottingController {
      * Plants that went on.
      *
      * @param tray they stood in; missing for all trays of the batch that stand in something smaller
+     * @param small of them, parted because they are behind; 0 where missing
+     * @param spare of them, kept for replacements; 0 where missing
+     * @param culled thrown out beside them; 0 where missing
      * @param mix number of the mix that the pots were filled from; missing where it has none
      */
     record PottingEntry(
@@ -41,6 +44,15 @@ class PottingController {
 
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Pot at least one plant.")
             Integer plants,
+
+            @Nullable @Min(value = 0, message = "Enter 0 or more.")
+            Integer small,
+
+            @Nullable @Min(value = 0, message = "Enter 0 or more.")
+            Integer spare,
+
+            @Nullable @Min(value = 0, message = "Enter 0 or more.")
+            Integer culled,
 
             @Nullable Integer mix,
             @Nullable LocalDate day) {}
@@ -58,7 +70,12 @@ class PottingController {
                                 : List.of(trays.numbered(entry.tray()).trayId()),
                         entry.container(),
                         entry.plants()),
+                new PottingService.Parted(orNone(entry.small()), orNone(entry.spare()), orNone(entry.culled())),
                 entry.mix(),
                 person.id());
+    }
+
+    private static int orNone(@Nullable Integer plants) {
+        return plants == null ? 0 : plants;
     }
 }

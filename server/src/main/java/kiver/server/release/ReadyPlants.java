@@ -12,6 +12,7 @@ import java.util.function.ToIntFunction;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
+import kiver.core.batch.Grade;
 import kiver.core.crop.ContainerCode;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.LineId;
@@ -146,7 +147,8 @@ final class ReadyPlants {
                                                 file.countsSeedlings())))
                         .toList(),
                 past,
-                cells.size() == living.size())));
+                cells.size() == living.size(),
+                file.state().gradeOf(tray) != Grade.STANDARD)));
         return ready;
     }
 }

@@ -203,7 +203,12 @@ class LabelPrinter {
                         .with("last", label.run().last()),
                 switch (label.filled()) {
                     case BOUGHT_IN -> Said.of("Bought in, {day}").with("day", new WholeDay(label.day()));
-                    case POTTED_ON -> Said.of("Potted on {day}").with("day", new WholeDay(label.day()));
+                    case POTTED_ON ->
+                        Said.of("Potted on {day}{grade, select, SMALL {, small} SPARE {, spare} other {}}")
+                                .with("day", new WholeDay(label.day()))
+                                .with(
+                                        "grade",
+                                        file.state().gradeOf(label.run().tray()).name());
                     case SOWN ->
                         Said.of("Sown {day}, {seeds} a cell")
                                 .with("day", new WholeDay(label.day()))

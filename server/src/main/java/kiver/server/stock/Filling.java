@@ -27,8 +27,18 @@ public class Filling {
         this.clock = clock;
     }
 
-    /** So many cells of a container. */
-    public record Filled(Container container, int cells) {}
+    /**
+     * So many cells of a container.
+     *
+     * @param plug mL in each that a plant brought with it
+     */
+    public record Filled(Container container, int cells, double plug) {
+
+        /** Cells that were empty. */
+        public Filled(Container container, int cells) {
+            this(container, cells, 0);
+        }
+    }
 
     /**
      * Cells were filled; must run in the transaction that records it, and counts once for a request.
@@ -45,7 +55,8 @@ public class Filling {
         double packing = media.recipe(mix.recipe()).recipe().handling().packing();
         double waste = media.mixing().tools().waste();
         double litres = filled.stream()
-                        .mapToDouble(each -> each.cells() * each.container().cellVolume() / MILLILITRES_IN_LITRE)
+                        .mapToDouble(each ->
+                                each.cells() * (each.container().cellVolume() - each.plug()) / MILLILITRES_IN_LITRE)
                         .sum()
                 * packing
                 * (1 + waste);

@@ -9,6 +9,7 @@ import kiver.core.outlook.Remedy;
 import kiver.core.outlook.SpaceHelp;
 import kiver.core.plan.Hindrance;
 import kiver.core.plan.Obstacle;
+import kiver.core.pot.PotRemark;
 import kiver.core.promise.Proviso;
 import kiver.core.sow.PacketBeside;
 import kiver.core.sow.TrayCompany;
@@ -32,7 +33,8 @@ public class Families {
             SpaceHelp.class,
             Remedy.class,
             Hindrance.class,
-            MakeOrBuy.class);
+            MakeOrBuy.class,
+            PotRemark.class);
 
     /** Written as an object that names its kind. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.Grade;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.batch.RootsSeen;
@@ -55,6 +56,10 @@ class RecordGoldenTest {
                         "PottedOn",
                         1,
                         new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(14), 1, 2))),
+                arguments(
+                        "PottedOn",
+                        2,
+                        new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(14), 1, 2), Grade.SMALL)),
                 arguments(
                         "CellsMoved",
                         1,

@@ -117,8 +117,8 @@ class WordingTest {
                         new WhyNow.IsUp(90, 180),
                         "Up: 90 of 180 cells. Cover off; it needs light and cooler air before it stretches."),
                 Arguments.of(
-                        new WhyNow.ReadyForPotting(9, "Carrier of 28 pots"),
-                        "Has the leaves for it: 9 plants into the carrier of 28 pots, before their roots circle. Look at the roots of a few first."),
+                        new WhyNow.ReadyForPotting(9, "Carrier of 28 pots", SUNDAY),
+                        "Has the leaves for it: 9 plants into the carrier of 28 pots by Sun 18 Apr, before their roots circle. Look at the roots of a few first."),
                 Arguments.of(
                         new WhyNow.NeedsNoHardening(), "Has its leaves and was raised cool: it can go out at once."),
                 Arguments.of(
@@ -330,7 +330,14 @@ class WordingTest {
     @Test
     void everyReasonHasItsWordsAndIsTriedHere() {
         Set<Class<?>> tried = Stream.of(
-                        reasons(), obstacles(), provisos(), remedies(), spaceHelp(), hindrances(), worths())
+                        reasons(),
+                        obstacles(),
+                        provisos(),
+                        remedies(),
+                        spaceHelp(),
+                        hindrances(),
+                        worths(),
+                        PotRemarkWordsTest.potRemarks())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
