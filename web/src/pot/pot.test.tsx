@@ -7,8 +7,8 @@ import { PotWork } from './PotWork';
 
 const batch = { summary: { number: 308, stage: 'GROWING_ON' }, layout: { containers: ['module-60', 'pot-9'] } } as unknown as BatchView;
 const alive = [
-  { tray: 1303, plants: 39, container: 'module-60' },
-  { tray: 1304, plants: 12, container: 'module-60' },
+  { tray: 1303, plants: 39, container: 'module-60', grade: 'STANDARD' as const },
+  { tray: 1304, plants: 12, container: 'module-60', grade: 'STANDARD' as const },
 ];
 const choices = {
   ...sampleChoices,
