@@ -9,6 +9,7 @@ import { TodayPage } from './today/TodayPage';
 import { say } from './words/say';
 import { speakFromNowOn } from './words/speech';
 
+const HealthPage = lazy(() => import('./batch/HealthPage').then((room) => ({ default: room.HealthPage })));
 const FailingPage = lazy(() => import('./batch/FailingPage').then((room) => ({ default: room.FailingPage })));
 const BatchPage = lazy(() => import('./batch/BatchPage').then((room) => ({ default: room.BatchPage })));
 const TrayPage = lazy(() => import('./batch/TrayPage').then((room) => ({ default: room.TrayPage })));
@@ -123,6 +124,7 @@ export function App() {
           <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
           <Route path="/batches" element={<BatchesPage mayPlan={propagator} />} />
           {propagator && <Route path="/batches/buy" element={<BuyInPage today={session.data.today} />} />}
+          <Route path="/batches/:number/health" element={<HealthPage />} />
           <Route path="/batches/:number/failing" element={<FailingPage />} />
           <Route path="/batches/:number" element={<BatchPage today={session.data.today} mayPlan={propagator} />} />
           <Route path="/trace/notes/:number" element={<TraceBackPage />} />

@@ -39,6 +39,13 @@ export const usePotting = (batch: number, asked: boolean) =>
     queryFn: () => answered(api.GET('/api/batches/{number}/potting', { params: { path: { number: batch } } })),
   });
 
+/** How a batch fared, day by day. */
+export const useHealth = (batch: number) =>
+  useQuery({
+    queryKey: ['health', batch],
+    queryFn: () => answered(api.GET('/api/batches/{number}/health', { params: { path: { number: batch } } })),
+  });
+
 /** A morning's potting with so many hands: of what is due, or of the batches that were chosen. */
 export const usePottingDay = (hands: number, batches?: number[]) =>
   useQuery({

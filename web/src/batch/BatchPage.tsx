@@ -192,6 +192,11 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
                     {say('Count leaves, look at roots')}
                   </Link>
                 )}{' '}
+                {summary.stage !== 'PLANNED' && (
+                  <Link className="trail no-print inline-flex min-h-11 items-center" to={`/batches/${summary.number}/health`}>
+                    {say('How they fared')}
+                  </Link>
+                )}{' '}
                 {view.growth.leavesNow > 0 && (
                   <Link className="trail no-print inline-flex min-h-11 items-center" to={`/batches/${summary.number}/failing`}>
                     {say('Why are they failing?')}

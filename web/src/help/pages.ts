@@ -207,6 +207,15 @@ export const PAGES: PageHelp[] = [
     offline: say('How orders stand follows from the record. Write down what the grower asks; it can be taken when the connection is back.'),
   },
   {
+    at: '/batches/:number/health',
+    name: say('How they fared'),
+    purpose: say(
+      'Warmth, light, water, feed, leaves and roots of a batch through time on one picture, with what was done and what cold nights cost.',
+    ),
+    tries: [say('Look where the dashed lines are crossed: nights that stunt, days too dark, water at its mark.')],
+    offline: say('The picture is drawn from the whole record, so it needs the connection.'),
+  },
+  {
     at: '/batches/:number/failing',
     name: say('Why are they failing?'),
     purpose: say('From what you see to what most likely lies behind it, by what was noted of this batch: water, feed, light, warmth, roots.'),

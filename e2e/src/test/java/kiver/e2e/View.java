@@ -25,6 +25,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.PROPAGATOR, "/batches/buy", "Buy plants in"),
             new View(Nursery.HAND, "/batches/242", ""),
             new View(Nursery.HAND, "/batches/262", ""),
+            new View(Nursery.HAND, "/batches/242/health", "How they fared"),
             new View(Nursery.HAND, "/batches/201/failing?sign=YELLOW", "Why are they failing?"),
             new View(Nursery.HAND, "/trays/1001", "Tray T1001"),
             new View(Nursery.HAND, "/trays/1006?work=thin", "Tray T1006"),

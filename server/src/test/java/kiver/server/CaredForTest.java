@@ -249,4 +249,21 @@ class CaredForTest {
         nursery.get(nursery.hand, "/api/batches/4711/failing?sign=YELLOW").andExpect(status().isNotFound());
         nursery.get(nursery.grower, failing + "YELLOW").andExpect(status().isForbidden());
     }
+
+    @Test
+    @Order(90)
+    void howItFaredIsOnOnePicture() throws Exception {
+        nursery.get(nursery.hand, "/api/batches/" + batch + "/health")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.days", hasSize(20)))
+                .andExpect(jsonPath("$.days[19].leaves").value(greaterThan(0.5)))
+                .andExpect(jsonPath("$.done[0].doing").value("SOWN"))
+                .andExpect(jsonPath("$.done[1].doing").value("COUNTED"))
+                .andExpect(jsonPath("$.water[*].share", everyItem(lessThan(1.01))))
+                .andExpect(jsonPath("$.cold.bolts").value(false))
+                .andExpect(jsonPath("$.cold.daysLost").isNumber());
+        nursery.get(nursery.grower, "/api/batches/" + batch + "/health").andExpect(status().isForbidden());
+        nursery.get(nursery.hand, "/api/batches/4711/health").andExpect(status().isNotFound());
+        nursery.get(nursery.hand, "/api/batches/x/health").andExpect(status().is4xxClientError());
+    }
 }

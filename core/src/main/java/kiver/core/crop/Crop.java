@@ -16,6 +16,7 @@ import kiver.core.growth.LeafGrowth;
  * @param leafLimit true leaves at which it is past its best in a cell of 40 mL, positive
  * @param cells how it puts up with life in a cell
  * @param seed what to know about the seed
+ * @param cold what cold does to it while it is young
  * @param outdoors what it asks of the open
  * @param planting what the grower is told
  * @param sources where the figures come from
@@ -30,6 +31,7 @@ public record Crop(
         double leafLimit,
         CellHabits cells,
         SeedTraits seed,
+        ColdNeeds cold,
         OutdoorNeeds outdoors,
         PlantingOut planting,
         Sources sources) {
@@ -39,10 +41,41 @@ public record Crop(
     public Crop {
         Objects.requireNonNull(hardiness);
         Objects.requireNonNull(cells);
+        Objects.requireNonNull(cold);
         Objects.requireNonNull(outdoors);
         if (!(leafLimit > 0)) {
             throw new IllegalArgumentException("The leaf limit of " + name + " must be positive.");
         }
+    }
+
+    /** One to which cold does what it does to its class. */
+    public Crop(
+            CropCode code,
+            String name,
+            Hardiness hardiness,
+            Emergence emergence,
+            LeafGrowth leaves,
+            double growAt,
+            double leafLimit,
+            CellHabits cells,
+            SeedTraits seed,
+            OutdoorNeeds outdoors,
+            PlantingOut planting,
+            Sources sources) {
+        this(
+                code,
+                name,
+                hardiness,
+                emergence,
+                leaves,
+                growAt,
+                leafLimit,
+                cells,
+                seed,
+                ColdNeeds.of(hardiness),
+                outdoors,
+                planting,
+                sources);
     }
 
     /**

@@ -42,6 +42,9 @@ public final class CropSheet {
             Column.choice("on_edge", "yes", "no").orNone(),
             Column.choice("eaten_by_mice", "yes", "no").orNone(),
             Column.of("thousand_seed_weight"),
+            Column.of("night_floor").orNone(),
+            Column.of("bolts_after").orNone(),
+            Column.of("bolts_from_leaves").orNone(),
             Column.of("soil_wait"),
             Column.of("sow_weeks"),
             Column.of("plant_weeks"),
@@ -69,9 +72,7 @@ public final class CropSheet {
         return new Crop(
                 new CropCode(row.words("code")),
                 row.words("name"),
-                Hardiness.valueOf(row.oneOf("hardiness", List.of("hardy", "half-hardy", "tender"))
-                        .toUpperCase(Locale.ROOT)
-                        .replace('-', '_')),
+                hardiness(row),
                 new Emergence(
                         new CardinalTemperatures(
                                 row.number("emergence_base"),
@@ -103,6 +104,7 @@ public final class CropSheet {
                         row.yesOrNothing("on_edge"),
                         row.yesOrNothing("eaten_by_mice"),
                         row.number("thousand_seed_weight")),
+                cold(row),
                 new OutdoorNeeds(
                         row.number("soil_wait"),
                         row.number("sow_weeks"),
@@ -110,6 +112,19 @@ public final class CropSheet {
                         row.wholeNumber("maturity_days")),
                 new PlantingOut(row.wholeNumber("spacing"), row.words("planting_depth"), row.text("caution")),
                 new Sources(row.words("emergence_source"), row.words("growth_source")));
+    }
+
+    private static Hardiness hardiness(SheetRow row) {
+        return Hardiness.valueOf(row.oneOf("hardiness", List.of("hardy", "half-hardy", "tender"))
+                .toUpperCase(Locale.ROOT)
+                .replace('-', '_'));
+    }
+
+    private static ColdNeeds cold(SheetRow row) {
+        return new ColdNeeds(
+                row.numberOr("night_floor", hardiness(row).stuntsBelow()),
+                row.numberOr("bolts_after", 0),
+                row.numberOr("bolts_from_leaves", 0));
     }
 
     private static Thirst thirst(SheetRow row) {
@@ -156,6 +171,9 @@ public final class CropSheet {
                 crop.seed().onEdge() ? "yes" : "no",
                 crop.seed().eatenByMice() ? "yes" : "no",
                 crop.seed().thousandSeedWeight(),
+                crop.cold().nightFloor(),
+                crop.cold().boltsAfter(),
+                crop.cold().boltsFromLeaves(),
                 crop.outdoors().soilWait(),
                 crop.outdoors().sowWeeks(),
                 crop.outdoors().plantWeeks(),

@@ -182,7 +182,7 @@ class FailingRecord {
     }
 
     private static Fact cold(BatchOutlook batch, ClimateSeries climate, int now) {
-        double stunts = batch.crop().hardiness().stuntsBelow();
+        double stunts = batch.crop().cold().nightFloor();
         int nights = (int) IntStream.range(Math.max(0, now - DAYS_BACK), now)
                 .filter(day -> climate.minimum(day) < stunts)
                 .count();

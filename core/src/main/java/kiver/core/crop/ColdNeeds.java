@@ -1,0 +1,28 @@
+package kiver.core.crop;
+
+/**
+ * What cold does to young plants of a crop long before frost does.
+ *
+ * @param nightFloor °C; nights below it leave no mark that is seen at once and cost growth
+ * @param boltsAfter days at the temperature that works best after which half of the plants run to seed; 0 for crops that do not
+ * @param boltsFromLeaves true leaves from which on they take notice of cold, 0 or more
+ */
+public record ColdNeeds(double nightFloor, double boltsAfter, double boltsFromLeaves) {
+
+    public ColdNeeds {
+        if (!(nightFloor >= -10 && nightFloor <= 25) || !(boltsAfter >= 0) || !(boltsFromLeaves >= 0)) {
+            throw new IllegalArgumentException(
+                    "A night floor lies between -10 and 25 °C, and days of cold and leaves are not negative.");
+        }
+    }
+
+    /** Those of its class, where nothing is known of the crop. */
+    public static ColdNeeds of(Hardiness hardiness) {
+        return new ColdNeeds(hardiness.stuntsBelow(), 0, 0);
+    }
+
+    /** Whether cold makes it run to seed. */
+    public boolean bolts() {
+        return boltsAfter > 0;
+    }
+}
