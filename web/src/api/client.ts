@@ -50,6 +50,7 @@ export type SpaceHelp = Schemas['SpaceHelp'];
 export type Hindrance = Schemas['Hindrance'];
 export type PotRemark = Schemas['PotRemark'];
 export type PottingView = Schemas['PottingView'];
+export type SeenOnPhotograph = Schemas['SeenOnPhotograph'];
 export type HealthView = Schemas['HealthView'];
 export type PotView = Schemas['PotView'];
 export type PottingDayView = Schemas['PottingDayView'];

@@ -39,6 +39,13 @@ export const usePotting = (batch: number, asked: boolean) =>
     queryFn: () => answered(api.GET('/api/batches/{number}/potting', { params: { path: { number: batch } } })),
   });
 
+/** Photographs that are kept with a tray. */
+export const useKeptPhotographs = (tray: number) =>
+  useQuery({
+    queryKey: ['photographs', tray],
+    queryFn: () => answered(api.GET('/api/trays/{number}/photographs', { params: { path: { number: tray } } })),
+  });
+
 /** How a batch fared, day by day. */
 export const useHealth = (batch: number) =>
   useQuery({

@@ -1,11 +1,13 @@
 import { useState } from 'react';
-import type { BatchView, CellView, TrayView } from '../api/client';
+import type { BatchView, CellView, SeenOnPhotograph, TrayView } from '../api/client';
 import { useOutbox, useRecord, whyNot } from '../bench/useOutbox';
 import { Refusal } from '../look/States';
 import { cellLook } from './cellLook';
-import { asCounted, clear, countable, EMPTY_DRAFT, enter, fewer, foundIn, gap, isUp, sweep, tap, undo, type CountDraft } from './draft';
+import { asCounted, clear, countable, EMPTY_DRAFT, enter, fewer, foundIn, gap, isUp, propose, sweep, tap, undo, type CountDraft } from './draft';
+import { PhotographWork } from './PhotographWork';
 import { TrayGrid, type CellLook } from './TrayGrid';
 import { useKeptDraft } from './useKeptDraft';
+import { area } from '../words/quantity';
 import { say } from '../words/say';
 
 /** Counting seedlings by tapping and sweeping cells. */
@@ -21,6 +23,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
   const touched = Object.keys(draft.found).length;
   const record = useRecord();
   const [problem, setProblem] = useState<string>();
+  const [shown, setShown] = useState<SeenOnPhotograph>();
   const draw = (cell: CellView, now: CountDraft): CellLook => ({
     ...cellLook(cell, number, foundIn(now, cell), now.found[cell.number] !== undefined),
     disabled: !countable(cell, number),
@@ -36,6 +39,7 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
         change(EMPTY_DRAFT);
         setComplete(false);
         setGaps(false);
+        setShown(undefined);
       })
       .catch((full: unknown) => setProblem(whyNot(full)));
   };
@@ -62,6 +66,16 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
           { more: batch.plan.countsSeedlings ? say('This order counts seedlings: count its clumps before they go. ') : '', up },
         )}
       </p>
+      {shown && <p className="mt-2 border-l-4 border-dusk p-2">{shownWords(shown)}</p>}
+      <div className="mt-2 flex flex-wrap items-center gap-x-4">
+        <PhotographWork
+          tray={tray}
+          seen={(result) => {
+            setShown(result);
+            change(propose(latest(), mine(tray.cells), new Set(result.cells.filter((cell) => cell.up).map((cell) => cell.cell))));
+          }}
+        />
+      </div>
       <Refusal message={problem} />
       <div className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-3 bg-wall py-3">
         <button className="act act-main grow sm:grow-0" disabled={touched === 0 && !complete} onClick={save}>
@@ -103,4 +117,22 @@ export function CountWork({ tray, batch }: { tray: TrayView; batch: BatchView })
       </div>
     </>
   );
+}
+
+/** What the photograph showed beside what is up: what wants a look before the count is saved. */
+function shownWords(shown: SeenOnPhotograph): string {
+  const numbers = (which: 'weak' | 'apart') => shown.cells.filter((cell) => cell[which]).map((cell) => cell.cell);
+  const weak = numbers('weak');
+  const apart = numbers('apart');
+  return [
+    say('The photograph shows something in {up} of {cells} cells, {area} of leaves. Look it over, then save.', {
+      up: shown.up,
+      cells: shown.cells.length,
+      area: area(shown.leafArea),
+    }),
+    weak.length > 0 ? say('Far behind the others: cells {cells}.', { cells: weak.join(', ') }) : '',
+    apart.length > 0 ? say('Perhaps more than one in cells {cells}.', { cells: apart.join(', ') }) : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

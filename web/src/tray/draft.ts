@@ -53,6 +53,19 @@ export function sweep(draft: CountDraft, cells: readonly CellView[]): CountDraft
   return replaced(draft, Object.fromEntries(empty.map((cell) => [cell.number, 'UP' as const])));
 }
 
+/**
+ * What a photograph showed, for whoever confirms it: something up where it is green, nothing where nothing was known before. What
+ * was seen by hand stays, since a seed leaf may hide from a camera.
+ */
+export function propose(draft: CountDraft, cells: readonly CellView[], up: ReadonlySet<number>): CountDraft {
+  const changes: Record<number, Found> = {};
+  for (const cell of cells) {
+    if (isUp(foundIn(draft, cell))) continue;
+    changes[cell.number] = up.has(cell.number) ? (cell.seeds === 1 ? 1 : 'UP') : 0;
+  }
+  return Object.keys(changes).length === 0 ? draft : replaced(draft, changes);
+}
+
 /** One seedling fewer in a cell; none where only something was seen. */
 export function fewer(draft: CountDraft, cell: CellView): CountDraft {
   const now = foundIn(draft, cell);

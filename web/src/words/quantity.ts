@@ -24,6 +24,10 @@ export function figures(value: number, digits = 0): string {
   return value.toLocaleString(locale(), { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−');
 }
 
+/** An area, "84 cm²" or "13 in²". */
+export const area = (squareCentimetres: number): string =>
+  speech.length === 'INCHES' ? `${figures(squareCentimetres / 6.4516)} in²` : `${figures(squareCentimetres)} cm²`;
+
 /** Tray places: whole where they are, otherwise to a tenth. */
 export const places = (slots: number): string => figures(slots, Math.abs(slots - Math.round(slots)) < 0.05 ? 0 : 1);
 

@@ -339,31 +339,18 @@ class BenchOnThePhoneTest {
     @Test
     void smallSowingsShareATrayAndATrayIsCut() {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
-            Page page = screen.page();
-            screen.open("/sow?day=2027-04-22");
-            page.getByRole(
-                            AriaRole.BUTTON,
-                            new Page.GetByRoleOptions().setName(Pattern.compile("^Say where .+ is kept$")))
-                    .last()
-                    .tap();
-            page.getByRole(
-                            AriaRole.COMBOBOX,
-                            new Page.GetByRoleOptions().setName(Pattern.compile("^Where .+ is kept$")))
-                    .fill("Cold drawer");
-            button(page, "Save").tap();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cold drawer")))
-                    .isVisible();
-            page.getByText("Share or cut trays").first().tap();
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lay out tray"))
-                    .waitFor();
-            page.locator("[data-cell='1']").tap();
-            page.getByRole(
-                            AriaRole.BUTTON,
-                            new Page.GetByRoleOptions().setName(Pattern.compile("^Set \\d+ cells aside")))
-                    .tap();
-            assertThat(button(page, "Choose its cells")).isVisible();
-            screen.requireNoSidewaysScroll();
-            screen.requireLegible(true);
+            new DeskWorkByTouch(screen).shareATray();
+        }
+    }
+
+    /** Part of a batch is potted without a signal, a tray is counted from a photograph. */
+    @Test
+    void plantsAreGrownOnByTouch() throws IOException {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
+            GrowingOnByTouch work = new GrowingOnByTouch(screen);
+            work.potAPartWithoutSignal();
+            work.countAPhotograph(1006);
+            work.lookHowTheyFared(batch);
         }
     }
 

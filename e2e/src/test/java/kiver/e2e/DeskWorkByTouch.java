@@ -64,6 +64,28 @@ final class DeskWorkByTouch {
                 .isVisible();
     }
 
+    /** Small sowings are laid out in one tray. */
+    void shareATray() {
+        screen.open("/sow?day=2027-04-22");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Say where .+ is kept$")))
+                .last()
+                .tap();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Where .+ is kept$")))
+                .fill("Cold drawer");
+        button("Save").tap();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cold drawer")))
+                .isVisible();
+        page.getByText("Share or cut trays").first().tap();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lay out tray"))
+                .waitFor();
+        page.locator("[data-cell='1']").tap();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Set \\d+ cells aside")))
+                .tap();
+        assertThat(button("Choose its cells")).isVisible();
+        screen.requireNoSidewaysScroll();
+        screen.requireLegible(true);
+    }
+
     private Locator button(String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
                 .first();

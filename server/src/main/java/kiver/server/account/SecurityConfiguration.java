@@ -115,7 +115,7 @@ class SecurityConfiguration {
                 .headers(headers -> headers.referrerPolicy(
                                 referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN))
                         .contentSecurityPolicy(policy -> policy.policyDirectives(
-                                "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; "
+                                "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; "
                                         + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
                 .addFilterAfter(new AccountStillStands(accounts, wording), SecurityContextHolderFilter.class)
                 .logout(logout -> logout.disable())

@@ -1,0 +1,100 @@
+package kiver.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+
+/** Potting up, a photograph and a batch's health, worked on a phone. */
+final class GrowingOnByTouch {
+
+    private final Screen screen;
+    private final Page page;
+
+    GrowingOnByTouch(Screen screen) {
+        this.screen = screen;
+        this.page = screen.page();
+    }
+
+    /** A morning is looked at for two, then a part of its first batch goes on without a signal, parted by size. */
+    void potAPartWithoutSignal() {
+        screen.open("/potting");
+        button("2").tap();
+        assertThat(button("2")).hasAttribute("aria-pressed", "true");
+        page.getByRole(AriaRole.CHECKBOX).last().check();
+        assertThat(page.getByText("In this order")).isVisible();
+        page.locator("ol a").first().tap();
+        button("Pot on").tap();
+        assertThat(page.getByText(Pattern.compile("^Roots: "))).isVisible();
+        assertThat(page.getByText(Pattern.compile("for carriers, "))).isVisible();
+        page.getByLabel("Plants").fill("5");
+        page.getByText("Parted by size").tap();
+        page.getByLabel("Small").fill("2");
+        screen.context().setOffline(true);
+        button("Pot 5 plants into 1 tray").tap();
+        assertThat(page.getByText(
+                        Pattern.compile("kept on this device until there is a connection: potting of 5 plants")))
+                .isVisible();
+        screen.context().setOffline(false);
+        assertThat(page.getByText(", small").first()).isVisible();
+    }
+
+    /** What a photograph shows is proposed, and is recorded only when it is saved. */
+    void countAPhotograph(int tray) throws IOException {
+        screen.open("/trays/" + tray);
+        page.getByLabel("From a photograph").setInputFiles(new FilePayload("tray.jpg", "image/jpeg", photograph()));
+        Locator shown = page.getByAltText("The tray as it was photographed");
+        assertThat(shown).isVisible();
+        assertThat(shown).not().hasJSProperty("naturalWidth", 0);
+        screen.requireLegible(true);
+        button("Corner above left").focus();
+        page.keyboard().press("ArrowRight");
+        page.getByLabel("Keep a small copy with this tray").check();
+        button("Propose a count").tap();
+        assertThat(page.getByText(Pattern.compile("The photograph shows something in \\d+ of \\d+ cells")))
+                .isVisible();
+        assertThat(page.getByText(Pattern.compile("^Photograph of "))).isVisible();
+        button("Throw away").tap();
+        assertThat(page.getByText(Pattern.compile("^Photograph of "))).hasCount(0);
+    }
+
+    void lookHowTheyFared(int batch) {
+        screen.open("/batches/" + batch + "/health");
+        assertThat(page.getByText("True leaves: as worked out")).isVisible();
+        screen.requireNoSidewaysScroll();
+    }
+
+    /** Soil with something green in the middle of most of it. */
+    private static byte[] photograph() throws IOException {
+        BufferedImage image = new BufferedImage(1000, 600, BufferedImage.TYPE_INT_RGB);
+        Graphics2D drawn = image.createGraphics();
+        drawn.setColor(new Color(60, 46, 38));
+        drawn.fillRect(0, 0, 1000, 600);
+        drawn.setColor(new Color(88, 148, 62));
+        for (int x = 120; x < 880; x += 60) {
+            for (int y = 80; y < 520; y += 60) {
+                drawn.fillOval(x, y, 22, 16);
+            }
+        }
+        drawn.dispose();
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(image, "jpg", bytes);
+        return bytes.toByteArray();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first();
+    }
+}
