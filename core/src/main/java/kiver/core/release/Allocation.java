@@ -45,7 +45,21 @@ public final class Allocation {
         return fill(wanted, source);
     }
 
+    /** A tray of those that go last is left whole until all others have gone, though another has to be split. */
     private static List<Pick> fill(int wanted, List<ReadyTray> trays) {
+        List<Pick> picks = new ArrayList<>();
+        for (boolean last : new boolean[] {false, true}) {
+            int missing = wanted - picks.stream().mapToInt(Pick::plants).sum();
+            if (missing > 0) {
+                picks.addAll(take(
+                        missing,
+                        trays.stream().filter(tray -> tray.goesLast() == last).toList()));
+            }
+        }
+        return List.copyOf(picks);
+    }
+
+    private static List<Pick> take(int wanted, List<ReadyTray> trays) {
         List<Pick> picks = new ArrayList<>();
         List<ReadyTray> left = new ArrayList<>(trays);
         int missing = wanted;
@@ -59,7 +73,7 @@ public final class Allocation {
         if (missing > 0 && !left.isEmpty()) {
             picks.add(part(left.get(0), missing));
         }
-        return List.copyOf(picks);
+        return picks;
     }
 
     /** The first cells of a tray that count so many; the last clump goes whole. */

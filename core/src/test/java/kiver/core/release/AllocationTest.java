@@ -78,6 +78,10 @@ class AllocationTest {
                 new ReadyTray(1, new LotId(5), new TrayId(1), List.of(1, 2, 3), List.of(1, 1, 1), DAY, true, true);
         List<Pick> picks = Allocation.propose(4, List.of(spare, tray(1, 5, 2, 4, 9)));
         assertThat(picks).extracting(pick -> pick.tray().number()).containsExactly(2L);
+        assertThat(Allocation.propose(7, List.of(spare, tray(1, 5, 2, 4, 9), tray(1, 5, 3, 6, 9))))
+                .as("a tray is split before the spare ones go")
+                .extracting(pick -> pick.tray().number())
+                .containsExactly(2L, 3L);
         assertThat(Allocation.propose(6, List.of(spare, tray(1, 5, 2, 4, 9))))
                 .extracting(pick -> pick.tray().number())
                 .containsExactly(2L, 1L);
