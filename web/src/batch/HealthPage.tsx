@@ -41,17 +41,17 @@ export function HealthPage() {
 /** What the picture says, in words; the same figures. */
 function findings(view: HealthView): string[] {
   const up = view.days.filter((day) => day.leaves != null);
-  const dark = up.filter((day) => day.light < view.lightWanted).length;
-  const hot = up.filter((day) => day.maximum >= view.heatFrom).length;
+  const dark = up.filter((day) => day.light < view.lines.light).length;
+  const hot = up.filter((day) => day.maximum >= view.lines.heatFrom).length;
   const told: string[] = [];
   if (up.length === 0) return [say('Nothing is up yet.')];
   const { cold } = view;
   told.push(
     cold.nights === 0
-      ? say('No night below {floor} since they are up.', { floor: degrees(view.nightFloor, 0) })
+      ? say('No night below {floor} since they are up.', { floor: degrees(view.lines.nightFloor, 0) })
       : say(
           '{nights, plural, one {# night} other {# nights}} below {floor} since they are up, the coldest {coldest}: they cost about {days} days of growth, which shows only weeks later.',
-          { nights: cold.nights, floor: degrees(view.nightFloor, 0), coldest: degrees(cold.coldest ?? 0), days: figures(cold.daysLost, 1) },
+          { nights: cold.nights, floor: degrees(view.lines.nightFloor, 0), coldest: degrees(cold.coldest ?? 0), days: figures(cold.daysLost, 1) },
         ),
   );
   if (cold.bolts)
@@ -67,19 +67,19 @@ function findings(view: HealthView): string[] {
       say('{days, plural, one {# day} other {# days}} of {all} darker than {light} mol a day, at which they stretch.', {
         days: dark,
         all: up.length,
-        light: figures(view.lightWanted, 1),
+        light: figures(view.lines.light, 1),
       }),
     );
-  if (hot > 0) told.push(say('{days, plural, one {# day} other {# days}} hotter than {heat}.', { days: hot, heat: degrees(view.heatFrom, 0) }));
+  if (hot > 0) told.push(say('{days, plural, one {# day} other {# days}} hotter than {heat}.', { days: hot, heat: degrees(view.lines.heatFrom, 0) }));
   if (view.reserveEnds && view.reserveEnds < view.today)
     told.push(
-      view.fed.length > 0
+      view.care.fed.length > 0
         ? say('Their mix fed them until {day}; fed {times, plural, one {once} other {# times}} by hand.', {
             day: dayWords(view.reserveEnds),
-            times: view.fed.length,
+            times: view.care.fed.length,
           })
         : say('Their mix feeds them no more since {day}, and nobody fed them.', { day: dayWords(view.reserveEnds) }),
     );
-  if (view.water.length === 0) told.push(say('Nobody has noted their water.'));
+  if (view.care.water.length === 0) told.push(say('Nobody has noted their water.'));
   return told;
 }

@@ -52,7 +52,7 @@ function Frame({ name, words, height, strip, children }: { name: string; words: 
   );
 }
 
-const DOINGS: Record<HealthView['done'][number]['doing'], string> = {
+const DOINGS: Record<HealthView['care']['done'][number]['doing'], string> = {
   SOWN: say('sown'),
   COUNTED: say('counted'),
   POTTED: say('potted'),
@@ -79,17 +79,17 @@ function worded(places: number[], end: number): Set<number> {
 
 function Doings(strip: Strip) {
   const shown = worded(
-    strip.view.done.map((each) => strip.at(each.day)),
+    strip.view.care.done.map((each) => strip.at(each.day)),
     strip.width - ROOM_FOR_WORDS + RIGHT,
   );
   return (
     <Frame
       name={say('What was done')}
-      words={strip.view.done.map((each) => `${shortDay(each.day)} ${DOINGS[each.doing]}`).join(', ')}
+      words={strip.view.care.done.map((each) => `${shortDay(each.day)} ${DOINGS[each.doing]}`).join(', ')}
       height={34}
       strip={strip}
     >
-      {strip.view.done.map((each, index) => {
+      {strip.view.care.done.map((each, index) => {
         const here = strip.at(each.day);
         return (
           <g key={`${each.day} ${each.doing}`}>
@@ -116,20 +116,20 @@ function Warmth(strip: Strip) {
   const lows = view.days.map((day) => day.minimum);
   const highs = view.days.map((day) => day.maximum);
   const y = scaleLinear()
-    .domain([Math.min(view.nightFloor - 2, ...lows), Math.max(view.nightFloor + 10, ...highs) + 1])
+    .domain([Math.min(view.lines.nightFloor - 2, ...lows), Math.max(view.lines.nightFloor + 10, ...highs) + 1])
     .range([height - 4, 6]);
   const up = view.days.map((day) => `${at(day.day)},${y(day.maximum)}`);
   const down = [...view.days].reverse().map((day) => `${at(day.day)},${y(day.minimum)}`);
-  const cold = view.days.filter((day) => day.minimum < view.nightFloor && day.leaves != null);
-  const hot = view.days.filter((day) => day.maximum >= view.heatFrom && day.leaves != null);
+  const cold = view.days.filter((day) => day.minimum < view.lines.nightFloor && day.leaves != null);
+  const hot = view.days.filter((day) => day.maximum >= view.lines.heatFrom && day.leaves != null);
   return (
     <Frame
       name={say('Warmth by night and day, {unit}', { unit: temperatureUnit() })}
       words={say('{cold} nights below {floor}, {hot} days from {heat} on', {
         cold: cold.length,
-        floor: degrees(view.nightFloor, 0),
+        floor: degrees(view.lines.nightFloor, 0),
         hot: hot.length,
-        heat: degrees(view.heatFrom, 0),
+        heat: degrees(view.lines.heatFrom, 0),
       })}
       height={height}
       strip={strip}
@@ -140,9 +140,16 @@ function Warmth(strip: Strip) {
         </text>
       ))}
       <polygon points={[...up, ...down].join(' ')} className="fill-dusk/25 stroke-dusk" strokeWidth={1} />
-      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.nightFloor)} y2={y(view.nightFloor)} className="stroke-ink" strokeDasharray="5 4" />
-      <text x={strip.width - RIGHT} y={y(view.nightFloor) - 4} textAnchor="end" className={`fill-ink ${WORDS}`}>
-        {say('stunted below {floor}', { floor: degrees(view.nightFloor, 0) })}
+      <line
+        x1={LEFT}
+        x2={strip.width - RIGHT}
+        y1={y(view.lines.nightFloor)}
+        y2={y(view.lines.nightFloor)}
+        className="stroke-ink"
+        strokeDasharray="5 4"
+      />
+      <text x={strip.width - RIGHT} y={y(view.lines.nightFloor) - 4} textAnchor="end" className={`fill-ink ${WORDS}`}>
+        {say('stunted below {floor}', { floor: degrees(view.lines.nightFloor, 0) })}
       </text>
       {cold.map((day) => (
         <path key={day.day} d={`M${at(day.day) - 4} ${y(day.minimum) - 7} h8 l-4 7 z`} className="fill-brick" />
@@ -160,7 +167,7 @@ const aboveTheEdge = (tick: number) => tick > 0;
 function Light(strip: Strip) {
   const { view, at } = strip;
   const height = 76;
-  const most = Math.max(view.lightWanted * 1.3, ...view.days.map((day) => day.light));
+  const most = Math.max(view.lines.light * 1.3, ...view.days.map((day) => day.light));
   const y = scaleLinear()
     .domain([0, most])
     .range([height - 2, 4]);
@@ -169,8 +176,8 @@ function Light(strip: Strip) {
     <Frame
       name={say('Light, mol a day')}
       words={say('{dark} days darker than {light} mol', {
-        dark: view.days.filter((day) => day.light < view.lightWanted).length,
-        light: figures(view.lightWanted, 1),
+        dark: view.days.filter((day) => day.light < view.lines.light).length,
+        light: figures(view.lines.light, 1),
       })}
       height={height}
       strip={strip}
@@ -190,10 +197,10 @@ function Light(strip: Strip) {
           y={y(day.light)}
           width={wide}
           height={height - 2 - y(day.light)}
-          className={day.light < view.lightWanted ? 'fill-none stroke-brick' : 'fill-ochre-wash stroke-ochre'}
+          className={day.light < view.lines.light ? 'fill-none stroke-brick' : 'fill-ochre-wash stroke-ochre'}
         />
       ))}
-      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.lightWanted)} y2={y(view.lightWanted)} className="stroke-ink" strokeDasharray="5 4" />
+      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.lines.light)} y2={y(view.lines.light)} className="stroke-ink" strokeDasharray="5 4" />
     </Frame>
   );
 }
@@ -204,15 +211,15 @@ function Water(strip: Strip) {
   const y = scaleLinear()
     .domain([0, 1])
     .range([height - 3, 12]);
-  const moment = (point: HealthView['water'][number]) =>
+  const moment = (point: HealthView['care']['water'][number]) =>
     at(point.at.slice(0, 10)) + (Number(point.at.slice(11, 13)) / 24) * (at(addDays(view.began, 1)) - at(view.began));
   return (
     <Frame
       name={say('Water in most of them, share of what they hold')}
       words={
-        view.water.length === 0
+        view.care.water.length === 0
           ? say('Nobody has noted their water.')
-          : say('watered {times, plural, =0 {never} one {once} other {# times}} as far as was noted', { times: view.watered.length })
+          : say('watered {times, plural, =0 {never} one {once} other {# times}} as far as was noted', { times: view.care.watered.length })
       }
       height={height}
       strip={strip}
@@ -222,14 +229,14 @@ function Water(strip: Strip) {
           {figures(tick * 100)} %
         </text>
       ))}
-      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.waterMark)} y2={y(view.waterMark)} className="stroke-ink" strokeDasharray="5 4" />
+      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.lines.water)} y2={y(view.lines.water)} className="stroke-ink" strokeDasharray="5 4" />
       <polyline
-        points={view.water.map((point) => `${moment(point)},${y(point.share)}`).join(' ')}
+        points={view.care.water.map((point) => `${moment(point)},${y(point.share)}`).join(' ')}
         fill="none"
         className="stroke-dusk"
         strokeWidth={2}
       />
-      {view.watered.map((each, index) => (
+      {view.care.watered.map((each, index) => (
         <path
           key={`${each.day} ${index}`}
           d={`M${at(each.day) + 3} 0 c4 5 4 10 0 10 c-4 0 -4 -5 0 -10`}
@@ -246,7 +253,7 @@ function Feed(strip: Strip) {
   return (
     <Frame
       name={say('Feed: what the mix gives, then by hand, mg of nitrogen per L')}
-      words={say('fed {times, plural, =0 {never} one {once} other {# times}} by hand', { times: view.fed.length })}
+      words={say('fed {times, plural, =0 {never} one {once} other {# times}} by hand', { times: view.care.fed.length })}
       height={34}
       strip={strip}
     >
@@ -259,7 +266,7 @@ function Feed(strip: Strip) {
           className="fill-ochre-wash stroke-ochre"
         />
       )}
-      {view.fed.map((each, index) => (
+      {view.care.fed.map((each, index) => (
         <g key={`${each.day} ${index}`}>
           <path d={`M${at(each.day)} 14 v16`} className="stroke-ink" strokeWidth={3} />
           <text x={at(each.day)} y={11} textAnchor="middle" className={`fill-ink ${WORDS}`}>
@@ -282,14 +289,19 @@ function Leaves(strip: Strip) {
   const { view, at } = strip;
   const height = 110;
   const up = view.days.filter((day) => day.leaves != null);
-  const most = Math.max(view.leavesWanted + 1, view.leavesNow + 1, ...up.map((day) => day.leaves!), ...view.looked.map((look) => look.leaves ?? 0));
+  const most = Math.max(
+    view.lines.leaves + 1,
+    view.leavesNow + 1,
+    ...up.map((day) => day.leaves!),
+    ...view.care.looked.map((look) => look.leaves ?? 0),
+  );
   const y = scaleLinear()
     .domain([0, most])
     .range([height - 4, 8]);
   return (
     <Frame
       name={say('True leaves: as worked out, as counted, and as wanted')}
-      words={say('{now} true leaves by now, {wanted} wanted for hardening', { now: figures(view.leavesNow, 1), wanted: figures(view.leavesWanted) })}
+      words={say('{now} true leaves by now, {wanted} wanted for hardening', { now: figures(view.leavesNow, 1), wanted: figures(view.lines.leaves) })}
       height={height}
       strip={strip}
     >
@@ -298,7 +310,7 @@ function Leaves(strip: Strip) {
           {figures(tick)}
         </text>
       ))}
-      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.leavesWanted)} y2={y(view.leavesWanted)} className="stroke-ink" strokeDasharray="5 4" />
+      <line x1={LEFT} x2={strip.width - RIGHT} y1={y(view.lines.leaves)} y2={y(view.lines.leaves)} className="stroke-ink" strokeDasharray="5 4" />
       <polyline
         points={up.map((day) => `${at(day.day)},${y(day.leaves!)}`).join(' ')}
         fill="none"
@@ -307,7 +319,7 @@ function Leaves(strip: Strip) {
         strokeDasharray="6 4"
       />
       {up.length > 0 && <path d={`M${at(view.today) - 6} ${y(view.leavesNow)} l6 -6 l6 6 l-6 6 z`} className="fill-dusk" />}
-      {view.looked.map((look) => (
+      {view.care.looked.map((look) => (
         <g key={look.day}>
           {look.leaves != null && <circle cx={at(look.day)} cy={y(look.leaves)} r={5} className="fill-board stroke-ink" strokeWidth={2} />}
           {look.roots && (

@@ -17,25 +17,23 @@ const health = {
     light: index < 20 ? 2 : 8,
     ...(index >= 10 && { leaves: (index - 10) / 8 }),
   })),
-  nightFloor: 6,
-  heatFrom: 28,
-  lightWanted: 5,
-  leavesWanted: 5,
+  lines: { nightFloor: 6, heatFrom: 28, light: 5, leaves: 5, water: 0.6 },
   leavesNow: 4.1,
-  waterMark: 0.6,
   reserveEnds: '2027-03-28',
-  water: [
-    { at: '2027-04-10T08:00:00', share: 1 },
-    { at: '2027-04-12T08:00:00', share: 0.62 },
-  ],
-  watered: [{ day: '2027-04-10', how: 'BELOW' }],
-  fed: [{ day: '2027-04-05', strength: 100 }],
-  looked: [{ day: '2027-04-10', leaves: 3.8, roots: 'AT_EDGE' }],
-  done: [
-    { day: '2027-03-01', doing: 'SOWN' },
-    { day: '2027-03-02', doing: 'COUNTED' },
-    { day: '2027-04-12', doing: 'POTTED' },
-  ],
+  care: {
+    water: [
+      { at: '2027-04-10T08:00:00', share: 1 },
+      { at: '2027-04-12T08:00:00', share: 0.62 },
+    ],
+    watered: [{ day: '2027-04-10', how: 'BELOW' }],
+    fed: [{ day: '2027-04-05', strength: 100 }],
+    looked: [{ day: '2027-04-10', leaves: 3.8, roots: 'AT_EDGE' }],
+    done: [
+      { day: '2027-03-01', doing: 'SOWN' },
+      { day: '2027-03-02', doing: 'COUNTED' },
+      { day: '2027-04-12', doing: 'POTTED' },
+    ],
+  },
   cold: { nights: 1, coldest: 3.5, daysLost: 0.42, bolts: true, bolting: 0.11 },
 };
 
@@ -54,7 +52,7 @@ it('draws all that bears on their health, and says the same in words', async () 
 });
 
 it('says of what is not up that nothing is', async () => {
-  fakeServer({ 'GET /api/batches/220/health': { ...health, days: health.days.slice(0, 5), water: [] } });
+  fakeServer({ 'GET /api/batches/220/health': { ...health, days: health.days.slice(0, 5), care: { ...health.care, water: [] } } });
   show(<HealthPage />, '/batches/220/health', '/batches/:number/health');
   expect(await screen.findByText('Nothing is up yet.')).toBeTruthy();
 });

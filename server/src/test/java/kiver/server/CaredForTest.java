@@ -257,9 +257,9 @@ class CaredForTest {
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.days", hasSize(20)))
                 .andExpect(jsonPath("$.days[19].leaves").value(greaterThan(0.5)))
-                .andExpect(jsonPath("$.done[0].doing").value("SOWN"))
-                .andExpect(jsonPath("$.done[1].doing").value("COUNTED"))
-                .andExpect(jsonPath("$.water[*].share", everyItem(lessThan(1.01))))
+                .andExpect(jsonPath("$.care.done[0].doing").value("SOWN"))
+                .andExpect(jsonPath("$.care.done[1].doing").value("COUNTED"))
+                .andExpect(jsonPath("$.care.water[*].share", everyItem(lessThan(1.01))))
                 .andExpect(jsonPath("$.cold.bolts").value(false))
                 .andExpect(jsonPath("$.cold.daysLost").isNumber());
         nursery.get(nursery.grower, "/api/batches/" + batch + "/health").andExpect(status().isForbidden());

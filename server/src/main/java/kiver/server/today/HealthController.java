@@ -86,14 +86,28 @@ class HealthController {
     record ColdView(int nights, @Nullable Double coldest, double daysLost, boolean bolts, double bolting) {}
 
     /**
-     * What a picture of its health is drawn of.
+     * The lines that its health is held against.
      *
      * @param nightFloor °C below which nights stunt it
      * @param heatFrom °C from which days harm it
-     * @param lightWanted mol m⁻² d⁻¹ below which it stretches at a usual warmth
-     * @param leavesWanted true leaves at which hardening begins
+     * @param light mol m⁻² d⁻¹ below which it stretches at a usual warmth
+     * @param leaves true leaves at which hardening begins
+     * @param water share at which it is watered
+     */
+    record HealthLines(double nightFloor, double heatFrom, double light, double leaves, double water) {}
+
+    /** What was seen and done, each by its day. */
+    record CareTaken(
+            List<WaterPoint> water,
+            List<WateredView> watered,
+            List<FedView> fed,
+            List<LookedView> looked,
+            List<DoneView> done) {}
+
+    /**
+     * What a picture of its health is drawn of.
+     *
      * @param leavesNow true leaves today, as far as counts tell
-     * @param waterMark share at which it is watered
      * @param reserveEnds day from which its mix feeds it no more; missing where nobody said how this nursery feeds
      */
     record HealthView(
@@ -103,18 +117,10 @@ class HealthController {
             LocalDate today,
             LocalDate target,
             List<HealthDay> days,
-            double nightFloor,
-            double heatFrom,
-            double lightWanted,
-            double leavesWanted,
+            HealthLines lines,
             double leavesNow,
-            double waterMark,
             @Nullable LocalDate reserveEnds,
-            List<WaterPoint> water,
-            List<WateredView> watered,
-            List<FedView> fed,
-            List<LookedView> looked,
-            List<DoneView> done,
+            CareTaken care,
             ColdView cold) {}
 
     @GetMapping("/api/batches/{number}/health")
@@ -140,13 +146,24 @@ class HealthController {
                                 day.light(),
                                 day.leaves().orElse(null)))
                         .toList(),
+                lines(batch),
+                batch.leavesNow(),
+                feedDays.known().clock(batch).map(FeedClock::reserveEnds).orElse(null),
+                care(batch),
+                cold(batch, days));
+    }
+
+    private static HealthLines lines(BatchOutlook batch) {
+        return new HealthLines(
                 batch.crop().cold().nightFloor(),
                 batch.crop().leaves().temperatures().ceiling() - NEAR_THE_CEILING,
                 batch.crop().leaves().leggyBelow(),
                 batch.file().batch().stage().from(),
-                batch.leavesNow(),
-                WaterCall.mark(batch.crop().cells().thirst()),
-                feedDays.known().clock(batch).map(FeedClock::reserveEnds).orElse(null),
+                WaterCall.mark(batch.crop().cells().thirst()));
+    }
+
+    private CareTaken care(BatchOutlook batch) {
+        return new CareTaken(
                 record.water(batch).stream()
                         .map(each -> new WaterPoint(each.at(), each.share()))
                         .toList(),
@@ -154,14 +171,13 @@ class HealthController {
                         .map(each -> new WateredView(each.day(), each.how()))
                         .toList(),
                 feeds.givenSince(batch.began()).stream()
-                        .filter(each -> each.batch() == number)
+                        .filter(each -> each.batch() == batch.number())
                         .map(each -> new FedView(each.fedOn(), each.strength()))
                         .toList(),
                 looked(batch),
                 HealthRecord.done(batch).stream()
                         .map(each -> new DoneView(each.day(), each.doing()))
-                        .toList(),
-                cold(batch, days));
+                        .toList());
     }
 
     private static List<LookedView> looked(BatchOutlook batch) {

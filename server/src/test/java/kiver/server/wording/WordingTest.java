@@ -27,7 +27,6 @@ import kiver.core.outlook.ForecastChange;
 import kiver.core.outlook.Remedy;
 import kiver.core.outlook.SpaceHelp;
 import kiver.core.place.PlaceId;
-import kiver.core.plan.Hindrance;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.SowWindow;
 import kiver.core.promise.Offer;
@@ -250,15 +249,6 @@ class WordingTest {
                 Arguments.of(new Remedy.OtherDay(List.of(), TODAY), "Grow it for Thu 15 Apr instead."));
     }
 
-    static Stream<Arguments> hindrances() {
-        return Stream.of(
-                Arguments.of(new Hindrance.NoSeedInStore(), "There is no seed of it in the store."),
-                Arguments.of(
-                        new Hindrance.GroundNeverFit(),
-                        "The ground there is not warm and safe enough for it on any day that can be looked at."),
-                Arguments.of(new Hindrance.TooFewSeeds(1200, 80), "Sown in place it takes 1,200 seeds; 80 are free."));
-    }
-
     static Stream<Arguments> worths() {
         return Stream.of(
                 Arguments.of(
@@ -307,7 +297,7 @@ class WordingTest {
     }
 
     @ParameterizedTest
-    @MethodSource({"reasons", "obstacles", "provisos", "remedies", "spaceHelp", "hindrances"})
+    @MethodSource({"reasons", "obstacles", "provisos", "remedies", "spaceHelp"})
     void saysWhy(Record why, String words) {
         assertThat(WORDING.say(why, TODAY, ABOUT)).isEqualTo(words);
     }
@@ -335,7 +325,7 @@ class WordingTest {
                         provisos(),
                         remedies(),
                         spaceHelp(),
-                        hindrances(),
+                        HindranceWordsTest.hindrances(),
                         worths(),
                         PotRemarkWordsTest.potRemarks())
                 .flatMap(each -> each)
