@@ -18,7 +18,7 @@ export function FeedPage({ today }: { today: string }) {
   const role = useSession().data?.role;
   if (feeding.isPending) return <Loading what={say('the feeding')} />;
   if (!feeding.data) return <Trouble error={feeding.error} retry={() => feeding.refetch()} />;
-  const { way, feeds, batches, given } = feeding.data;
+  const { way, feeds, batches, given, recipes } = feeding.data;
   return (
     <>
       <RoundTabs />
@@ -31,7 +31,7 @@ export function FeedPage({ today }: { today: string }) {
       <div className="grid items-start gap-5 lg:grid-cols-[1fr_22rem]">
         <div className="flex min-w-0 flex-col gap-5">
           <IntoTheCan view={feeding.data} />
-          {way.school === 'NEVER' ? (
+          {way.school === 'NEVER' && batches.length === 0 ? (
             <Nothing>
               {role === 'PROPAGATOR'
                 ? say('Nobody has said yet when seedlings are fed here; until then nothing is called for.')
@@ -42,7 +42,7 @@ export function FeedPage({ today }: { today: string }) {
           )}
           {given.length > 0 && <Given given={given} />}
         </div>
-        {role === 'PROPAGATOR' && <FeedSettings way={way} />}
+        {role === 'PROPAGATOR' && <FeedSettings way={way} recipes={recipes} />}
       </div>
     </>
   );

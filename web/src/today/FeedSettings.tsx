@@ -18,12 +18,43 @@ const SCHOOLS: Record<Way['school'], string> = {
 };
 
 /** How the nursery feeds, and what is in its store. */
-export function FeedSettings({ way }: { way: Way }) {
+export function FeedSettings({ way, recipes }: { way: Way; recipes: FeedingView['recipes'] }) {
   return (
     <div className="flex flex-col gap-5">
       <HowWeFeed key={`${way.school} ${way.strength} ${way.canLitres}`} way={way} />
+      {recipes.length > 0 && <ByMix recipes={recipes} />}
       <NewFeed />
     </div>
+  );
+}
+
+/** Mixes whose plants are fed otherwise: a rich one never, a clean one from emergence. */
+function ByMix({ recipes }: { recipes: FeedingView['recipes'] }) {
+  const save = useChange((entry: { recipe: string; school?: Way['school'] }) => answered(api.PUT('/api/feeding/recipes', { body: entry })));
+  return (
+    <section aria-label={say('By the mix they stand in')} className="board flex flex-col gap-2 p-4">
+      <h2>{say('By the mix they stand in')}</h2>
+      {recipes.map((each) => (
+        <Field key={each.recipe} name={each.name}>
+          <Select
+            className="entry"
+            value={each.school ?? ''}
+            disabled={save.isPending}
+            onChange={(event) =>
+              save.mutate({ recipe: each.recipe, ...(event.target.value !== '' && { school: event.target.value as Way['school'] }) })
+            }
+          >
+            <option value="">{say('as the others')}</option>
+            {Object.entries(SCHOOLS).map(([school, words]) => (
+              <option key={school} value={school}>
+                {words}
+              </option>
+            ))}
+          </Select>
+        </Field>
+      ))}
+      <Refusal message={save.error?.message} />
+    </section>
   );
 }
 

@@ -123,7 +123,7 @@ function Takes({ view }: { view: PottingDayView }) {
       <li className={mixShort ? 'font-semibold text-brick' : ''}>
         {say('about {litres} of potting mix; {there} made', { litres: volume(view.mixLitres), there: volume(view.mixThere) })}{' '}
         {mixShort && (
-          <Link className="trail" to={`/mix/barrow?litres=${Math.ceil(view.mixLitres - view.mixThere)}`}>
+          <Link className="trail inline-flex min-h-11 items-center" to={`/mix/barrow?litres=${Math.ceil(view.mixLitres - view.mixThere)}`}>
             {say('Make a mix')}
           </Link>
         )}
@@ -161,7 +161,7 @@ function Rooms({ view }: { view: PottingDayView }) {
               <ul className="list-disc pl-5 text-sm">
                 {room.leaving.map((each) => (
                   <li key={each.batch}>
-                    <Link className="trail" to={`/batches/${each.batch}`}>
+                    <Link className="trail inline-flex min-h-11 items-center" to={`/batches/${each.batch}`}>
                       {say('{variety}, batch {batch}', { variety: each.variety, batch: each.batch })}
                     </Link>
                     {say(': {what}, {slots} tray places', { what: LEAVES[each.task] ?? '', slots: places(each.slots) })}
@@ -172,7 +172,7 @@ function Rooms({ view }: { view: PottingDayView }) {
           )}
         </div>
       ))}
-      <Link className="trail text-sm" to="/space">
+      <Link className="trail inline-flex min-h-11 items-center text-sm" to="/space">
         {say('Room in the weeks ahead, with the ways out')}
       </Link>
     </>

@@ -11,7 +11,7 @@ export function PottingOrder({ view }: { view: PottingDayView }) {
         <li key={step.batch} className="py-2">
           {step.changesPots && <p className="mb-1 text-sm font-semibold">{say('Fetch: {into}', { into: step.into })}</p>}
           <div className="flex flex-wrap items-baseline gap-x-3">
-            <Link className="trail font-semibold" to={`/batches/${step.batch}`}>
+            <Link className="trail inline-flex min-h-11 items-center font-semibold" to={`/batches/${step.batch}`}>
               {say('{variety}, batch {batch}', { variety: step.variety, batch: step.batch })}
             </Link>
             <span className="text-sm">

@@ -116,6 +116,8 @@ function Tools({ batch, task, hands }: { batch: BatchSummary; task: Task; hands:
   const hand = useChange((person: number | null) =>
     answered(api.POST('/api/round/handings', { body: { batch: batch.number, kind: task.kind, person } })),
   );
+  const press = (done: boolean) =>
+    tick.mutate(done, { onSuccess: () => announce(done ? say('Ticked off: {what}.', { what }) : say('Open again: {what}.', { what })) });
   return (
     <span className="no-print flex shrink-0 items-center gap-2 pr-2">
       {hands.length > 1 && !task.done && (
@@ -133,26 +135,35 @@ function Tools({ batch, task, hands }: { batch: BatchSummary; task: Task; hands:
           ))}
         </select>
       )}
-      <button
-        type="button"
-        className={`grid size-11 place-items-center border-2 ${task.done ? 'border-alive bg-alive text-on-alive' : 'border-pencil bg-board'}`}
-        aria-pressed={task.done}
-        aria-label={say('Done: {what}', { what })}
-        disabled={tick.isPending}
-        onClick={() =>
-          tick.mutate(!task.done, {
-            onSuccess: () => announce(task.done ? say('Open again: {what}.', { what }) : say('Ticked off: {what}.', { what })),
-          })
-        }
-      >
-        {task.done && (
-          <svg aria-hidden viewBox="0 0 24 24" className="size-7" fill="none" stroke="currentColor" strokeWidth="3">
-            <path d="M5 13l5 5L20 6" />
-          </svg>
-        )}
-      </button>
+      {task.kind === 'FEED' ? (
+        // A tick alone would say nothing of what was given.
+        <Link className="act" to="/feed" aria-label={say('Note it: {what}', { what })}>
+          {say('Note it')}
+        </Link>
+      ) : (
+        <Tick what={what} done={task.done} pending={tick.isPending} press={() => press(!task.done)} />
+      )}
       {(tick.error ?? hand.error) && <Refusal message={(tick.error ?? hand.error)?.message} />}
     </span>
+  );
+}
+
+function Tick({ what, done, pending, press }: { what: string; done: boolean; pending: boolean; press: () => void }) {
+  return (
+    <button
+      type="button"
+      className={`grid size-11 place-items-center border-2 ${done ? 'border-alive bg-alive text-on-alive' : 'border-pencil bg-board'}`}
+      aria-pressed={done}
+      aria-label={say('Done: {what}', { what })}
+      disabled={pending}
+      onClick={press}
+    >
+      {done && (
+        <svg aria-hidden viewBox="0 0 24 24" className="size-7" fill="none" stroke="currentColor" strokeWidth="3">
+          <path d="M5 13l5 5L20 6" />
+        </svg>
+      )}
+    </button>
   );
 }
 

@@ -20,6 +20,7 @@ const feeding = {
     { feed: feed(2, 'Blue grain', 'POWDER'), dose: { form: 'POWDER', perLitre: 1.25, forCan: 12.5, isStrong: true } },
   ],
   batches: [due(201, '2027-04-14'), due(202, '2027-04-15'), due(203, '2027-04-19'), due(204, undefined)],
+  recipes: [{ recipe: 'living', name: 'Living mix' }],
   given: [{ batch: 203, feed: 'Green draught', strength: 100, conductivity: 1.24, fedOn: '2027-04-12', by: 'Pell' }],
 };
 const session = (role: string) => ({ signedIn: true, person: 2, name: 'Pell', role, today: '2027-04-15' });
@@ -41,6 +42,13 @@ describe('feeding', () => {
     expect(screen.getByText(/goes before it is due/)).toBeTruthy();
     expect(screen.getByText('Mon 12 Apr: batch 203, Green draught, 100 mg/L, 1.2 mS/cm, by Pell')).toBeTruthy();
     expect(screen.queryByRole('form', { name: 'How we feed' })).toBeNull();
+  });
+
+  it('feeds a mix otherwise than the others', async () => {
+    const calls = fakeServer({ 'GET /api/feeding': feeding, 'GET /api/session': session('PROPAGATOR'), 'PUT /api/feeding/recipes': {} });
+    show(<FeedPage today="2027-04-15" />);
+    fireEvent.change(await screen.findByLabelText('Living mix'), { target: { value: 'NEVER' } });
+    await waitFor(() => expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ recipe: 'living', school: 'NEVER' }));
   });
 
   it('notes one or all as fed, with what was measured', async () => {

@@ -132,7 +132,7 @@ class SeasonChangedTest {
                 .click();
         page.waitForURL(Pattern.compile(".*/batches/\\d+"));
         button("Pot on").click();
-        assertThat(page.getByText("About a thumb of new mix all round")).isVisible();
+        assertThat(page.getByText("Plant in the middle, firm lightly")).isVisible();
         screen.requireAccessible();
         page.getByLabel("Plants", new Page.GetByLabelOptions().setExact(true)).fill("9999");
         button(Pattern.compile("^Pot 9,999 plants")).click();

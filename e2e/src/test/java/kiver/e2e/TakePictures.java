@@ -28,6 +28,8 @@ public final class TakePictures {
             new View("batch", "/batches/242", Nursery.PROPAGATOR, false),
             new View("batch-phone", "/batches/242", Nursery.HAND, true),
             new View("water-phone", "/water", Nursery.HAND, true),
+            new View("potting", "/potting", Nursery.PROPAGATOR, false),
+            new View("health", "/batches/212/health", Nursery.HAND, false),
             new View("failing", "/batches/201/failing?sign=YELLOW", Nursery.HAND, false),
             new View("tray", "EMERGING", Nursery.HAND, false),
             new View("tray-phone", "EMERGING", Nursery.HAND, true),

@@ -7,6 +7,7 @@ import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.util.UUID;
 import kiver.core.tray.CellRun;
@@ -143,5 +144,42 @@ class FeedingTest {
                 .andExpect(jsonPath("$.given[0].strength").value(100.0))
                 .andExpect(jsonPath("$.batches[0].due").value(TODAY.plusDays(7).toString()));
         nursery.get(nursery.hand, "/api/round").andExpect(jsonPath("$..tasks[?(@.kind == 'FEED')]", empty()));
+    }
+
+    @Test
+    @Order(5)
+    void plantsInARichMixAreFedOtherwise() throws Exception {
+        nursery.post(nursery.propagator, "/api/media/recipes/living/taking", "").andExpect(status().isOk());
+        String made = nursery.post(
+                        nursery.hand,
+                        "/api/stock/mixes",
+                        "{\"requestId\":\"%s\",\"recipe\":\"living\",\"litres\":50}".formatted(UUID.randomUUID()))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        nursery.record(
+                        nursery.hand,
+                        batch,
+                        "pottings",
+                        "\"container\":\"pot-9\",\"plants\":3,\"mix\":" + JsonPath.<Integer>read(made, "$.number"))
+                .andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/feeding").andExpect(jsonPath("$.batches", hasSize(1)));
+        byMix(nursery.hand, "\"living\"", "\"NEVER\"").andExpect(status().isForbidden());
+        byMix(nursery.propagator, "\"nothing\"", "\"NEVER\"").andExpect(status().is4xxClientError());
+        byMix(nursery.propagator, "\"living\"", "\"HOURLY\"").andExpect(status().is4xxClientError());
+        byMix(nursery.propagator, "\"living\"", "\"NEVER\"").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/feeding")
+                .andExpect(jsonPath("$.batches", empty()))
+                .andExpect(jsonPath("$.recipes[?(@.recipe == 'living')].school").value("NEVER"));
+        way(nursery.propagator, "NEVER", 100, 10).andExpect(status().isOk());
+        byMix(nursery.propagator, "\"living\"", "\"FROM_EMERGENCE\"").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/feeding").andExpect(jsonPath("$.batches", hasSize(1)));
+        byMix(nursery.propagator, "\"living\"", "null").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/feeding").andExpect(jsonPath("$.batches", empty()));
+    }
+
+    private ResultActions byMix(Person person, String recipe, String school) throws Exception {
+        return nursery.put(person, "/api/feeding/recipes", "{\"recipe\":%s,\"school\":%s}".formatted(recipe, school));
     }
 }

@@ -9,6 +9,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import kiver.core.care.FeedProduct;
 import kiver.core.care.FeedSchool;
+import kiver.core.media.RecipeCode;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -75,8 +77,12 @@ public class FeedBook {
      * A mix that a batch was filled from.
      *
      * @param reserveDays days after emergence, or after potting, that it feeds
+     * @param recipe it was made by
      */
-    public record Filled(int batch, LocalDate day, int reserveDays) {}
+    public record Filled(int batch, LocalDate day, int reserveDays, RecipeCode recipe) {}
+
+    /** A mix whose plants are fed otherwise than the nursery does. */
+    public record OfRecipe(RecipeCode recipe, FeedSchool school) {}
 
     /** How the nursery feeds; {@link #UNSAID} as long as nobody has said. */
     public Way way() {
@@ -86,6 +92,19 @@ public class FeedBook {
     /** Says how the nursery feeds from now on. */
     public void feedBy(Way way) {
         mapper.put(way);
+    }
+
+    /** Mixes whose plants are fed otherwise than the nursery does. */
+    public Map<RecipeCode, FeedSchool> byRecipe() {
+        return mapper.byRecipe().stream().collect(Collectors.toMap(OfRecipe::recipe, OfRecipe::school));
+    }
+
+    /** Says how plants in a mix are fed; as the nursery does where nothing is said. */
+    public void feedBy(RecipeCode recipe, @Nullable FeedSchool school) {
+        mapper.forget(recipe);
+        if (school != null) {
+            mapper.putOfRecipe(recipe, school);
+        }
     }
 
     /** All feeds by name. */
@@ -146,6 +165,15 @@ public class FeedBook {
                 """)
         void put(Way way);
 
+        @Select("select recipe, school from feeding_of_recipe")
+        List<OfRecipe> byRecipe();
+
+        @Delete("delete from feeding_of_recipe where recipe = #{recipe}")
+        void forget(@Param("recipe") RecipeCode recipe);
+
+        @Insert("insert into feeding_of_recipe (recipe, school) values (#{recipe}, #{school})")
+        void putOfRecipe(@Param("recipe") RecipeCode recipe, @Param("school") FeedSchool school);
+
         @Select("select id, name, form, nitrogen, phosphorus, potassium, density from feed_product order by name")
         List<Feed> feeds();
 
@@ -162,7 +190,7 @@ public class FeedBook {
         List<LastFed> lastFed(@Param("since") LocalDate since);
 
         @Select("""
-                select batch.number as batch, movement.day, (mix.detail ->> 'reserveDays')::int as reserve_days
+                select batch.number as batch, movement.day, (mix.detail ->> 'reserveDays')::int as reserve_days, mix.recipe
                 from stock_movement movement
                 join mix_lot mix on mix.number = movement.mix_lot
                 join batch on batch.id = movement.batch_id

@@ -11,16 +11,20 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import kiver.core.care.FeedDose;
 import kiver.core.care.FeedProduct;
 import kiver.core.care.FeedSchool;
+import kiver.core.media.RecipeCode;
 import kiver.core.outlook.BatchOutlook;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.care.FeedBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
+import kiver.server.media.KeptRecipe;
+import kiver.server.media.MediaBook;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
@@ -48,6 +52,7 @@ class FeedController {
     private final SeasonService seasons;
     private final Requests requests;
     private final NurseryClock clock;
+    private final MediaBook media;
 
     FeedController(
             FeedBook feeds,
@@ -56,7 +61,9 @@ class FeedController {
             BatchBook batches,
             SeasonService seasons,
             Requests requests,
-            NurseryClock clock) {
+            NurseryClock clock,
+            MediaBook media) {
+        this.media = media;
         this.feeds = feeds;
         this.days = days;
         this.analyst = analyst;
@@ -88,8 +95,16 @@ class FeedController {
             @Nullable LocalDate lastFed,
             @Nullable LocalDate due) {}
 
+    /** How plants in a mix are fed; as the nursery does where no school is said. */
+    record FedRecipe(String recipe, String name, @Nullable FeedSchool school) {}
+
     /** Feeding as it stands. */
-    record FeedingView(FeedBook.Way way, List<FeedView> feeds, List<FeedDay> batches, List<FeedBook.Given> given) {}
+    record FeedingView(
+            FeedBook.Way way,
+            List<FeedView> feeds,
+            List<FeedDay> batches,
+            List<FeedBook.Given> given,
+            List<FedRecipe> recipes) {}
 
     @GetMapping("/api/feeding")
     FeedingView feeding() {
@@ -116,7 +131,30 @@ class FeedController {
                         .map(feed -> new FeedView(feed, dose(feed, way)))
                         .toList(),
                 next,
-                feeds.givenSince(today.minusDays(DAYS_SHOWN)));
+                feeds.givenSince(today.minusDays(DAYS_SHOWN)),
+                recipes());
+    }
+
+    private List<FedRecipe> recipes() {
+        Map<RecipeCode, FeedSchool> own = feeds.byRecipe();
+        return media.recipes().stream()
+                .map(KeptRecipe::recipe)
+                .map(recipe -> new FedRecipe(recipe.code().written(), recipe.name(), own.get(recipe.code())))
+                .toList();
+    }
+
+    /** How plants in a mix are fed from now on; missing for as the nursery does. */
+    record RecipeFeedEntry(
+            @NotBlank(message = "Choose the recipe.") @Size(max = 40, message = "Use at most 40 letters.")
+            String recipe,
+
+            @Nullable FeedSchool school) {}
+
+    @PutMapping("/api/feeding/recipes")
+    @Transactional
+    public void feedRecipe(@Valid @RequestBody RecipeFeedEntry entry) {
+        feeds.feedBy(
+                media.recipe(new RecipeCode(entry.recipe().strip())).recipe().code(), entry.school());
     }
 
     private static boolean isGrowing(BatchOutlook batch) {

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import kiver.core.care.FeedClock;
 import kiver.core.care.FeedSchool;
+import kiver.core.media.RecipeCode;
 import kiver.core.outlook.BatchOutlook;
 import kiver.server.care.FeedBook;
 import kiver.server.clock.NurseryClock;
@@ -27,10 +28,15 @@ class FeedDays {
     }
 
     /** What decides on the feeding of all batches on one look at the records. */
-    record Known(FeedSchool school, Map<Integer, LocalDate> lastFed, Map<Integer, List<FeedBook.Filled>> fillings) {
+    record Known(
+            FeedSchool usual,
+            Map<RecipeCode, FeedSchool> byRecipe,
+            Map<Integer, LocalDate> lastFed,
+            Map<Integer, List<FeedBook.Filled>> fillings) {
 
         /** When a batch is next fed; empty as long as nothing of it is up, and where nobody feeds. */
         Optional<FeedClock> clock(BatchOutlook batch) {
+            FeedSchool school = school(batch);
             if (school == FeedSchool.NEVER || batch.trouble().isPresent()) {
                 return Optional.empty();
             }
@@ -41,6 +47,14 @@ class FeedDays {
                             reserveEnds(batch, day),
                             Optional.ofNullable(lastFed.get(batch.number())),
                             batch.file().batch().target()));
+        }
+
+        /** That of the mix it stands in, or the nursery's usual one. */
+        private FeedSchool school(BatchOutlook batch) {
+            List<FeedBook.Filled> filled = fillings.getOrDefault(batch.number(), List.of());
+            return filled.isEmpty()
+                    ? usual
+                    : byRecipe.getOrDefault(filled.get(filled.size() - 1).recipe(), usual);
         }
 
         private static Optional<LocalDate> emerged(BatchOutlook batch) {
@@ -66,10 +80,13 @@ class FeedDays {
 
     /** As things stand now. */
     Known known() {
-        FeedSchool school = feeds.way().school();
+        FeedSchool usual = feeds.way().school();
+        Map<RecipeCode, FeedSchool> byRecipe = feeds.byRecipe();
         LocalDate since = clock.today().minusDays(DAYS_BACK);
-        return school == FeedSchool.NEVER
-                ? new Known(school, Map.of(), Map.of())
-                : new Known(school, feeds.lastFed(since), feeds.fillings(since));
+        boolean never =
+                usual == FeedSchool.NEVER && byRecipe.values().stream().allMatch(school -> school == FeedSchool.NEVER);
+        return never
+                ? new Known(usual, byRecipe, Map.of(), Map.of())
+                : new Known(usual, byRecipe, feeds.lastFed(since), feeds.fillings(since));
     }
 }
