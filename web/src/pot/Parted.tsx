@@ -25,7 +25,7 @@ export function Parted({ grades, set, problem }: { grades: Grades; set: (grades:
       </p>
       <div className="grid grid-cols-3 gap-3">
         {FIELDS.map(([key, name]) => (
-          <Field key={key} name={name} problem={key === 'small' ? problem : undefined}>
+          <Field key={key} name={name} problem={isOdd(grades[key]) ? say('Enter a whole number of plants.') : key === 'small' ? problem : undefined}>
             <Input className="entry" inputMode="numeric" value={grades[key]} onChange={(event) => set({ ...grades, [key]: event.target.value })} />
           </Field>
         ))}
@@ -33,6 +33,9 @@ export function Parted({ grades, set, problem }: { grades: Grades; set: (grades:
     </details>
   );
 }
+
+/** Whether something was entered that is no number of plants. */
+export const isOdd = (typed: string): boolean => typed.trim() !== '' && !/^\d+$/.test(typed.trim());
 
 /** Those of which something was entered. */
 export const parted = (grades: Grades): Partial<Record<keyof Grades, number>> =>

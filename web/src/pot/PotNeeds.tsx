@@ -6,8 +6,9 @@ import { say } from '../words/say';
 /** What speaks against a pot, and what it takes of pots, mix, labels, room and time; scaled to the plants that go on. */
 export function PotNeeds({ potting, pot, plants }: { potting: PottingView; pot: PotView; plants: number }) {
   const share = potting.plants > 0 ? plants / potting.plants : 0;
-  const carriers = Math.ceil(pot.carriers * share - 1e-9);
-  const slots = (pot.slots / Math.max(1, pot.carriers)) * carriers;
+  const carriers = Math.ceil(plants / pot.cells);
+  const pieces = pot.pots ? plants : carriers;
+  const slots = pot.slots * carriers;
   const more = slots - potting.slots * share;
   return (
     <>
@@ -23,18 +24,10 @@ export function PotNeeds({ potting, pot, plants }: { potting: PottingView; pot: 
         <dd>{say('about {litres}', { litres: volume(pot.litres * share) })}</dd>
         <dt className="text-pencil">{say('Pots')}</dt>
         <dd>
-          {pot.inShed == null
-            ? say('{wanted}', { wanted: Math.ceil(pot.pieces * share - 1e-9) })
-            : say('{wanted} of {there} in the shed', { wanted: Math.ceil(pot.pieces * share - 1e-9), there: pot.inShed })}
+          {pot.inShed == null ? say('{wanted}', { wanted: pieces }) : say('{wanted} of {there} in the shed', { wanted: pieces, there: pot.inShed })}
         </dd>
         <dt className="text-pencil">{say('Labels')}</dt>
-        <dd>
-          {say('{carriers} for carriers, {rows} for rows, {pots} for pots', {
-            carriers,
-            rows: Math.ceil(pot.labels.rows * share - 1e-9),
-            pots: plants,
-          })}
-        </dd>
+        <dd>{say('{carriers} for carriers, {rows} for rows, {pots} for pots', { carriers, rows: Math.ceil(plants / pot.columns), pots: plants })}</dd>
         <dt className="text-pencil">{say('Room')}</dt>
         <dd className={more > potting.free ? 'font-semibold text-brick' : ''}>
           {say('{before} tray places become {after}; {place} has {free} free', {

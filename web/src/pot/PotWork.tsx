@@ -9,7 +9,7 @@ import { Caution, Refusal } from '../look/States';
 import { fittingMix } from '../media/fittingMix';
 import { MixChoice } from '../media/MixChoice';
 import { say } from '../words/say';
-import { Parted, parted } from './Parted';
+import { isOdd, Parted, parted } from './Parted';
 import { PotDrawing } from './PotDrawing';
 import { PotNeeds } from './PotNeeds';
 import { RootsTold } from './RootsTold';
@@ -129,7 +129,7 @@ export function PotWork({ batch, alive }: { batch: BatchView; alive: BatchView['
           />
           <button
             className="act act-main"
-            disabled={pot.isPending || !into}
+            disabled={pot.isPending || !into || Object.values(grades).some(isOdd)}
             onClick={() =>
               pot.mutate(
                 {

@@ -79,11 +79,11 @@ describe('potting on', () => {
       times: 5.97,
       mass: 2.5,
       remarks: [{ kind: 'StaysWet', times: 6 }],
-      carriers: 3,
-      pieces: 51,
+      cells: 18,
+      columns: 6,
+      pots: true,
       litres: 20,
-      slots: 3,
-      labels: { pots: 51, rows: 9, carriers: 3 },
+      slots: 1,
       minutes: 34,
       inShed: 60,
     };
@@ -113,6 +113,12 @@ describe('potting on', () => {
     fireEvent.change(field('Plants'), { target: { value: '17' } });
     expect(screen.getByText('17 of 60 in the shed')).toBeTruthy();
     expect(screen.getByText('1 for carriers, 3 for rows, 17 for pots')).toBeTruthy();
+    fireEvent.change(field('Plants'), { target: { value: '18' } });
+    expect(screen.getByText('1 for carriers, 3 for rows, 18 for pots')).toBeTruthy();
+    fireEvent.change(field('Plants'), { target: { value: '17' } });
+    fireEvent.change(screen.getByLabelText('Small'), { target: { value: 'three' } });
+    expect(screen.getByText('Enter a whole number of plants.')).toBeTruthy();
+    expect((screen.getByRole('button', { name: 'Pot 17 plants into 1 tray' }) as HTMLButtonElement).disabled).toBe(true);
     fireEvent.change(screen.getByLabelText('Small'), { target: { value: '3' } });
     fireEvent.change(screen.getByLabelText('Thrown out'), { target: { value: '1' } });
     fireEvent.click(screen.getByRole('button', { name: 'Pot 17 plants into 1 tray' }));

@@ -18,6 +18,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import kiver.server.account.Person;
@@ -144,5 +145,21 @@ class PhotographTest {
         send(nursery.hand, tray, "corners=here", photograph("png")).andExpect(status().is4xxClientError());
         send(nursery.hand, 4711, "corners=" + WHOLE, photograph("png")).andExpect(status().isNotFound());
         send(nursery.grower, tray, "corners=" + WHOLE, photograph("png")).andExpect(status().isForbidden());
+    }
+
+    /** Noise is what JPEG makes least of. */
+    @Test
+    void oneOnWhichMuchIsToBeSeenIsKeptSmallerStill() throws Exception {
+        BufferedImage noise = new BufferedImage(1000, 2400, BufferedImage.TYPE_INT_RGB);
+        SplittableRandom random = new SplittableRandom(5);
+        for (int y = 0; y < noise.getHeight(); y++) {
+            for (int x = 0; x < noise.getWidth(); x++) {
+                noise.setRGB(x, y, random.nextInt(0x1000000));
+            }
+        }
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(noise, "jpg", bytes);
+        send(nursery.hand, tray, "corners=" + WHOLE + "&keep=" + UUID.randomUUID(), bytes.toByteArray())
+                .andExpect(status().isOk());
     }
 }

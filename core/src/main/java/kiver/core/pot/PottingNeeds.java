@@ -45,20 +45,4 @@ public record PottingNeeds(int plants, Container from, Container into, int trays
     public double slotsAfter() {
         return carriers() * into.slots();
     }
-
-    /** Labels, where each of those has one. */
-    public int labels(Labelled each) {
-        return switch (each) {
-            case POT -> plants;
-            case ROW -> (int) Math.ceil(plants / (double) into.columns());
-            case CARRIER -> carriers();
-        };
-    }
-
-    /** What a label stands in. */
-    public enum Labelled {
-        POT,
-        ROW,
-        CARRIER
-    }
 }

@@ -67,8 +67,5 @@ class PotChoiceTest {
         assertThat(needs.mix()).as("the plug brings its own").isCloseTo(40 * 0.358, within(1e-9));
         assertThat(needs.slotsBefore()).isEqualTo(1);
         assertThat(needs.slotsAfter()).isEqualTo(3);
-        assertThat(needs.labels(PottingNeeds.Labelled.POT)).isEqualTo(40);
-        assertThat(needs.labels(PottingNeeds.Labelled.ROW)).isEqualTo(7);
-        assertThat(needs.labels(PottingNeeds.Labelled.CARRIER)).isEqualTo(3);
     }
 }

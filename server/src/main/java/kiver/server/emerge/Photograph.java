@@ -13,6 +13,8 @@ import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
+import javax.imageio.stream.MemoryCacheImageInputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
 import kiver.core.emerge.Pixels;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -21,7 +23,10 @@ import kiver.server.wording.Said;
 record Photograph(BufferedImage image) implements Pixels {
 
     /** Larger ones would fill the memory before anybody looked at them. */
-    private static final long MOST_PIXELS = 30_000_000;
+    private static final long MOST_PIXELS = 12_000_000;
+
+    /** The table takes no larger ones. */
+    private static final int MOST_BYTES = 400_000;
 
     private static final int KEPT_WIDTH = 900;
     private static final float KEPT_QUALITY = 0.6f;
@@ -32,7 +37,8 @@ record Photograph(BufferedImage image) implements Pixels {
      * @throws Refusal when it is neither, broken or too large
      */
     static Photograph of(byte[] bytes) {
-        try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+        // In memory: a full disk has nothing to do with it.
+        try (ImageInputStream stream = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
             if (!readers.hasNext()) {
                 throw new Refusal("file", Said.of("This is no photograph that can be read. Send JPEG or PNG."));
@@ -52,10 +58,18 @@ record Photograph(BufferedImage image) implements Pixels {
         }
     }
 
-    /** Small enough to be kept, as JPEG. */
+    /** Small enough to be kept, as JPEG: smaller still where there is much to be seen on it. */
     byte[] small() {
-        int width = Math.min(KEPT_WIDTH, image.getWidth());
-        int height = Math.max(1, image.getHeight() * width / image.getWidth());
+        byte[] made = jpeg(KEPT_WIDTH);
+        for (int width = KEPT_WIDTH / 2; made.length > MOST_BYTES && width > 1; width /= 2) {
+            made = jpeg(width);
+        }
+        return made;
+    }
+
+    private byte[] jpeg(int widest) {
+        int width = Math.min(widest, image.getWidth());
+        int height = Math.max(1, (int) ((long) image.getHeight() * width / image.getWidth()));
         BufferedImage made = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         Graphics2D drawn = made.createGraphics();
         drawn.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
@@ -63,7 +77,7 @@ record Photograph(BufferedImage image) implements Pixels {
         drawn.dispose();
         ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (var stream = ImageIO.createImageOutputStream(bytes)) {
+        try (var stream = new MemoryCacheImageOutputStream(bytes)) {
             ImageWriteParam how = writer.getDefaultWriteParam();
             how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
             how.setCompressionQuality(KEPT_QUALITY);

@@ -83,9 +83,12 @@ class PottingController {
      * @param times its volume by that of the plug
      * @param mass how much heavier plants grow in it than in the plug, as a factor
      * @param remarks what speaks against it
-     * @param pieces pots, or trays of cells, that it takes
-     * @param litres of loose mix
-     * @param slots of bench room, in trays
+     * @param cells in one carrier or tray
+     * @param columns of them
+     * @param pots whether single pots are counted, not whole trays
+     * @param litres of loose mix for all of the plants
+     * @param slots of bench room that one carrier takes, in trays
+     * @param minutes of one pair of hands for all of the plants
      * @param inShed pots or trays there; missing where nobody counted them
      */
     record PotView(
@@ -96,19 +99,16 @@ class PottingController {
             double times,
             double mass,
             List<PotRemark> remarks,
-            int carriers,
-            int pieces,
+            int cells,
+            int columns,
+            boolean pots,
             double litres,
             double slots,
-            Labels labels,
             double minutes,
             @Nullable Integer inShed) {}
 
     /** A cell or pot: across at its rim, and deep. */
     record Measures(double widthMillimetres, double depthMillimetres) {}
-
-    /** Labels for each pot, each row or each carrier. */
-    record Labels(int pots, int rows, int carriers) {}
 
     /**
      * Plants of a batch that may go on.
@@ -188,14 +188,11 @@ class PottingController {
                             choice.times(),
                             RootFill.massWith(choice.times()),
                             choice.remarks(),
-                            needs.carriers(),
-                            needs.pieces(),
+                            choice.into().cells(),
+                            choice.into().columns(),
+                            choice.into().kind() == Container.Kind.POTS,
                             ahead.litres(needs),
-                            needs.slotsAfter(),
-                            new Labels(
-                                    needs.labels(PottingNeeds.Labelled.POT),
-                                    needs.labels(PottingNeeds.Labelled.ROW),
-                                    needs.labels(PottingNeeds.Labelled.CARRIER)),
+                            choice.into().slots(),
                             ahead.minutes(needs, pace),
                             inShed.get(choice.into().code()));
                 })
