@@ -103,6 +103,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 standing.hasEmerged() && file.plantsAlive() > 0
                         ? roots.rooting(
                                 standing,
+                                standing.leafProgress() / Math.exp(leafPace.logMean()),
                                 path,
                                 containers,
                                 crop,
@@ -135,9 +136,9 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
             Optional<Standing> atTheLook,
             Optional<LeavesTold> told) {
         Standing then = standing(course, file, pace, pottings, day);
-        return told.map(leaves -> leaves.truing(atTheLook.orElseThrow(), then))
-                .orElse(then)
-                .leafProgress();
+        return told.map(leaves -> leaves.truing(atTheLook.orElseThrow(), then).leafProgress()
+                        / Math.exp(leaves.pace().logMean()))
+                .orElse(then.leafProgress());
     }
 
     /** When leaves were last counted, and how many each plant had; what came before is in them. */

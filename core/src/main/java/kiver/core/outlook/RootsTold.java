@@ -81,10 +81,12 @@ record RootsTold(RootPace pace, Optional<RootsSeen> seen) {
      * How full what most of its plants stand in is today, and until when they should go on: before roots circle, and while
      * the next container can still do them good.
      *
+     * @param leaves true leaves that they have by now, at the batch's own pace
      * @param late pottings as late as the path allows
      */
     Rooting rooting(
             Standing standing,
+            double leaves,
             Path path,
             ContainerPath containers,
             Crop crop,
@@ -92,7 +94,7 @@ record RootsTold(RootPace pace, Optional<RootsSeen> seen) {
             List<Scenario> scenarios) {
         int at = Math.min(standing.pottingsDone(), containers.containers().size() - 1);
         double limit = crop.leafLimitIn(containers.containers().get(at));
-        RootFill fill = RootFill.of(standing.leafProgress(), limit, pace);
+        RootFill fill = RootFill.of(leaves, limit, pace);
         if (at >= path.pottings().size()) {
             return new Rooting(fill, seen, Optional.empty(), Optional.empty());
         }

@@ -6,6 +6,7 @@ import static kiver.core.Samples.WAY;
 import static kiver.core.outlook.BatchSamples.KALE;
 import static kiver.core.outlook.BatchSamples.TARGET;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -88,5 +89,16 @@ class RootsSeenTest {
         assertThat(BatchSamples.outlook(BatchSamples.file(batch, BatchSamples.nothing()))
                         .rooting())
                 .isEqualTo(Rooting.NONE);
+    }
+
+    /** A batch that makes leaves faster than its crop has the roots of the leaves that it has. */
+    @Test
+    void theFillIsThatOfTheLeavesThatAreThere() {
+        BatchState counted = seen().after(TODAY, new BatchChange.LookedOver(List.of(3, 3, 3, 3, 3), Optional.empty()));
+        Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(9), TARGET, WAY);
+        BatchOutlook outlook = BatchSamples.outlook(BatchSamples.file(batch, counted));
+        assertThat(outlook.leavesNow()).isBetween(2.0, 3.2);
+        assertThat(Math.cbrt(outlook.rooting().fill().index()) * KALE.leafLimitIn(Samples.MODULES))
+                .isCloseTo(outlook.leavesNow(), within(1e-9));
     }
 }
