@@ -77,7 +77,6 @@ describe('potting on', () => {
       planned: true,
       measures: { widthMillimetres: 90, depthMillimetres: 90 },
       times: 5.97,
-      mass: 2.5,
       remarks: [{ kind: 'StaysWet', times: 6 }],
       cells: 18,
       columns: 6,

@@ -18,6 +18,8 @@ public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayA
     /** Below this share of the light need stems stretch in usual warmth. */
     private static final double LEGGY_BELOW = 0.5;
 
+    private static final double NEAR_THE_CEILING = 3;
+
     public LeafGrowth {
         if (!(leavesPerDayAtBest > 0) || !(lightNeed > 0)) {
             throw new IllegalArgumentException("Leaves per day and light need must be positive.");
@@ -54,6 +56,11 @@ public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayA
     /** The same at a usual pace of growth, by which plans go. */
     public double leggyBelow() {
         return LEGGY_BELOW * lightNeed;
+    }
+
+    /** °C from which a day harms seedlings: near the warmth at which no leaf unfolds any more. */
+    public double tooHotFrom() {
+        return temperatures.ceiling() - NEAR_THE_CEILING;
     }
 
     /** The warmth at which that light is just enough for stems that do not stretch, °C; never below the base. */

@@ -24,9 +24,6 @@ public record RootFill(double index, double least, double most) {
     private static final double OUT = 0.75;
     private static final double CIRCLING = 1;
 
-    /** Mass of a plant where its pot is twice as large; Poorter and others (2012). */
-    private static final double MASS_WITH_TWICE_THE_POT = 1.43;
-
     /** Standard deviations to either side that hold eight of ten. */
     private static final double EIGHT_OF_TEN = 1.2816;
 
@@ -72,10 +69,5 @@ public record RootFill(double index, double least, double most) {
             case OUT -> CIRCLING;
             case CIRCLING -> Double.POSITIVE_INFINITY;
         };
-    }
-
-    /** How much heavier plants grow in a pot so many times as large, for example 1.43 for twice. */
-    public static double massWith(double timesTheVolume) {
-        return Math.pow(MASS_WITH_TWICE_THE_POT, Math.log(timesTheVolume) / Math.log(2));
     }
 }

@@ -28,13 +28,6 @@ class RootFillTest {
     }
 
     @Test
-    void plantsGrowHeavierInLargerPots() {
-        assertThat(RootFill.massWith(2)).isEqualTo(1.43);
-        assertThat(RootFill.massWith(4)).isCloseTo(1.43 * 1.43, within(1e-9));
-        assertThat(RootFill.massWith(1)).isEqualTo(1);
-    }
-
-    @Test
     void whatTheHandSawMovesTheIndexTowardsIt() {
         for (RootsSeen seen : RootsSeen.values()) {
             RootPace pace = RootPace.BEFORE_ANY_LOOK.told(0.5, seen);

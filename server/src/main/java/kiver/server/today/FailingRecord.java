@@ -38,7 +38,6 @@ class FailingRecord {
     private static final double STRONG = 200;
     private static final double STRONG_CONDUCTIVITY = 2.5;
     private static final double NEARLY_DRY = 0.15;
-    private static final double NEAR_THE_CEILING = 3;
 
     private final WaterRound water;
     private final FeedDays feedDays;
@@ -194,7 +193,7 @@ class FailingRecord {
     }
 
     private static Fact heat(BatchOutlook batch, ClimateSeries climate, int now) {
-        double hot = batch.crop().leaves().temperatures().ceiling() - NEAR_THE_CEILING;
+        double hot = batch.crop().leaves().tooHotFrom();
         int days = (int) IntStream.range(Math.max(0, now - DAYS_OF_HEAT), now)
                 .filter(day -> climate.maximum(day) >= hot)
                 .count();

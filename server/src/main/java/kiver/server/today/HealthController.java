@@ -24,9 +24,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class HealthController {
 
-    /** So near to the warmth at which leaves stop it is too hot. */
-    private static final double NEAR_THE_CEILING = 3;
-
     private final BatchAnalyst analyst;
     private final HealthRecord record;
     private final FeedDays feedDays;
@@ -156,7 +153,7 @@ class HealthController {
     private static HealthLines lines(BatchOutlook batch) {
         return new HealthLines(
                 batch.crop().cold().nightFloor(),
-                batch.crop().leaves().temperatures().ceiling() - NEAR_THE_CEILING,
+                batch.crop().leaves().tooHotFrom(),
                 batch.crop().leaves().leggyBelow(),
                 batch.file().batch().stage().from(),
                 WaterCall.mark(batch.crop().cells().thirst()));

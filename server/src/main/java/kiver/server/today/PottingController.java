@@ -81,7 +81,6 @@ class PottingController {
      *
      * @param planned whether it is the next of the batch's path
      * @param times its volume by that of the plug
-     * @param mass how much heavier plants grow in it than in the plug, as a factor
      * @param remarks what speaks against it
      * @param cells in one carrier or tray
      * @param columns of them
@@ -97,7 +96,6 @@ class PottingController {
             boolean planned,
             Measures measures,
             double times,
-            double mass,
             List<PotRemark> remarks,
             int cells,
             int columns,
@@ -186,7 +184,6 @@ class PottingController {
                             planned.filter(choice.into()::equals).isPresent(),
                             measures(choice.into()),
                             choice.times(),
-                            RootFill.massWith(choice.times()),
                             choice.remarks(),
                             choice.into().cells(),
                             choice.into().columns(),
