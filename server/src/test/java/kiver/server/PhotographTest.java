@@ -37,7 +37,7 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 /** A tray is photographed: the count is proposed, kept small, thrown away; what is no tray is told. */
 @ServerTest
 @Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a batch that is cared for")
+@TestPropertySource(properties = "kiver.test=a tray that is photographed")
 class PhotographTest {
 
     private static final String WHOLE = "0,0,1,0,1,1,0,1";
@@ -91,6 +91,7 @@ class PhotographTest {
 
     @Test
     void itsCountIsProposedAndNothingIsRecorded() throws Exception {
+        int emergedBefore = batches.files().get(0).state().emerged();
         for (String format : List.of("jpg", "png")) {
             send(nursery.hand, tray, "corners=" + WHOLE, photograph(format))
                     .andExpect(status().isOk())
@@ -99,7 +100,7 @@ class PhotographTest {
                     .andExpect(jsonPath("$.cells[0].up").value(true))
                     .andExpect(jsonPath("$.cells[1].up").value(false));
         }
-        assertThat(batches.files().get(0).state().emerged()).isZero();
+        assertThat(batches.files().get(0).state().emerged()).isEqualTo(emergedBefore);
         nursery.get(nursery.hand, "/api/trays/" + tray + "/photographs").andExpect(jsonPath("$", hasSize(0)));
     }
 

@@ -32,7 +32,7 @@ import org.springframework.test.web.servlet.ResultActions;
 /** Plants go into larger pots: of those in the shed the right one, parted by size, in part; the roots say when. */
 @ServerTest
 @Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a batch that is cared for")
+@TestPropertySource(properties = "kiver.test=a batch that is potted")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class PottedUpTest {
 
