@@ -45,6 +45,7 @@ const SeedPage = lazy(() => import('./seed/SeedPage').then((room) => ({ default:
 const TrayMapPage = lazy(() => import('./batch/TrayMapPage').then((room) => ({ default: room.TrayMapPage })));
 const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ default: room.LabelsPage })));
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
+const LightPage = lazy(() => import('./space/LightPage').then((room) => ({ default: room.LightPage })));
 const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
 const SpacePage = lazy(() => import('./space/SpacePage').then((room) => ({ default: room.SpacePage })));
 const TomorrowPage = lazy(() => import('./today/TomorrowPage').then((room) => ({ default: room.TomorrowPage })));
@@ -105,6 +106,7 @@ export function App() {
           <Route path="/labels" element={<LabelsPage />} />
           <Route path="/trials" element={<TrialsPage />} />
           <Route path="/warmth" element={<WarmthPage />} />
+          <Route path="/light/:place?" element={<LightPage mayChange={propagator} />} />
           <Route path="/space" element={<SpacePage mayChange={propagator} />} />
           <Route path="/seed" element={<SeedPage />} />
           <Route path="/sow" element={<SowingListPage today={session.data.today} />} />

@@ -95,6 +95,18 @@ export const PAGES: PageHelp[] = [
     offline: say('Readings come over the network; without it, go by a thermometer that hangs there.'),
   },
   {
+    at: '/light',
+    name: say('Light of the places'),
+    purpose: say(
+      'How much light each place has through the year, by what it sees of the sky and its lamps; what stretches or scorches in it, and where that could go.',
+    ),
+    tries: [
+      say('Change the hours or the height of the lamps and see what that gives, before anything is kept.'),
+      say('Press a move that is offered to do it.'),
+    ],
+    offline: say('It is worked out on the server; without the connection go by the plants: long, thin stems want light.'),
+  },
+  {
     at: '/space',
     name: say('Space'),
     purpose: say('How full each place is through the season. Where the filled part rises above the line there are more trays than room.'),

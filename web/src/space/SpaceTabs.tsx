@@ -4,9 +4,10 @@ import { say } from '../words/say';
 const VIEWS = [
   { to: '/space', name: say('Room') },
   { to: '/warmth', name: say('Warmth') },
+  { to: '/light', name: say('Light') },
 ];
 
-/** What the places have to give: room, and warmth. */
+/** What the places have to give: room, warmth and light. */
 export function SpaceTabs() {
   return (
     <nav aria-label={say('Of the places')} className="no-print mb-1 flex gap-1">

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { answered, api, type PlaceWarmth, type WarmthView } from '../api/client';
 import { LineChart, type Series } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { lightWords, TooDark } from '../weather/PlaceLight';
+import { lightWords, TooDark, TooFierce } from '../weather/PlaceLight';
 import { PlaceWarnings } from '../weather/PlaceWarnings';
 import { addDays, shortDay } from '../words/days';
 import { degrees, figures, temperature, temperatureUnit } from '../words/quantity';
@@ -78,9 +79,14 @@ function Curve({ place, view }: { place: PlaceWarmth; view: WarmthView }) {
           })}
         </span>
       </h2>
-      <p className="text-sm text-pencil">{lightWords(place.light.light)}</p>
+      <p className="text-sm text-pencil">
+        <Link className="trail inline-flex min-h-11 items-center sm:min-h-0" to={`/light/${place.placeId}`}>
+          {lightWords(place.light.light)}
+        </Link>
+      </p>
       <PlaceWarnings warnings={place.warnings} />
-      <TooDark light={place.light} />
+      <TooDark light={place.light} place={place.placeId} />
+      <TooFierce light={place.light} />
       <LineChart
         title={say('Read in {place}', { place: place.place })}
         xTitle={say('midnight of each day')}

@@ -134,6 +134,6 @@ describe('seed that is to go out', () => {
   it('says what stretches in the light there and what would help', () => {
     show({ ...stop, light: { light: 5.14, dark: { celsius: 21.3, wanted: 7.6, coolEnough: 15.8, batches: [242] } } });
     expect(screen.getByText(/Stems stretch here: 5.1 mol of light a day at 21 °C, and 7.6 are wanted in that warmth/)).toBeTruthy();
-    expect(screen.getByText(/keep it at about 16 °C/)).toBeTruthy();
+    expect(screen.getByText(/about 16 °C, would do/)).toBeTruthy();
   });
 });

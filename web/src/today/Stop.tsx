@@ -1,5 +1,5 @@
 import type { LooksView, StopView } from '../api/client';
-import { TooDark } from '../weather/PlaceLight';
+import { TooDark, TooFierce } from '../weather/PlaceLight';
 import { PlaceWarnings } from '../weather/PlaceWarnings';
 import { degrees, figures, temperature } from '../words/quantity';
 import { minutesWords } from '../words/phrases';
@@ -48,7 +48,8 @@ export function Stop({ stop, today, hands, looks }: { stop: StopView; today: str
       </div>
       <ReadThermometer placeId={stop.placeId} place={stop.place} />
       <PlaceWarnings warnings={stop.warnings} />
-      <TooDark light={stop.light} />
+      <TooDark light={stop.light} place={stop.placeId} />
+      <TooFierce light={stop.light} />
       {stop.caution && <p className="text-sm text-ochre">{told('<b>Mind:</b> {caution}', { caution: stop.caution })}</p>}
       {looks && <LookFor placeId={stop.placeId} looks={looks} />}
       <StopWater placeId={stop.placeId} water={stop.water} />

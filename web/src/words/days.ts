@@ -6,6 +6,7 @@ const DAY = formatter({ weekday: 'short', day: 'numeric', month: 'short' });
 const SHORT = formatter({ day: 'numeric', month: 'short' });
 const LONG = formatter({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 const MONTH = formatter({ month: 'long', year: 'numeric' });
+const SHORT_MONTH = formatter({ month: 'short' });
 const WITH_YEAR = formatter({ day: 'numeric', month: 'short', year: 'numeric' }, (words) => words);
 const WEEKDAY = formatter({ weekday: 'short' });
 const TIME = (time: string) =>
@@ -41,6 +42,9 @@ export const dayOfYear = (day: string): string => WITH_YEAR(day);
 
 /** "April 2027" */
 export const monthWords = (day: string): string => MONTH(day);
+
+/** "Apr" */
+export const shortMonth = (day: string): string => SHORT_MONTH(day);
 
 /** "Thu" */
 export const weekdayWords = (day: string): string => WEEKDAY(day);

@@ -152,6 +152,10 @@ export function altitudeTyped(metres: number): string {
 
 export const lengthUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'mm');
 
+/** A small length as it is typed. */
+export const lengthTyped = (millimetres: number): string =>
+  String(speech.length === 'INCHES' ? Math.round((millimetres / MILLIMETRES_IN_INCH) * 10) / 10 : Math.round(millimetres));
+
 /** A small length as it was typed, in mm. */
 export function typedLength(typed: string): number | undefined {
   const read = typedNumber(typed);

@@ -35,6 +35,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.HAND, "/labels", "Printed labels"),
             new View(Nursery.PROPAGATOR, "/trials", "Trials"),
             new View(Nursery.HAND, "/warmth", "Warmth of the places"),
+            new View(Nursery.PROPAGATOR, "/light/3", "Light of the places"),
             new View(Nursery.HAND, "/season", "Season"),
             new View(Nursery.PROPAGATOR, "/space", "Space through time"),
             new View(Nursery.HAND, "/seed", "Seed"),

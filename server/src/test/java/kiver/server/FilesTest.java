@@ -109,7 +109,7 @@ class FilesTest {
                         .contentType(MediaType.APPLICATION_JSON)
                         .content("""
                         {"entries":{"name":"Nowhere","walking_order":"9","slots":"0","day_set_point":"20","night_set_point":"15",
-                         "daylight_share":"0.5","lamp_light":"0","for_emergence":"yes","for_growing_on":"no","for_hardening_off":"no"}}"""))
+                         "daylight_share":"0.5","lamp_flux":"0","for_emergence":"yes","for_growing_on":"no","for_hardening_off":"no"}}"""))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].field").value("slots"));
     }

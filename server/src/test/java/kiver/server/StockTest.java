@@ -68,12 +68,12 @@ class StockTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "/api/places|{\"name\":\"Place 1\",\"slots\":4,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|name|already",
-                "/api/places|{\"name\":\"New\",\"slots\":0,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|slots|at least one tray",
-                "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|both set points",
-                "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"nightSetPoint\":18,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|above the day",
-                "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":7,\"lampLight\":0,\"uses\":[\"EMERGENCE\"]}|daylightShare|0 to 100",
-                "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":0.5,\"lampLight\":0,\"uses\":[]}|uses|used for",
+                "/api/places|{\"name\":\"Place 1\",\"slots\":4,\"daylightShare\":0.5,\"lampFlux\":0,\"uses\":[\"EMERGENCE\"]}|name|already",
+                "/api/places|{\"name\":\"New\",\"slots\":0,\"daylightShare\":0.5,\"lampFlux\":0,\"uses\":[\"EMERGENCE\"]}|slots|at least one tray",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"daylightShare\":0.5,\"lampFlux\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|both set points",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daySetPoint\":15,\"nightSetPoint\":18,\"daylightShare\":0.5,\"lampFlux\":0,\"uses\":[\"EMERGENCE\"]}|nightSetPoint|above the day",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":7,\"lampFlux\":0,\"uses\":[\"EMERGENCE\"]}|daylightShare|0 to 100",
+                "/api/places|{\"name\":\"New\",\"slots\":4,\"daylightShare\":0.5,\"lampFlux\":0,\"uses\":[]}|uses|used for",
                 "/api/varieties|{\"crop\":\"moon-melon\",\"name\":\"X\"}|crop|not in the library",
                 "/api/varieties|{\"crop\":\"curly-kale\",\"name\":\"Test kale\"}|name|already",
                 "/api/lots|{\"code\":\"L1\",\"varietyId\":1,\"supplier\":\"S\",\"germinationLabel\":0.9,\"testedSeeds\":100,\"testedOn\":\"2027-01-01\",\"seeds\":5}|code|already",
@@ -123,7 +123,7 @@ class StockTest {
     void aNewPlaceMakesTheSeasonNew() throws Exception {
         Season before = seasons.season();
         nursery.post(nursery.propagator, "/api/places", """
-                {"name":"Annex","slots":6,"daySetPoint":18,"nightSetPoint":12,"daylightShare":0.6,"lampLight":0,
+                {"name":"Annex","slots":6,"daySetPoint":18,"nightSetPoint":12,"daylightShare":0.6,"lampFlux":0,
                  "uses":["GROWING_ON"]}""").andExpect(status().isOk());
         assertThat(seasons.season()).isNotSameAs(before);
         assertThat(seasons.season().places()).extracting(place -> place.name()).contains("Annex");

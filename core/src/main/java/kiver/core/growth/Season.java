@@ -66,6 +66,11 @@ public final class Season {
         return latitude;
     }
 
+    /** The weather outdoors, one record for each scenario, all over the season's days. */
+    public List<StationRecord> weather() {
+        return weather;
+    }
+
     /** The first day of all series. */
     public LocalDate firstDay() {
         return weather.get(0).firstDay();

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Map;
 import kiver.core.weather.DailyRange;
-import kiver.core.weather.Daylight;
 import kiver.core.weather.StationRecord;
 
 /**
@@ -42,6 +41,7 @@ public final class ClimateSeries {
         double[] minimum = new double[days];
         double[] maximum = new double[days];
         double[] light = new double[days];
+        DailyLight lights = place.light().at(latitude);
         for (int index = 0; index < days; index++) {
             LocalDate day = weather.firstDay().plusDays(index);
             DailyRange outside = weather.days().get(index);
@@ -50,7 +50,7 @@ public final class ClimateSeries {
                     read != null ? read : bias.on(day, place.climate().inside(outside));
             minimum[index] = inside.minimum();
             maximum[index] = inside.maximum();
-            light[index] = place.daylightShare() * Daylight.lightOutdoors(latitude, day, outside) + place.lampLight();
+            light[index] = lights.onLeaves(day, outside);
         }
         return new ClimateSeries(weather.firstDay(), minimum, maximum, light);
     }

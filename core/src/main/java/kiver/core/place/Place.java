@@ -11,8 +11,7 @@ import java.util.Set;
  * @param walkingOrder the position on the daily round, 1 first
  * @param slots how many trays of 540 × 280 mm it holds, at least 1
  * @param climate what makes its temperature
- * @param daylightShare share of the light outdoors that reaches the plants, 0 to 1
- * @param lampLight light added by lamps, mol m⁻² d⁻¹, 0 or more
+ * @param light what makes its light
  * @param keepsMiceOut whether no mouse comes in
  * @param suits the stages of the work that are done here; not empty
  */
@@ -22,31 +21,24 @@ public record Place(
         int walkingOrder,
         int slots,
         PlaceClimate climate,
-        double daylightShare,
-        double lampLight,
+        PlaceLight light,
         boolean keepsMiceOut,
         Set<PlaceUse> suits) {
 
     public Place {
         Objects.requireNonNull(id);
         Objects.requireNonNull(climate);
+        Objects.requireNonNull(light);
         suits = Set.copyOf(suits);
         if (slots < 1) {
             throw new IllegalArgumentException(name + " must hold at least one tray, not " + slots + ".");
-        }
-        if (daylightShare < 0 || daylightShare > 1) {
-            throw new IllegalArgumentException(
-                    "The daylight share of " + name + " must be from 0 to 1, not " + daylightShare + ".");
-        }
-        if (lampLight < 0) {
-            throw new IllegalArgumentException("The lamp light of " + name + " cannot be negative.");
         }
         if (suits.isEmpty()) {
             throw new IllegalArgumentException(name + " must suit at least one stage of the work.");
         }
     }
 
-    /** A place that mice come into. */
+    /** A place that mice come into, lit from above and by lamps for the usual hours: so many mol m⁻² d⁻¹. */
     public Place(
             PlaceId id,
             String name,
@@ -56,7 +48,15 @@ public record Place(
             double daylightShare,
             double lampLight,
             Set<PlaceUse> suits) {
-        this(id, name, walkingOrder, slots, climate, daylightShare, lampLight, false, suits);
+        this(
+                id,
+                name,
+                walkingOrder,
+                slots,
+                climate,
+                new PlaceLight(daylightShare, Lamps.giving(lampLight)),
+                false,
+                suits);
     }
 
     /** Whether that stage of the work is done here. */

@@ -26,8 +26,12 @@ public final class Daylight {
      * @param range the day's temperatures, whose swing tells how bright it was
      */
     public static double lightOutdoors(double latitude, LocalDate day, DailyRange range) {
-        double share = Math.min(CLEAR_SKY_SHARE, HARGREAVES_INLAND * Math.sqrt(range.swing()));
-        return MOL_PER_MEGAJOULE * share * extraterrestrialRadiation(latitude, day);
+        return MOL_PER_MEGAJOULE * clearness(range) * extraterrestrialRadiation(latitude, day);
+    }
+
+    /** Share of the light above the air that reaches the ground on a day of such temperatures, 0 to 0.75. */
+    public static double clearness(DailyRange range) {
+        return Math.min(CLEAR_SKY_SHARE, HARGREAVES_INLAND * Math.sqrt(range.swing()));
     }
 
     /**
@@ -37,15 +41,19 @@ public final class Daylight {
      * @param day the date
      */
     public static double dayLength(double latitude, LocalDate day) {
-        double declination = 0.409 * Math.sin(2 * Math.PI * day.getDayOfYear() / 365 - 1.39);
-        return 24 / Math.PI * sunsetAngle(Math.toRadians(latitude), declination);
+        return 24 / Math.PI * sunsetAngle(Math.toRadians(latitude), declination(day));
+    }
+
+    /** How far the sun stands north of the equator, radians; FAO-56 equation 24. */
+    static double declination(LocalDate day) {
+        return 0.409 * Math.sin(2 * Math.PI * day.getDayOfYear() / 365 - 1.39);
     }
 
     /** Radiation at the top of the atmosphere, MJ m⁻² d⁻¹; FAO-56 example 8: 20° south, 3 September, 32.2. */
     static double extraterrestrialRadiation(double latitude, LocalDate day) {
         double angle = 2 * Math.PI * day.getDayOfYear() / 365;
         double distance = 1 + 0.033 * Math.cos(angle);
-        double declination = 0.409 * Math.sin(angle - 1.39);
+        double declination = declination(day);
         double phi = Math.toRadians(latitude);
         double sunset = sunsetAngle(phi, declination);
         return 24
@@ -58,7 +66,7 @@ public final class Daylight {
     }
 
     /** The hour angle of sunset; where the sun does not set it is half the circle, where it does not rise nothing. */
-    private static double sunsetAngle(double phi, double declination) {
+    static double sunsetAngle(double phi, double declination) {
         return Math.acos(Math.min(1, Math.max(-1, -Math.tan(phi) * Math.tan(declination))));
     }
 }

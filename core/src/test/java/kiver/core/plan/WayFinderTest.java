@@ -13,9 +13,11 @@ import kiver.core.Samples;
 import kiver.core.crop.Crop;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
+import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceLight;
 import kiver.core.place.PlaceUse;
 import org.junit.jupiter.api.Test;
 
@@ -47,8 +49,7 @@ class WayFinderTest {
                 9,
                 4,
                 new PlaceClimate.SetPoints(25, 23),
-                0.1,
-                3,
+                new PlaceLight(0.1, Lamps.giving(3)),
                 true,
                 Set.of(PlaceUse.EMERGENCE));
         Season season = season(LARGE_WARM, safe, SUITED, YARD);
@@ -61,8 +62,7 @@ class WayFinderTest {
                 9,
                 4,
                 new PlaceClimate.SetPoints(8, 6),
-                0.1,
-                3,
+                new PlaceLight(0.1, Lamps.giving(3)),
                 true,
                 Set.of(PlaceUse.EMERGENCE));
         assertThat(WayFinder.wayFor(season(LARGE_WARM, cold, SUITED, YARD), Samples.eatenByMice(), TODAY)

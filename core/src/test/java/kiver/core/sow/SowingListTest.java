@@ -14,9 +14,11 @@ import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropLibraryReader;
+import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceLight;
 import kiver.core.place.PlaceUse;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -38,8 +40,7 @@ class SowingListTest {
                 1,
                 20,
                 new PlaceClimate.SetPoints(20, 18),
-                0.5,
-                4,
+                new PlaceLight(0.5, Lamps.giving(4)),
                 keepsMiceOut,
                 Set.of(PlaceUse.EMERGENCE));
     }

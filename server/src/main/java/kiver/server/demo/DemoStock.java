@@ -11,9 +11,11 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import kiver.core.crop.Crop;
 import kiver.core.order.Protection;
+import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceLight;
 import kiver.core.place.PlaceUse;
 import kiver.core.seed.PacketSays;
 
@@ -98,8 +100,7 @@ final class DemoStock {
                         order,
                         slots,
                         new PlaceClimate.SetPoints(day, night),
-                        daylight,
-                        lamps,
+                        new PlaceLight(daylight, Lamps.giving(lamps)),
                         daylight < WALLED,
                         EnumSet.of(first, more)),
                 caution);

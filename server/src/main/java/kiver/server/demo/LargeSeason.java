@@ -165,8 +165,8 @@ class LargeSeason implements ApplicationRunner {
                                     order,
                                     place.slots() * (wanted > 1000 ? 5 : 1),
                                     place.climate(),
-                                    place.daylightShare(),
-                                    place.lampLight(),
+                                    place.light(),
+                                    place.keepsMiceOut(),
                                     place.suits()),
                             "");
                 }

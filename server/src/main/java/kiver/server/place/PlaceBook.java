@@ -7,11 +7,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceLight;
 import kiver.core.place.PlaceUse;
+import kiver.core.place.ShadeCloth;
+import kiver.core.weather.Aspect;
 import kiver.core.weather.DailyRange;
+import kiver.core.weather.SkyView;
 import kiver.core.weather.StationRecord;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
@@ -32,7 +38,8 @@ public class PlaceBook {
     PlaceBook(PlaceMapper mapper, PlaceProbe probe, Revisions revisions) {
         this.mapper = mapper;
         this.probe = probe;
-        places = new Kept<>(() -> mapper.all().stream().map(PlaceBook::place).toList());
+        places = new Kept<>(
+                () -> placesWithCautions().stream().map(NamedPlace::place).toList());
         revisions.whenChanged("place", places::discard);
     }
 
@@ -43,14 +50,18 @@ public class PlaceBook {
 
     /** The places in walking order, each with its caution. */
     public List<NamedPlace> placesWithCautions() {
-        return mapper.all().stream()
-                .map(row -> new NamedPlace(place(row), row.caution()))
+        List<PlaceMapper.PlaceRow> rows = mapper.all();
+        // Read afterwards: a place that was added in between has its light, too.
+        Map<Long, PlaceLight> lights =
+                mapper.lights().stream().collect(Collectors.toMap(PlaceMapper.LightRow::id, PlaceBook::light));
+        return rows.stream()
+                .map(row -> new NamedPlace(place(row, lights.get(row.id())), row.caution()))
                 .toList();
     }
 
     /** Adds a place; its number in {@code place} is not used. */
     public void add(Place place, String caution) {
-        mapper.insert(row(place, caution));
+        mapper.insert(row(place, caution), place.light());
         places.forget();
     }
 
@@ -62,8 +73,16 @@ public class PlaceBook {
                     Said.of("Another place is stop {stop} on the round.").with("stop", place.walkingOrder()));
         }
         if (mapper.update(row(place, caution)) == 0) {
-            mapper.insert(row(place, caution));
+            mapper.insert(row(place, caution), place.light());
+        } else {
+            mapper.light(place.name(), place.light());
         }
+        places.forget();
+    }
+
+    /** Changes what makes the light of a place that is there. */
+    public void light(Place place, PlaceLight light) {
+        mapper.light(place.name(), light);
         places.forget();
     }
 
@@ -81,8 +100,6 @@ public class PlaceBook {
                 open == null ? null : open.gainByDay(),
                 open == null ? null : open.gainByNight(),
                 open == null ? null : open.floor(),
-                place.daylightShare(),
-                place.lampLight(),
                 place.suits(PlaceUse.EMERGENCE),
                 place.suits(PlaceUse.GROWING_ON),
                 place.suits(PlaceUse.HARDENING_OFF),
@@ -115,7 +132,7 @@ public class PlaceBook {
         return byPlace;
     }
 
-    private static Place place(PlaceMapper.PlaceRow row) {
+    private static Place place(PlaceMapper.PlaceRow row, PlaceLight light) {
         Set<PlaceUse> suits = EnumSet.noneOf(PlaceUse.class);
         if (row.forEmergence()) {
             suits.add(PlaceUse.EMERGENCE);
@@ -135,9 +152,16 @@ public class PlaceBook {
                 row.walkingOrder(),
                 row.slots(),
                 climate,
-                row.daylightShare(),
-                row.lampLight(),
+                light,
                 row.keepsMiceOut(),
                 suits);
+    }
+
+    private static PlaceLight light(PlaceMapper.LightRow row) {
+        return new PlaceLight(
+                row.daylightShare(),
+                new SkyView(Aspect.valueOf(row.aspect()), row.sunFrom(), row.sunUntil()),
+                new ShadeCloth(row.clothTakes(), row.clothAbove()),
+                new Lamps(row.lampFlux(), row.lampHours(), row.lampDistance()));
     }
 }

@@ -10,9 +10,11 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Set;
+import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceLight;
 import kiver.core.place.PlaceUse;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -56,9 +58,15 @@ class PlaceController {
             @DecimalMax(value = "1", message = "Enter 0 to 100 %.")
             Double daylightShare,
 
-            @NotNull(message = "Say how much light lamps add.")
-            @DecimalMin(value = "0", message = "Lamps cannot take light away.")
-            Double lampLight,
+            @Nullable
+            @DecimalMin(value = "0", message = "Lamps give 0 to 2,000 µmol at the leaves.")
+            @DecimalMax(value = "2000", message = "Lamps give 0 to 2,000 µmol at the leaves.")
+            Double lampFlux,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "A day has 24 hours.")
+            @DecimalMax(value = "24", message = "A day has 24 hours.")
+            Double lampHours,
 
             @Nullable Boolean keepsMiceOut,
 
@@ -94,10 +102,19 @@ class PlaceController {
                         last + 1,
                         entry.slots(),
                         climate,
-                        entry.daylightShare(),
-                        entry.lampLight(),
+                        new PlaceLight(entry.daylightShare(), lamps(entry)),
                         Boolean.TRUE.equals(entry.keepsMiceOut()),
                         Set.copyOf(entry.uses())),
                 "");
+    }
+
+    /** Lamps of which nobody said how long they burn burn as long as most do. */
+    private static Lamps lamps(PlaceEntry entry) {
+        return entry.lampFlux() == null || entry.lampFlux() == 0
+                ? Lamps.NONE
+                : new Lamps(
+                        entry.lampFlux(),
+                        entry.lampHours() == null ? Lamps.USUAL_HOURS : entry.lampHours(),
+                        Lamps.NONE.distance());
     }
 }

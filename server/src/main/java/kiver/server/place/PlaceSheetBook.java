@@ -1,15 +1,22 @@
 package kiver.server.place;
 
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceLight;
 import kiver.core.place.PlaceUse;
+import kiver.core.place.ShadeCloth;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.core.weather.Aspect;
+import kiver.core.weather.SkyView;
 import kiver.server.problem.Refusal;
 import kiver.server.sheet.SheetBook;
 import kiver.server.wording.Said;
@@ -20,6 +27,9 @@ import org.springframework.stereotype.Component;
 class PlaceSheetBook implements SheetBook {
 
     private static final int NO_FLOOR = -60;
+
+    private static final List<String> ASPECTS =
+            Arrays.stream(Aspect.values()).map(PlaceSheetBook::words).toList();
 
     private static final Shape SHAPE = new Shape(
             "places",
@@ -34,7 +44,14 @@ class PlaceSheetBook implements SheetBook {
                     Column.of("gain_by_night"),
                     Column.of("floor"),
                     Column.of("daylight_share"),
-                    Column.of("lamp_light"),
+                    Column.of("lamp_flux").orNone(),
+                    Column.of("lamp_hours").orNone(),
+                    Column.of("lamp_distance").orNone(),
+                    Column.choice("aspect", ASPECTS.toArray(String[]::new)).orNone(),
+                    Column.of("sun_from").orNone(),
+                    Column.of("sun_until").orNone(),
+                    Column.of("cloth_takes").orNone(),
+                    Column.of("cloth_above").orNone(),
                     Column.choice("for_emergence", "yes", "no"),
                     Column.choice("for_growing_on", "yes", "no"),
                     Column.choice("for_hardening_off", "yes", "no"),
@@ -72,13 +89,42 @@ class PlaceSheetBook implements SheetBook {
                 open == null ? "" : open.gainByDay(),
                 open == null ? "" : open.gainByNight(),
                 open == null || open.floor() <= NO_FLOOR ? "" : open.floor(),
-                place.daylightShare(),
-                place.lampLight(),
+                place.light().daylightShare(),
+                place.light().lamps().flux(),
+                place.light().lamps().hours(),
+                place.light().lamps().distance(),
+                words(place.light().sky().aspect()),
+                place.light().sky().sunFrom(),
+                place.light().sky().sunUntil(),
+                place.light().cloth().takes(),
+                place.light().cloth().above(),
                 yes(place, PlaceUse.EMERGENCE),
                 yes(place, PlaceUse.GROWING_ON),
                 yes(place, PlaceUse.HARDENING_OFF),
                 place.keepsMiceOut() ? "yes" : "no",
                 named.caution());
+    }
+
+    private static PlaceLight light(SheetRow row) {
+        double flux = row.numberOr("lamp_flux", 0);
+        return new PlaceLight(
+                row.number("daylight_share"),
+                new SkyView(aspect(row), row.numberOr("sun_from", 0), row.numberOr("sun_until", 24)),
+                new ShadeCloth(row.numberOr("cloth_takes", 0), row.numberOr("cloth_above", ShadeCloth.NONE.above())),
+                new Lamps(
+                        flux,
+                        row.numberOr("lamp_hours", flux > 0 ? Lamps.USUAL_HOURS : 0),
+                        row.numberOr("lamp_distance", Lamps.NONE.distance())));
+    }
+
+    private static Aspect aspect(SheetRow row) {
+        return row.text("aspect").isEmpty()
+                ? Aspect.OVERHEAD
+                : Aspect.valueOf(row.oneOf("aspect", ASPECTS).toUpperCase(Locale.ROOT));
+    }
+
+    private static String words(Aspect aspect) {
+        return aspect.name().toLowerCase(Locale.ROOT);
     }
 
     private static String yes(Place place, PlaceUse use) {
@@ -116,8 +162,7 @@ class PlaceSheetBook implements SheetBook {
                         row.wholeNumber("walking_order"),
                         slots,
                         climate,
-                        row.number("daylight_share"),
-                        row.number("lamp_light"),
+                        light(row),
                         row.yesOrNothing("keeps_mice_out"),
                         uses),
                 row.text("caution"));

@@ -146,7 +146,7 @@ class SpaceController {
                 place.slots(),
                 set == null ? null : set.day(),
                 set == null ? null : set.night(),
-                place.lampLight(),
+                place.light().lamps().light(),
                 place.suits().stream().sorted().toList(),
                 Arrays.stream(occupancy.used(place.id()))
                         .map(slots -> Math.round(100 * slots) / 100.0)

@@ -58,6 +58,7 @@ class RoundController {
     private final TaskMarks marks;
     private final HandsBook hands;
     private final Warmth warmth;
+    private final PlaceLights lights;
     private final WaterRound water;
 
     RoundController(
@@ -72,8 +73,10 @@ class RoundController {
             TaskMarks marks,
             HandsBook hands,
             Warmth warmth,
+            PlaceLights lights,
             WaterRound water) {
         this.warmth = warmth;
+        this.lights = lights;
         this.water = water;
         this.marks = marks;
         this.hands = hands;
@@ -187,7 +190,7 @@ class RoundController {
         Map<TaskMarks.Key, TaskMarks.Mark> noted = marks.all();
         Set<String> cautioned = new HashSet<>();
         Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
-        Map<PlaceId, PlaceLightView> light = warmth.light();
+        Map<PlaceId, PlaceLightView> light = lights.all();
         Map<PlaceId, List<WaterRound.Called>> calls = water.calls().stream()
                 .collect(Collectors.groupingBy(
                         called -> called.standing().group().place()));

@@ -9,9 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
-import kiver.core.care.LightCall;
 import kiver.core.growth.CardinalTemperatures;
-import kiver.core.growth.Season;
 import kiver.core.harden.NightOut;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.ClimateSeries;
@@ -33,7 +31,6 @@ import org.springframework.stereotype.Component;
 class Warmth {
 
     private static final int HOURS_BACK = 24;
-    private static final int DAYS_OF_LIGHT = 7;
 
     private final ProbeReadings readings;
     private final PlaceBook places;
@@ -72,29 +69,6 @@ class Warmth {
         return warnings;
     }
 
-    /** The light of each place over the last days, and what it does to what grows there. */
-    Map<PlaceId, PlaceLightView> light() {
-        LocalDate today = clock.today();
-        Season season = seasons.season();
-        Map<PlaceId, List<LightCall.Growing>> growing = analyst.all().stream()
-                .filter(batch -> batch.trouble().isEmpty()
-                        && batch.stage() != BatchStage.READY
-                        && batch.file().state().balance().alive() > 0
-                        && stoodThere(batch, today))
-                .collect(Collectors.groupingBy(
-                        batch -> batch.file().state().place().orElseThrow(),
-                        Collectors.mapping(
-                                batch -> new LightCall.Growing(
-                                        batch.number(), batch.crop().leaves()),
-                                Collectors.toList())));
-        LocalDate from = today.minusDays(DAYS_OF_LIGHT);
-        return places.places().stream().collect(Collectors.toMap(Place::id, place -> {
-            double light = season.meanLight(place.id(), from, DAYS_OF_LIGHT);
-            double warmth = season.meanTemperature(place.id(), from, DAYS_OF_LIGHT);
-            return PlaceLightView.of(light, LightCall.of(light, warmth, growing.getOrDefault(place.id(), List.of())));
-        }));
-    }
-
     /** While the forecast lasts all weather years say the same. */
     private HoursAhead ahead(Place place, LocalDate today) {
         ClimateSeries climate = seasons.season().climate(place.id()).get(0);
@@ -116,7 +90,7 @@ class Warmth {
     }
 
     /** What came today did not stand there through the night. */
-    private static boolean stoodThere(BatchOutlook batch, LocalDate today) {
+    static boolean stoodThere(BatchOutlook batch, LocalDate today) {
         return batch.file().state().placements().stream()
                 .reduce((earlier, later) -> later)
                 .filter(last -> last.from().isBefore(today))

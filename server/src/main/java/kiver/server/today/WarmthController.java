@@ -23,12 +23,14 @@ class WarmthController {
 
     private final ProbeReadings readings;
     private final Warmth warmth;
+    private final PlaceLights lights;
     private final PlaceBook places;
     private final NurseryClock clock;
 
-    WarmthController(ProbeReadings readings, Warmth warmth, PlaceBook places, NurseryClock clock) {
+    WarmthController(ProbeReadings readings, Warmth warmth, PlaceLights lights, PlaceBook places, NurseryClock clock) {
         this.readings = readings;
         this.warmth = warmth;
+        this.lights = lights;
         this.places = places;
         this.clock = clock;
     }
@@ -69,7 +71,7 @@ class WarmthController {
         LocalDateTime from = until.minusHours(HOURS_SHOWN).truncatedTo(ChronoUnit.HOURS);
         Map<PlaceId, List<ProbeReading>> read = readings.between(from, until);
         Map<PlaceId, List<PlaceWarningView>> warnings = warmth.warnings();
-        Map<PlaceId, PlaceLightView> light = warmth.light();
+        Map<PlaceId, PlaceLightView> light = lights.all();
         return new WarmthView(
                 from,
                 until,

@@ -1,0 +1,48 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { answered, api, type WarmthView } from '../api/client';
+import { Loading, Nothing, Trouble } from '../look/States';
+import { figures } from '../words/quantity';
+import { say } from '../words/say';
+import { LightOf } from './LightOf';
+import { SpaceTabs } from './SpaceTabs';
+
+type Lit = WarmthView['places'][number];
+
+/** The place to look at first: where something suffers, else the first of the round. */
+const first = (places: Lit[]): Lit | undefined => places.find((place) => place.light.dark ?? place.light.fierce) ?? places[0];
+
+/** How light each place is, and what makes one of them so. */
+export function LightPage({ mayChange }: { mayChange: boolean }) {
+  const asked = useParams().place;
+  const warmth = useQuery({ queryKey: ['warmth'], queryFn: () => answered(api.GET('/api/warmth')) });
+  if (warmth.isPending) return <Loading what={say('the light of the places')} />;
+  if (!warmth.data) return <Trouble error={warmth.error} retry={() => warmth.refetch()} />;
+  const places = warmth.data.places;
+  const chosen = asked === undefined ? first(places)?.placeId : Number(asked);
+  return (
+    <>
+      <SpaceTabs />
+      <h1 className="mb-1">{say('Light of the places')}</h1>
+      <p className="mb-2 text-sm text-pencil">{say('Mol of light a day that reached the leaves last week.')}</p>
+      <nav aria-label={say('Places')} className="mb-4 flex flex-wrap gap-1">
+        {places.map((place) => (
+          <Link
+            key={place.placeId}
+            to={`/light/${place.placeId}`}
+            aria-current={place.placeId === chosen ? 'page' : undefined}
+            className={`flex min-h-11 items-baseline gap-2 border px-2 py-2 text-sm ${
+              place.placeId === chosen ? 'border-dusk bg-board font-semibold' : 'border-rule'
+            }`}
+          >
+            {place.place}
+            <span className="font-semibold">{figures(place.light.light, place.light.light < 10 ? 1 : 0)}</span>
+            {place.light.dark && <span className="text-ochre">{say('dark')}</span>}
+            {place.light.fierce && <span className="text-brick">{say('fierce sun')}</span>}
+          </Link>
+        ))}
+      </nav>
+      {chosen === undefined ? <Nothing>{say('There are no places yet.')}</Nothing> : <LightOf key={chosen} place={chosen} mayChange={mayChange} />}
+    </>
+  );
+}
