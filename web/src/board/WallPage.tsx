@@ -23,6 +23,7 @@ const MARKS: Record<Work['kind'], Mark> = {
   CLEAR: 'RELEASED',
   WATCH: 'PAST_BEST',
   FEED: 'GROWING_ON',
+  TEND: 'GROWING_ON',
 };
 
 /** Work with a fixed place in the day, as few words as fit into a month's day. */

@@ -3,16 +3,18 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answered, api } from '../api/client';
-import { useChoices } from '../api/queries';
+import { useChoices, useSession } from '../api/queries';
 import { Field } from '../look/Field';
 import { LineChart } from '../look/LineChart';
 import { Caution, Loading, Trouble } from '../look/States';
 import { spreadWords } from '../words/days';
 import { say } from '../words/say';
+import { TendingOf } from './TendingOf';
 import { degrees, temperature, temperatureUnit } from '../words/quantity';
 
 /** A crop: its curves with what they were fitted to, its stages at a place and day, and every figure with its source. */
 export function CropPage({ today }: { today: string }) {
+  const mayChange = useSession().data?.role === 'PROPAGATOR';
   const code = useParams().code ?? '';
   const choices = useChoices();
   const [place, setPlace] = useState('');
@@ -103,6 +105,7 @@ export function CropPage({ today }: { today: string }) {
           ))}
         </dl>
       </section>
+      <TendingOf key={JSON.stringify(view.tending)} code={code} tending={view.tending} mayChange={mayChange} />
       <section aria-label={say('Every figure')} className="mt-5">
         <h2 className="mb-2">{say('Every figure')}</h2>
         <dl className="board grid grid-cols-[1fr_auto] gap-x-4 p-3 text-sm lg:grid-cols-[1fr_auto_1fr_auto]">

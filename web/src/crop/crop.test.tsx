@@ -21,6 +21,7 @@ const crop = (more: Partial<CropView> = {}): CropView => ({
     { temperature: 20, days: 8, leavesPerDay: 0.23 },
     { temperature: 40, leavesPerDay: 0 },
   ],
+  tending: { potDepth: 'DEEP', brushed: false, pinchedFrom: 0, flowersOffFrom: 0 },
   observed: [
     { temperature: 10, days: 43 },
     { temperature: 20, days: 8 },
@@ -47,6 +48,31 @@ describe('a crop', () => {
     expect(screen.getByText(/Leaves are poisonous to eat/)).toBeTruthy();
     expect(screen.getByText('27.3')).toBeTruthy();
     expect(screen.getByText('for the note')).toBeTruthy();
+  });
+
+  it('is tended as the nursery asks', async () => {
+    const session = { signedIn: true, person: 1, name: 'Rill', role: 'PROPAGATOR', nursery: 'N', today: '2027-04-15', demo: true };
+    let asked = 0;
+    const calls = fakeServer({
+      'GET /api/session': session,
+      'GET /api/crops/tomato': crop(),
+      'GET /api/choices': sampleChoices,
+      'PUT /api/crops/tomato/tending': () =>
+        asked++ === 0 ? new Status(422, { message: 'x', errors: [{ field: 'pinchedFrom', message: 'Enter 0 to 20 true leaves.' }] }) : {},
+    });
+    show(<CropPage today="2027-04-15" />, '/crops/tomato', '/crops/:code');
+    fireEvent.change(await screen.findByLabelText('Pinched at, true leaves'), { target: { value: 'six' } });
+    fireEvent.change(screen.getByLabelText('Tops brushed'), { target: { value: 'yes' } });
+    fireEvent.click(await screen.findByText('Tend it like this'));
+    expect(await screen.findByText('Enter 0 to 20 true leaves.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Pinched at, true leaves'), { target: { value: '6' } });
+    fireEvent.click(screen.getByText('Tend it like this'));
+    expect(await screen.findByText('Kept.')).toBeTruthy();
+    const sent = calls.filter((call) => call.method === 'PUT').map((call) => call.body);
+    expect(sent).toEqual([
+      { potDepth: 'DEEP', brushed: true, pinchedFrom: -1, flowersOffFrom: 0 },
+      { potDepth: 'DEEP', brushed: true, pinchedFrom: 6, flowersOffFrom: 0 },
+    ]);
   });
 
   it('shows its stages at the place and on the day that are chosen', async () => {

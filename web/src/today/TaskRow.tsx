@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { BatchSummary, StopView, TaskKind, Urgency } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
+import { useBenchChange } from '../bench/useOutbox';
 import { announce } from '../look/announce';
 import { StageMark } from '../look/StageMark';
 import { Refusal } from '../look/States';
@@ -38,7 +39,13 @@ export const TASK_WORDS: Record<TaskKind, string> = {
   CLEAR_SPARES: say('Clear spares'),
   WATCH_DATE: say('Watch the date'),
   FEED: say('Feed'),
+  BRUSH: say('Brush'),
+  PINCH: say('Pinch'),
+  TAKE_FLOWERS: say('Flowers off'),
 };
+
+/** Work of which the record of the plants tells. */
+const STEPS: Partial<Record<TaskKind, string>> = { BRUSH: 'BRUSHED', PINCH: 'PINCHED', TAKE_FLOWERS: 'FLOWERS_OFF' };
 
 const URGENCY_WORDS: Record<Urgency, string> = { LATE: say('late'), AT_RISK: say('at risk'), TODAY: '' };
 
@@ -140,11 +147,24 @@ function Tools({ batch, task, hands }: { batch: BatchSummary; task: Task; hands:
         <Link className="act" to="/feed" aria-label={say('Note it: {what}', { what })}>
           {say('Note it')}
         </Link>
+      ) : STEPS[task.kind] ? (
+        <DoneToPlants what={what} batch={batch.number} step={STEPS[task.kind]!} />
       ) : (
         <Tick what={what} done={task.done} pending={tick.isPending} press={() => press(!task.done)} />
       )}
       {(tick.error ?? hand.error) && <Refusal message={(tick.error ?? hand.error)?.message} />}
     </span>
+  );
+}
+
+/** What was done to plants goes into their record, also without a signal; it is undone there. */
+function DoneToPlants({ what, batch, step }: { what: string; batch: number; step: string }) {
+  const tend = useBenchChange<{ step: string }>(`/api/batches/${batch}/tendings`, () => what);
+  return (
+    <>
+      <Tick what={what} done={tend.isSuccess} pending={tend.isPending || tend.isSuccess} press={() => tend.mutate({ step })} />
+      <Refusal message={tend.error?.message} />
+    </>
   );
 }
 

@@ -3,8 +3,6 @@ package kiver.core.batch;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.TreeMap;
 import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
@@ -13,7 +11,14 @@ import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
 /** Something that was done to a batch or seen in it; of one of four families. */
-public sealed interface BatchChange {
+public sealed interface BatchChange
+        permits BatchChange.OfPlants,
+                BatchChange.OfPlace,
+                BatchChange.OfHardening,
+                BatchChange.Noted,
+                LookedOver,
+                BatchChange.Corrected,
+                Tended {
 
     /** Changes the account of its cells: what was sown, counted, potted, lost or let go. */
     sealed interface OfPlants extends BatchChange {}
@@ -349,32 +354,6 @@ public sealed interface BatchChange {
             if (text.isEmpty() || text.length() > MOST_LETTERS) {
                 throw new ChangeRefused("text", new ChangeFault.NoteLength(MOST_LETTERS));
             }
-        }
-    }
-
-    /**
-     * A few plants were looked at closely. It changes nothing of them, and trues what is forecast.
-     *
-     * @param leaves true leaves of each plant that was counted, 0 to 40, at most 20 plants; empty where none was counted
-     * @param roots of those that were taken out; empty where nobody looked
-     */
-    record LookedOver(List<Integer> leaves, Optional<RootsSeen> roots) implements BatchChange {
-        private static final int MOST_PLANTS = 20;
-        private static final int MOST_LEAVES = 40;
-
-        public LookedOver {
-            leaves = List.copyOf(leaves);
-            if (leaves.size() > MOST_PLANTS || (leaves.isEmpty() && roots.isEmpty())) {
-                throw new ChangeRefused("leaves", new ChangeFault.PlantsLookedAt(MOST_PLANTS));
-            }
-            if (leaves.stream().anyMatch(each -> each < 0 || each > MOST_LEAVES)) {
-                throw new ChangeRefused("leaves", new ChangeFault.LeavesSeen(MOST_LEAVES));
-            }
-        }
-
-        /** True leaves of the plants counted, on average; empty where none was counted. */
-        public OptionalDouble meanLeaves() {
-            return leaves.stream().mapToInt(Integer::intValue).average();
         }
     }
 

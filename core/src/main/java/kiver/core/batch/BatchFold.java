@@ -34,7 +34,7 @@ final class BatchFold {
     final SortedMap<LocalDate, Integer> cellsUp = new TreeMap<>();
     final SortedSet<LocalDate> pottingDays = new TreeSet<>();
     final Map<TrayId, Grade> gradeOfTray = new HashMap<>();
-    final SortedMap<LocalDate, BatchChange.LookedOver> looks = new TreeMap<>();
+    final SortedMap<LocalDate, LookedOver> looks = new TreeMap<>();
 
     /** Sooner no root comes to the edge of what it was sown or potted into. */
     private static final int DAYS_TO_FILL = 5;
@@ -63,8 +63,10 @@ final class BatchFold {
             apply(recorded.day(), place);
         } else if (change instanceof BatchChange.OfHardening hardening) {
             apply(recorded.day(), hardening);
-        } else if (change instanceof BatchChange.LookedOver look) {
+        } else if (change instanceof LookedOver look) {
             look(recorded.day(), look);
+        } else if (change instanceof Tended) {
+            requireAlive("step");
         } else if (!(change instanceof BatchChange.Corrected || change instanceof BatchChange.Noted)) {
             throw unknown(change);
         }
@@ -102,11 +104,15 @@ final class BatchFold {
         }
     }
 
-    private void look(LocalDate day, BatchChange.LookedOver look) {
+    private void requireAlive(String part) {
         requireSown();
         if (cells.values().stream().noneMatch(cell -> cell.condition() == CellCondition.ALIVE)) {
-            throw new ChangeRefused("leaves", new ChangeFault.NoneToLookAt());
+            throw new ChangeRefused(part, new ChangeFault.NoneToLookAt());
         }
+    }
+
+    private void look(LocalDate day, LookedOver look) {
+        requireAlive("leaves");
         LocalDate filled = pottingDays.isEmpty() ? sownOn : pottingDays.last();
         boolean reachFar = look.roots().filter(seen -> seen != RootsSeen.NONE).isPresent();
         if (reachFar && filled != null && day.isBefore(filled.plusDays(DAYS_TO_FILL))) {

@@ -255,7 +255,7 @@ public final class BatchState {
     }
 
     /** When plants of it were looked at closely, and what was seen. */
-    public SortedMap<LocalDate, BatchChange.LookedOver> looks() {
+    public SortedMap<LocalDate, LookedOver> looks() {
         return Collections.unmodifiableSortedMap(fold.looks);
     }
 

@@ -20,6 +20,11 @@ public record CellHabits(
         this(days, habit, clumpSeeds, seedlingsPerSeed, thirst, PotDepth.LEVEL);
     }
 
+    /** The same, set otherwise when it is potted up. */
+    public CellHabits set(PotDepth depth) {
+        return new CellHabits(days, habit, clumpSeeds, seedlingsPerSeed, thirst, depth);
+    }
+
     /** How a crop takes cells. */
     public enum Habit {
         /** Does well in cells. */

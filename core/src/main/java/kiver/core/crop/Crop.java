@@ -17,6 +17,7 @@ import kiver.core.growth.LeafGrowth;
  * @param cells how it puts up with life in a cell
  * @param seed what to know about the seed
  * @param cold what cold does to it while it is young
+ * @param tending steps that this nursery takes with it and others do not
  * @param outdoors what it asks of the open
  * @param planting what the grower is told
  * @param sources where the figures come from
@@ -32,6 +33,7 @@ public record Crop(
         CellHabits cells,
         SeedTraits seed,
         ColdNeeds cold,
+        Tending tending,
         OutdoorNeeds outdoors,
         PlantingOut planting,
         Sources sources) {
@@ -42,13 +44,14 @@ public record Crop(
         Objects.requireNonNull(hardiness);
         Objects.requireNonNull(cells);
         Objects.requireNonNull(cold);
+        Objects.requireNonNull(tending);
         Objects.requireNonNull(outdoors);
         if (!(leafLimit > 0)) {
             throw new IllegalArgumentException("The leaf limit of " + name + " must be positive.");
         }
     }
 
-    /** One to which cold does what it does to its class. */
+    /** One to which cold does what it does to its class, and that is tended like most. */
     public Crop(
             CropCode code,
             String name,
@@ -73,6 +76,26 @@ public record Crop(
                 cells,
                 seed,
                 ColdNeeds.of(hardiness),
+                Tending.NONE,
+                outdoors,
+                planting,
+                sources);
+    }
+
+    /** The same, tended and set otherwise. */
+    public Crop tended(Tending otherwise, PotDepth depth) {
+        return new Crop(
+                code,
+                name,
+                hardiness,
+                emergence,
+                leaves,
+                growAt,
+                leafLimit,
+                cells.set(depth),
+                seed,
+                cold,
+                otherwise,
                 outdoors,
                 planting,
                 sources);

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.LookedOver;
 import kiver.core.batch.RootsSeen;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
@@ -43,7 +43,7 @@ record RootsTold(RootPace pace, Optional<RootsSeen> seen) {
     static RootsTold of(BatchState state, double leafLimit, ToDoubleFunction<LocalDate> leavesOn) {
         LocalDate filled = state.lastPottedOn().orElse(LocalDate.MIN);
         RootPace pace = RootPace.BEFORE_ANY_LOOK;
-        for (Map.Entry<LocalDate, BatchChange.LookedOver> look :
+        for (Map.Entry<LocalDate, LookedOver> look :
                 state.looks().tailMap(filled).entrySet()) {
             Optional<RootsSeen> roots = look.getValue().roots();
             if (roots.isPresent()) {

@@ -24,6 +24,9 @@ public final class Patience {
     /** Hunger is slow. */
     private static final int DAYS_FEED_WAITS = 3;
 
+    /** Side shoots and flowers come a little later then. */
+    private static final int DAYS_TENDING_WAITS = 4;
+
     private Patience() {}
 
     /**
@@ -41,8 +44,10 @@ public final class Patience {
             case POT_ON -> Optional.of(day.plusDays(DAYS_ROOTS_WAIT));
             case START_HARDENING -> Optional.of(day.plusDays(DAYS_HARDENING_WAITS));
             case CLEAR_SPARES, WATCH_DATE -> Optional.of(day.plusDays(DAYS_A_LOOK_WAITS));
+            case PINCH, TAKE_FLOWERS -> Optional.of(day.plusDays(DAYS_TENDING_WAITS));
             case FEED -> Optional.of(day.plusDays(DAYS_FEED_WAITS));
-            case SOAK, TAKE_IN, HARDEN, END_HARDENING, RELEASE, DECIDE_ON_FAILING, LOOK_FOR_FROST -> Optional.empty();
+            case SOAK, TAKE_IN, HARDEN, END_HARDENING, RELEASE, DECIDE_ON_FAILING, LOOK_FOR_FROST, BRUSH ->
+                Optional.empty();
         };
     }
 }

@@ -73,6 +73,7 @@ public final class Round {
             watching(batch, today).ifPresent(tasks::add);
         }
         feeding(batch, today).ifPresent(tasks::add);
+        tasks.addAll(TendingTasks.of(batch, today));
         return List.copyOf(tasks);
     }
 

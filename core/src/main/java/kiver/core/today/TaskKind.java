@@ -17,5 +17,8 @@ public enum TaskKind {
     RELEASE,
     CLEAR_SPARES,
     WATCH_DATE,
-    FEED
+    FEED,
+    BRUSH,
+    PINCH,
+    TAKE_FLOWERS
 }

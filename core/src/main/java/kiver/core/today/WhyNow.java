@@ -67,6 +67,15 @@ public sealed interface WhyNow {
      */
     record WantsFeed(LocalDate reserveEnds, Optional<LocalDate> lastFed) implements WhyNow {}
 
+    /** Its tops are brushed each day, as this nursery does with its crop. */
+    record WantsBrushing() implements WhyNow {}
+
+    /** It has so many true leaves, at which this nursery takes out the tips. */
+    record HasLeavesForPinching(long leaves) implements WhyNow {}
+
+    /** It has so many true leaves and may show flowers, which this nursery takes off. */
+    record MayFlower(long leaves, Optional<LocalDate> lastTaken) implements WhyNow {}
+
     /**
      * It has the leaves for its next container.
      *

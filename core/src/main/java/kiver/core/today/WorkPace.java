@@ -28,6 +28,8 @@ public record WorkPace(double sowing, double potting, double counting, double ca
             case MOVE_TO_GROW_ON -> size.trays() * carrying;
             case POT_ON -> size.plants() * potting + size.trays() * carrying;
             case START_HARDENING, HARDEN -> 2 * size.trays() * carrying;
+            case PINCH, TAKE_FLOWERS -> looking + size.plants() * counting;
+            case BRUSH -> size.trays() * counting;
             case FEED, SOAK, UNCOVER, END_HARDENING, DECIDE_ON_FAILING, WATCH_DATE, LOOK_FOR_FROST -> looking;
         };
         return seconds / SECONDS_IN_MINUTE;

@@ -214,7 +214,7 @@ class BatchStateTest {
         LocalDate day = LocalDate.of(2027, 3, 1);
         BatchState sown = BatchState.after(List.of())
                 .after(day, new BatchChange.Sown(new CellRun(TRAY, 1, 6), 1, new LotId(1), "Mix", new PlaceId(1)));
-        BatchChange circling = new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING));
+        BatchChange circling = new LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING));
         assertThatThrownBy(() -> sown.after(day.plusDays(9), circling)).isInstanceOf(ChangeRefused.class);
         BatchState up = sown.after(day.plusDays(4), new BatchChange.Counted(TRAY, Map.of(1, 1, 2, 1), true));
         assertThatThrownBy(() -> up.after(day.plusDays(4), circling)).isInstanceOf(ChangeRefused.class);
@@ -223,10 +223,8 @@ class BatchStateTest {
         BatchState potted = seen.after(
                 day.plusDays(21), new BatchChange.PottedOn(TRAY, List.of(1, 2), new CellRun(new TrayId(77), 1, 2)));
         assertThat(potted.roots()).isEmpty();
-        assertThatThrownBy(() -> new BatchChange.LookedOver(List.of(), Optional.empty()))
-                .isInstanceOf(ChangeRefused.class);
-        assertThatThrownBy(() -> new BatchChange.LookedOver(List.of(41), Optional.empty()))
-                .isInstanceOf(ChangeRefused.class);
+        assertThatThrownBy(() -> new LookedOver(List.of(), Optional.empty())).isInstanceOf(ChangeRefused.class);
+        assertThatThrownBy(() -> new LookedOver(List.of(41), Optional.empty())).isInstanceOf(ChangeRefused.class);
     }
 
     /** Java 17 does not see whether a family is handled whole, so this goes through all of them. */
@@ -248,7 +246,8 @@ class BatchStateTest {
                 new BatchChange.Recognised(tray, List.of(2)),
                 new BatchChange.PottedOn(tray, List.of(2), new CellRun(pots, 1, 1)),
                 new BatchChange.Noted("Pale since Monday"),
-                new BatchChange.LookedOver(List.of(2, 3), Optional.empty()),
+                new LookedOver(List.of(2, 3), Optional.empty()),
+                new Tended(Tended.Step.BRUSHED),
                 new BatchChange.Moved(place),
                 new BatchChange.HardeningStarted(place, 3),
                 new BatchChange.HardenedForDay(4),

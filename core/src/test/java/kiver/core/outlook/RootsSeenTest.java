@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kiver.core.Samples;
-import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.LookedOver;
 import kiver.core.batch.RootsSeen;
 import kiver.core.plan.ContainerPath;
 import org.junit.jupiter.api.Test;
@@ -29,8 +29,7 @@ class RootsSeenTest {
         BatchState state = BatchSamples.counted(9, 45, WAY);
         for (int look = 0; look < looks.length; look++) {
             state = state.after(
-                    TODAY.minusDays(looks.length - 1L - look),
-                    new BatchChange.LookedOver(List.of(), Optional.of(looks[look])));
+                    TODAY.minusDays(looks.length - 1L - look), new LookedOver(List.of(), Optional.of(looks[look])));
         }
         return state;
     }
@@ -94,7 +93,7 @@ class RootsSeenTest {
     /** A batch that makes leaves faster than its crop has the roots of the leaves that it has. */
     @Test
     void theFillIsThatOfTheLeavesThatAreThere() {
-        BatchState counted = seen().after(TODAY, new BatchChange.LookedOver(List.of(3, 3, 3, 3, 3), Optional.empty()));
+        BatchState counted = seen().after(TODAY, new LookedOver(List.of(3, 3, 3, 3, 3), Optional.empty()));
         Batch batch = BatchSamples.planned(201, 40, TODAY.minusDays(9), TARGET, WAY);
         BatchOutlook outlook = BatchSamples.outlook(BatchSamples.file(batch, counted));
         assertThat(outlook.leavesNow()).isBetween(2.0, 3.2);

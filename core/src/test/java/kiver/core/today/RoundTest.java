@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import kiver.core.Samples;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
+import kiver.core.batch.LookedOver;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.RootsSeen;
 import kiver.core.care.FeedClock;
@@ -63,15 +64,13 @@ class RoundTest extends RoundSituations {
     @Test
     void rootsThatHaveOutgrownTheirCellWaitForNoLeaf() {
         BatchState up = counted(TODAY.minusDays(20), 10, true);
-        BatchState out =
-                up.after(TODAY.minusDays(1), new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.OUT)));
+        BatchState out = up.after(TODAY.minusDays(1), new LookedOver(List.of(), Optional.of(RootsSeen.OUT)));
         assertThat(tasks(new Situation(out).pottingOn(TODAY.plusDays(9))))
                 .contains(new RoundTask(
                         TaskKind.POT_ON,
                         Urgency.TODAY,
                         new WhyNow.RootsHaveOutgrown(RootsSeen.OUT, 10, Optional.of("Carrier of 28 pots"))));
-        BatchState circling =
-                up.after(TODAY.minusDays(1), new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING)));
+        BatchState circling = up.after(TODAY.minusDays(1), new LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING)));
         assertThat(tasks(new Situation(circling)))
                 .as("there is no larger pot on its path")
                 .filteredOn(task -> task.kind() == TaskKind.WATCH_DATE)
@@ -79,7 +78,7 @@ class RoundTest extends RoundSituations {
                         TaskKind.WATCH_DATE,
                         Urgency.AT_RISK,
                         new WhyNow.RootsHaveOutgrown(RootsSeen.CIRCLING, 10, Optional.empty())));
-        BatchState ready = ready().after(TODAY, new BatchChange.LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING)));
+        BatchState ready = ready().after(TODAY, new LookedOver(List.of(), Optional.of(RootsSeen.CIRCLING)));
         assertThat(tasks(new Situation(ready)))
                 .as("what is ready and waits is told, too")
                 .anyMatch(task -> task.why() instanceof WhyNow.RootsHaveOutgrown);

@@ -36,79 +36,84 @@ class SecurityConfiguration {
     SecurityFilterChain chain(
             HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts, Wording wording)
             throws Exception {
-        return http.authorizeHttpRequests(calls -> calls.dispatcherTypeMatchers(
-                                DispatcherType.ERROR, DispatcherType.FORWARD)
-                        .permitAll()
-                        .requestMatchers("/api/session", "/api/setup", "/actuator/health/**")
-                        .permitAll()
-                        .requestMatchers("/api/session/**")
-                        .authenticated()
-                        .requestMatchers("/actuator/**")
-                        .denyAll()
-                        .requestMatchers(
-                                "/api/people",
-                                "/api/nursery",
-                                "/api/demo/**",
-                                "/api/plans",
-                                "/api/promises",
-                                "/api/paths",
-                                "/api/successions/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers("/calendar/*")
-                        .permitAll()
-                        // Shown a device's token, which is looked at there.
-                        .requestMatchers(HttpMethod.POST, "/api/readings")
-                        .permitAll()
-                        .requestMatchers(
-                                HttpMethod.GET,
-                                "/api/board/**",
-                                "/api/space/**",
-                                "/api/drafts/**",
-                                "/api/sheets/**",
-                                "/api/weather/**")
-                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .requestMatchers(
-                                "/api/board/**",
-                                "/api/space/**",
-                                "/api/drafts/**",
-                                "/api/sheets/**",
-                                "/api/weather/**",
-                                "/api/reschedule/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(
-                                HttpMethod.PUT, "/api/week/hands", "/api/media/**", "/api/feeding/**", "/api/places/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(
-                                HttpMethod.POST,
-                                "/api/week/clearings",
-                                "/api/media/**",
-                                "/api/orders/**",
-                                "/api/releases",
-                                "/api/batches",
-                                "/api/batches/bought-in",
-                                "/api/batches/*/withdrawals",
-                                "/api/batches/*/resowings",
-                                "/api/devices",
-                                "/api/feeding/**",
-                                "/api/trials",
-                                "/api/devices/*/withdrawals",
-                                "/api/people",
-                                "/api/nursery",
-                                "/api/places",
-                                "/api/varieties",
-                                "/api/lots",
-                                "/api/growers")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
-                        .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
-                        .authenticated()
-                        .requestMatchers("/api/**", "/v3/**")
-                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .anyRequest()
-                        .permitAll())
+        return http.authorizeHttpRequests(
+                        calls -> calls.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
+                                .permitAll()
+                                .requestMatchers("/api/session", "/api/setup", "/actuator/health/**")
+                                .permitAll()
+                                .requestMatchers("/api/session/**")
+                                .authenticated()
+                                .requestMatchers("/actuator/**")
+                                .denyAll()
+                                .requestMatchers(
+                                        "/api/people",
+                                        "/api/nursery",
+                                        "/api/demo/**",
+                                        "/api/plans",
+                                        "/api/promises",
+                                        "/api/paths",
+                                        "/api/successions/**")
+                                .hasRole(PROPAGATOR)
+                                .requestMatchers("/calendar/*")
+                                .permitAll()
+                                // Shown a device's token, which is looked at there.
+                                .requestMatchers(HttpMethod.POST, "/api/readings")
+                                .permitAll()
+                                .requestMatchers(
+                                        HttpMethod.GET,
+                                        "/api/board/**",
+                                        "/api/space/**",
+                                        "/api/drafts/**",
+                                        "/api/sheets/**",
+                                        "/api/weather/**")
+                                .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                                .requestMatchers(
+                                        "/api/board/**",
+                                        "/api/space/**",
+                                        "/api/drafts/**",
+                                        "/api/sheets/**",
+                                        "/api/weather/**",
+                                        "/api/reschedule/**")
+                                .hasRole(PROPAGATOR)
+                                .requestMatchers(
+                                        HttpMethod.PUT,
+                                        "/api/week/hands",
+                                        "/api/media/**",
+                                        "/api/feeding/**",
+                                        "/api/places/**",
+                                        "/api/crops/**")
+                                .hasRole(PROPAGATOR)
+                                .requestMatchers(
+                                        HttpMethod.POST,
+                                        "/api/week/clearings",
+                                        "/api/media/**",
+                                        "/api/orders/**",
+                                        "/api/releases",
+                                        "/api/batches",
+                                        "/api/batches/bought-in",
+                                        "/api/batches/*/withdrawals",
+                                        "/api/batches/*/resowings",
+                                        "/api/devices",
+                                        "/api/feeding/**",
+                                        "/api/trials",
+                                        "/api/devices/*/withdrawals",
+                                        "/api/people",
+                                        "/api/nursery",
+                                        "/api/places",
+                                        "/api/varieties",
+                                        "/api/lots",
+                                        "/api/growers")
+                                .hasRole(PROPAGATOR)
+                                .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")
+                                .hasRole(PROPAGATOR)
+                                .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
+                                .authenticated()
+                                .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
+                                .authenticated()
+                                .requestMatchers("/api/**", "/v3/**")
+                                .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                                .anyRequest()
+                                .permitAll())
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/readings"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->

@@ -7,6 +7,8 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.LookedOver;
+import kiver.core.batch.Tended;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -39,7 +41,8 @@ enum ChangeKind {
             detail -> detail.has("line") ? detail : detail.put("line", BatchChange.Released.BEFORE_LINES.number()),
             detail -> detail.put("asMixed", false)),
     NOTED("Noted", BatchChange.Noted.class),
-    LOOKED_OVER("LookedOver", BatchChange.LookedOver.class),
+    LOOKED_OVER("LookedOver", LookedOver.class),
+    TENDED("Tended", Tended.class),
     /** From version 2: why it was corrected. */
     CORRECTED(
             "Corrected",

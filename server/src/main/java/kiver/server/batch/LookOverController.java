@@ -8,7 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import kiver.core.batch.BatchChange;
+import kiver.core.batch.LookedOver;
 import kiver.core.batch.RootsSeen;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -50,7 +50,7 @@ class LookOverController {
                 entry.requestId(),
                 number,
                 entry.day(),
-                List.of(new BatchChange.LookedOver(entry.leaves(), Optional.ofNullable(entry.roots()))),
+                List.of(new LookedOver(entry.leaves(), Optional.ofNullable(entry.roots()))),
                 person.id());
     }
 }

@@ -12,6 +12,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.batch.LossReason;
+import kiver.core.batch.Tended;
 import kiver.core.crop.Container;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.outlook.Batch;
@@ -19,6 +20,7 @@ import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.Promised;
 import kiver.core.place.PlaceId;
 import kiver.core.today.RoundTask;
+import kiver.core.today.TaskKind;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -180,8 +182,18 @@ class DemoHands {
                                         tray, state.cellsIn(tray, CellCondition.ALIVE), LossReason.NOT_NEEDED))
                                 .toList());
             case FEED -> feed(batch.number(), today);
+            case BRUSH, PINCH, TAKE_FLOWERS ->
+                record(batch.number(), today, purpose, List.of(new Tended(step(task.kind()))));
             case SOAK, UNCOVER, LOOK_FOR_FROST, WATCH_DATE -> {}
         }
+    }
+
+    private static Tended.Step step(TaskKind kind) {
+        return switch (kind) {
+            case BRUSH -> Tended.Step.BRUSHED;
+            case PINCH -> Tended.Step.PINCHED;
+            default -> Tended.Step.FLOWERS_OFF;
+        };
     }
 
     /** With what stands in the store, as strong as the nursery usually feeds. */

@@ -2,6 +2,8 @@ package kiver.server.outlook;
 
 import java.util.function.Function;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.LookedOver;
+import kiver.core.batch.Tended;
 import kiver.core.place.PlaceId;
 import kiver.core.seed.LotId;
 import kiver.core.tray.TrayId;
@@ -120,13 +122,20 @@ record ChangeWords(Function<PlaceId, String> place, Function<TrayId, String> tra
         if (change instanceof BatchChange.Noted noted) {
             return Said.of("Noted: {text}").with("text", noted.text());
         }
-        if (change instanceof BatchChange.LookedOver look) {
+        if (change instanceof LookedOver look) {
             return Said.of(
                             "Looked closely: {plants, plural, =0 {} one {{leaves} true leaves on # plant} other {{leaves} true leaves on average of # plants}}{both, select, true {; } other {}}{roots, select, NONE {no roots at the side of the plug} AT_EDGE {roots at the edge} OUT {roots come out below} CIRCLING {roots circle} other {}}")
                     .with("plants", look.leaves().size())
                     .with("leaves", Math.round(10 * look.meanLeaves().orElse(0)) / 10.0)
                     .when("both", !look.leaves().isEmpty() && look.roots().isPresent())
                     .with("roots", look.roots().map(Enum::name).orElse(""));
+        }
+        if (change instanceof Tended tended) {
+            return switch (tended.step()) {
+                case BRUSHED -> Said.of("Brushed the tops");
+                case PINCHED -> Said.of("Took the tips out");
+                case FLOWERS_OFF -> Said.of("Took early flowers off");
+            };
         }
         BatchChange.Corrected correction = (BatchChange.Corrected) change;
         return correction.reason().isEmpty()

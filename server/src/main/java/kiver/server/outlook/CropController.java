@@ -8,6 +8,7 @@ import java.util.Optional;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
+import kiver.core.crop.PotDepth;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
@@ -62,6 +63,9 @@ class CropController {
     /** One figure with its name. */
     record Figure(Said name, Said hint, String value) {}
 
+    /** How this nursery tends it, where good growers differ; leaves from which on, 0 for never. */
+    record TendedLike(PotDepth potDepth, boolean brushed, double pinchedFrom, double flowersOffFrom) {}
+
     /** A crop's page. */
     record CropView(
             String code,
@@ -72,6 +76,7 @@ class CropController {
             String emergenceSource,
             String growthSource,
             String caution,
+            TendedLike tending,
             List<Figure> figures,
             long placeId,
             LocalDate sown,
@@ -112,6 +117,11 @@ class CropController {
                 crop.sources().emergence(),
                 crop.sources().growth(),
                 crop.planting().caution(),
+                new TendedLike(
+                        crop.cells().potDepth(),
+                        crop.tending().brushed(),
+                        crop.tending().pinchedFrom(),
+                        crop.tending().flowersOffFrom()),
                 figures,
                 at.number(),
                 day,

@@ -80,7 +80,8 @@ class WorkAhead {
         RELEASE,
         CLEAR,
         WATCH,
-        FEED;
+        FEED,
+        TEND;
 
         static WorkKind of(TaskKind task) {
             return switch (task) {
@@ -97,6 +98,7 @@ class WorkAhead {
                 case CLEAR_SPARES -> CLEAR;
                 case WATCH_DATE -> WATCH;
                 case FEED -> FEED;
+                case BRUSH, PINCH, TAKE_FLOWERS -> TEND;
             };
         }
     }

@@ -14,9 +14,11 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.Grade;
+import kiver.core.batch.LookedOver;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.batch.RootsSeen;
+import kiver.core.batch.Tended;
 import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
 import kiver.core.seed.LotId;
@@ -81,7 +83,8 @@ class RecordGoldenTest {
                         "Released",
                         3,
                         new BatchChange.Released(501, new LineId(77), new TrayId(14), List.of(1, 2), true)),
-                arguments("LookedOver", 1, new BatchChange.LookedOver(List.of(3, 4), Optional.of(RootsSeen.AT_EDGE))),
+                arguments("LookedOver", 1, new LookedOver(List.of(3, 4), Optional.of(RootsSeen.AT_EDGE))),
+                arguments("Tended", 1, new Tended(Tended.Step.PINCHED)),
                 arguments("Noted", 1, new BatchChange.Noted("Pale since Monday")),
                 arguments("Corrected", 1, new BatchChange.Corrected(3)),
                 arguments("Corrected", 2, new BatchChange.Corrected(3, "the other tray")));

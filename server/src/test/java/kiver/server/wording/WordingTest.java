@@ -327,7 +327,8 @@ class WordingTest {
                         spaceHelp(),
                         HindranceWordsTest.hindrances(),
                         worths(),
-                        PotRemarkWordsTest.potRemarks())
+                        PotRemarkWordsTest.potRemarks(),
+                        TendingWordsTest.reasons())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
