@@ -31,7 +31,7 @@ const batch = {
   },
   changes: [1, 2, 3, 4, 5, 6, 7, 8].map((sequence) => change(sequence)),
   plan: { accepted: 78, cellsNeeded: 80, latestSowDay: '2027-04-20' },
-  chances: { enough: 0.4, inTime: 0.5, nightShare: 1, wanted: 100, pace: 1.2 },
+  chances: { enough: 0.4, inTime: 0.5, nightShare: 1, wanted: 100, pace: 1.2, longerHere: 1 },
   emergence: {
     up: 20,
     expectedUp: 61.4,

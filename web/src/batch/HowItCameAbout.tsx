@@ -44,7 +44,12 @@ export function HowItCameAbout({ batch }: { batch: BatchView }) {
                   target: dayWords(summary.dates.target),
                 })}{' '}
                 {Math.abs(chances.pace - 1) >= 0.02 &&
-                  say('By its own counts it runs at {pace} times its crop’s pace.', { pace: figures(chances.pace, 2) })}
+                  say('By its own counts it runs at {pace} times its crop’s pace.', { pace: figures(chances.pace, 2) })}{' '}
+                {Math.abs(chances.longerHere - 1) >= 0.02 &&
+                  say('Counts of other batches taught that a leaf takes {longer} times as long in {place} as the crop’s figures say.', {
+                    longer: figures(chances.longerHere, 2),
+                    place: batch.places.growingOn.name,
+                  })}
               </span>
             </th>
             <td className="text-right font-semibold whitespace-nowrap">× {percent(chances.inTime)}</td>

@@ -2,7 +2,7 @@ import { Input, Select } from '@headlessui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { answered, api } from '../api/client';
+import { answered, api, type CropView } from '../api/client';
 import { useChoices, useSession } from '../api/queries';
 import { Field } from '../look/Field';
 import { LineChart } from '../look/LineChart';
@@ -10,7 +10,7 @@ import { Caution, Loading, Trouble } from '../look/States';
 import { spreadWords } from '../words/days';
 import { say } from '../words/say';
 import { TendingOf } from './TendingOf';
-import { degrees, temperature, temperatureUnit } from '../words/quantity';
+import { degrees, figures, temperature, temperatureUnit } from '../words/quantity';
 
 /** A crop: its curves with what they were fitted to, its stages at a place and day, and every figure with its source. */
 export function CropPage({ today }: { today: string }) {
@@ -75,6 +75,7 @@ export function CropPage({ today }: { today: string }) {
             series={[{ name: say('leaves'), points: view.curve.map((point) => ({ x: temperature(point.temperature), y: point.leavesPerDay })) }]}
           />
           <p className="text-sm text-pencil">{say('Source: {growthSource}.', { growthSource: view.growthSource })}</p>
+          <TaughtHere taught={view.taught} />
         </section>
       </div>
       <section aria-label={say('Its stages')} className="board mt-5 p-4">
@@ -120,6 +121,29 @@ export function CropPage({ today }: { today: string }) {
           ))}
         </dl>
       </section>
+    </>
+  );
+}
+
+/** What counts of its leaves taught beside these figures; plans and forecasts go by both. */
+function TaughtHere({ taught }: { taught: CropView['taught'] }) {
+  if (taught.length === 0)
+    return (
+      <p className="mt-2 text-sm">{say('Nobody has counted its leaves here yet: five plants of a batch, once, teach how fast it is with you.')}</p>
+    );
+  return (
+    <>
+      <h3 className="mt-3">{say('With you, by counts of its leaves')}</h3>
+      <ul className="text-sm">
+        {taught.map((here) => (
+          <li key={here.place}>
+            {say(
+              '{place}: a leaf takes {longer} times as long as the figures say, {from} to {to}; told by {batches, plural, one {# batch} other {# batches}}',
+              { place: here.place, longer: figures(here.longer, 2), from: figures(here.from, 2), to: figures(here.to, 2), batches: here.batches },
+            )}
+          </li>
+        ))}
+      </ul>
     </>
   );
 }

@@ -21,6 +21,7 @@ const crop = (more: Partial<CropView> = {}): CropView => ({
     { temperature: 20, days: 8, leavesPerDay: 0.23 },
     { temperature: 40, leavesPerDay: 0 },
   ],
+  taught: [{ place: 'North house', longer: 1.08, from: 0.97, to: 1.2, batches: 2 }],
   tending: { potDepth: 'DEEP', brushed: false, pinchedFrom: 0, flowersOffFrom: 0 },
   observed: [
     { temperature: 10, days: 43 },
@@ -46,6 +47,7 @@ describe('a crop', () => {
     expect(screen.getByText(/2 observed temperatures/).textContent).toContain('fitted to emergence-days.csv');
     expect(screen.getByText('Source: estimate.')).toBeTruthy();
     expect(screen.getByText(/Leaves are poisonous to eat/)).toBeTruthy();
+    expect(screen.getByText('North house: a leaf takes 1.08 times as long as the figures say, 0.97 to 1.20; told by 2 batches')).toBeTruthy();
     expect(screen.getByText('27.3')).toBeTruthy();
     expect(screen.getByText('for the note')).toBeTruthy();
   });

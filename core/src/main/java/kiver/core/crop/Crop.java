@@ -3,6 +3,7 @@ package kiver.core.crop;
 import java.util.Objects;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
+import kiver.core.growth.TaughtPace;
 
 /**
  * A kind of plant with everything that is common to its varieties.
@@ -77,6 +78,25 @@ public record Crop(
                 seed,
                 ColdNeeds.of(hardiness),
                 Tending.NONE,
+                outdoors,
+                planting,
+                sources);
+    }
+
+    /** The same with what counts of its leaves taught this nursery. */
+    public Crop taught(TaughtPace pace) {
+        return new Crop(
+                code,
+                name,
+                hardiness,
+                emergence,
+                leaves.with(pace),
+                growAt,
+                leafLimit,
+                cells,
+                seed,
+                cold,
+                tending,
                 outdoors,
                 planting,
                 sources);

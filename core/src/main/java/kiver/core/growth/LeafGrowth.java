@@ -1,13 +1,17 @@
 package kiver.core.growth;
 
+import java.util.Objects;
+
 /**
  * How fast true leaves unfold after emergence.
  *
  * @param temperatures of leaf growth
  * @param leavesPerDayAtBest true leaves a day at the optimum and in full light, for example 0.25; positive
  * @param lightNeed light above which more makes no difference, mol m⁻² d⁻¹, for example 12; positive
+ * @param taught what counts taught this nursery beside these figures
  */
-public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayAtBest, double lightNeed) {
+public record LeafGrowth(
+        CardinalTemperatures temperatures, double leavesPerDayAtBest, double lightNeed, TaughtPace taught) {
 
     /** Leaf number answers to light far less than weight does; in the dark it would still make this share. */
     private static final double SHARE_WITHOUT_LIGHT = 0.4;
@@ -24,6 +28,17 @@ public record LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayA
         if (!(leavesPerDayAtBest > 0) || !(lightNeed > 0)) {
             throw new IllegalArgumentException("Leaves per day and light need must be positive.");
         }
+        Objects.requireNonNull(taught);
+    }
+
+    /** As the crop's figures say, with nothing taught. */
+    public LeafGrowth(CardinalTemperatures temperatures, double leavesPerDayAtBest, double lightNeed) {
+        this(temperatures, leavesPerDayAtBest, lightNeed, TaughtPace.NOTHING);
+    }
+
+    /** The same with what was taught. */
+    public LeafGrowth with(TaughtPace pace) {
+        return new LeafGrowth(temperatures, leavesPerDayAtBest, lightNeed, pace);
     }
 
     /**

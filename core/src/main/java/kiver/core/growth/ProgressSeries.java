@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import kiver.core.place.ClimateSeries;
+import kiver.core.place.PlaceId;
 import kiver.core.weather.DayCurve;
 
 /**
@@ -34,9 +35,9 @@ public final class ProgressSeries {
     }
 
     /** Leaf progress at a place, one series for each of its scenarios: 1 is one true leaf more. */
-    public static List<ProgressSeries> ofLeaves(LeafGrowth leaves, List<ClimateSeries> scenarios) {
-        return summed(
-                scenarios, leaves.temperatures(), light -> leaves.leavesPerDayAtBest() * leaves.lightFactor(light));
+    public static List<ProgressSeries> ofLeaves(LeafGrowth leaves, PlaceId place, List<ClimateSeries> scenarios) {
+        double perDay = leaves.leavesPerDayAtBest() / leaves.taught().longerAt(place);
+        return summed(scenarios, leaves.temperatures(), light -> perDay * leaves.lightFactor(light));
     }
 
     /** Scenarios part where the weather is no longer known; what they have in common is summed once. */

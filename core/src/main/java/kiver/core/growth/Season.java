@@ -121,7 +121,7 @@ public final class Season {
 
     /** Leaf progress at a place, one series for each scenario. */
     public List<ProgressSeries> leaves(PlaceId id, LeafGrowth leaves) {
-        return progress.computeIfAbsent(new Key(id, leaves), key -> ProgressSeries.ofLeaves(leaves, climate(id)));
+        return progress.computeIfAbsent(new Key(id, leaves), key -> ProgressSeries.ofLeaves(leaves, id, climate(id)));
     }
 
     /**

@@ -1,6 +1,7 @@
 package kiver.core.outlook;
 
 import java.util.List;
+import java.util.Optional;
 import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Standing;
 
@@ -38,18 +39,36 @@ record LeavesTold(double leaves, PaceSpread pace) {
      * @param expected leaves at the crop's mean pace on that day, 0 or more
      */
     static LeavesTold of(List<Integer> seen, double expected) {
-        double mean = seen.stream().mapToInt(Integer::intValue).average().orElseThrow();
-        double plants = (square(PLANTS * mean) + square(UNFOLDING)) / seen.size();
-        double look = square(BENCH * mean) + plants;
+        double mean = mean(seen);
+        double look = look(seen);
         double model = square(PaceSpread.BEFORE_ANY_COUNT.logDeviation() * expected) + square(STARTED);
         double leaves = (mean / look + expected / model) / (1 / look + 1 / model);
+        return new LeavesTold(
+                leaves,
+                pace(seen, expected)
+                        .map(told -> PaceSpread.BEFORE_ANY_COUNT.told(told.logMean(), told.logDeviation()))
+                        .orElse(PaceSpread.BEFORE_ANY_COUNT));
+    }
+
+    /** What a look alone tells of a pace; nothing where there is no leaf yet and none was to be expected. */
+    static Optional<PaceSpread> pace(List<Integer> seen, double expected) {
+        double mean = mean(seen);
         if (expected < LEAST && mean < LEAST) {
-            return new LeavesTold(leaves, PaceSpread.BEFORE_ANY_COUNT);
+            return Optional.empty();
         }
         double counted = Math.max(LEAST, mean);
-        double deviation = Math.sqrt(look + square(STARTED)) / counted;
-        return new LeavesTold(
-                leaves, PaceSpread.BEFORE_ANY_COUNT.told(Math.log(Math.max(LEAST, expected) / counted), deviation));
+        return Optional.of(new PaceSpread(
+                Math.log(Math.max(LEAST, expected) / counted), Math.sqrt(look(seen) + square(STARTED)) / counted));
+    }
+
+    private static double mean(List<Integer> seen) {
+        return seen.stream().mapToInt(Integer::intValue).average().orElseThrow();
+    }
+
+    /** Variance of the leaves of the batch around those seen. */
+    private static double look(List<Integer> seen) {
+        double mean = mean(seen);
+        return square(BENCH * mean) + (square(PLANTS * mean) + square(UNFOLDING)) / seen.size();
     }
 
     /** A standing on a later day, with what was seen in place of what was worked out until the look. */

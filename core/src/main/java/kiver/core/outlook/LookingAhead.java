@@ -2,6 +2,7 @@ package kiver.core.outlook;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
+import kiver.core.crop.LeafTelling;
 import kiver.core.emerge.CountSoFar;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.emerge.EmergenceWatch;
@@ -114,6 +116,58 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 new RoomAhead(file, containers, journey, today).stays(scenarios),
                 0,
                 file.trouble());
+    }
+
+    /**
+     * What the last count of its leaves tells of its crop at the place where it made most of them; empty where none was
+     * counted, or it has none yet.
+     *
+     * @param batch as it stands
+     * @param untaught its crop as its figures say, with nothing taught
+     */
+    public Optional<LeafTelling> telling(BatchOutlook batch, Crop untaught) {
+        BatchState state = batch.file().state();
+        Optional<BatchCourse> course = course(state, untaught);
+        Optional<Map.Entry<LocalDate, List<Integer>>> look = lastLeaves(state);
+        if (course.isEmpty() || look.isEmpty() || !batch.standing().hasEmerged()) {
+            return Optional.empty();
+        }
+        LocalDate day = look.get().getKey();
+        List<Potting> pottings = batch.containers()
+                .pottings(
+                        untaught,
+                        batch.file().batch().stage().from(),
+                        batch.file().batch().plan().pottedLate());
+        double expected = standing(
+                        course.get(), batch.file(), batch.journey().paces().emergence(), pottings, day)
+                .leafProgress();
+        LocalDate up = season.firstDay().plusDays((long) batch.standing().emergedAt());
+        return LeavesTold.pace(look.get().getValue(), expected)
+                .map(pace -> new LeafTelling(
+                        batch.number(),
+                        untaught.code(),
+                        mostLeaves(state.placements(), course.get(), up, day),
+                        pace.logMean(),
+                        pace.logDeviation()));
+    }
+
+    /** Of the places where it stood between two mornings, the one at which it made most leaves. */
+    private static PlaceId mostLeaves(
+            List<BatchState.Placement> placements, BatchCourse course, LocalDate up, LocalDate day) {
+        Map<PlaceId, Double> made = new HashMap<>();
+        for (int at = 0; at < placements.size(); at++) {
+            LocalDate from = Days.later(placements.get(at).from(), up);
+            LocalDate to = at + 1 < placements.size()
+                    ? Days.earlier(placements.get(at + 1).from(), day)
+                    : day;
+            if (from.isBefore(to)) {
+                made.merge(placements.get(at).place(), course.leavesBetween(from, to), Double::sum);
+            }
+        }
+        return made.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse(placements.get(placements.size() - 1).place());
     }
 
     private Standing standing(

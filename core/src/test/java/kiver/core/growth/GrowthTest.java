@@ -99,10 +99,10 @@ class GrowthTest {
     @Test
     void warmthBringsOnAndColdHoldsBack() {
         LeafGrowth leaves = new LeafGrowth(COOL, 0.25, 12);
-        double cool = ProgressSeries.ofLeaves(leaves, List.of(constant(10, 90)))
+        double cool = ProgressSeries.ofLeaves(leaves, new PlaceId(1), List.of(constant(10, 90)))
                 .get(0)
                 .between(0, 30);
-        double warm = ProgressSeries.ofLeaves(leaves, List.of(constant(18, 90)))
+        double warm = ProgressSeries.ofLeaves(leaves, new PlaceId(1), List.of(constant(18, 90)))
                 .get(0)
                 .between(0, 30);
         assertThat(warm).isGreaterThan(1.5 * cool);
@@ -201,7 +201,8 @@ class GrowthTest {
 
     private static Scenario scenario(double temperature, double emergencePace, double leafPace) {
         ClimateSeries climate = constant(temperature, 200);
-        ProgressSeries leaves = ProgressSeries.ofLeaves(new LeafGrowth(COOL, 0.25, 12), List.of(climate))
+        ProgressSeries leaves = ProgressSeries.ofLeaves(
+                        new LeafGrowth(COOL, 0.25, 12), new PlaceId(1), List.of(climate))
                 .get(0);
         ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), List.of(climate))
                 .get(0);

@@ -29,6 +29,7 @@ import kiver.server.kept.Revisions;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,6 +44,7 @@ public class BatchBook {
     private final ProjectionBook projections;
     private final ChangeJson json;
     private final Revisions revisions;
+    private final ApplicationEventPublisher listeners;
 
     BatchBook(
             BatchFiles files,
@@ -50,13 +52,15 @@ public class BatchBook {
             RecordReader records,
             ProjectionBook projections,
             ChangeJson json,
-            Revisions revisions) {
+            Revisions revisions,
+            ApplicationEventPublisher listeners) {
         this.files = files;
         this.mapper = mapper;
         this.records = records;
         this.projections = projections;
         this.json = json;
         this.revisions = revisions;
+        this.listeners = listeners;
     }
 
     /** The batch of that number, put away or not. */
@@ -275,6 +279,7 @@ public class BatchBook {
         }
         requireFree(number, before, state);
         BatchProjection.of(state).ifPresent(now -> projections.write(id, BatchProjection.of(before), now));
+        listeners.publishEvent(new BatchRecorded(number, changes));
         return state;
     }
 

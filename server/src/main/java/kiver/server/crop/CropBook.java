@@ -5,6 +5,7 @@ import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
+import kiver.core.crop.LeafLessons;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
@@ -15,15 +16,18 @@ public class CropBook {
 
     private final LibraryBook library;
     private final VarietyMapper varieties;
+    private final LeafTellings tellings;
 
-    CropBook(LibraryBook library, VarietyMapper varieties) {
+    CropBook(LibraryBook library, VarietyMapper varieties, LeafTellings tellings) {
         this.library = library;
         this.varieties = varieties;
+        this.tellings = tellings;
     }
 
-    /** All crops. */
+    /** All crops, with what counts of their leaves taught. */
     public List<Crop> crops() {
-        return library.library().crops();
+        LeafLessons lessons = tellings.lessons();
+        return library.library().crops().stream().map(lessons::taught).toList();
     }
 
     /** All containers. */
@@ -48,8 +52,17 @@ public class CropBook {
         return crop(variety.crop());
     }
 
-    /** The crop of that code. */
+    /** The crop of that code, with what counts of its leaves taught. */
     public Crop crop(CropCode code) {
+        return tellings.lessons().taught(untaught(code));
+    }
+
+    /** The same for a batch of it, but for what its own count taught: it goes by that itself. */
+    public Crop crop(CropCode code, int batch) {
+        return tellings.lessons().taught(untaught(code), batch);
+    }
+
+    private Crop untaught(CropCode code) {
         return library.library()
                 .crop(code)
                 .orElseThrow(() -> new Refusal(

@@ -14,10 +14,12 @@ import kiver.core.crop.Crop;
 import kiver.core.crop.CropLibrary;
 import kiver.core.crop.CropLibraryReader;
 import kiver.core.crop.CropSheet;
+import kiver.core.growth.TaughtPace;
 import kiver.core.sheet.SheetRow;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -38,11 +40,18 @@ public class LibraryBook {
     private final JsonMapper json;
     private final Path folder;
     private final Kept<CropLibrary> library;
+    private final ApplicationEventPublisher listeners;
 
-    LibraryBook(LibraryMapper mapper, JsonMapper json, @Value("${kiver.library}") Path folder, Revisions revisions) {
+    LibraryBook(
+            LibraryMapper mapper,
+            JsonMapper json,
+            @Value("${kiver.library}") Path folder,
+            Revisions revisions,
+            ApplicationEventPublisher listeners) {
         this.mapper = mapper;
         this.json = json;
         this.folder = folder;
+        this.listeners = listeners;
         library = new Kept<>(
                 () -> new CropLibrary(entries(CROP, CropSheet::read), entries(CONTAINER, ContainerSheet::read)));
         revisions.whenChanged("library_entry", library::discard);
@@ -56,11 +65,20 @@ public class LibraryBook {
     /** Adds a crop or puts it in the place of the one with its code. */
     @Transactional
     public void put(Crop crop) {
+        boolean otherLeaves = library()
+                .crop(crop.code())
+                .filter(before -> !before.leaves()
+                        .with(TaughtPace.NOTHING)
+                        .equals(crop.leaves().with(TaughtPace.NOTHING)))
+                .isPresent();
         mapper.put(
                 CROP,
                 crop.code().written(),
                 json.writeValueAsString(CropSheet.write(crop).entries()));
         library.forget();
+        if (otherLeaves) {
+            listeners.publishEvent(new LeavesChanged(crop.code()));
+        }
     }
 
     /** Adds a container or puts it in the place of the one with its code. */

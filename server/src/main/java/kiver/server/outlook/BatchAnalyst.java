@@ -156,7 +156,7 @@ public class BatchAnalyst implements BatchOutlooks {
 
     private Kind kindOf(Batch batch) {
         return new Kind(
-                crops.crop(batch.crop()),
+                crops.crop(batch.crop(), batch.number()),
                 new ContainerPath(
                         batch.containerPath(),
                         batch.containerCodes().stream().map(crops::container).toList()));

@@ -188,6 +188,8 @@ public record BatchView(
      * @param nightShare likely left after the coming night where they stand, 0 to 1
      * @param wanted fewest plants that have still to go
      * @param pace of this batch beside its crop's mean, by its own counts; 1 before any, 1.1 for one a tenth ahead
+     * @param longerHere times as long as its crop's figures say that a leaf takes where it grows on, as other batches taught
      */
-    public record ChancesView(double enough, double inTime, double nightShare, int wanted, double pace) {}
+    public record ChancesView(
+            double enough, double inTime, double nightShare, int wanted, double pace, double longerHere) {}
 }

@@ -78,7 +78,8 @@ public class BatchViews {
                         outlook.forecast().chanceOnTarget(),
                         1 - outlook.lossTonight(),
                         outlook.file().stillWanted(),
-                        Math.exp(outlook.journey().paces().emergence().logMean())),
+                        Math.exp(outlook.journey().paces().emergence().logMean()),
+                        outlook.crop().leaves().taught().longerAt(outlook.way().growingOn())),
                 outlook.crop().planting().caution(),
                 changes(outlook, seasons.season()));
     }

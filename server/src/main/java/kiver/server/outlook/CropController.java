@@ -8,6 +8,7 @@ import java.util.Optional;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
+import kiver.core.crop.LeafLessons;
 import kiver.core.crop.PotDepth;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
@@ -21,6 +22,7 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
+import kiver.server.crop.LeafTellings;
 import kiver.server.crop.ObservedBook;
 import kiver.server.growth.SeasonService;
 import kiver.server.wording.ColumnWords;
@@ -36,17 +38,27 @@ class CropController {
 
     private static final int STAGE_LEAVES = 6;
 
+    /** Standard deviations that hold eight of ten. */
+    private static final double BAND = 1.2816;
+
     private final CropBook crops;
     private final ObservedBook observed;
+    private final LeafTellings tellings;
     private final SeasonService seasons;
     private final NurseryClock clock;
     private final ColumnWords words;
 
     CropController(
-            CropBook crops, ObservedBook observed, SeasonService seasons, NurseryClock clock, ColumnWords words) {
+            CropBook crops,
+            ObservedBook observed,
+            LeafTellings tellings,
+            SeasonService seasons,
+            NurseryClock clock,
+            ColumnWords words) {
         this.words = words;
         this.crops = crops;
         this.observed = observed;
+        this.tellings = tellings;
         this.seasons = seasons;
         this.clock = clock;
     }
@@ -63,6 +75,16 @@ class CropController {
     /** One figure with its name. */
     record Figure(Said name, Said hint, String value) {}
 
+    /**
+     * What counts of its leaves taught at a place.
+     *
+     * @param longer times as long as the figures say that a leaf takes
+     * @param from one nursery in ten like this would be below it
+     * @param to one in ten above
+     * @param batches that told
+     */
+    record TaughtHere(String place, double longer, double from, double to, int batches) {}
+
     /** How this nursery tends it, where good growers differ; leaves from which on, 0 for never. */
     record TendedLike(PotDepth potDepth, boolean brushed, double pinchedFrom, double flowersOffFrom) {}
 
@@ -77,6 +99,7 @@ class CropController {
             String growthSource,
             String caution,
             TendedLike tending,
+            List<TaughtHere> taught,
             List<Figure> figures,
             long placeId,
             LocalDate sown,
@@ -122,11 +145,29 @@ class CropController {
                         crop.tending().brushed(),
                         crop.tending().pinchedFrom(),
                         crop.tending().flowersOffFrom()),
+                taught(crop, season),
                 figures,
                 at.number(),
                 day,
                 stages(crop, season, at, day),
                 season.meanTemperature(at, day, 21));
+    }
+
+    private List<TaughtHere> taught(Crop crop, Season season) {
+        LeafLessons lessons = tellings.lessons();
+        return season.places().stream()
+                .filter(place -> lessons.places(crop.code()).contains(place.id()))
+                .map(place -> {
+                    LeafLessons.Lesson lesson = lessons.at(crop.code(), place.id());
+                    double aside = BAND * lesson.deviation();
+                    return new TaughtHere(
+                            place.name(),
+                            Math.exp(lesson.log()),
+                            Math.exp(lesson.log() - aside),
+                            Math.exp(lesson.log() + aside),
+                            lesson.batches());
+                })
+                .toList();
     }
 
     private static List<TemperaturePoint> curve(Crop crop) {
