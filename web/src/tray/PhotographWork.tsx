@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import type { SeenOnPhotograph, TrayView } from '../api/client';
-import { sendFile } from '../api/client';
-import { useChange } from '../api/queries';
-
+import { Refused, sendFile } from '../api/client';
+import { useChange, useSession } from '../api/queries';
+import { photographs, type Unread, useUnread } from '../bench/photographs';
+import { announce } from '../look/announce';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
+import { timeWords } from '../words/days';
 import { say } from '../words/say';
 import { CornerMarks, FIRST_CORNERS, type Corners } from './CornerMarks';
 import { KeptPhotographs } from './KeptPhotographs';
@@ -17,6 +19,8 @@ export function PhotographWork({ tray, seen }: { tray: TrayView; seen: (result: 
   const [keep, setKeep] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [request, setRequest] = useState(() => crypto.randomUUID());
+  const person = useSession().data?.person;
+  const waiting = useUnread(person).filter((each) => each.tray === tray.number);
   const look = useChange((photograph: Shot) =>
     sendFile<SeenOnPhotograph>(
       `/api/trays/${tray.number}/photographs/file?corners=${corners.flat().join(',')}${keep ? `&keep=${request}` : ''}`,
@@ -28,6 +32,36 @@ export function PhotographWork({ tray, seen }: { tray: TrayView; seen: (result: 
     setShot(undefined);
     setProblem(undefined);
     look.reset();
+  };
+  /** No signal: it stays here with its corners and is opened again when there is one. */
+  const keepHere = (taken: Shot) =>
+    photographs
+      .keep({
+        id: request,
+        tray: tray.number,
+        by: person ?? 0,
+        takenAt: Date.now(),
+        corners,
+        keep,
+        width: taken.width,
+        height: taken.height,
+        picture: taken.file,
+      })
+      .then(() => {
+        announce(say('Kept on this device; open it again when there is a connection.'));
+        close();
+      })
+      .catch(() => setProblem(say('There is no connection, and this device keeps no photographs. Take it again when there is one.')));
+  const open = (unread: Unread) => {
+    setCorners(unread.corners as Corners);
+    setKeep(unread.keep);
+    setRequest(unread.id as typeof request);
+    setShot({
+      file: new File([unread.picture], 'tray.jpg', { type: 'image/jpeg' }),
+      address: URL.createObjectURL(unread.picture),
+      width: unread.width,
+      height: unread.height,
+    });
   };
   const take = (file?: File) => {
     if (!file) return;
@@ -67,15 +101,19 @@ export function PhotographWork({ tray, seen }: { tray: TrayView; seen: (result: 
               <input type="checkbox" className="size-5 accent-dusk" checked={keep} onChange={(event) => setKeep(event.target.checked)} />
               {say('Keep a small copy with this tray')}
             </label>
-            <Refusal message={look.error?.message} />
+            <Refusal message={problem ?? look.error?.message} />
             <button
               className="act act-main"
               disabled={look.isPending}
               onClick={() =>
                 look.mutate(shot, {
                   onSuccess: (result) => {
+                    void photographs.forget(request);
                     seen(result);
                     close();
+                  },
+                  onError: (refused) => {
+                    if (refused instanceof Refused && refused.mayPassLater) void keepHere(shot);
                   },
                 })
               }
@@ -86,6 +124,20 @@ export function PhotographWork({ tray, seen }: { tray: TrayView; seen: (result: 
           </div>
         )}
       </Sheet>
+      {waiting.length > 0 && (
+        <ul className="flex flex-wrap items-center gap-x-4 text-sm">
+          {waiting.map((each) => (
+            <li key={each.id} className="flex items-center gap-2">
+              <button className="act" onClick={() => open(each)}>
+                {say('Read the photograph of {time}', { time: timeWords(new Date(each.takenAt).toTimeString().slice(0, 5)) })}
+              </button>
+              <button className="trail min-h-11" onClick={() => void photographs.forget(each.id)}>
+                {say('Throw away')}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       <KeptPhotographs tray={tray.number} />
     </>
   );

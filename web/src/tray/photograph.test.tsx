@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { CellView, TrayView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { EMPTY_DRAFT, foundIn, propose, tap, undo } from './draft';
+import { photographs, type PhotographShelf, type Unread } from '../bench/photographs';
 import { PhotographWork } from './PhotographWork';
 
 const cell = (number: number, seeds = 1, seedlings?: number): CellView =>
@@ -47,6 +48,30 @@ describe('a photograph of a tray', () => {
     expect(sent).toContain('corners=0.084,0.08,0.92,0.08,0.92,0.92,0.08,0.92');
     expect(sent).toMatch(/keep=[0-9a-f-]{36}/);
     expect(screen.queryByText('Tray T1031 from above')).toBeNull();
+  });
+
+  it('taken without a signal waits here with its corners, and is read and let go of when there is one', async () => {
+    const told = vi.fn();
+    const shelf = new Map<string, Unread>();
+    vi.spyOn(photographs as unknown as { shelf: PhotographShelf }, 'shelf', 'get').mockReturnValue({
+      all: async () => [...shelf.values()],
+      put: async (unread) => shelf.set(unread.id, unread),
+      remove: async (id) => void shelf.delete(id),
+    });
+    let signal = false;
+    const calls = await take({ 'POST /api/trays/1031/photographs/file': () => (signal ? seen : new Status(503, {})) }, told);
+    fireEvent.keyDown(screen.getByRole('button', { name: 'Corner above left' }), { key: 'ArrowRight' });
+    fireEvent.click(screen.getByRole('button', { name: 'Propose a count' }));
+    const again = await screen.findByRole('button', { name: /^Read the photograph of/ });
+    expect(told).not.toHaveBeenCalled();
+    expect(screen.queryByText('Tray T1031 from above')).toBeNull();
+    signal = true;
+    fireEvent.click(again);
+    fireEvent.click(await screen.findByRole('button', { name: 'Propose a count' }));
+    await waitFor(() => expect(told).toHaveBeenCalledWith(seen));
+    await waitFor(() => expect(shelf.size).toBe(0));
+    const sent = calls.filter((call) => call.method === 'POST').map((call) => call.path);
+    expect(sent[1]).toBe(sent[0]);
   });
 
   it('of a cat is refused in words, and the corners stay', async () => {

@@ -343,7 +343,7 @@ class BenchOnThePhoneTest {
         }
     }
 
-    /** Part of a batch is potted without a signal, a tray is counted from a photograph. */
+    /** Part of a batch is potted, a tray photographed and plants are pinched without a signal; a batch goes to the light. */
     @Test
     void plantsAreGrownOnByTouch() throws IOException {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.HAND)) {
@@ -351,6 +351,11 @@ class BenchOnThePhoneTest {
             work.potAPartWithoutSignal();
             work.countAPhotograph(1006);
             work.lookHowTheyFared(batch);
+            work.bringToLight(3);
+            try (Screen desk = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
+                new DeskWorkByTouch(desk).pinchACrop("tomato");
+            }
+            work.pinch();
         }
     }
 

@@ -47,6 +47,14 @@ final class DeskWorkByTouch {
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(before + 1);
     }
 
+    void pinchACrop(String code) {
+        screen.open("/crops/" + code);
+        page.getByLabel("Pinched at, true leaves").fill("1");
+        button("Tend it like this").tap();
+        assertThat(page.getByText("Kept.")).isVisible();
+        screen.requireNoSidewaysScroll();
+    }
+
     void lookAtWarmth() {
         screen.open("/warmth");
         assertThat(page.getByRole(AriaRole.IMG).first()).isVisible();

@@ -48,7 +48,7 @@ final class GrowingOnByTouch {
         assertThat(page.getByText(", small").first()).isVisible();
     }
 
-    /** What a photograph shows is proposed, and is recorded only when it is saved. */
+    /** What a photograph shows, though it was taken without a signal, is proposed, and is recorded only when it is saved. */
     void countAPhotograph(int tray) throws IOException {
         screen.open("/trays/" + tray);
         page.getByLabel("From a photograph").setInputFiles(new FilePayload("tray.jpg", "image/jpeg", photograph()));
@@ -59,12 +59,53 @@ final class GrowingOnByTouch {
         button("Corner above left").focus();
         page.keyboard().press("ArrowRight");
         page.getByLabel("Keep a small copy with this tray").check();
+        screen.context().setOffline(true);
+        button("Propose a count").tap();
+        assertThat(page.getByText("1 photograph waits here to be read")).isVisible();
+        screen.context().setOffline(false);
+        screen.open("/trays/" + tray);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Read the photograph of ")))
+                .tap();
+        assertThat(shown).not().hasJSProperty("naturalWidth", 0);
         button("Propose a count").tap();
         assertThat(page.getByText(Pattern.compile("The photograph shows something in \\d+ of \\d+ cells")))
                 .isVisible();
+        assertThat(page.getByText("waits here to be read")).hasCount(0);
         assertThat(page.getByText(Pattern.compile("^Photograph of "))).isVisible();
         button("Throw away").tap();
         assertThat(page.getByText(Pattern.compile("^Photograph of "))).hasCount(0);
+    }
+
+    /** Lamps are tried longer, and what stretches is moved to where there is light. */
+    void bringToLight(int place) {
+        screen.open("/light/" + place);
+        page.getByLabel("Hours a day").fill("17");
+        assertThat(page.getByText("As tried; nothing is kept yet.")).isVisible();
+        screen.requireNoSidewaysScroll();
+        screen.open("/light/" + place);
+        Locator move = page.getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move to ")))
+                .first();
+        move.tap();
+        assertThat(page.getByText(Pattern.compile("move of batch \\d+: saved"))).hasCount(1);
+    }
+
+    /** What the nursery asks for is done on the round, without a signal, and is not asked again. */
+    void pinch() {
+        screen.open("/");
+        Locator pinched =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Done: Pinch, ")));
+        pinched.first().waitFor();
+        int before = pinched.count();
+        screen.context().setOffline(true);
+        pinched.first().tap();
+        assertThat(page.getByText("kept on this device until there is a connection: Pinch, "))
+                .isVisible();
+        screen.context().setOffline(false);
+        assertThat(page.getByText("kept on this device until")).isHidden();
+        assertThat(pinched).hasCount(before - 1);
     }
 
     void lookHowTheyFared(int batch) {
