@@ -46,6 +46,7 @@ const TrayMapPage = lazy(() => import('./batch/TrayMapPage').then((room) => ({ d
 const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ default: room.LabelsPage })));
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
 const LightPage = lazy(() => import('./space/LightPage').then((room) => ({ default: room.LightPage })));
+const HardeningPage = lazy(() => import('./today/HardeningPage').then((room) => ({ default: room.HardeningPage })));
 const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
 const SpacePage = lazy(() => import('./space/SpacePage').then((room) => ({ default: room.SpacePage })));
 const TomorrowPage = lazy(() => import('./today/TomorrowPage').then((room) => ({ default: room.TomorrowPage })));
@@ -112,6 +113,7 @@ export function App() {
           <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
           <Route path="/water" element={<WaterPage />} />
           <Route path="/potting" element={<PottingDayPage />} />
+          <Route path="/hardening" element={<HardeningPage />} />
           <Route path="/feed" element={<FeedPage today={session.data.today} />} />
           <Route path="/sow/along" element={<SowAlongPage today={session.data.today} />} />
           <Route path="/mix" element={<MixPage mayChange={propagator} />} />

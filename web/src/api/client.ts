@@ -53,6 +53,7 @@ export type Hindrance = Schemas['Hindrance'];
 export type PotRemark = Schemas['PotRemark'];
 export type PottingView = Schemas['PottingView'];
 export type SeenOnPhotograph = Schemas['SeenOnPhotograph'];
+export type HardeningDaysView = Schemas['HardeningDaysView'];
 export type HealthView = Schemas['HealthView'];
 export type PotView = Schemas['PotView'];
 export type PottingDayView = Schemas['PottingDayView'];

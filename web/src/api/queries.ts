@@ -53,6 +53,10 @@ export const useHealth = (batch: number) =>
     queryFn: () => answered(api.GET('/api/batches/{number}/health', { params: { path: { number: batch } } })),
   });
 
+/** The coming days of what hardens, carried by so many people. */
+export const useHardeningDays = (people: number) =>
+  useQuery({ queryKey: ['hardening', people], queryFn: () => answered(api.GET('/api/hardening', { params: { query: { people } } })) });
+
 /** A morning's potting with so many hands: of what is due, or of the batches that were chosen. */
 export const usePottingDay = (hands: number, batches?: number[]) =>
   useQuery({

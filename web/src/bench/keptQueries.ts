@@ -19,6 +19,7 @@ const BENCH = new Set([
   'water',
   'potting',
   'potting-day',
+  'hardening',
   'shed',
 ]);
 

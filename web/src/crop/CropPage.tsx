@@ -106,7 +106,7 @@ export function CropPage({ today }: { today: string }) {
           ))}
         </dl>
       </section>
-      <TendingOf key={JSON.stringify(view.tending)} code={code} tending={view.tending} mayChange={mayChange} />
+      <TendingOf key={code} code={code} tending={view.tending} mayChange={mayChange} />
       <section aria-label={say('Every figure')} className="mt-5">
         <h2 className="mb-2">{say('Every figure')}</h2>
         <dl className="board grid grid-cols-[1fr_auto] gap-x-4 p-3 text-sm lg:grid-cols-[1fr_auto_1fr_auto]">

@@ -77,7 +77,7 @@ function Begin({ batch }: { batch: BatchView }) {
 function Days({ batch }: { batch: BatchView }) {
   const { number } = batch.summary;
   const done = batch.hardening.days >= batch.hardening.programmeDays;
-  const [hours, setHours] = useState(String(Math.min(24, 2 + 2 * batch.hardening.days)));
+  const [hours, setHours] = useState(String(batch.hardening.hoursNext));
   const day = useBenchChange<{ hours: number }>(`/api/batches/${number}/hardening-days`, (entry) =>
     say('{hours, plural, one {# hour} other {# hours}} outside for batch {number}', { hours: entry.hours, number }),
   );

@@ -131,6 +131,15 @@ export const PAGES: PageHelp[] = [
     offline: say('What each tray wanted lies on this device when the round does; what you do and see is kept and sent later.'),
   },
   {
+    at: '/hardening',
+    name: say('Hardening off'),
+    purpose: say(
+      'What stands out to harden, its coming days by the forecast, and what is carried or covered this morning and this evening; a day that is missed moves the end.',
+    ),
+    tries: [say('Say how many carry, and note a day with one press when they are out.')],
+    offline: say('The days as they were forecast last lie on this device; what you note is kept and sent later.'),
+  },
+  {
     at: '/potting',
     name: say('Potting'),
     purpose: say(

@@ -9,6 +9,7 @@ const DAYS = [
   { to: '/water', name: say('Water') },
   { to: '/potting', name: say('Potting') },
   { to: '/feed', name: say('Feed') },
+  { to: '/hardening', name: say('Hardening') },
 ];
 
 /** The round of today, that of tomorrow, and the week. */

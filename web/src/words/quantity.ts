@@ -152,6 +152,10 @@ export function altitudeTyped(metres: number): string {
 
 export const lengthUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'mm');
 
+/** A wind in the person's own unit, from m/s: "40 km/h". */
+export const wind = (metresPerSecond: number): string =>
+  speech.length === 'INCHES' ? `${figures(metresPerSecond * 2.237)} mph` : `${figures(metresPerSecond * 3.6)} km/h`;
+
 /** A small length as it is typed. */
 export const lengthTyped = (millimetres: number): string =>
   String(speech.length === 'INCHES' ? Math.round((millimetres / MILLIMETRES_IN_INCH) * 10) / 10 : Math.round(millimetres));

@@ -27,7 +27,10 @@ describe('a reason in words', () => {
       { kind: 'ReadyForPotting', plants: 9, container: 'Carrier of 28 pots', by: '2027-04-18' },
       'Has the leaves for it: 9 plants into the carrier of 28 pots by Sun 18 Apr, before their roots circle. Look at the roots of a few first.',
     ],
-    [{ kind: 'HardeningGoesOn', day: 2, ofDays: 2, outside: 'STAY_IN' }, 'Day 2 of 2. Leave in or covered today; the weather would harm it.'],
+    [
+      { kind: 'HardeningGoesOn', day: 2, ofDays: 9, hours: 2, inSun: false, inWind: false, byDay: 'OUT', tooColdAtNight: false, atNight: 'IN' },
+      'Day 2 of 9. Out for 2 hours, in the shade, out of the wind.',
+    ],
     [{ kind: 'NotReadyInTime', target: '2027-04-18' }, 'Not likely ready this season; wanted on Sun 18 Apr. Bring it on warmer or tell the grower.'],
   ])('%o', (why, words) => {
     expect(whyWords(why, TODAY)).toBe(words);

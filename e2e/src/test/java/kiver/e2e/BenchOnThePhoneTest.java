@@ -351,6 +351,7 @@ class BenchOnThePhoneTest {
             work.potAPartWithoutSignal();
             work.countAPhotograph(1006);
             work.lookHowTheyFared(batch);
+            work.feedWithoutSignal();
             work.bringToLight(3);
             try (Screen desk = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
                 new DeskWorkByTouch(desk).pinchACrop("tomato");

@@ -92,6 +92,19 @@ final class GrowingOnByTouch {
         assertThat(page.getByText(Pattern.compile("move of batch \\d+: saved"))).hasCount(1);
     }
 
+    /** What the meter shows is noted with a feed, and both are sent when there is a signal. */
+    void feedWithoutSignal() {
+        screen.open("/feed");
+        page.getByLabel("Meter, mS/cm").fill("1.2");
+        screen.context().setOffline(true);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Fed: ")))
+                .first()
+                .tap();
+        assertThat(page.getByText("waiting to be sent")).isVisible();
+        screen.context().setOffline(false);
+        assertThat(page.getByText("waiting to be sent")).isHidden();
+    }
+
     /** What the nursery asks for is done on the round, without a signal, and is not asked again. */
     void pinch() {
         screen.open("/");

@@ -20,6 +20,7 @@ import kiver.core.crop.CropCode;
 import kiver.core.outlook.BatchFile;
 import kiver.core.seed.LotId;
 import kiver.core.weather.DailyRange;
+import kiver.core.weather.DayAhead;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -323,7 +324,7 @@ class JourneyTest {
 
     /** The forecast for tomorrow's dawn falls to −8 °C. */
     private void frostTonight() {
-        Mockito.doReturn(Collections.nCopies(5, new DailyRange(-8, 4)))
+        Mockito.doReturn(Collections.nCopies(5, new DayAhead(new DailyRange(-8, 4))))
                 .when(station)
                 .forecast(any());
         nursery.seasons.forget();

@@ -1,5 +1,6 @@
 package kiver.core.harden;
 
+import java.util.Arrays;
 import java.util.List;
 import kiver.core.crop.Hardiness;
 
@@ -8,38 +9,59 @@ import kiver.core.crop.Hardiness;
  * raised, and can be changed for each batch.
  */
 public enum HardeningProgramme {
-    /** Straight out: for hardy plants raised cool. */
-    NONE(0, List.of()),
+    /** Straight out: for hardy plants raised cool. Some do it with all, and lose a week of growth. */
+    NONE(),
+    /** A day in the lee, then out: enough, say some, even for tender plants on dull mild days. */
+    DAY_OR_TWO(Exposure.shade(6), Exposure.night(Exposure.Night.COVERED)),
     /** Out by day and in at night. */
-    BY_DAY(5, List.of(3, 5, 8, 10, 12)),
+    BY_DAY(Exposure.shade(3), Exposure.sun(5), Exposure.sun(8), Exposure.wind(10), Exposure.wind(12)),
     /** A little longer each day, nights out at the end. */
-    STEP_BY_STEP(9, List.of(1, 2, 3, 5, 7, 9, 11, 24, 24));
+    STEP_BY_STEP(
+            Exposure.shade(1),
+            Exposure.shade(2),
+            Exposure.shade(3),
+            Exposure.sun(5),
+            Exposure.sun(7),
+            Exposure.wind(9),
+            Exposure.wind(11),
+            Exposure.night(Exposure.Night.COVERED),
+            Exposure.night(Exposure.Night.OUT));
 
     private static final double RAISED_WARM = 16;
 
-    private final int days;
-    private final List<Integer> hours;
+    private final List<Exposure> exposures;
 
-    HardeningProgramme(int days, List<Integer> hours) {
-        this.days = days;
-        this.hours = hours;
+    HardeningProgramme(Exposure... exposures) {
+        this.exposures = List.of(exposures);
     }
 
     /** Days it takes, 0 or more. */
     public int days() {
-        return days;
+        return exposures.size();
+    }
+
+    /** What each of its days asks of the plants. */
+    public List<Exposure> exposures() {
+        return exposures;
     }
 
     /**
-     * Hours out of doors on one of its days, 1 to 24.
+     * What one of its days asks of the plants.
      *
-     * @param day counted from 1; days after the last are like the last
+     * @param day counted from 1; days after the last ask for all
      */
-    public int hoursOn(int day) {
-        if (hours.isEmpty()) {
-            return 24;
-        }
-        return hours.get(Math.min(Math.max(day, 1), hours.size()) - 1);
+    public Exposure on(int day) {
+        return day > exposures.size() ? Exposure.ALL : exposures.get(Math.max(day, 1) - 1);
+    }
+
+    /** The one that takes so many days: that which was planned, or another of the same length; records keep days alone. */
+    public static HardeningProgramme taking(int days, HardeningProgramme planned) {
+        return planned.days() == days
+                ? planned
+                : Arrays.stream(values())
+                        .filter(each -> each.days() == days)
+                        .findFirst()
+                        .orElse(planned);
     }
 
     /**

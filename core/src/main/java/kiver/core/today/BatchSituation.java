@@ -8,7 +8,9 @@ import kiver.core.batch.DatedRelease;
 import kiver.core.care.FeedClock;
 import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
-import kiver.core.harden.DayOutside;
+import kiver.core.harden.Exposure;
+import kiver.core.harden.HardeningProgramme;
+import kiver.core.harden.Outing;
 import kiver.core.outlook.BatchForecast;
 import kiver.core.outlook.BatchOutlook;
 
@@ -17,7 +19,7 @@ import kiver.core.outlook.BatchOutlook;
  *
  * @param outlook of it today
  * @param lastUsefulSowDay sown later it would miss its order in more than one year of ten; empty when unknown
- * @param outside whether plants in hardening may go out today
+ * @param outing what becomes of today for plants in hardening, by the forecast
  * @param soakedOn when its seed was last laid in water, as somebody ticked off
  * @param feed when it is next fed; empty as long as nothing is up, and where nobody feeds
  * @param frostToLookFor °C of the last night that was too cold where it stood, until somebody has looked
@@ -25,7 +27,7 @@ import kiver.core.outlook.BatchOutlook;
 public record BatchSituation(
         BatchOutlook outlook,
         Optional<LocalDate> lastUsefulSowDay,
-        DayOutside outside,
+        Outing outing,
         Optional<LocalDate> soakedOn,
         Optional<FeedClock> feed,
         Optional<Double> frostToLookFor) {
@@ -112,5 +114,12 @@ public record BatchSituation(
     /** The fewest plants that are enough. */
     int plantsAccepted() {
         return outlook.file().accepted();
+    }
+
+    /** What a day of the hardening that goes on asks of it, counted from 1. */
+    Exposure exposureOn(int day) {
+        return HardeningProgramme.taking(
+                        state().programmeDays(), outlook.file().batch().hardeningProgramme())
+                .on(day);
     }
 }

@@ -11,7 +11,8 @@ import kiver.core.batch.RootsSeen;
 import kiver.core.crop.SeedTraits;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
-import kiver.core.harden.DayOutside;
+import kiver.core.harden.Exposure;
+import kiver.core.harden.Outing;
 import kiver.core.order.PlantShares;
 
 /** Works out what is to be done with a batch on a day. */
@@ -279,8 +280,25 @@ public final class Round {
         }
         return Optional.of(new RoundTask(
                 TaskKind.HARDEN,
-                batch.outside() == DayOutside.OUT ? Urgency.TODAY : Urgency.AT_RISK,
-                new WhyNow.HardeningGoesOn(done + 1, batch.state().programmeDays(), batch.outside())));
+                batch.outing().because().isEmpty() ? Urgency.TODAY : Urgency.AT_RISK,
+                goesOn(batch, done + 1)));
+    }
+
+    private static WhyNow goesOn(BatchSituation batch, int day) {
+        Exposure exposure = batch.exposureOn(day);
+        Outing outing = batch.outing();
+        return new WhyNow.HardeningGoesOn(
+                day,
+                batch.state().programmeDays(),
+                exposure.hours(),
+                exposure.inSun(),
+                exposure.inWind(),
+                outing.byDay(),
+                outing.because().stream()
+                        .filter(cause -> cause != Outing.Cause.COLD_NIGHT)
+                        .findFirst(),
+                outing.because().contains(Outing.Cause.COLD_NIGHT),
+                outing.atNight());
     }
 
     private static Optional<RoundTask> releasing(BatchSituation batch, LocalDate today) {

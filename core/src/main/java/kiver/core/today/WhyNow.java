@@ -3,7 +3,7 @@ package kiver.core.today;
 import java.time.LocalDate;
 import java.util.Optional;
 import kiver.core.batch.RootsSeen;
-import kiver.core.harden.DayOutside;
+import kiver.core.harden.Outing;
 
 /** Why a piece of work is called for, in figures; words for it are chosen where it is shown. */
 public sealed interface WhyNow {
@@ -93,8 +93,30 @@ public sealed interface WhyNow {
     /** So many days of hardening, all of its programme, are done. */
     record HardeningIsDone(int days) implements WhyNow {}
 
-    /** The day of its hardening, counted from 1, of how many, and whether it may go out. */
-    record HardeningGoesOn(int day, int ofDays, DayOutside outside) implements WhyNow {}
+    /**
+     * A day of its hardening.
+     *
+     * @param day counted from 1
+     * @param ofDays that it takes
+     * @param hours out of doors that its programme asks for, 1 to 24
+     * @param inSun whether in the sun; else in the shade
+     * @param inWind whether in the wind; else sheltered
+     * @param byDay what becomes of it by the forecast
+     * @param because why it is not as its programme says; empty where it is
+     * @param tooColdAtNight whether the night that follows asks for something else than its programme
+     * @param atNight where it spends that night
+     */
+    record HardeningGoesOn(
+            int day,
+            int ofDays,
+            int hours,
+            boolean inSun,
+            boolean inWind,
+            Outing.Day byDay,
+            Optional<Outing.Cause> because,
+            boolean tooColdAtNight,
+            Outing.Night atNight)
+            implements WhyNow {}
 
     /** The day on which it is, or was, wanted. */
     record IsWanted(LocalDate target) implements WhyNow {}

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
-import kiver.core.harden.DayOutside;
+import kiver.core.harden.Outing;
 import kiver.core.order.LineId;
 import kiver.core.place.PlaceId;
 import org.junit.jupiter.api.Test;
@@ -69,12 +69,16 @@ class RoundFromLeavesToReleaseTest extends RoundSituations {
         BatchState hardening = counted(TODAY.minusDays(20), 9, true)
                 .after(TODAY.minusDays(1), new BatchChange.HardeningStarted(new PlaceId(9), 2));
         Situation situation = new Situation(hardening);
-        assertThat(only(situation))
-                .isEqualTo(new RoundTask(
-                        TaskKind.HARDEN, Urgency.TODAY, new WhyNow.HardeningGoesOn(1, 2, DayOutside.OUT)));
-        assertThat(only(situation.outside(DayOutside.IN_AT_NIGHT)).urgency()).isEqualTo(Urgency.AT_RISK);
-        assertThat(only(situation.outside(DayOutside.STAY_IN)).why())
-                .isEqualTo(new WhyNow.HardeningGoesOn(1, 2, DayOutside.STAY_IN));
+        RoundTask out = only(situation);
+        assertThat(out.urgency()).isEqualTo(Urgency.TODAY);
+        assertThat(out.why())
+                .isEqualTo(new WhyNow.HardeningGoesOn(
+                        1, 2, 6, false, false, Outing.Day.OUT, Optional.empty(), false, Outing.Night.IN));
+        Outing cold = new Outing(Outing.Day.OUT, Outing.Night.FLEECE, List.of(Outing.Cause.COLD_NIGHT));
+        assertThat(only(situation.outing(cold)).urgency()).isEqualTo(Urgency.AT_RISK);
+        assertThat(only(situation.outing(cold)).why())
+                .isEqualTo(new WhyNow.HardeningGoesOn(
+                        1, 2, 6, false, false, Outing.Day.OUT, Optional.empty(), true, Outing.Night.FLEECE));
         BatchState hadToday = hardening.after(TODAY, new BatchChange.HardenedForDay(3));
         assertThat(tasks(new Situation(hadToday))).isEmpty();
         BatchState done = hardening

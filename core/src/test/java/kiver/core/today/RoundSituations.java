@@ -23,8 +23,8 @@ import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
-import kiver.core.harden.DayOutside;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.harden.Outing;
 import kiver.core.order.CountedIn;
 import kiver.core.order.LeafStage;
 import kiver.core.order.LineId;
@@ -37,6 +37,7 @@ import kiver.core.outlook.BatchPlan;
 import kiver.core.outlook.Chances;
 import kiver.core.outlook.Emerging;
 import kiver.core.outlook.Grown;
+import kiver.core.outlook.HardeningAhead;
 import kiver.core.outlook.Journey;
 import kiver.core.outlook.Promised;
 import kiver.core.outlook.Rooting;
@@ -115,7 +116,7 @@ abstract class RoundSituations {
                     new BatchSituation(
                             null,
                             Optional.of(TODAY.plusDays(3)),
-                            DayOutside.OUT,
+                            HardeningAhead.AS_PLANNED,
                             Optional.empty(),
                             Optional.empty(),
                             Optional.empty()),
@@ -173,7 +174,7 @@ abstract class RoundSituations {
             return new BatchSituation(
                     outlook,
                     about.lastUsefulSowDay(),
-                    about.outside(),
+                    about.outing(),
                     about.soakedOn(),
                     about.feed(),
                     about.frostToLookFor());
@@ -204,7 +205,7 @@ abstract class RoundSituations {
 
         Situation latestSowDay(LocalDate day) {
             return with(new BatchSituation(
-                    null, Optional.of(day), about.outside(), about.soakedOn(), about.feed(), about.frostToLookFor()));
+                    null, Optional.of(day), about.outing(), about.soakedOn(), about.feed(), about.frostToLookFor()));
         }
 
         Situation target(LocalDate day) {
@@ -260,7 +261,7 @@ abstract class RoundSituations {
                     changed));
         }
 
-        Situation outside(DayOutside changed) {
+        Situation outing(Outing changed) {
             return with(new BatchSituation(
                     null, about.lastUsefulSowDay(), changed, about.soakedOn(), about.feed(), about.frostToLookFor()));
         }
@@ -303,7 +304,7 @@ abstract class RoundSituations {
             return with(new BatchSituation(
                     null,
                     about.lastUsefulSowDay(),
-                    about.outside(),
+                    about.outing(),
                     Optional.of(day),
                     about.feed(),
                     about.frostToLookFor()));
@@ -313,7 +314,7 @@ abstract class RoundSituations {
             return with(new BatchSituation(
                     null,
                     about.lastUsefulSowDay(),
-                    about.outside(),
+                    about.outing(),
                     about.soakedOn(),
                     Optional.of(clock),
                     about.frostToLookFor()));
@@ -323,7 +324,7 @@ abstract class RoundSituations {
             return with(new BatchSituation(
                     null,
                     about.lastUsefulSowDay(),
-                    about.outside(),
+                    about.outing(),
                     about.soakedOn(),
                     about.feed(),
                     Optional.of(minimum)));

@@ -47,7 +47,7 @@ class TendingTasksTest {
                 of.trouble());
         return TendingTasks.of(
                 new BatchSituation(
-                        grown, Optional.empty(), plain.outside(), Optional.empty(), Optional.empty(), Optional.empty()),
+                        grown, Optional.empty(), plain.outing(), Optional.empty(), Optional.empty(), Optional.empty()),
                 TODAY);
     }
 

@@ -148,8 +148,9 @@ class DemoHands {
                         batch.number(),
                         today,
                         purpose,
-                        List.of(new BatchChange.HardenedForDay(
-                                batch.hardeningProgramme().hoursOn(state.hardeningDays() + 1))));
+                        List.of(new BatchChange.HardenedForDay(batch.hardeningProgramme()
+                                .on(state.hardeningDays() + 1)
+                                .hours())));
             case END_HARDENING -> record(batch.number(), today, purpose, List.of(new BatchChange.HardeningEnded()));
             case RELEASE -> {
                 int alive = stop.batch().file().plantsAlive();

@@ -150,11 +150,13 @@ public record BatchView(
      *
      * @param days it has had
      * @param programmeDays it takes
+     * @param hoursNext out of doors that its programme asks for on its next day
      * @param heldUntil when it begins, for plants that have their leaves and wait for it inside
      */
     public record HardeningView(
             String programme,
             int programmeDays,
+            int hoursNext,
             int days,
             @Nullable LocalDate startedOn,
             @Nullable LocalDate heldUntil) {}

@@ -144,6 +144,9 @@ public class BatchViews {
         return new BatchView.HardeningView(
                 programme.name(),
                 state.hardeningStartedOn().isPresent() ? state.programmeDays() : programme.days(),
+                HardeningProgramme.taking(state.programmeDays(), programme)
+                        .on(state.hardeningDays() + 1)
+                        .hours(),
                 state.hardeningDays(),
                 state.hardeningStartedOn().orElse(null),
                 heldUntil(outlook).orElse(null));

@@ -22,6 +22,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
@@ -73,6 +74,20 @@ class ProblemHandler {
                 invalid.getBindingResult().getFieldErrors().stream()
                         .map(error ->
                                 new FieldProblem(error.getField(), said(String.valueOf(error.getDefaultMessage()))))
+                        .toList());
+    }
+
+    /** What stands in the address itself. */
+    @ExceptionHandler
+    ProblemDetail invalidAddress(HandlerMethodValidationException invalid) {
+        return problem(
+                ProblemCode.INVALID_ENTRY,
+                invalid.getParameterValidationResults().stream()
+                        .flatMap(result -> result.getResolvableErrors().stream()
+                                .map(error -> new FieldProblem(
+                                        String.valueOf(
+                                                result.getMethodParameter().getParameterName()),
+                                        said(String.valueOf(error.getDefaultMessage())))))
                         .toList());
     }
 

@@ -14,15 +14,16 @@ import kiver.core.batch.BatchState;
 import kiver.core.care.FeedClock;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.Season;
-import kiver.core.harden.DayOutside;
 import kiver.core.harden.NightOut;
+import kiver.core.harden.Outing;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.HardeningAhead;
 import kiver.core.place.PlaceId;
 import kiver.core.today.BatchSituation;
 import kiver.core.today.Round;
 import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
-import kiver.core.weather.DailyRange;
+import kiver.core.weather.DayAhead;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.outlook.BatchAnalyst;
@@ -70,7 +71,7 @@ public class RoundService {
     public List<Stop> stops() {
         LocalDate today = clock.today();
         Season season = seasons.season(today);
-        Optional<DailyRange> outside = weather.forecast(today).stream().findFirst();
+        Optional<DayAhead> outside = weather.ahead(today).stream().findFirst();
         List<BatchOutlook> all = analyst.all();
         Set<Integer> seenTo = new HashSet<>(evenings.safeOn(today.minusDays(1)));
         seenTo.addAll(evenings.foundWholeOn(today));
@@ -141,14 +142,14 @@ public class RoundService {
 
     private BatchSituation situation(
             BatchOutlook batch,
-            Optional<DailyRange> outside,
+            Optional<DayAhead> outside,
             Optional<LocalDate> soakedOn,
             Optional<FeedClock> feed,
             Optional<Double> frostToLookFor) {
         BatchState state = batch.file().state();
-        DayOutside advice = outside.map(range ->
-                        DayOutside.on(batch.crop().hardiness(), range, state.hardeningDays(), state.programmeDays()))
-                .orElse(DayOutside.OUT);
+        Outing advice = outside.map(day -> HardeningAhead.outing(
+                        batch, seasons.season().place(batch.way().hardening()), day, state.hardeningDays()))
+                .orElse(HardeningAhead.AS_PLANNED);
         return new BatchSituation(batch, lastSowDay(batch), advice, soakedOn, feed, frostToLookFor);
     }
 

@@ -4,7 +4,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import kiver.core.weather.DailyRange;
+import kiver.core.weather.DayAhead;
+import kiver.core.weather.Sky;
 import kiver.core.weather.StationRecord;
 import kiver.server.clock.NurseryClock;
 import org.springframework.stereotype.Component;
@@ -77,9 +80,19 @@ public class WeatherBook {
 
     private void forecastFrom(LocalDate today) {
         AssumedWeather assumed = assumed();
-        List<WeatherMapper.StationDay> ahead = new ArrayList<>();
-        for (DailyRange range : station.forecast(assumed.dayLike(today))) {
-            ahead.add(row(today.plusDays(ahead.size()), assumed.of(range)));
+        List<WeatherMapper.ForecastDay> ahead = new ArrayList<>();
+        for (DayAhead day : station.forecast(assumed.dayLike(today))) {
+            DailyRange range = assumed.of(day.range());
+            // What the sky of another valley does says nothing of this one.
+            Sky sky = isAssumed() ? Sky.UNKNOWN : day.sky();
+            ahead.add(new WeatherMapper.ForecastDay(
+                    today.plusDays(ahead.size()),
+                    range.minimum(),
+                    range.maximum(),
+                    orNull(sky.gust()),
+                    orNull(sky.rain()),
+                    orNull(sky.hail()),
+                    orNull(sky.sun())));
         }
         mapper.forgetForecast();
         mapper.insertForecast(ahead);
@@ -132,7 +145,24 @@ public class WeatherBook {
 
     /** The forecast from a day on; empty when the newest does not reach so far. */
     public List<DailyRange> forecast(LocalDate from) {
-        return mapper.forecast(from).stream().map(WeatherBook::range).toList();
+        return ahead(from).stream().map(DayAhead::range).toList();
+    }
+
+    /** The same with what is said of the sky. */
+    public List<DayAhead> ahead(LocalDate from) {
+        return mapper.forecast(from).stream()
+                .map(day -> new DayAhead(
+                        new DailyRange(day.minimum(), day.maximum()),
+                        new Sky(said(day.gust()), said(day.rain()), said(day.hail()), said(day.sun()))))
+                .toList();
+    }
+
+    private static OptionalDouble said(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    private static Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
     }
 
     private static WeatherMapper.StationDay row(LocalDate day, DailyRange range) {

@@ -15,6 +15,10 @@ interface WeatherMapper {
     /** One day at the station. */
     record StationDay(LocalDate day, double minimum, double maximum) {}
 
+    /** One day of the forecast; what it does not say is null. */
+    record ForecastDay(
+            LocalDate day, double minimum, double maximum, Double gust, Double rain, Double hail, Double sun) {}
+
     @Select("select day, minimum, maximum from station_day where day >= #{from} order by day")
     List<StationDay> recordFrom(@Param("from") LocalDate from);
 
@@ -54,12 +58,16 @@ interface WeatherMapper {
 
     @Insert("""
             <script>
-            insert into station_forecast (day, minimum, maximum) values
-            <foreach collection="days" item="each" separator=",">(#{each.day}, #{each.minimum}, #{each.maximum})</foreach>
+            insert into station_forecast (day, minimum, maximum, gust, rain, hail, sun) values
+            <foreach collection="days" item="each" separator=",">
+                (#{each.day}, #{each.minimum}, #{each.maximum}, #{each.gust}, #{each.rain}, #{each.hail}, #{each.sun})
+            </foreach>
             </script>
             """)
-    void insertForecast(@Param("days") List<StationDay> days);
+    void insertForecast(@Param("days") List<ForecastDay> days);
 
-    @Select("select day, minimum, maximum from station_forecast where day >= #{from} order by day")
-    List<StationDay> forecast(@Param("from") LocalDate from);
+    @Select("""
+            select day, minimum, maximum, gust, rain, hail, sun from station_forecast where day >= #{from} order by day
+            """)
+    List<ForecastDay> forecast(@Param("from") LocalDate from);
 }

@@ -3,6 +3,7 @@ package kiver.server.weather;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.weather.DailyRange;
+import kiver.core.weather.DayAhead;
 
 /** Port: a station that measures, and a service that forecasts. A simulated one ships with Kiver. */
 public interface WeatherStation {
@@ -14,5 +15,5 @@ public interface WeatherStation {
     DailyRange measured(LocalDate day);
 
     /** The days from {@code madeOn} on, at most five. */
-    List<DailyRange> forecast(LocalDate madeOn);
+    List<DayAhead> forecast(LocalDate madeOn);
 }

@@ -18,7 +18,6 @@ import kiver.core.batch.RootsSeen;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
-import kiver.core.harden.DayOutside;
 import kiver.core.media.MakeOrBuy;
 import kiver.core.media.RecipeFault;
 import kiver.core.order.Protection;
@@ -124,10 +123,6 @@ class WordingTest {
                         new WhyNow.HardeningIsDue(5, TODAY.plusDays(3)),
                         "Has its leaves; hardening takes 5 days and the plants are wanted on Sun 18 Apr."),
                 Arguments.of(new WhyNow.HardeningIsDone(1), "Its one day of hardening is done."),
-                Arguments.of(new WhyNow.HardeningGoesOn(1, 2, DayOutside.OUT), "Day 1 of 2. Out today."),
-                Arguments.of(
-                        new WhyNow.HardeningGoesOn(2, 2, DayOutside.STAY_IN),
-                        "Day 2 of 2. Leave in or covered today; the weather would harm it."),
                 Arguments.of(new WhyNow.IsWanted(TODAY), "Wanted on Thu 15 Apr; water well before it goes."),
                 Arguments.of(new WhyNow.IsWanted(TODAY.minusDays(1)), "Was wanted on Wed 14 Apr."),
                 Arguments.of(
@@ -328,7 +323,8 @@ class WordingTest {
                         HindranceWordsTest.hindrances(),
                         worths(),
                         PotRemarkWordsTest.potRemarks(),
-                        TendingWordsTest.reasons())
+                        TendingWordsTest.reasons(),
+                        OutingWordsTest.reasons())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
