@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { HardeningDaysView } from '../api/client';
-import { useHardeningDays } from '../api/queries';
+import { useHardeningDays, useSession } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { dayWords, weekdayWords } from '../words/days';
@@ -21,6 +21,7 @@ const MOST_PEOPLE = 6;
 /** What hardens off: its coming days by the forecast, and what is carried and covered today. */
 export function HardeningPage() {
   const [people, setPeople] = useState(1);
+  const mayMove = useSession().data?.role === 'PROPAGATOR';
   const hardening = useHardeningDays(people);
   if (hardening.isPending) return <Loading what={say('the hardening')} />;
   if (!hardening.data) return <Trouble error={hardening.error} retry={() => hardening.refetch()} />;
@@ -35,6 +36,20 @@ export function HardeningPage() {
       ) : (
         <>
           <SkyAhead sky={view.sky} />
+          <div className="mb-4 flex flex-wrap items-center gap-2" role="group" aria-label={say('People who carry')}>
+            <span>{say('People who carry')}</span>
+            {Array.from({ length: MOST_PEOPLE }, (_, index) => index + 1).map((count) => (
+              <button
+                key={count}
+                type="button"
+                className={`act min-w-11 ${count === people ? 'act-main' : ''}`}
+                aria-pressed={count === people}
+                onClick={() => setPeople(count)}
+              >
+                {count}
+              </button>
+            ))}
+          </div>
           <div className="mb-4 grid items-start gap-5 lg:grid-cols-2">
             <Carried
               title={say('This morning')}
@@ -54,23 +69,9 @@ export function HardeningPage() {
               none={say('Nothing has to come in or be covered.')}
             />
           </div>
-          <div className="mb-4 flex flex-wrap items-center gap-2" role="group" aria-label={say('People who carry')}>
-            <span>{say('People who carry')}</span>
-            {Array.from({ length: MOST_PEOPLE }, (_, index) => index + 1).map((count) => (
-              <button
-                key={count}
-                type="button"
-                className={`act min-w-11 ${count === people ? 'act-main' : ''}`}
-                aria-pressed={count === people}
-                onClick={() => setPeople(count)}
-              >
-                {count}
-              </button>
-            ))}
-          </div>
           <ul className="grid gap-4 xl:grid-cols-2">
             {view.batches.map((batch) => (
-              <Hardens key={batch.batch} batch={batch} today={today} />
+              <Hardens key={batch.batch} batch={batch} today={today} mayMove={mayMove} />
             ))}
           </ul>
         </>
@@ -160,7 +161,7 @@ function Carried({
   );
 }
 
-function Hardens({ batch, today }: { batch: Batch; today: string | undefined }) {
+function Hardens({ batch, today, mayMove }: { batch: Batch; today: string | undefined; mayMove: boolean }) {
   const note = useBenchChange<{ hours: number }>(`/api/batches/${batch.batch}/hardening-days`, (entry) =>
     say('{hours, plural, one {# hour} other {# hours}} outside for batch {number}', { hours: entry.hours, number: batch.batch }),
   );
@@ -190,6 +191,17 @@ function Hardens({ batch, today }: { batch: Batch; today: string | undefined }) 
         {batch.missed > 0 &&
           say('{missed, plural, one {One of the coming days is} other {# of the coming days are}} missed: the end moves.', { missed: batch.missed })}
       </p>
+      {batch.tooLate && (
+        <p>
+          {mayMove ? (
+            <Link className="trail inline-flex min-h-11 items-center font-semibold" to={`/season/reschedule?batch=${batch.batch}`}>
+              {say('Find another day, or other plants')}
+            </Link>
+          ) : (
+            say('Tell the propagator: the grower wants to hear of it.')
+          )}
+        </p>
+      )}
       <ol className="grid grid-cols-5 gap-1">
         {batch.days.map((day) => (
           <li

@@ -353,6 +353,7 @@ class BenchOnThePhoneTest {
             work.lookHowTheyFared(batch);
             work.feedWithoutSignal();
             work.bringToLight(3);
+            work.noteADayOutside();
             try (Screen desk = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
                 new DeskWorkByTouch(desk).pinchACrop("tomato");
             }

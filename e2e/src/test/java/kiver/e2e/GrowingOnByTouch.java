@@ -105,6 +105,22 @@ final class GrowingOnByTouch {
         assertThat(page.getByText("waiting to be sent")).isHidden();
     }
 
+    /** What stood out today is noted with one press, without a signal. */
+    void noteADayOutside() {
+        screen.open("/hardening");
+        Locator out = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Out today: note ")));
+        out.first().waitFor();
+        int before = out.count();
+        screen.context().setOffline(true);
+        out.first().tap();
+        assertThat(page.getByText(Pattern.compile("kept on this device until .*outside for batch")))
+                .isVisible();
+        screen.context().setOffline(false);
+        assertThat(page.getByText("Today is noted.").first()).isVisible();
+        assertThat(out).hasCount(before - 1);
+    }
+
     /** What the nursery asks for is done on the round, without a signal, and is not asked again. */
     void pinch() {
         screen.open("/");
