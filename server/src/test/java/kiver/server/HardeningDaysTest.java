@@ -97,6 +97,8 @@ class HardeningDaysTest {
         }
         nursery.get(nursery.hand, "/api/hardening?people=0")
                 .andExpect(jsonPath("$.errors[0].message", containsString("1 to 30")));
+        nursery.get(nursery.propagator, "/api/space/standing")
+                .andExpect(jsonPath("$.errors[0].field").value("place"));
         nursery.get(nursery.grower, "/api/hardening").andExpect(status().isForbidden());
     }
 }

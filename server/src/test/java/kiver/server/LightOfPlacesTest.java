@@ -134,5 +134,19 @@ class LightOfPlacesTest {
         nursery.get(nursery.propagator, "/api/sheets/places")
                 .andExpect(jsonPath("$.rows[*][*]", hasItem("south")))
                 .andExpect(jsonPath("$.rows[*][*]", hasItem("22")));
+        String earlier = """
+                {"entries":{"name":"Old shelf","walking_order":"77","slots":"4","day_set_point":"20","night_set_point":"16",
+                 "gain_by_day":"","gain_by_night":"","floor":"","daylight_share":"0.1","lamp_light":"8.64",
+                 "for_emergence":"no","for_growing_on":"yes","for_hardening_off":"no","caution":""}}""";
+        nursery.put(nursery.propagator, "/api/sheets/places/rows", earlier).andExpect(status().isOk());
+        long shelf = places.places().stream()
+                .filter(place -> place.name().equals("Old shelf"))
+                .findFirst()
+                .orElseThrow()
+                .id()
+                .number();
+        nursery.get(nursery.hand, "/api/places/" + shelf + "/light")
+                .andExpect(jsonPath("$.madeBy.lampFlux").value(closeTo(150, 1e-6)))
+                .andExpect(jsonPath("$.madeBy.lampHours").value(16.0));
     }
 }

@@ -27,6 +27,7 @@ import org.springframework.stereotype.Component;
 class PlaceSheetBook implements SheetBook {
 
     private static final int NO_FLOOR = -60;
+    private static final String LIGHT_OF_LAMPS = "lamp_light";
 
     private static final List<String> ASPECTS =
             Arrays.stream(Aspect.values()).map(PlaceSheetBook::words).toList();
@@ -106,15 +107,23 @@ class PlaceSheetBook implements SheetBook {
     }
 
     private static PlaceLight light(SheetRow row) {
-        double flux = row.numberOr("lamp_flux", 0);
         return new PlaceLight(
                 row.number("daylight_share"),
                 new SkyView(aspect(row), row.numberOr("sun_from", 0), row.numberOr("sun_until", 24)),
                 new ShadeCloth(row.numberOr("cloth_takes", 0), row.numberOr("cloth_above", ShadeCloth.NONE.above())),
-                new Lamps(
-                        flux,
-                        row.numberOr("lamp_hours", flux > 0 ? Lamps.USUAL_HOURS : 0),
-                        row.numberOr("lamp_distance", Lamps.NONE.distance())));
+                lamps(row));
+    }
+
+    /** Files of an earlier Kiver say what lamps give in a day, in a column of that name. */
+    private static Lamps lamps(SheetRow row) {
+        if (row.text("lamp_flux").isEmpty() && !row.text(LIGHT_OF_LAMPS).isEmpty()) {
+            return Lamps.giving(row.number(LIGHT_OF_LAMPS));
+        }
+        double flux = row.numberOr("lamp_flux", 0);
+        return new Lamps(
+                flux,
+                row.numberOr("lamp_hours", flux > 0 ? Lamps.USUAL_HOURS : 0),
+                row.numberOr("lamp_distance", Lamps.NONE.distance()));
     }
 
     private static Aspect aspect(SheetRow row) {

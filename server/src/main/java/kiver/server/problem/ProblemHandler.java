@@ -20,6 +20,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.HandlerMethodValidationException;
@@ -112,6 +113,14 @@ class ProblemHandler {
         }
         return problem(
                 ProblemCode.UNREADABLE, List.of(new FieldProblem("", Said.of("The request could not be read."))));
+    }
+
+    @ExceptionHandler
+    ProblemDetail missing(MissingServletRequestParameterException missing) {
+        return problem(
+                ProblemCode.UNREADABLE,
+                List.of(new FieldProblem(
+                        missing.getParameterName(), FieldWords.unreadable(missing.getParameterName()))));
     }
 
     @ExceptionHandler
