@@ -25,7 +25,7 @@ export function GrowingInLight({ view }: { view: LightOfPlace }) {
             {suffering.map((each) => (
               <li key={each.batch} className="board p-3 text-sm">
                 <Named growing={each} />
-                {each.moves.length === 0 && <p>{say('No other place has the light it wants and nights warm enough.')}</p>}
+                {each.moves.length === 0 && <p>{say('No other place suits it now: they are too dark, too bright, too cold or too hot for it.')}</p>}
                 <ul className="mt-1 flex flex-col gap-1">
                   {each.moves.map((move) => (
                     <MoveThere key={move.placeId} growing={each} move={move} />

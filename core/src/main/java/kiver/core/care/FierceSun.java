@@ -69,8 +69,13 @@ public record FierceSun(Danger danger, double daylight, double hottest, Optional
                         harmed));
     }
 
+    /** Daylight above which leaves that are new to it scorch, mol m⁻² d⁻¹. */
+    public static double scorchesAbove(LeafGrowth leaves) {
+        return SCORCHES_ABOVE * leaves.lightNeed();
+    }
+
     private static boolean scorches(double daylight, double hottest, Standing each) {
-        return daylight > SCORCHES_ABOVE * each.leaves().lightNeed()
+        return daylight > scorchesAbove(each.leaves())
                 && (each.young() || hottest >= each.leaves().temperatures().optimum());
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
+import kiver.core.care.FierceSun;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
@@ -36,7 +37,7 @@ public record LightMove(
         double free) {
 
     private static final int DAYS_AHEAD = 14;
-    private static final int NIGHTS_AHEAD = 7;
+    private static final int DAYS_OF_FORECAST = 5;
     private static final int MOST = 3;
 
     /** Whether all of it has room there. */
@@ -45,8 +46,8 @@ public record LightMove(
     }
 
     /**
-     * The places where a batch would not stretch, and no night of the coming week would harm it; those with room first,
-     * of them the best chance.
+     * The places where a batch would neither stretch nor scorch, and no night and no noon of the forecast would harm it;
+     * those with room first, of them the best chance.
      *
      * @param free tray places of a place, today
      */
@@ -58,8 +59,7 @@ public record LightMove(
                 .mapToDouble(Stay::slots)
                 .sum();
         return Stream.concat(asPlanned(batch), elsewhere(season, today, batch))
-                .filter(each ->
-                        !coldNight(season, today, each.place(), crop.cold().nightFloor()))
+                .filter(each -> !tooColdOrHot(season, today, each.place(), crop))
                 .map(each -> new LightMove(
                         batch.number(),
                         each.place(),
@@ -69,7 +69,7 @@ public record LightMove(
                         each.chance(),
                         takes,
                         free.applyAsDouble(each.place())))
-                .filter(move -> move.light() >= move.wanted())
+                .filter(move -> move.light() >= move.wanted() && move.light() <= FierceSun.scorchesAbove(crop.leaves()))
                 .sorted(Comparator.comparing((LightMove move) -> !move.fits()).thenComparing(move -> -move.chance()))
                 .limit(MOST)
                 .toList();
@@ -98,11 +98,12 @@ public record LightMove(
     }
 
     /** While the forecast lasts all weather years say the same. */
-    private static boolean coldNight(Season season, LocalDate today, PlaceId place, double floor) {
+    private static boolean tooColdOrHot(Season season, LocalDate today, PlaceId place, Crop crop) {
         ClimateSeries climate = season.climate(place).get(0);
         int from = (int) (today.toEpochDay() - climate.firstDay().toEpochDay());
-        for (int day = from; day < Math.min(climate.days(), from + NIGHTS_AHEAD); day++) {
-            if (climate.minimum(day) < floor) {
+        for (int day = from; day < Math.min(climate.days(), from + DAYS_OF_FORECAST); day++) {
+            if (climate.minimum(day) < crop.cold().nightFloor()
+                    || climate.maximum(day) >= crop.leaves().tooHotFrom()) {
                 return true;
             }
         }

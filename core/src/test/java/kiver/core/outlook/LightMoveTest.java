@@ -25,6 +25,8 @@ class LightMoveTest {
                     place(2, MILD, 14),
                     place(3, new PlaceClimate.SetPoints(12, -8), 14),
                     place(4, MILD, 12),
+                    place(6, MILD, 60),
+                    place(7, new PlaceClimate.SetPoints(39, 14), 14),
                     place(5, MILD, 2)),
             Samples.weather(),
             Map.of(),
@@ -42,7 +44,7 @@ class LightMoveTest {
     }
 
     @Test
-    void lightEnoughAndNightsWarmEnoughAreOfferedThoseWithRoomFirst() {
+    void lightThatIsEnoughAndNotTooMuchIsOfferedWhereNothingHarmsThoseWithRoomFirst() {
         List<LightMove> moves = LightMove.of(SEASON, TODAY, inTheDark(), place -> place.number() == 2 ? 0.5 : 10);
         assertThat(moves).extracting(move -> move.place().number()).containsExactly(4L, 2L);
         assertThat(moves.get(0).fits()).isTrue();
