@@ -2,7 +2,7 @@ import type { HardeningDaysView } from '../api/client';
 
 type Day = HardeningDaysView['batches'][number]['days'][number];
 
-/** A day of hardening drawn: tray on the ground, the sun or its half for shade, a wall in the lee, a roof over what stays in. */
+/** A day of hardening drawn: tray on the ground, the sun, empty for shade and half for a morning, a wall in the lee, a roof over what stays in. */
 export function OutingMark({ day }: { day: Day }) {
   const inside = day.byDay === 'IN';
   const lee = !inside && (day.byDay === 'SHELTERED' || !day.inWind);
@@ -16,9 +16,7 @@ export function OutingMark({ day }: { day: Day }) {
       {!inside && (
         <>
           <circle cx="37" cy="11" r="6" />
-          {day.inSun && day.byDay !== 'SHELTERED' && (
-            <path d="M37 5a6 6 0 0 1 0 12z" fill="currentColor" transform={day.byDay === 'UNTIL_ONE' ? undefined : 'rotate(0 37 11)'} />
-          )}
+          {day.inSun && day.byDay === 'UNTIL_ONE' && <path d="M37 5a6 6 0 0 0 0 12z" fill="currentColor" />}
           {day.inSun && day.byDay === 'OUT' && <circle cx="37" cy="11" r="6" fill="currentColor" />}
         </>
       )}

@@ -86,6 +86,7 @@ class HardeningDaysTest {
         nursery.get(nursery.hand, "/api/hardening")
                 .andExpect(jsonPath(OWN + ".hadToday").value(true))
                 .andExpect(jsonPath("$.out", empty()))
+                .andExpect(jsonPath("$.in[0].from").value("Place 3"))
                 .andExpect(jsonPath(OWN + ".days[0].because", hasItem("STORM")))
                 .andExpect(jsonPath(OWN + ".lastDay")
                         .value(SmallNursery.TODAY.plusDays(5).toString()));

@@ -144,7 +144,7 @@ class HardeningDaysController {
      * What hardens off.
      *
      * @param out what goes out this morning, what stands out longest first
-     * @param in what comes in this evening, the most tender first
+     * @param in what comes in this evening, the most tender first, whether its day is noted or not
      * @param cover what is covered this evening
      * @param outMinutes until all is out, with so many hands
      * @param inMinutes until all is in and covered, with so many hands
@@ -187,25 +187,24 @@ class HardeningDaysController {
             HardeningAhead ahead = HardeningAhead.of(batch, standsOut, today, forecast);
             HardeningBatch view = view(batch, ahead, season, standsOut, numbers, today);
             batches.add(view);
-            ahead.days().stream()
-                    .filter(day -> day.day().equals(today) && day.outing().byDay() != Outing.Day.IN)
-                    .findFirst()
-                    .ifPresent(day -> {
-                        out.add(carrying(
-                                view, view.inside(), view.place(), day.outing().atNight(), pace));
-                        boolean carriedIn = day.outing().atNight() == Outing.Night.IN;
-                        boolean covered = !carriedIn && day.outing().atNight() != Outing.Night.OUT;
-                        if (carriedIn) {
-                            in.add(carrying(view, view.place(), view.inside(), Outing.Night.IN, pace));
-                        } else if (covered) {
-                            cover.add(carrying(
-                                    view,
-                                    view.place(),
-                                    view.place(),
-                                    day.outing().atNight(),
-                                    pace));
-                        }
-                    });
+            if (forecast.isEmpty()) {
+                continue;
+            }
+            // What was out today stands there until somebody fetches it, though its day is noted.
+            int dayBefore = view.hadToday() ? view.daysDone() - 1 : view.daysDone();
+            Outing now = HardeningAhead.outing(batch, standsOut, forecast.get(0), dayBefore);
+            boolean goesOut = !view.hadToday() && view.daysDone() < view.ofDays() && now.byDay() != Outing.Day.IN;
+            boolean stoodOutLastNight =
+                    dayBefore > 0 && view.programme().on(dayBefore).night() != Exposure.Night.IN;
+            if (goesOut && !stoodOutLastNight) {
+                out.add(carrying(view, view.inside(), view.place(), now.atNight(), pace));
+            }
+            boolean isOut = goesOut || view.hadToday() || stoodOutLastNight;
+            if (isOut && now.atNight() == Outing.Night.IN) {
+                in.add(carrying(view, view.place(), view.inside(), Outing.Night.IN, pace));
+            } else if (isOut && now.atNight() != Outing.Night.OUT) {
+                cover.add(carrying(view, view.place(), view.place(), now.atNight(), pace));
+            }
         }
         out.sort(Comparator.comparing((Carrying each) -> -hoursToday(batches, each.batch(), today)));
         return new HardeningDaysView(

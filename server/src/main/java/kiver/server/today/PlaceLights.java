@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
+import kiver.core.batch.BatchState;
 import kiver.core.care.FierceSun;
 import kiver.core.care.LightCall;
 import kiver.core.growth.Season;
@@ -121,8 +122,7 @@ class PlaceLights {
 
     private static boolean isYoung(BatchOutlook batch, LocalDate today) {
         LocalDate unsettled = today.minusDays(DAYS_TO_SETTLE);
-        List<kiver.core.batch.BatchState.Placement> placements =
-                batch.file().state().placements();
+        List<BatchState.Placement> placements = batch.file().state().placements();
         return batch.leavesNow() < FEW_LEAVES
                 || placements.size() > 1
                         && !placements.get(placements.size() - 1).from().isBefore(unsettled)
