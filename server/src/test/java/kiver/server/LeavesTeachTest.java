@@ -97,6 +97,11 @@ class LeavesTeachTest {
         row.put("leaves_per_day", String.valueOf(untaught().leaves().leavesPerDayAtBest() / 2));
         nursery.put(nursery.propagator, "/api/sheets/crops/rows", json(row)).andExpect(status().isOk());
         assertThat(longer()).as("told anew, beside other figures").isLessThan(taught);
+
+        nursery.record(nursery.hand, counted, "tendings", "\"step\":\"PINCHED\"")
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, counted, "looks", "\"leaves\":[2,1,2]").andExpect(status().isOk());
+        assertThat(longer()).as("what was pinched off is no slowness").isEqualTo(1);
     }
 
     private void growUp(int batch, int daysAgo) throws Exception {

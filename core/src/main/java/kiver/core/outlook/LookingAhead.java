@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
+import kiver.core.batch.Tended;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.crop.LeafTelling;
@@ -65,7 +66,8 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 containers.pottings(crop, batch.stage().from(), batch.plan().pottedLate());
         Standing worked =
                 course.map(made -> standing(made, file, pace, pottings, today)).orElseGet(() -> beforeItBegins(batch));
-        Optional<Map.Entry<LocalDate, List<Integer>>> look = worked.hasEmerged() ? lastLeaves(state) : Optional.empty();
+        Optional<Map.Entry<LocalDate, List<Integer>>> look =
+                worked.hasEmerged() ? lastLeaves(state, LocalDate.MAX) : Optional.empty();
         Optional<Standing> atTheLook =
                 look.map(seen -> standing(course.orElseThrow(), file, pace, pottings, seen.getKey()));
         Optional<LeavesTold> told = look.map(
@@ -120,7 +122,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
 
     /**
      * What the last count of its leaves tells of its crop at the place where it made most of them; empty where none was
-     * counted, or it has none yet.
+     * counted, or it has none yet. From the day on which its tips are taken out counts tell nothing: what was taken is missing.
      *
      * @param batch as it stands
      * @param untaught its crop as its figures say, with nothing taught
@@ -128,7 +130,8 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
     public Optional<LeafTelling> telling(BatchOutlook batch, Crop untaught) {
         BatchState state = batch.file().state();
         Optional<BatchCourse> course = course(state, untaught);
-        Optional<Map.Entry<LocalDate, List<Integer>>> look = lastLeaves(state);
+        Optional<Map.Entry<LocalDate, List<Integer>>> look =
+                lastLeaves(state, Tended.last(state, Tended.Step.PINCHED).orElse(LocalDate.MAX));
         if (course.isEmpty() || look.isEmpty() || !batch.standing().hasEmerged()) {
             return Optional.empty();
         }
@@ -195,9 +198,9 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 .orElse(then.leafProgress());
     }
 
-    /** When leaves were last counted, and how many each plant had; what came before is in them. */
-    private static Optional<Map.Entry<LocalDate, List<Integer>>> lastLeaves(BatchState state) {
-        return state.looks().entrySet().stream()
+    /** When leaves were last counted before a day, and how many each plant had; what came before is in them. */
+    private static Optional<Map.Entry<LocalDate, List<Integer>>> lastLeaves(BatchState state, LocalDate before) {
+        return state.looks().headMap(before).entrySet().stream()
                 .filter(look -> !look.getValue().leaves().isEmpty())
                 .reduce((earlier, later) -> later)
                 .map(look -> Map.entry(look.getKey(), look.getValue().leaves()));
