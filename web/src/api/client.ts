@@ -53,6 +53,7 @@ export type Hindrance = Schemas['Hindrance'];
 export type PotRemark = Schemas['PotRemark'];
 export type PottingView = Schemas['PottingView'];
 export type SeenOnPhotograph = Schemas['SeenOnPhotograph'];
+export type ProgrammeView = Schemas['ProgrammeView'];
 export type HardeningDaysView = Schemas['HardeningDaysView'];
 export type HealthView = Schemas['HealthView'];
 export type PotView = Schemas['PotView'];
@@ -92,7 +93,9 @@ export type Verdict = BatchSummary['verdict'];
 export type Urgency = Schemas['TaskView']['urgency'];
 export type TaskKind = Schemas['TaskView']['kind'];
 /** Codes that have a name in words. */
-export type Named = Stage | Standing | PathView['kind'] | Choices['lossReasons'][number] | Choices['programmes'][number]['programme'];
+export type Named = Stage | Standing | PathView['kind'] | Choices['lossReasons'][number] | School;
+/** Codes of the schools of hardening; other programmes have the name that the nursery gave them. */
+export type School = 'NONE' | 'DAY_OR_TWO' | 'BY_DAY' | 'STEP_BY_STEP';
 type Standing = LineView['standing'];
 
 /** What is wrong with one entry. */

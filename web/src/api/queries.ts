@@ -54,6 +54,7 @@ export const useHealth = (batch: number) =>
   });
 
 /** The coming days of what hardens, carried by so many people. */
+export const useProgrammes = () => useQuery({ queryKey: ['programmes'], queryFn: () => answered(api.GET('/api/hardening/programmes')) });
 export const useHardeningDays = (people: number) =>
   useQuery({ queryKey: ['hardening', people], queryFn: () => answered(api.GET('/api/hardening', { params: { query: { people } } })) });
 

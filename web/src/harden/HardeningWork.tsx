@@ -1,16 +1,14 @@
 import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
-import type { BatchView, Choices } from '../api/client';
+import type { BatchView } from '../api/client';
 import { useChoices } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Field } from '../look/Field';
 import { Sheet } from '../look/Sheet';
 import { Refusal } from '../look/States';
-import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
 import { figures } from '../words/quantity';
-
-type Programme = Choices['programmes'][number]['programme'];
+import { programmeWords } from './programmeWords';
 
 /** Beginning hardening, noting its days, ending it. */
 export function HardeningWork({ batch, today }: { batch: BatchView; today: string }) {
@@ -24,9 +22,9 @@ function Begin({ batch }: { batch: BatchView }) {
   const { number } = batch.summary;
   const choices = useChoices().data;
   const [open, setOpen] = useState(false);
-  const [programme, setProgramme] = useState(batch.hardening.programme as Programme);
+  const [programme, setProgramme] = useState(batch.hardening.programme);
   const [placeId, setPlaceId] = useState(String(batch.places.hardening.id));
-  const start = useBenchChange<{ placeId: number; programme: Programme }>(`/api/batches/${number}/hardening-starts`, () =>
+  const start = useBenchChange<{ placeId: number; programme: string }>(`/api/batches/${number}/hardening-starts`, () =>
     say('beginning of hardening of batch {number}', { number }),
   );
   return (
@@ -40,15 +38,22 @@ function Begin({ batch }: { batch: BatchView }) {
             {say('A dull mild day is the best first day. About {leavesNow} true leaves now.', { leavesNow: figures(batch.growth.leavesNow, 1) })}
           </p>
           <Field name={say('Programme')} problem={start.error?.problemAt('programme')}>
-            <Select className="entry" value={programme} onChange={(event) => setProgramme(event.target.value as Programme)}>
+            <Select className="entry" value={programme} onChange={(event) => setProgramme(event.target.value)}>
               {choices?.programmes.map((each) => (
                 <option key={each.programme} value={each.programme}>
-                  {nameWords(each.programme)},{' '}
+                  {programmeWords(each.programme, each.name)},{' '}
                   {each.days === 0 ? say('straight out') : say('{days, plural, one {# day} other {# days}}', { days: each.days })}
                 </option>
               ))}
             </Select>
           </Field>
+          {programme === 'NONE' && (
+            <p className="border-l-4 border-ochre pl-3 text-sm">
+              {say(
+                'Straight out, plants stand still for about a week, and soft ones scorch or blow over. Choose a dull, mild, still day, and hold fleece ready.',
+              )}
+            </p>
+          )}
           <Field name={say('Where')} problem={start.error?.problemAt('placeId')}>
             <Select className="entry" value={placeId} onChange={(event) => setPlaceId(event.target.value)}>
               {choices?.places
@@ -60,7 +65,9 @@ function Begin({ batch }: { batch: BatchView }) {
                 ))}
             </Select>
           </Field>
-          <Refusal message={start.error && !start.error.problemAt('placeId') ? start.error.message : undefined} />
+          <Refusal
+            message={start.error && !start.error.problemAt('placeId') && !start.error.problemAt('programme') ? start.error.message : undefined}
+          />
           <button
             className="act act-main"
             disabled={start.isPending}

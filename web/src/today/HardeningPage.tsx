@@ -4,13 +4,14 @@ import type { HardeningDaysView } from '../api/client';
 import { useHardeningDays, useSession } from '../api/queries';
 import { useBenchChange } from '../bench/useOutbox';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
-import { dayWords, weekdayWords } from '../words/days';
+import { dayWords, spreadWords, weekdayWords } from '../words/days';
 import { minutesWords, trayWords } from '../words/phrases';
 import { degrees, figures, length, temperature, wind } from '../words/quantity';
-import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
+import { programmeInLine } from '../harden/programmeWords';
+import { Programmes } from '../harden/Programmes';
 import { causeWords, dayOutWords } from './hardeningWords';
-import { OutingMark } from './OutingMark';
+import { OutingMark } from '../harden/OutingMark';
 import { RoundTabs } from './RoundTabs';
 
 type Batch = HardeningDaysView['batches'][number];
@@ -76,6 +77,7 @@ export function HardeningPage() {
           </ul>
         </>
       )}
+      <Programmes mayChange={mayMove} />
     </>
   );
 }
@@ -177,7 +179,7 @@ function Hardens({ batch, today, mayMove }: { batch: Batch; today: string | unde
             crop: batch.crop.toLowerCase(),
             plants: batch.plants,
             trays: trayWords(batch.trays),
-            programme: nameWords(batch.programme).toLowerCase(),
+            programme: programmeInLine(batch.programme, batch.programmeName),
           })}
         </span>
       </p>
@@ -188,6 +190,9 @@ function Hardens({ batch, today, mayMove }: { batch: Batch; today: string | unde
           last: dayWords(batch.lastDay),
           target: dayWords(batch.target),
         })}{' '}
+        {batch.ready &&
+          batch.ready.early !== batch.ready.late &&
+          say('Over the years of the record it ends {spread}.', { spread: spreadWords(batch.ready) })}{' '}
         {batch.missed > 0 &&
           say('{missed, plural, one {One of the coming days is} other {# of the coming days are}} missed: the end moves.', { missed: batch.missed })}
       </p>

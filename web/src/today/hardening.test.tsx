@@ -35,6 +35,7 @@ const view: HardeningDaysView = {
       trays: [1299, 1300],
       plants: 70,
       programme: 'BY_DAY',
+      programmeName: '',
       daysDone: 1,
       ofDays: 5,
       hadToday: false,

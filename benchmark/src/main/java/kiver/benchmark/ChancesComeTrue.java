@@ -148,6 +148,7 @@ public final class ChancesComeTrue {
                     fresh.emergence(way.emergence(), crop.emergence()).get(year),
                     fresh.leaves(way.growingOn(), crop.leaves()).get(year),
                     fresh.leaves(way.hardening(), crop.leaves()).get(year),
+                    fresh.daysOut(way.hardening(), crop.hardiness().daysOut()).get(year),
                     pace(),
                     pace());
             Milestones milestones = request.path().from(sown, scenario);

@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
+import kiver.core.crop.Hardiness;
 import kiver.core.growth.CardinalTemperatures;
+import kiver.core.growth.Development;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
 import kiver.core.growth.PaceSpread;
@@ -53,7 +55,7 @@ public class ForecastBenchmark {
     private static final int YEARS = 30;
     private static final LocalDate TODAY = LocalDate.of(2027, 4, 15);
 
-    private record Grown(Emergence emergence, LeafGrowth leaves, Way way, Standing standing, LocalDate target) {}
+    private record Grown(Development development, Way way, Standing standing, LocalDate target) {}
 
     private List<StationRecord> weather;
     private List<Place> places;
@@ -95,8 +97,7 @@ public class ForecastBenchmark {
             Way way = new Way(place(random), place(random), place(random));
             double sown = 100 + random.nextInt(100);
             batches.add(new Grown(
-                    emergences.get(crop),
-                    leaves.get(crop),
+                    new Development(emergences.get(crop), leaves.get(crop), Hardiness.values()[crop % 3].daysOut()),
                     way,
                     Standing.sownAt(sown),
                     TODAY.plusDays(random.nextInt(90))));
@@ -121,8 +122,8 @@ public class ForecastBenchmark {
             BatchForecast forecast = BatchForecast.of(
                     path,
                     batch.standing(),
-                    season.scenarios(batch.way(), batch.emergence(), batch.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                    season.freshDraws(batch.way(), batch.emergence(), batch.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                    season.scenarios(batch.way(), batch.development(), PaceSpread.BEFORE_ANY_COUNT),
+                    season.freshDraws(batch.way(), batch.development(), PaceSpread.BEFORE_ANY_COUNT),
                     batch.target());
             if (sink != null) {
                 sink.consume(forecast);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 import kiver.core.crop.Hardiness;
 import kiver.core.harden.Cover;
 import kiver.core.harden.Exposure;
@@ -38,6 +39,11 @@ public final class HardeningSchools {
     /** A day as it was: temperatures, strongest gust in m/s, mm of rain, whether hail fell, share of sunshine. */
     private record Day(DailyRange range, double gust, double rain, boolean hail, double hailChance, double sun) {}
 
+    /** °C. */
+    private static final double RAISED_AT = 18;
+
+    private static final int DAYS_RAISED = 40;
+
     /** What became of a batch: share lost on the way and on the field, and days late. */
     private record Lived(double lost, int late) {}
 
@@ -47,13 +53,24 @@ public final class HardeningSchools {
         System.out.println(
                 "lost on the way, and on the field for being soft, % of plants; days late, mean of 30 springs");
         System.out.printf("%-28s %-22s %-22s %-22s%n", "", "hardy, 15 Apr", "half-hardy, 5 May", "tender, 20 May");
-        for (HardeningProgramme programme : HardeningProgramme.values()) {
-            print(programme.name(), record, hardiness -> programme, false);
+        for (HardeningProgramme programme : HardeningProgramme.SCHOOLS) {
+            print(programme.code(), record, hardiness -> programme, false);
             if (programme.days() > 0) {
-                print(programme.name() + ", judged", record, hardiness -> programme, true);
+                print(programme.code() + ", judged", record, hardiness -> programme, true);
             }
         }
-        print("the usual one, judged", record, hardiness -> HardeningProgramme.usualFor(hardiness, 18), true);
+        print("the usual one, judged", record, hardiness -> usual(record, hardiness), true);
+    }
+
+    /** For plants from a house of 18 °C, in light enough. */
+    private static HardeningProgramme usual(StationRecord record, Hardiness hardiness) {
+        double outside = IntStream.range(0, SPRINGS)
+                .mapToObj(spring -> target(hardiness, FIRST_YEAR + spring))
+                .flatMap(target -> target.minusDays(DAYS_RAISED).datesUntil(target))
+                .mapToDouble(day -> record.on(day).middle())
+                .average()
+                .orElseThrow();
+        return HardeningProgramme.usualFor(hardiness, RAISED_AT - outside, 1);
     }
 
     private interface School {

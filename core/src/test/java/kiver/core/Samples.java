@@ -89,7 +89,7 @@ public final class Samples {
     }
 
     public static List<Scenario> scenarios(Crop crop) {
-        return SEASON.scenarios(WAY, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
+        return SEASON.scenarios(WAY, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
     }
 
     public static Crop kale(double leafLimit) {

@@ -1,6 +1,7 @@
 package kiver.core.crop;
 
 import java.util.Objects;
+import kiver.core.growth.Development;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
 import kiver.core.growth.TaughtPace;
@@ -81,6 +82,11 @@ public record Crop(
                 outdoors,
                 planting,
                 sources);
+    }
+
+    /** How it gets from seed to the field. */
+    public Development development() {
+        return new Development(emergence, leaves, hardiness.daysOut());
     }
 
     /** The same with what counts of its leaves taught this nursery. */

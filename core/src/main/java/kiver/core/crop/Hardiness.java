@@ -1,5 +1,7 @@
 package kiver.core.crop;
 
+import kiver.core.growth.DaysOut;
+
 /** What cold a hardened young plant stands; decides what may go out. */
 public enum Hardiness {
     /** To about −6 °C once hardened. */
@@ -8,6 +10,15 @@ public enum Hardiness {
     HALF_HARDY(-1, -1, 6),
     /** No frost at all; growth is stunted well above freezing. */
     TENDER(3, 1, 13);
+
+    /** A plant not hardened yet stands this much less cold than a hardened one, K. */
+    public static final double STILL_SOFT = 3;
+
+    /** A day must be so much warmer than what they stand, K, for plants to gain by it. */
+    private static final double WORTH_IT = 2;
+
+    /** Above this, soft leaves scorch all day, °C. */
+    private static final double SCORCHING = 30;
 
     private final double floor;
     private final double harmedAt;
@@ -22,6 +33,11 @@ public enum Hardiness {
     /** The lowest night, °C, that a hardened plant of this class may be left out in. */
     public double floor() {
         return floor;
+    }
+
+    /** Days on which plants of this class that are not hardened yet gain by going out. */
+    public DaysOut daysOut() {
+        return new DaysOut(floor + STILL_SOFT + WORTH_IT, SCORCHING);
     }
 
     /** Nights below this, °C, leave no mark that is seen at once and cost growth for weeks. */

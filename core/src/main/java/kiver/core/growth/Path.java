@@ -19,6 +19,8 @@ import java.util.Optional;
 public record Path(
         List<Potting> pottings, double leavesWanted, double leavesLimit, double daysLimit, int hardeningDays) {
 
+    private static final double IN_TIME = 0.95;
+
     public Path {
         pottings = List.copyOf(pottings);
         if (!(leavesWanted > 0) || !(daysLimit > 0) || hardeningDays < 0) {
@@ -41,7 +43,8 @@ public record Path(
      * Follows the path from where a batch stands, through one scenario.
      *
      * <p>Emergence where the seed lies, leaves where it grows on, then hardening, during which leaves go on unfolding
-     * at the hardening place and after which the plant waits there until it is past its best.
+     * at the hardening place, days on which the plants stay in are had later,
+     * and after which the plant waits there until it is past its best.
      */
     public Milestones from(Standing standing, Scenario scenario) {
         double emerged = standing.hasEmerged()
@@ -71,10 +74,27 @@ public record Path(
         if (stage == ProgressSeries.NEVER) {
             return new Milestones(emerged, stage, stage, stage);
         }
-        double ready = stage + Math.max(0, hardeningDays - standing.hardeningDaysDone());
+        double ready = reached(scenario.daysOut(), stage, hardeningDays - standing.hardeningDaysDone());
         double leavesAtStage = leaves + scenario.growingOn().between(from, stage);
         double pastLeaves = reached(scenario.hardening(), stage, leavesLimit * scenario.leafPace() - leavesAtStage);
         return new Milestones(emerged, stage, ready, Math.min(pastLeaves, settledAt + daysLimit));
+    }
+
+    /**
+     * When hardening has to begin to be over on the morning of a day in nineteen of twenty ways the season may go.
+     *
+     * @param due that morning, days since the first day of the scenarios
+     * @param scenarios not empty
+     */
+    public double hardeningFrom(double due, List<Scenario> scenarios) {
+        if (hardeningDays == 0) {
+            return due;
+        }
+        double[] starts = scenarios.stream()
+                .mapToDouble(scenario -> scenario.daysOut().latestStart(due, hardeningDays))
+                .sorted()
+                .toArray();
+        return starts[(int) (starts.length * (1 - IN_TIME))];
     }
 
     /**

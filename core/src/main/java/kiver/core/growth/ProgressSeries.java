@@ -40,6 +40,19 @@ public final class ProgressSeries {
         return summed(scenarios, leaves.temperatures(), light -> perDay * leaves.lightFactor(light));
     }
 
+    /** Days on which plants that harden may go out at a place, one series for each of its scenarios: 1 is a day more. */
+    public static List<ProgressSeries> ofDaysOut(DaysOut daysOut, List<ClimateSeries> scenarios) {
+        return scenarios.stream()
+                .map(climate -> {
+                    double[] sums = new double[climate.days() + 1];
+                    for (int index = 0; index < climate.days(); index++) {
+                        sums[index + 1] = sums[index] + (daysOut.include(climate.maximum(index)) ? 1 : 0);
+                    }
+                    return new ProgressSeries(climate.firstDay(), sums);
+                })
+                .toList();
+    }
+
     /** Scenarios part where the weather is no longer known; what they have in common is summed once. */
     private static List<ProgressSeries> summed(
             List<ClimateSeries> scenarios, CardinalTemperatures temperatures, DoubleUnaryOperator progressAtBest) {
@@ -124,6 +137,37 @@ public final class ProgressSeries {
         }
         double share = (wanted - sumBefore[low - 1]) / (sumBefore[low] - sumBefore[low - 1]);
         return Math.max(from, low - 1 + share);
+    }
+
+    /**
+     * The latest time from which so much progress is made until another.
+     *
+     * @param by days since the first day, 0 or more; beyond the end counts as if it went on as at the end
+     * @param progress 0 or more
+     * @return days since the first day; 0 where there is not so much before
+     */
+    public double latestStart(double by, double progress) {
+        if (by > end()) {
+            return by - end() + latestStart(end(), progress);
+        }
+        double made = sumAt(by) - progress;
+        if (made <= 0) {
+            return 0;
+        }
+        int low = 0;
+        int high = (int) Math.ceil(by);
+        while (low < high) {
+            int middle = (low + high + 1) >>> 1;
+            if (sumBefore[middle] <= made) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
+        }
+        double share = low == sumBefore.length - 1 || sumBefore[low + 1] == sumBefore[low]
+                ? 0
+                : (made - sumBefore[low]) / (sumBefore[low + 1] - sumBefore[low]);
+        return Math.min(by, low + share);
     }
 
     private double sumAt(double time) {

@@ -7,6 +7,7 @@ package kiver.core.growth;
  * @param emergence progress where the seed lies
  * @param growingOn leaf progress where seedlings grow on
  * @param hardening leaf progress where they harden off
+ * @param daysOut days on which it may go out where it hardens off
  * @param emergencePace progress that the median seedling needs, about 1; 1.1 is a tenth slower than the crop's mean
  * @param leafPace the same for leaves
  */
@@ -14,6 +15,7 @@ public record Scenario(
         ProgressSeries emergence,
         ProgressSeries growingOn,
         ProgressSeries hardening,
+        ProgressSeries daysOut,
         double emergencePace,
         double leafPace) {
 

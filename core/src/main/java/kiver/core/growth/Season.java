@@ -124,45 +124,50 @@ public final class Season {
         return progress.computeIfAbsent(new Key(id, leaves), key -> ProgressSeries.ofLeaves(leaves, id, climate(id)));
     }
 
+    /** Days on which plants that harden at a place may go out, one series for each scenario. */
+    public List<ProgressSeries> daysOut(PlaceId id, DaysOut daysOut) {
+        return progress.computeIfAbsent(new Key(id, daysOut), key -> ProgressSeries.ofDaysOut(daysOut, climate(id)));
+    }
+
     /**
      * The scenarios of a batch on its way through three places.
      *
      * @param way the places
-     * @param emergence of its crop
-     * @param leaves of its crop
+     * @param crop how it develops
      * @param emergencePace what is known of how fast it comes up
      */
-    public List<Scenario> scenarios(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
-        return scenarios(way, emergence, leaves, new Paces(emergencePace));
+    public List<Scenario> scenarios(Way way, Development crop, PaceSpread emergencePace) {
+        return scenarios(way, crop, new Paces(emergencePace));
     }
 
     /** The same where something is known of how fast its leaves unfold, too. */
-    public List<Scenario> scenarios(Way way, Emergence emergence, LeafGrowth leaves, Paces paces) {
-        return crossed(way, emergence, leaves, paces, scatter);
+    public List<Scenario> scenarios(Way way, Development crop, Paces paces) {
+        return crossed(way, crop, paces, scatter);
     }
 
     /**
      * Other draws of the same: every weather year with several paces of emergence and of leaves that have nothing to do
      * with those of {@link #scenarios}. A chance is read from these, never from those on which a day was chosen.
      */
-    public List<Scenario> freshDraws(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
-        return freshDraws(way, emergence, leaves, new Paces(emergencePace));
+    public List<Scenario> freshDraws(Way way, Development crop, PaceSpread emergencePace) {
+        return freshDraws(way, crop, new Paces(emergencePace));
     }
 
     /** The same where something is known of how fast its leaves unfold, too. */
-    public List<Scenario> freshDraws(Way way, Emergence emergence, LeafGrowth leaves, Paces paces) {
-        return crossed(way, emergence, leaves, paces, freshScatter);
+    public List<Scenario> freshDraws(Way way, Development crop, Paces paces) {
+        return crossed(way, crop, paces, freshScatter);
     }
 
     /** Twice as many draws, for the chance of something that is to be promised. */
-    public List<Scenario> manyFreshDraws(Way way, Emergence emergence, LeafGrowth leaves, PaceSpread emergencePace) {
-        return crossed(way, emergence, leaves, new Paces(emergencePace), manyFreshScatter);
+    public List<Scenario> manyFreshDraws(Way way, Development crop, PaceSpread emergencePace) {
+        return crossed(way, crop, new Paces(emergencePace), manyFreshScatter);
     }
 
-    private List<Scenario> crossed(Way way, Emergence emergence, LeafGrowth leaves, Paces paces, double[][] pairs) {
-        List<ProgressSeries> emerging = emergence(way.emergence(), emergence);
-        List<ProgressSeries> growing = leaves(way.growingOn(), leaves);
-        List<ProgressSeries> hardening = leaves(way.hardening(), leaves);
+    private List<Scenario> crossed(Way way, Development crop, Paces paces, double[][] pairs) {
+        List<ProgressSeries> emerging = emergence(way.emergence(), crop.emergence());
+        List<ProgressSeries> growing = leaves(way.growingOn(), crop.leaves());
+        List<ProgressSeries> hardening = leaves(way.hardening(), crop.leaves());
+        List<ProgressSeries> daysOut = daysOut(way.hardening(), crop.daysOut());
         PaceSpread emergencePaces = paces.emergence().withFiguresUncertain();
         PaceSpread leafPaces = paces.leaves().withFiguresUncertain();
         List<Scenario> scenarios = new ArrayList<>(pairs.length);
@@ -172,6 +177,7 @@ public final class Season {
                     emerging.get(year),
                     growing.get(year),
                     hardening.get(year),
+                    daysOut.get(year),
                     emergencePaces.paceAt(pairs[draw][0]),
                     leafPaces.paceAt(pairs[draw][1])));
         }

@@ -27,6 +27,9 @@ public record Exposure(int hours, boolean inSun, boolean inWind, Night night) {
         if (hours < 1 || hours > 24) {
             throw new IllegalArgumentException("Plants stand out for 1 to 24 hours of a day, not " + hours + ".");
         }
+        if (night != Night.IN && hours < 24) {
+            throw new IllegalArgumentException("Plants that spend the night out stand out for all 24 hours.");
+        }
     }
 
     static Exposure shade(int hours) {

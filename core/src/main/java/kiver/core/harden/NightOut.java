@@ -11,15 +11,12 @@ import kiver.core.crop.Hardiness;
  */
 public record NightOut(Hardiness hardiness, boolean soft, double minimum) {
 
-    /** A plant not hardened yet stands this much less cold than a hardened one, K. */
-    static final double STILL_SOFT = 3;
-
     /** Over so many K below the floor the share that is lost goes from few to nearly all. */
     private static final double STEEPNESS = 1.0;
 
     /** The lowest night that such plants stand, °C. */
     public double floor() {
-        return hardiness.floor() + (soft ? STILL_SOFT : 0);
+        return hardiness.floor() + (soft ? Hardiness.STILL_SOFT : 0);
     }
 
     /** Whether they must come in or be covered. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import kiver.core.crop.Hardiness;
+import kiver.core.growth.DaysOut;
 import kiver.core.weather.DayAhead;
 import kiver.core.weather.Sky;
 
@@ -28,17 +29,11 @@ public record Outing(Day byDay, Night atNight, List<Cause> because) {
     /** At such a chance of hail nobody leaves plants out. */
     private static final double HAIL_LIKELY = 0.25;
 
-    /** Above this, soft leaves scorch all day, °C. */
-    private static final double SCORCHING = 30;
-
     /** Above this, soft leaves scorch in the afternoon sun, °C. */
     private static final double HOT_AFTERNOON = 26;
 
     /** Shares of sunshine above which a warm day is a fierce one. */
     private static final double SUNNY = 0.6;
-
-    /** A day must be so much warmer than the floor, K, for plants to gain by it. */
-    private static final double WORTH_IT = 2;
 
     private static final int UNTIL_ONE_HOURS = 5;
 
@@ -124,10 +119,11 @@ public record Outing(Day byDay, Night atNight, List<Cause> because) {
         if (sky.hail().orElse(0) >= HAIL_LIKELY) {
             because.add(Cause.HAIL);
         }
-        if (warmest < new NightOut(hardiness, soft, warmest).floor() + WORTH_IT) {
+        DaysOut daysOut = hardiness.daysOut();
+        if (warmest < daysOut.warmestFrom() - (soft ? 0 : Hardiness.STILL_SOFT)) {
             because.add(Cause.COLD_DAY);
         }
-        if (soft && warmest > SCORCHING) {
+        if (soft && warmest > daysOut.warmestTo()) {
             because.add(Cause.HEAT);
         }
         if (!because.isEmpty()) {

@@ -17,6 +17,8 @@ import kiver.core.growth.Standing;
  * @param emerged the median seedling is up
  * @param pottings still to come, in order; one that is not reached in half of the scenarios ends the list
  * @param stageReached enough leaves to begin hardening
+ * @param hardeningFrom when hardening has to begin to be over on the target day in nineteen of twenty springs, days on
+ *     which it stays in allowed for
  * @param ready fit for release
  * @param pastLimit past its best
  * @param chanceOnTarget that it is ready and not past its best on the target day, 0 to 1
@@ -25,13 +27,14 @@ public record BatchForecast(
         Optional<DateSpread> emerged,
         List<DateSpread> pottings,
         Optional<DateSpread> stageReached,
+        Optional<LocalDate> hardeningFrom,
         Optional<DateSpread> ready,
         Optional<DateSpread> pastLimit,
         double chanceOnTarget) {
 
     /** Of a batch for which nothing lies ahead, or nothing can be worked out. */
-    static final BatchForecast NONE =
-            new BatchForecast(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), 0);
+    static final BatchForecast NONE = new BatchForecast(
+            Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 0);
 
     public BatchForecast {
         pottings = List.copyOf(pottings);
@@ -63,6 +66,7 @@ public record BatchForecast(
                 spreads.of(Milestones::emerged),
                 path.pottingSpreads(standing, scenarios),
                 spreads.of(Milestones::stageReached),
+                Optional.of(firstDay.plusDays((long) path.hardeningFrom(due, scenarios))),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
                 fit / draws.size());

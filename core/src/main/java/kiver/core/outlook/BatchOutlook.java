@@ -180,8 +180,8 @@ public record BatchOutlook(
         Way planned = file.batch().way();
         return new CountBack(
                 path(),
-                season.scenarios(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.freshDraws(planned, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.scenarios(planned, crop.development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.freshDraws(planned, crop.development(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(),
                 SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
     }

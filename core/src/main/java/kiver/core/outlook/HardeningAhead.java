@@ -81,7 +81,8 @@ public record HardeningAhead(List<Day> days, int missed, LocalDate lastDay) {
                 new DayAhead(standsOut.climate().inside(outside.range()), outside.sky()));
     }
 
-    private static HardeningProgramme programme(BatchOutlook batch) {
+    /** The programme it is on: as planned, or the school that takes as long as was begun. */
+    public static HardeningProgramme programme(BatchOutlook batch) {
         return HardeningProgramme.taking(
                 batch.file().state().programmeDays(), batch.file().batch().hardeningProgramme());
     }

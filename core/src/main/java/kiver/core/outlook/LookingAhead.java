@@ -82,8 +82,8 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 day -> leavesOn(day, course.orElseThrow(), file, pace, pottings, atTheLook, told));
         Path path = roots.bending(path(file, crop, containers, pottings), standing.pottingsDone());
         Journey journey = new Journey(path, standing, wayFromHere(file), paces);
-        List<Scenario> scenarios = season.scenarios(journey.way(), crop.emergence(), crop.leaves(), paces);
-        List<Scenario> fresh = season.freshDraws(journey.way(), crop.emergence(), crop.leaves(), paces);
+        List<Scenario> scenarios = season.scenarios(journey.way(), crop.development(), paces);
+        List<Scenario> fresh = season.freshDraws(journey.way(), crop.development(), paces);
         BatchForecast forecast = BatchForecast.of(journey.path(), standing, scenarios, fresh, batch.target());
         double progress = course.map(made -> made.emergenceProgressUntil(today)).orElse(0.0);
         EnoughPlants plants = new EnoughPlants(file, crop, germination, watch, today);

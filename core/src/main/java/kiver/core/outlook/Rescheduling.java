@@ -103,8 +103,8 @@ public record Rescheduling(Season season, Crop crop, Journey journey) {
         return BatchForecast.of(
                 journey.path(),
                 journey.standing(),
-                season.scenarios(along, crop.emergence(), crop.leaves(), journey.paces()),
-                season.freshDraws(along, crop.emergence(), crop.leaves(), journey.paces()),
+                season.scenarios(along, crop.development(), journey.paces()),
+                season.freshDraws(along, crop.development(), journey.paces()),
                 target);
     }
 }

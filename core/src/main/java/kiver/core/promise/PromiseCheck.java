@@ -352,14 +352,13 @@ public final class PromiseCheck {
         return new CountBack(
                 path,
                 scenarios(request, way),
-                season.manyFreshDraws(
-                        way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.manyFreshDraws(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(),
                 SeedlingLight.at(season, way.growingOn(), request.crop().leaves()));
     }
 
     private List<Scenario> scenarios(PlanRequest request, Way way) {
-        return season.scenarios(way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT);
+        return season.scenarios(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT);
     }
 
     private List<Stay> stays(PlanRequest request, Way way, LocalDate sowDay, LocalDate target, List<Double> slots) {

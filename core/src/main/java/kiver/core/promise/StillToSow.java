@@ -39,9 +39,8 @@ public record StillToSow(DateSpread ready, LocalDate goesOut, double chance, Opt
     public static Optional<StillToSow> of(PlanRequest request, Season season, Way way, LocalDate sowDay) {
         CountBack countBack = new CountBack(
                 request.path(),
-                season.scenarios(way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.manyFreshDraws(
-                        way, request.crop().emergence(), request.crop().leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.scenarios(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.manyFreshDraws(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(),
                 SeedlingLight.at(season, way.growingOn(), request.crop().leaves()));
         Optional<DateSpread> ready = new MilestoneSpreads(

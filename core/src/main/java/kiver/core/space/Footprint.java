@@ -1,6 +1,7 @@
 package kiver.core.space;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -66,14 +67,16 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
                 standing,
                 Marks.of(path, standing, scenarios),
                 scenarios.get(0).growingOn().firstDay(),
-                leaves);
+                leaves,
+                path.hardeningFrom(
+                        ChronoUnit.DAYS.between(scenarios.get(0).growingOn().firstDay(), leaves), scenarios));
     }
 
-    List<Stay> from(Standing standing, Marks marks, LocalDate firstDay, LocalDate leaves) {
+    List<Stay> from(Standing standing, Marks marks, LocalDate firstDay, LocalDate leaves, double hardeningFrom) {
         double end = leaves.toEpochDay() - firstDay.toEpochDay() + 1;
         double emerged = Math.min(end, marks.emerged() + DAYS_AFTER_HALF_UP);
         // Hardening ends with the release, so what has its leaves early waits inside.
-        double stage = Math.min(end, Math.max(marks.stageReached(), end - 1 - path.hardeningDays()));
+        double stage = Math.min(end, Math.max(marks.stageReached(), hardeningFrom));
         List<Stay> stays = new ArrayList<>();
         double from = standing.time();
         int container = 0;

@@ -1,6 +1,7 @@
 package kiver.core.space;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +44,7 @@ public final class Suitability {
     private final Map<Way, CountBack> countBacks = new ConcurrentHashMap<>();
     private final Map<WayAndDay, Footprint.Marks> marks = new ConcurrentHashMap<>();
     private final Map<PlaceAndDay, Double> misfits = new ConcurrentHashMap<>();
+    private final Map<PlaceAndDay, Double> hardeningFrom = new ConcurrentHashMap<>();
 
     private record WayAndDay(Way way, LocalDate sowDay) {}
 
@@ -86,12 +88,20 @@ public final class Suitability {
         Footprint.Marks passed = marks.computeIfAbsent(
                 new WayAndDay(way, sowDay),
                 key -> Footprint.Marks.of(countBack.milestones(sowDay), path, sown, scenarios(way)));
-        List<Stay> stays = new Footprint(path, way, slots).from(sown, passed, season.firstDay(), target);
+        List<Stay> stays = new Footprint(path, way, slots)
+                .from(sown, passed, season.firstDay(), target, hardeningFrom(way, target));
         return new Candidate(way, cost(way, countBack.chance(sowDay, target), sowDay, stays), stays);
     }
 
+    /** Over all scenarios; days out depend on the place alone. */
+    private double hardeningFrom(Way way, LocalDate target) {
+        return hardeningFrom.computeIfAbsent(
+                new PlaceAndDay(way.hardening(), target),
+                key -> path.hardeningFrom(ChronoUnit.DAYS.between(season.firstDay(), target), scenarios(way)));
+    }
+
     private List<Scenario> scenarios(Way way) {
-        return season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
+        return season.scenarios(way, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
     }
 
     private double cost(Way way, double chance, LocalDate sowDay, List<Stay> stays) {

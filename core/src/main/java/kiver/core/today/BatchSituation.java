@@ -9,10 +9,10 @@ import kiver.core.care.FeedClock;
 import kiver.core.crop.Container;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.harden.Exposure;
-import kiver.core.harden.HardeningProgramme;
 import kiver.core.harden.Outing;
 import kiver.core.outlook.BatchForecast;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.HardeningAhead;
 
 /**
  * All about a batch that decides what is to be done with it today.
@@ -118,8 +118,6 @@ public record BatchSituation(
 
     /** What a day of the hardening that goes on asks of it, counted from 1. */
     Exposure exposureOn(int day) {
-        return HardeningProgramme.taking(
-                        state().programmeDays(), outlook.file().batch().hardeningProgramme())
-                .on(day);
+        return HardeningAhead.programme(outlook).on(day);
     }
 }

@@ -257,7 +257,7 @@ public final class Round {
     /** Counted back from the release: plants that have their leaves early are held inside until then. */
     private static Optional<RoundTask> startOfHardening(BatchSituation batch, LocalDate today) {
         Optional<LocalDate> stage = batch.forecast().stageReached().map(DateSpread::middle);
-        LocalDate start = batch.target().minusDays(batch.programmeDays());
+        LocalDate start = batch.forecast().hardeningFrom().orElse(batch.target());
         if (stage.isEmpty() || stage.get().isAfter(today) || start.isAfter(today)) {
             return Optional.empty();
         }

@@ -206,7 +206,13 @@ class GrowthTest {
                 .get(0);
         ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), List.of(climate))
                 .get(0);
-        return new Scenario(emergence, leaves, leaves, emergencePace, leafPace);
+        return new Scenario(
+                emergence,
+                leaves,
+                leaves,
+                ProgressSeries.ofDaysOut(DaysOut.ANY, List.of(climate)).get(0),
+                emergencePace,
+                leafPace);
     }
 
     private static ClimateSeries constant(double temperature, int days) {

@@ -11,24 +11,28 @@ import kiver.core.weather.Sky;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.FieldSource;
 
 class HardeningTest {
 
-    @ParameterizedTest(name = "{0} raised at {1} °C: {2}")
+    @ParameterizedTest(name = "{0} raised {1} K warmer, with {2} of its light: {3}")
     @CsvSource({
-        "HARDY,12,NONE",
-        "HARDY,20,BY_DAY",
-        "HALF_HARDY,12,BY_DAY",
-        "HALF_HARDY,20,BY_DAY",
-        "TENDER,18,STEP_BY_STEP"
+        "HARDY,2,1,NONE",
+        "HARDY,5,1,BY_DAY",
+        "HARDY,10,1,STEP_BY_STEP",
+        "HARDY,5,0.5,STEP_BY_STEP",
+        "HARDY,0,0.5,BY_DAY",
+        "HALF_HARDY,2,1,BY_DAY",
+        "HALF_HARDY,7,0.8,STEP_BY_STEP",
+        "HALF_HARDY,0,0.5,STEP_BY_STEP",
+        "TENDER,0,1,STEP_BY_STEP"
     })
-    void theUsualProgramme(Hardiness hardiness, double raisedAt, HardeningProgramme programme) {
-        assertThat(HardeningProgramme.usualFor(hardiness, raisedAt)).isEqualTo(programme);
+    void theUsualProgramme(Hardiness hardiness, double warmer, double light, String programme) {
+        assertThat(HardeningProgramme.usualFor(hardiness, warmer, light).code()).isEqualTo(programme);
     }
 
     @ParameterizedTest
-    @EnumSource(HardeningProgramme.class)
+    @FieldSource("kiver.core.harden.HardeningProgramme#SCHOOLS")
     void hoursNeverGrowFewer(HardeningProgramme programme) {
         for (int day = 1; day < programme.days() + 3; day++) {
             assertThat(programme.on(day + 1).hours())

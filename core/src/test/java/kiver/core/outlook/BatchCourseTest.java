@@ -12,6 +12,7 @@ import java.util.Set;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.growth.CardinalTemperatures;
+import kiver.core.growth.Development;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
 import kiver.core.growth.PaceSpread;
@@ -144,7 +145,8 @@ class BatchCourseTest {
     }
 
     private static List<Scenario> scenarios(PlaceId growingOn) {
-        return SEASON.scenarios(new Way(WARM, growingOn, COOL), EMERGENCE, LEAVES, PaceSpread.BEFORE_ANY_COUNT);
+        return SEASON.scenarios(
+                new Way(WARM, growingOn, COOL), new Development(EMERGENCE, LEAVES), PaceSpread.BEFORE_ANY_COUNT);
     }
 
     private static BatchCourse course(BatchState state) {

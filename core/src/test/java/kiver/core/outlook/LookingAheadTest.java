@@ -38,7 +38,7 @@ class LookingAheadTest {
         BatchOutlook outlook = BatchSamples.outlook(BatchSamples.file(any, BatchSamples.nothing()));
         return new CountBack(
                         outlook.path(),
-                        SEASON.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                        SEASON.scenarios(WAY, KALE.development(), PaceSpread.BEFORE_ANY_COUNT),
                         SEASON.firstDay())
                 .windowFor(TARGET, TODAY)
                 .orElseThrow()

@@ -76,8 +76,8 @@ class SeedlingLightTest {
     private static CountBack countBack(Season season, SeedlingLight light, Path path) {
         return new CountBack(
                 path,
-                season.scenarios(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
-                season.freshDraws(WAY, KALE.emergence(), KALE.leaves(), PaceSpread.BEFORE_ANY_COUNT),
+                season.scenarios(WAY, KALE.development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.freshDraws(WAY, KALE.development(), PaceSpread.BEFORE_ANY_COUNT),
                 season.firstDay(),
                 light);
     }

@@ -47,7 +47,7 @@ class StillToSowTest {
     /** The same followed through every fresh draw, one by one. */
     private static double followed(PlanRequest request, LocalDate sown, LocalDate out) {
         Crop crop = request.crop();
-        List<Scenario> draws = SEASON.manyFreshDraws(WAY, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT);
+        List<Scenario> draws = SEASON.manyFreshDraws(WAY, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
         Path path = request.path();
         Standing standing = Standing.sownAt(ChronoUnit.DAYS.between(SEASON.firstDay(), sown));
         double due = ChronoUnit.DAYS.between(SEASON.firstDay(), out);

@@ -110,6 +110,7 @@ abstract class RoundSituations {
                             Optional.of(day(TODAY)),
                             List.of(),
                             Optional.of(day(TODAY.plusDays(9))),
+                            Optional.empty(),
                             Optional.of(day(TODAY.plusDays(14))),
                             Optional.of(day(TODAY.plusDays(40))),
                             0.9),
@@ -165,7 +166,14 @@ abstract class RoundSituations {
                             new Paces(PaceSpread.BEFORE_ANY_COUNT)),
                     emerging,
                     new Chances(0.9, Map.of()),
-                    forecast,
+                    new BatchForecast(
+                            forecast.emerged(),
+                            forecast.pottings(),
+                            forecast.stageReached(),
+                            Optional.of(target.minusDays(programme)),
+                            forecast.ready(),
+                            forecast.pastLimit(),
+                            forecast.chanceOnTarget()),
                     new Rooting(Rooting.NONE.fill(), state.roots(), potBy, Optional.empty()),
                     false,
                     List.of(),
@@ -236,6 +244,7 @@ abstract class RoundSituations {
                     forecast.emerged(),
                     forecast.pottings(),
                     Optional.of(day(day)),
+                    Optional.empty(),
                     Optional.of(day(day.plusDays(programme))),
                     forecast.pastLimit(),
                     forecast.chanceOnTarget()));
@@ -246,6 +255,7 @@ abstract class RoundSituations {
                     forecast.emerged(),
                     forecast.pottings(),
                     forecast.stageReached(),
+                    forecast.hardeningFrom(),
                     forecast.ready(),
                     Optional.of(day(day)),
                     forecast.chanceOnTarget()));
@@ -256,6 +266,7 @@ abstract class RoundSituations {
                     forecast.emerged(),
                     forecast.pottings(),
                     forecast.stageReached(),
+                    forecast.hardeningFrom(),
                     forecast.ready(),
                     forecast.pastLimit(),
                     changed));
@@ -271,6 +282,7 @@ abstract class RoundSituations {
                     forecast.emerged(),
                     List.of(day(day)),
                     forecast.stageReached(),
+                    forecast.hardeningFrom(),
                     forecast.ready(),
                     forecast.pastLimit(),
                     forecast.chanceOnTarget()));

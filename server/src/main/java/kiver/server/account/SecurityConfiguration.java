@@ -80,6 +80,7 @@ class SecurityConfiguration {
                                         "/api/week/hands",
                                         "/api/media/**",
                                         "/api/feeding/**",
+                                        "/api/hardening/**",
                                         "/api/places/**",
                                         "/api/crops/**")
                                 .hasRole(PROPAGATOR)
@@ -95,6 +96,7 @@ class SecurityConfiguration {
                                         "/api/batches/*/resowings",
                                         "/api/devices",
                                         "/api/feeding/**",
+                                        "/api/hardening/**",
                                         "/api/trials",
                                         "/api/devices/*/withdrawals",
                                         "/api/people",

@@ -16,6 +16,7 @@ import kiver.core.batch.ChangeFault;
 import kiver.core.batch.ChangeRefused;
 import kiver.core.batch.RecordedChange;
 import kiver.core.growth.GrowingYear;
+import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
@@ -179,6 +180,12 @@ public class BatchBook {
     public void layOutAnew(int number, List<CellRun> runs) {
         mapper.forgetRuns(number);
         layOut(number, runs);
+    }
+
+    /** Hardens it by a programme that need not be the one planned. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void harden(int number, HardeningProgramme programme) {
+        mapper.harden(number, programme);
     }
 
     /** Grows a batch that is for nobody for another day. */

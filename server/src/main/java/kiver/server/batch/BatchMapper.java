@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import kiver.core.harden.HardeningProgramme;
 import kiver.core.order.LineId;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchSize;
@@ -217,6 +218,13 @@ interface BatchMapper {
             where one.number = #{number} and other.number = #{other} and promise.batch_id in (one.id, other.id)
             """)
     int swapPromises(@Param("number") int number, @Param("other") int other);
+
+    /** What it hardens by, where that is not what was planned. */
+    @Update("""
+            update batch set hardening_programme = #{programme}
+            where number = #{number} and hardening_programme is distinct from #{programme}
+            """)
+    int harden(@Param("number") int number, @Param("programme") HardeningProgramme programme);
 
     @Update("update batch set withdrawn_on = #{day} where number = #{number} and withdrawn_on is null")
     int withdraw(@Param("number") int number, @Param("day") LocalDate day);

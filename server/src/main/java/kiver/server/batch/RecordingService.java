@@ -37,6 +37,13 @@ public class RecordingService {
      */
     @Transactional
     public void record(UUID requestId, int number, LocalDate day, List<BatchChange> changes, Long recordedBy) {
+        record(requestId, number, day, changes, recordedBy, () -> {});
+    }
+
+    /** The same with something that is done with it, and not done again when it is retried. */
+    @Transactional
+    public void record(
+            UUID requestId, int number, LocalDate day, List<BatchChange> changes, Long recordedBy, Runnable withIt) {
         LocalDate today = clock.today();
         LocalDate happened = day == null ? today : day;
         if (happened.isAfter(today)) {
@@ -48,6 +55,7 @@ public class RecordingService {
         }
         requests.once(requestId, Arrays.asList("record", number, happened, changes, recordedBy), () -> {
             batches.record(number, happened, changes, recordedBy, requestId);
+            withIt.run();
             return number;
         });
     }

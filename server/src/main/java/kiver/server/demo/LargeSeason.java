@@ -189,7 +189,7 @@ class LargeSeason implements ApplicationRunner {
                 5);
         LocalDate sowDay = new CountBack(
                         path,
-                        season.scenarios(way, crop.emergence(), crop.leaves(), PaceSpread.BEFORE_ANY_COUNT)
+                        season.scenarios(way, crop.development(), PaceSpread.BEFORE_ANY_COUNT)
                                 .subList(0, 9),
                         season.firstDay())
                 .lastEvenOdds(target, DAY);
@@ -244,7 +244,7 @@ class LargeSeason implements ApplicationRunner {
                                         ContainerPath.Kind.STRAIGHT,
                                         List.of(container.code())),
                                 HardeningProgramme.usualFor(
-                                        crops.cropOf(variety).hardiness(), 14),
+                                        crops.cropOf(variety).hardiness(), 2, 1),
                                 wish,
                                 null),
                         stock.layout().runs(container.code(), cells));

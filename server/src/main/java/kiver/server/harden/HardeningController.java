@@ -2,6 +2,7 @@ package kiver.server.harden;
 
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
@@ -11,11 +12,13 @@ import kiver.core.harden.HardeningProgramme;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.server.account.Person;
+import kiver.server.batch.BatchBook;
 import kiver.server.batch.RecordingService;
 import kiver.server.place.PlaceBook;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -26,18 +29,22 @@ import org.springframework.web.bind.annotation.RestController;
 class HardeningController {
 
     private final RecordingService recording;
+    private final BatchBook batches;
     private final PlaceBook places;
+    private final ProgrammeBook programmes;
 
-    HardeningController(RecordingService recording, PlaceBook places) {
+    HardeningController(RecordingService recording, BatchBook batches, PlaceBook places, ProgrammeBook programmes) {
         this.recording = recording;
+        this.batches = batches;
         this.places = places;
+        this.programmes = programmes;
     }
 
     /** The first day outside. */
     record HardeningStart(
             @NotNull UUID requestId,
             @NotNull(message = "Choose where it hardens.") Long placeId,
-            @NotNull(message = "Choose a programme.") HardeningProgramme programme,
+            @NotBlank(message = "Choose a programme.") String programme,
             @Nullable LocalDate day) {}
 
     /** A day outside. */
@@ -50,7 +57,8 @@ class HardeningController {
     record HardeningEnd(@NotNull UUID requestId, @Nullable LocalDate day) {}
 
     @PostMapping("/api/batches/{number}/hardening-starts")
-    void start(
+    @Transactional
+    public void start(
             @PathVariable int number,
             @Valid @RequestBody HardeningStart entry,
             @AuthenticationPrincipal Person person) {
@@ -58,9 +66,18 @@ class HardeningController {
                 .noneMatch(place -> place.id().number() == entry.placeId() && place.suits(PlaceUse.HARDENING_OFF))) {
             throw new Refusal("placeId", Said.of("Choose a place where plants harden off."));
         }
-        BatchChange change = new BatchChange.HardeningStarted(
-                new PlaceId(entry.placeId()), entry.programme().days());
-        recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
+        HardeningProgramme programme = programmes
+                .programme(entry.programme())
+                .orElseThrow(() ->
+                        new Refusal("programme", Said.of("There is no such programme any more. Load the page again.")));
+        BatchChange change = new BatchChange.HardeningStarted(new PlaceId(entry.placeId()), programme.days());
+        recording.record(
+                entry.requestId(),
+                number,
+                entry.day(),
+                List.of(change),
+                person.id(),
+                () -> batches.harden(number, programme));
     }
 
     @PostMapping("/api/batches/{number}/hardening-days")

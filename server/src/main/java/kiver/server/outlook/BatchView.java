@@ -148,6 +148,8 @@ public record BatchView(
     /**
      * Its hardening.
      *
+     * @param programme its code
+     * @param programmeName that the nursery gave it; empty for a school
      * @param days it has had
      * @param programmeDays it takes
      * @param hoursNext out of doors that its programme asks for on its next day
@@ -155,6 +157,7 @@ public record BatchView(
      */
     public record HardeningView(
             String programme,
+            String programmeName,
             int programmeDays,
             int hoursNext,
             int days,

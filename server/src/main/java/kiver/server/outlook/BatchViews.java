@@ -22,6 +22,7 @@ import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.outlook.HardeningAhead;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -142,11 +143,10 @@ public class BatchViews {
         BatchState state = outlook.file().state();
         HardeningProgramme programme = outlook.file().batch().hardeningProgramme();
         return new BatchView.HardeningView(
+                programme.code(),
                 programme.name(),
                 state.hardeningStartedOn().isPresent() ? state.programmeDays() : programme.days(),
-                HardeningProgramme.taking(state.programmeDays(), programme)
-                        .on(state.hardeningDays() + 1)
-                        .hours(),
+                HardeningAhead.programme(outlook).on(state.hardeningDays() + 1).hours(),
                 state.hardeningDays(),
                 state.hardeningStartedOn().orElse(null),
                 heldUntil(outlook).orElse(null));
@@ -176,10 +176,9 @@ public class BatchViews {
     /** When hardening begins, for plants that have their leaves and wait for it inside. */
     private Optional<LocalDate> heldUntil(BatchOutlook analysis) {
         LocalDate today = seasons.today();
-        LocalDate start = analysis.file()
-                .batch()
-                .target()
-                .minusDays(analysis.file().batch().hardeningProgramme().days());
+        LocalDate start = analysis.forecast()
+                .hardeningFrom()
+                .orElse(analysis.file().batch().target());
         boolean grown = analysis.stage() == BatchStage.GROWING_ON
                 && analysis.forecast()
                         .stageReached()

@@ -42,6 +42,9 @@ public class PlanRequests {
     private final NurseryClock clock;
     private final SeasonService seasons;
     private final CropBook crops;
+    /** Days before the target over which it is asked how warm and light plants are raised. */
+    private static final int DAYS_RAISED = 40;
+
     private final SeedStore seeds;
     private final LotKnowledge lots;
     private final BatchBook batches;
@@ -97,8 +100,14 @@ public class PlanRequests {
         Container last = crops.container(wish.container());
         Season season = seasons.season(today);
         Way usual = WayFinder.wayFor(season, crop, today);
-        HardeningProgramme programme =
-                HardeningProgramme.usualFor(crop.hardiness(), season.meanTemperature(usual.growingOn(), today, 40));
+        LocalDate raised = line.target().minusDays(DAYS_RAISED);
+        LocalDate raisedFrom = raised.isBefore(today) ? today : raised;
+        HardeningProgramme programme = HardeningProgramme.usualFor(
+                crop.hardiness(),
+                season.meanTemperature(usual.growingOn(), raisedFrom, DAYS_RAISED)
+                        - season.meanTemperature(usual.hardening(), raisedFrom, DAYS_RAISED),
+                season.meanLight(usual.growingOn(), raisedFrom, DAYS_RAISED)
+                        / crop.leaves().lightNeed());
         // A batch that is left out here is not sown yet and has taught nothing.
         LotKnowledge.OfAll known = lots.ofAll(batches.files());
         Optional<SeedLot> lot = chooseLot(wish, variety, files, known, today);

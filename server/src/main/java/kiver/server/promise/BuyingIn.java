@@ -34,8 +34,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class BuyingIn {
 
-    /** °C. */
-    private static final double RAISED_AT = 20;
+    /** K by which a heated house is warmer than what awaits them. */
+    private static final double FROM_A_HEATED_HOUSE = 8;
 
     private final PromiseService promises;
     private final Bookings bookings;
@@ -181,7 +181,7 @@ public class BuyingIn {
 
     /** Nobody here knows how warm they were raised: they are hardened as if it had been a heated house. */
     public static HardeningProgramme hardeningOf(Crop crop) {
-        return HardeningProgramme.usualFor(crop.hardiness(), RAISED_AT);
+        return HardeningProgramme.usualFor(crop.hardiness(), FROM_A_HEATED_HOUSE, 1);
     }
 
     private void requireInTime(Wish wish, Consignment consignment) {

@@ -1,16 +1,15 @@
 package kiver.server.today;
 
-import java.util.Arrays;
 import java.util.List;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.CropCode;
-import kiver.core.harden.HardeningProgramme;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
 import kiver.server.crop.CropBook;
+import kiver.server.harden.ProgrammeBook;
 import kiver.server.order.Grower;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
@@ -27,12 +26,14 @@ class ChoicesController {
     private final CropBook crops;
     private final SeedStore seeds;
     private final PlaceBook places;
+    private final ProgrammeBook programmes;
 
-    ChoicesController(OrderBook orders, CropBook crops, SeedStore seeds, PlaceBook places) {
+    ChoicesController(OrderBook orders, CropBook crops, SeedStore seeds, PlaceBook places, ProgrammeBook programmes) {
         this.orders = orders;
         this.crops = crops;
         this.seeds = seeds;
         this.places = places;
+        this.programmes = programmes;
     }
 
     /** A crop. */
@@ -50,8 +51,8 @@ class ChoicesController {
     /** A place. */
     record PlaceChoice(long id, String name, boolean forEmergence, boolean forGrowingOn, boolean forHardeningOff) {}
 
-    /** A hardening programme. */
-    record ProgrammeChoice(HardeningProgramme programme, int days) {}
+    /** A hardening programme by its code; its name is empty where it is a school. */
+    record ProgrammeChoice(String programme, String name, int days) {}
 
     /** Everything to choose from. */
     record Choices(
@@ -91,8 +92,8 @@ class ChoicesController {
                                 lot.seedsLeft()))
                         .toList(),
                 places.places().stream().map(ChoicesController::choice).toList(),
-                Arrays.stream(HardeningProgramme.values())
-                        .map(programme -> new ProgrammeChoice(programme, programme.days()))
+                programmes.all().stream()
+                        .map(programme -> new ProgrammeChoice(programme.code(), programme.name(), programme.days()))
                         .toList(),
                 List.of(LossReason.values()),
                 List.of(NameDoubt.values()));

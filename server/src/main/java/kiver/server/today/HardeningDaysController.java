@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.CellCondition;
+import kiver.core.growth.DateSpread;
 import kiver.core.growth.Season;
 import kiver.core.harden.Exposure;
 import kiver.core.harden.HardeningProgramme;
@@ -101,9 +102,12 @@ class HardeningDaysController {
     /**
      * A batch that hardens.
      *
+     * @param programme its code
+     * @param programmeName that the nursery gave it; empty for a school
      * @param hadToday whether its day of today is noted
      * @param missed days of those ahead on which it has to stay in
      * @param lastDay of its programme, as far as the forecast tells
+     * @param ready when it is over, with the days missed of other years beyond the forecast
      * @param tooLate whether that is after the day on which it is wanted
      */
     record HardeningBatch(
@@ -114,12 +118,14 @@ class HardeningDaysController {
             String inside,
             List<Integer> trays,
             int plants,
-            HardeningProgramme programme,
+            String programme,
+            String programmeName,
             int daysDone,
             int ofDays,
             boolean hadToday,
             int missed,
             LocalDate lastDay,
+            @Nullable DateSpread ready,
             LocalDate target,
             boolean tooLate,
             List<OutingView> days) {}
@@ -194,8 +200,8 @@ class HardeningDaysController {
             int dayBefore = view.hadToday() ? view.daysDone() - 1 : view.daysDone();
             Outing now = HardeningAhead.outing(batch, standsOut, forecast.get(0), dayBefore);
             boolean goesOut = !view.hadToday() && view.daysDone() < view.ofDays() && now.byDay() != Outing.Day.IN;
-            boolean stoodOutLastNight =
-                    dayBefore > 0 && view.programme().on(dayBefore).night() != Exposure.Night.IN;
+            boolean stoodOutLastNight = dayBefore > 0
+                    && HardeningAhead.programme(batch).on(dayBefore).night() != Exposure.Night.IN;
             if (goesOut && !stoodOutLastNight) {
                 out.add(carrying(view, view.inside(), view.place(), now.atNight(), pace));
             }
@@ -251,6 +257,7 @@ class HardeningDaysController {
             LocalDate today) {
         var state = batch.file().state();
         LocalDate target = batch.file().batch().target();
+        HardeningProgramme programme = HardeningAhead.programme(batch);
         return new HardeningBatch(
                 batch.number(),
                 batch.file().batch().variety(),
@@ -264,13 +271,14 @@ class HardeningDaysController {
                         .sorted()
                         .toList(),
                 batch.file().plantsAlive(),
-                HardeningProgramme.taking(
-                        state.programmeDays(), batch.file().batch().hardeningProgramme()),
+                programme.code(),
+                programme.name(),
                 state.hardeningDays(),
                 state.programmeDays(),
                 state.lastHardeningDay().filter(today::equals).isPresent(),
                 ahead.missed(),
                 ahead.lastDay(),
+                batch.forecast().ready().orElse(null),
                 target,
                 ahead.lastDay().isAfter(target),
                 ahead.days().stream()

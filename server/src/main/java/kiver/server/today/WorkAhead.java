@@ -323,9 +323,7 @@ class WorkAhead {
                     .ifPresent(spread -> works.add(work(
                             later(
                                     spread.middle(),
-                                    planned.target()
-                                            .minusDays(
-                                                    planned.hardeningProgramme().days())),
+                                    batch.forecast().hardeningFrom().orElse(planned.target())),
                             TaskKind.START_HARDENING,
                             batch,
                             way.hardening(),

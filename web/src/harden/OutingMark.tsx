@@ -3,7 +3,7 @@ import type { HardeningDaysView } from '../api/client';
 type Day = HardeningDaysView['batches'][number]['days'][number];
 
 /** A day of hardening drawn: tray on the ground, the sun, empty for shade and half for a morning, a wall in the lee, a roof over what stays in. */
-export function OutingMark({ day }: { day: Day }) {
+export function OutingMark({ day }: { day: Pick<Day, 'byDay' | 'atNight' | 'inSun' | 'inWind'> }) {
   const inside = day.byDay === 'IN';
   const lee = !inside && (day.byDay === 'SHELTERED' || !day.inWind);
   return (
