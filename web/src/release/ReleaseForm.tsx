@@ -2,12 +2,14 @@ import { Input } from '@headlessui/react';
 import { useState } from 'react';
 import type { OrderWithPicks } from '../api/client';
 import { answered, api } from '../api/client';
-import { useNumberedChange } from '../api/queries';
+import { useNumberedChange, useSession } from '../api/queries';
 import { announce, backToPage } from '../look/announce';
 import { Field } from '../look/Field';
 import { Caution, Refusal } from '../look/States';
 import { shortDay } from '../words/days';
+import { typedNumber } from '../words/quantity';
 import { say } from '../words/say';
+import { NOT_LOOKED, SampleTicks, SiteToday, type Sample } from './SampleTicks';
 
 /** Letting plants of one or more lines go together, with one note. */
 export function ReleaseForm({ order }: { order: OrderWithPicks }) {
@@ -15,10 +17,13 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
   const [typed, setTyped] = useState<Record<number, string>>(() => Object.fromEntries(ready.map((line) => [line.line, String(line.ready)])));
   const seed = order.order.lines.filter((line) => line.inPlace && line.inPlace.note == null);
   const [seedOf, setSeedOf] = useState(() => seed.filter((line) => line.inPlace?.due).map((line) => line.line));
+  const [samples, setSamples] = useState<Record<number, Sample>>({});
   const [typedMixed, setTypedMixed] = useState<Record<number, string>>({});
+  const today = useSession().data?.today ?? '';
+  const picked = (line: number) => order.picks.find((each) => each.line === line);
   const figure = (text: string | undefined) => ((text ?? '').trim() === '' ? 0 : Number(text));
   const going = ready
-    .map((line) => ({ line: line.line, plants: figure(typed[line.line]), mixed: figure(typedMixed[line.line]) }))
+    .map((line) => ({ line: line.line, plants: figure(typed[line.line]), mixed: figure(typedMixed[line.line]), sample: looked(samples[line.line]) }))
     .filter((parting) => parting.plants !== 0 || parting.mixed !== 0);
   const plants = going.reduce((sum, parting) => sum + parting.plants + parting.mixed, 0);
   const whole = going.length + seedOf.length > 0 && going.every((parting) => Number.isInteger(parting.plants) && Number.isInteger(parting.mixed));
@@ -59,19 +64,29 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
             />
           </Field>
           <ul className="mt-1 text-sm text-pencil">
-            {order.picks
-              .find((each) => each.line === line.line)
-              ?.picks.map((pick) => (
-                <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
-                  {say('{either, select, true {all} other {}} {plants} from {tray}, batch {batch}', {
-                    either: String(pick.wholeTray),
-                    plants: pick.plants,
-                    tray: pick.tray,
-                    batch: pick.batch,
-                  })}
-                </li>
-              ))}
+            {picked(line.line)?.picks.map((pick) => (
+              <li key={`${pick.tray} ${pick.batch} ${pick.plants}`}>
+                {say('{either, select, true {all} other {}} {plants} from {tray}, batch {batch}', {
+                  either: String(pick.wholeTray),
+                  plants: pick.plants,
+                  tray: pick.tray,
+                  batch: pick.batch,
+                })}
+              </li>
+            ))}
           </ul>
+          {picked(line.line) && (
+            <>
+              <SiteToday line={picked(line.line)!} site={order.order.site} today={today} />
+              <SampleTicks
+                line={picked(line.line)!}
+                stage={say('{from} to {to} leaves', { from: line.asked.leavesFrom, to: line.asked.leavesTo })}
+                sample={samples[line.line] ?? NOT_LOOKED}
+                change={(sample) => setSamples({ ...samples, [line.line]: sample })}
+                problem={release.error?.problems.find((each) => each.field?.includes('sample'))?.message}
+              />
+            </>
+          )}
           {line.readyMixed > 0 && (
             <div className="mt-2 border-l-4 border-ochre bg-ochre-wash p-3">
               <Field
@@ -118,6 +133,10 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
     </form>
   );
 }
+
+/** Nobody looked where nothing is ticked or typed. */
+const looked = (sample: Sample | undefined) =>
+  !sample || (sample.plants.trim() === '' && sample.held.length === 0) ? undefined : { plants: typedNumber(sample.plants) ?? 0, held: sample.held };
 
 function whatGoes(plants: number, lots: number): string {
   const words = say('{plants, plural, one {# plant} other {# plants}}', { plants });

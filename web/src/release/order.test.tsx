@@ -126,8 +126,13 @@ describe('a release', () => {
   const picks: OrderWithPicks = {
     order: order([line(), line({ line: 2, asked: { variety: 'Stonecap', plants: 20 }, ready: 18 }), line({ line: 3, ready: 0 })]),
     picks: [
-      { line: 1, picks: [{ batch: 214, tray: 'T1001', plants: 60, wholeTray: true }] },
-      { line: 2, picks: [] },
+      {
+        line: 1,
+        picks: [{ batch: 214, tray: 'T1001', plants: 60, wholeTray: true }],
+        advice: [{ kind: 'FrostAhead', night: '2027-05-14', minimumCelsius: -0.6, harmedAtCelsius: 1, fleeceEnough: true }],
+        leavesNow: 4.6,
+      },
+      { line: 2, picks: [], advice: [{ kind: 'GoodDay' }] },
     ],
   };
 
@@ -144,6 +149,23 @@ describe('a release', () => {
           { line: 1, plants: 60 },
           { line: 2, plants: 12 },
         ],
+      }),
+    );
+  });
+
+  it('says what the site asks today, and keeps what was seen on a sample', async () => {
+    const calls = fakeServer({ 'POST /api/releases': { number: 503 } });
+    show(<ReleaseForm order={{ ...picks, order: order([line()]) }} />);
+    expect(screen.getByText(/night of Fri 14 May may go down to −1 °C there.*Lay fleece that evening/)).toBeTruthy();
+    expect(screen.getByText(/by what is known they have about 4.6/)).toBeTruthy();
+    fireEvent.click(screen.getByLabelText('stood in water for 20 minutes'));
+    fireEvent.click(screen.getByLabelText('clean'));
+    fireEvent.click(screen.getByLabelText('clean'));
+    expect((screen.getByLabelText('Plants looked at') as HTMLInputElement).value).toBe('5');
+    fireEvent.click(screen.getByRole('button', { name: 'Release 60 plants' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/releases')?.body).toMatchObject({
+        lines: [{ line: 1, plants: 60, sample: { plants: 5, held: ['SOAKED'] } }],
       }),
     );
   });

@@ -7,6 +7,7 @@ import { LineChart } from '../look/LineChart';
 import { Loading, Trouble } from '../look/States';
 import { addDays, daysBetween, dayWords, shortDay } from '../words/days';
 import { say } from '../words/say';
+import { PestsAtSite } from './PestsAtSite';
 import { altitude, degrees, degreesBetween } from '../words/quantity';
 
 /** A grower's site: its frost dates with their chart, and when each crop may stand there. */
@@ -72,6 +73,7 @@ export function SitePage() {
           </tbody>
         </table>
       </section>
+      <PestsAtSite site={id} />
       <Crops crops={site.data.crops} />
     </>
   );

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FileReport, SiteView, WeatherView } from '../api/client';
 import { fakeServer, show, Status } from '../api/faked';
 import { sampleChoices } from '../board/samples';
+import { PestsAtSite } from './PestsAtSite';
 import { SitePage } from './SitePage';
 import { WeatherPage } from './WeatherPage';
 
@@ -168,6 +169,29 @@ describe('a site', () => {
     expect(screen.getByRole('row', { name: /Sage/ }).textContent).toContain('no frost here');
     fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'kale' } });
     await waitFor(() => expect(screen.queryByRole('row', { name: /Squash/ })).toBeNull());
+  });
+
+  it('takes the first sight of a pest, and takes it back', async () => {
+    const pest = {
+      pest: 'CARROT_FLY' as const,
+      from: '2027-05-20',
+      until: '2027-06-30',
+      outBy: '2027-04-15',
+      coverHelps: true,
+      crops: ['Carrot', 'Parsnip'],
+    };
+    const calls = fakeServer({
+      'GET /api/sites/7/pests': [{ ...pest, seenOn: ['2026-05-28'] }],
+      'POST /api/sites/7/pests': [],
+      'DELETE /api/sites/7/pests/CARROT_FLY/2026-05-28': [],
+    });
+    show(<PestsAtSite site={7} />);
+    expect(await screen.findByText('Carrot, Parsnip: out by 15 Apr, or after it, or under fleece or net')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Seen first on'), { target: { value: '2027-05-30' } });
+    fireEvent.click(screen.getByRole('button', { name: /Note it/ }));
+    await waitFor(() => expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ pest: 'CARROT_FLY', day: '2027-05-30' }));
+    fireEvent.click(screen.getByRole('button', { name: /Take back/ }));
+    await waitFor(() => expect(calls.some((call) => call.method === 'DELETE')).toBe(true));
   });
 
   it('says what went wrong and offers to try again', async () => {

@@ -12,6 +12,7 @@ import type {
   OfferView,
   Proviso,
   Remedy,
+  PlantingAdvice,
   SpaceHelp,
   TaskKind,
   TrayCompany,
@@ -21,7 +22,7 @@ import type {
 import { message } from './catalogue';
 import { dayWords, toDate } from './days';
 import { listWords } from './phrases';
-import { degrees, degreesBetween, figures, length } from './quantity';
+import { degrees, degreesBetween, figures, length, wind } from './quantity';
 
 /** Every message that must be there; a kind without words does not compile. */
 type Key =
@@ -30,6 +31,7 @@ type Key =
   | `whyNow.${WhyNow['kind']}`
   | `remedy.${Remedy['kind']}`
   | `spaceHelp.${SpaceHelp['kind']}`
+  | `plantingAdvice.${PlantingAdvice['kind']}`
   | `hindrance.${Hindrance['kind']}`
   | `potRemark.${PotRemark['kind']}`
   | `makeOrBuy.${MakeOrBuy['kind']}`
@@ -132,6 +134,7 @@ function figure(name: string, value: number): number | string {
   if (name.endsWith('Celsius')) return degrees(value, 0);
   if (name.endsWith('Kelvin')) return degreesBetween(value, 0);
   if (name.endsWith('Millimetres')) return length(value);
+  if (name.endsWith('MetresPerSecond')) return wind(value);
   return Number.isInteger(value) ? value : figures(value, 1);
 }
 
@@ -143,6 +146,11 @@ export function nameWords(code: Named): string {
 /** What can be done for a batch whose day moves. */
 export function remedyWords(remedy: Remedy, target: string, placeName: (place: number) => string): string {
   return reason(`remedy.${remedy.kind}`, partsOf(remedy, { today: target, target, ...named(remedy, placeName) }));
+}
+
+/** What a site asks of whoever plants there. */
+export function adviceWords(advice: PlantingAdvice, today: string): string {
+  return reason(`plantingAdvice.${advice.kind}`, partsOf(advice, { today }));
 }
 
 /** What could be done about a place that is over-full. */

@@ -181,6 +181,11 @@ public class SmallNursery {
                 .content(body));
     }
 
+    ResultActions delete(Person person, String path) throws Exception {
+        return http.perform(
+                MockMvcRequestBuilders.delete(path).with(user(person)).with(csrf()));
+    }
+
     /** Records something of a batch as a person and answers what came of it. */
     ResultActions record(Person person, int batch, String what, String entries) throws Exception {
         return post(

@@ -45,6 +45,7 @@ public final class CropSheet {
             Column.of("night_floor").orNone(),
             Column.of("bolts_after").orNone(),
             Column.of("bolts_from_leaves").orNone(),
+            Column.choice("cold_wanted", "yes", "no").orNone(),
             Column.choice("brushed", "yes", "no").orNone(),
             Column.of("pinched_from_leaves").orNone(),
             Column.of("flowers_off_from_leaves").orNone(),
@@ -52,6 +53,8 @@ public final class CropSheet {
             Column.of("sow_weeks"),
             Column.of("plant_weeks"),
             Column.of("maturity_days"),
+            Column.of("long_day_hours").orNone(),
+            Column.of("long_day_warmth").orNone(),
             Column.of("spacing"),
             Column.of("planting_depth"),
             Column.of("caution"),
@@ -116,7 +119,8 @@ public final class CropSheet {
                         row.number("soil_wait"),
                         row.number("sow_weeks"),
                         row.number("plant_weeks"),
-                        row.wholeNumber("maturity_days")),
+                        row.wholeNumber("maturity_days"),
+                        new LongDays(row.numberOr("long_day_hours", 0), row.numberOr("long_day_warmth", 0))),
                 new PlantingOut(row.wholeNumber("spacing"), row.words("planting_depth"), row.text("caution")),
                 new Sources(row.words("emergence_source"), row.words("growth_source")));
     }
@@ -131,7 +135,8 @@ public final class CropSheet {
         return new ColdNeeds(
                 row.numberOr("night_floor", hardiness(row).stuntsBelow()),
                 row.numberOr("bolts_after", 0),
-                row.numberOr("bolts_from_leaves", 0));
+                row.numberOr("bolts_from_leaves", 0),
+                row.yesOrNothing("cold_wanted"));
     }
 
     private static Thirst thirst(SheetRow row) {
@@ -181,6 +186,7 @@ public final class CropSheet {
                 crop.cold().nightFloor(),
                 crop.cold().boltsAfter(),
                 crop.cold().boltsFromLeaves(),
+                crop.cold().wanted() ? "yes" : "no",
                 crop.tending().brushed() ? "yes" : "no",
                 crop.tending().pinchedFrom(),
                 crop.tending().flowersOffFrom(),
@@ -188,6 +194,8 @@ public final class CropSheet {
                 crop.outdoors().sowWeeks(),
                 crop.outdoors().plantWeeks(),
                 crop.outdoors().maturityDays(),
+                crop.outdoors().longDays().hours(),
+                crop.outdoors().longDays().warmth(),
                 crop.planting().spacing(),
                 crop.planting().depth(),
                 crop.planting().caution(),

@@ -7,8 +7,14 @@ package kiver.core.crop;
  * @param sowWeeks rule of thumb: weeks from the average last frost to sowing under cover, negative before it
  * @param plantWeeks rule of thumb: weeks from the average last frost to planting out, negative before it
  * @param maturityDays from planting out to harvest in long days; 0 where harvest is not the aim
+ * @param longDays what long hot days do to it
  */
-public record OutdoorNeeds(double soilWait, double sowWeeks, double plantWeeks, int maturityDays) {
+public record OutdoorNeeds(double soilWait, double sowWeeks, double plantWeeks, int maturityDays, LongDays longDays) {
+
+    /** Those of a crop that takes no notice of long days. */
+    public OutdoorNeeds(double soilWait, double sowWeeks, double plantWeeks, int maturityDays) {
+        this(soilWait, sowWeeks, plantWeeks, maturityDays, LongDays.HARMLESS);
+    }
 
     public OutdoorNeeds {
         if (soilWait < 0 || soilWait > 30 || maturityDays < 0 || plantWeeks < sowWeeks) {

@@ -1,6 +1,7 @@
 package kiver.core.order;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import kiver.core.crop.Crop;
 import kiver.core.growth.DateSpread;
@@ -24,6 +25,9 @@ import kiver.core.weather.StationRecord;
  * @param averageLastFrost the day that the rules of thumb go by: half of the years have had their last air frost of
  *     0 °C in open ground at the site's height
  * @param averageFirstFrost the same in autumn
+ * @param longDays days that make it run to seed
+ * @param protection over the plants
+ * @param pests that go for it, around that season
  */
 public record OutdoorSeason(
         FrostDates frost,
@@ -36,7 +40,14 @@ public record OutdoorSeason(
         Reason fromBecause,
         Optional<LocalDate> until,
         Optional<LocalDate> averageLastFrost,
-        Optional<LocalDate> averageFirstFrost) {
+        Optional<LocalDate> averageFirstFrost,
+        LongHotDays longDays,
+        Protection protection,
+        List<PestTime> pests) {
+
+    public OutdoorSeason {
+        pests = List.copyOf(pests);
+    }
 
     /** What sets the first day. */
     public enum Reason {
@@ -86,7 +97,34 @@ public record OutdoorSeason(
                 because,
                 lastPlanting(crop, frost.safeUntil(day, FROST_ACCEPTED), midsummer, latitude),
                 airFrost.spring(day).map(DateSpread::middle),
-                airFrost.autumn(day).map(DateSpread::middle));
+                airFrost.autumn(day).map(DateSpread::middle),
+                LongHotDays.of(crop.outdoors().longDays(), site.offset(), record, latitude),
+                site.protection(),
+                List.of());
+    }
+
+    /** The same with the pests that are about at the site. */
+    public OutdoorSeason with(List<PestTime> about) {
+        return new OutdoorSeason(
+                frost,
+                threshold,
+                lastFrost,
+                firstFrost,
+                soil,
+                soilNeverWarm,
+                from,
+                fromBecause,
+                until,
+                averageLastFrost,
+                averageFirstFrost,
+                longDays,
+                protection,
+                about);
+    }
+
+    /** Pests that find plants small when they go out on a day. */
+    public List<PestTime> pestsOn(LocalDate planted) {
+        return pests.stream().filter(pest -> pest.meets(planted, protection)).toList();
     }
 
     /**

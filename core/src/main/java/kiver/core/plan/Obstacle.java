@@ -1,8 +1,10 @@
 package kiver.core.plan;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import kiver.core.crop.ContainerCode;
 import kiver.core.growth.DateSpread;
+import kiver.core.order.Pest;
 
 /**
  * Something that stands in the way of a wish, in figures; words for it are chosen where it is shown. What crop, container
@@ -114,6 +116,24 @@ public sealed interface Obstacle {
 
     /** Days to maturity, and what shortening days add, lead back to this day at the latest. */
     record TooLateForAutumn(int maturityDays, LocalDate latest) implements Obstacle {}
+
+    /**
+     * Sown then it runs to seed in days of so many hours with such a mean; from that day on it may be sown again; empty
+     * where it may not within a year.
+     */
+    record BoltsInLongDays(double hours, double warmthCelsius, Optional<LocalDate> sowAgainFrom) implements Obstacle {}
+
+    /**
+     * A pest is about then: plants may be out by a day before it comes, go out when it has gone, or stand under a cover
+     * that keeps it off.
+     */
+    record PestAbout(Pest pest, LocalDate from, LocalDate until, LocalDate outBy, boolean coverHelps)
+            implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
 
     /** One container holds so many times a cell of the one before. */
     record PotTooLarge(ContainerCode container, ContainerCode before, long times) implements Obstacle {

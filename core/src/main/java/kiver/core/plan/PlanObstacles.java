@@ -1,6 +1,7 @@
 package kiver.core.plan;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +12,7 @@ import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
+import kiver.core.order.LongHotDays;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.sow.SowingOption;
 
@@ -22,6 +24,9 @@ final class PlanObstacles {
 
     /** Seed that has to be bought needs so many days to arrive. */
     private static final int DAYS_TO_BUY_SEED = 14;
+
+    /** A crop of which nobody knows when it is harvested stands so many days at least. */
+    private static final int DAYS_STANDING = 28;
 
     private final PlanRequest request;
     private final CountBack countBack;
@@ -43,6 +48,7 @@ final class PlanObstacles {
                 .ifPresent(sowDay -> found.add(new Obstacle.TooDark(sowDay, light.meanAfter(sowDay), light.needed())));
         seed(chosen, window);
         atTheSite();
+        window.map(SowWindow::best).ifPresent(this::longDays);
         containers();
         found.sort((one, other) -> Boolean.compare(other.prevents(), one.prevents()));
         return List.copyOf(found);
@@ -115,10 +121,27 @@ final class PlanObstacles {
                 && target.isBefore(outdoors.soil().get().middle())) {
             found.add(new Obstacle.ColdSoil(soilWait, outdoors.soil().get()));
         }
+        outdoors.pestsOn(target)
+                .forEach(pest -> found.add(new Obstacle.PestAbout(
+                        pest.pest(), pest.from(), pest.until(), pest.outBy(), pest.coverHelps())));
         outdoors.until()
                 .filter(target::isAfter)
                 .ifPresent(until -> found.add(
                         new Obstacle.TooLateForAutumn(request.crop().outdoors().maturityDays(), until)));
+    }
+
+    /** Sown into long hot days, some crops run to seed before anybody harvests them. */
+    private void longDays(LocalDate sowDay) {
+        LongHotDays longDays = request.outdoors().map(OutdoorSeason::longDays).orElse(LongHotDays.NONE);
+        LocalDate target = request.line().target();
+        LocalDate harvested = target.plusDays(
+                Math.max(DAYS_STANDING, request.crop().outdoors().maturityDays()));
+        if (longDays.bolts(sowDay, harvested)) {
+            found.add(new Obstacle.BoltsInLongDays(
+                    longDays.habit().hours(),
+                    longDays.habit().warmth(),
+                    longDays.sowAgainFrom(sowDay, ChronoUnit.DAYS.between(sowDay, harvested))));
+        }
     }
 
     private void containers() {

@@ -13,6 +13,7 @@ import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
 import kiver.core.order.OutdoorSeason;
+import kiver.core.order.PestTime;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
 import kiver.core.plan.Plan;
@@ -328,6 +329,7 @@ public final class PromiseCheck {
         return !outdoors.soilNeverWarm()
                 && !target.isBefore(outdoors.from())
                 && outdoors.chanceOfHarm(target) <= OutdoorSeason.FROST_ACCEPTED
+                && outdoors.pestsOn(target).stream().allMatch(PestTime::coverHelps)
                 && outdoors.until().map(until -> !target.isAfter(until)).orElse(true);
     }
 

@@ -40,7 +40,8 @@ final class StandsInTheWay {
     private static boolean isAdvice(Obstacle obstacle) {
         return obstacle instanceof Obstacle.BetterSownInPlace
                 || obstacle instanceof Obstacle.PotTooLarge
-                || obstacle instanceof Obstacle.CellTooShallow;
+                || obstacle instanceof Obstacle.CellTooShallow
+                || obstacle instanceof Obstacle.PestAbout pest && pest.coverHelps();
     }
 
     static boolean isOfSeed(Obstacle obstacle) {
@@ -53,6 +54,7 @@ final class StandsInTheWay {
         return obstacle instanceof Obstacle.FrostAtSite
                 || obstacle instanceof Obstacle.ColdSoil
                 || obstacle instanceof Obstacle.SoilNeverWarm
+                || obstacle instanceof Obstacle.PestAbout
                 || obstacle instanceof Obstacle.TooLateForAutumn;
     }
 }

@@ -110,6 +110,9 @@ class SecurityConfiguration {
                                 .hasRole(PROPAGATOR)
                                 .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
                                 .authenticated()
+                                // Growers note what they see at their own sites.
+                                .requestMatchers("/api/sites/*/pests/**")
+                                .authenticated()
                                 .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
                                 .authenticated()
                                 .requestMatchers("/api/**", "/v3/**")

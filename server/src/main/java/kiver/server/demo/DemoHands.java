@@ -19,6 +19,7 @@ import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.Promised;
 import kiver.core.place.PlaceId;
+import kiver.core.release.ReadySample;
 import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
 import kiver.core.tray.Cell;
@@ -165,7 +166,7 @@ class DemoHands {
                                         today,
                                         purpose + promise.line().number()),
                                 promise.orderNumber(),
-                                List.of(new ReleaseService.Parting(promise.position(), plants, 0)),
+                                List.of(new ReleaseService.Parting(promise.position(), plants, 0, ReadySample.NONE)),
                                 List.of(),
                                 null);
                     }

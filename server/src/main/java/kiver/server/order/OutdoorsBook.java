@@ -23,6 +23,7 @@ public class OutdoorsBook {
 
     private final OrderBook orders;
     private final SeasonService seasons;
+    private final PestBook pests;
     private final NurseryClock clock;
     private volatile Seasons kept = new Seasons(null, Map.of());
 
@@ -32,9 +33,10 @@ public class OutdoorsBook {
     /** Seasons that follow from a record of the station, which is only ever replaced. */
     private record Seasons(StationRecord record, Map<Asked, OutdoorSeason> byAsked) {}
 
-    OutdoorsBook(OrderBook orders, SeasonService seasons, NurseryClock clock) {
+    OutdoorsBook(OrderBook orders, SeasonService seasons, PestBook pests, NurseryClock clock) {
         this.orders = orders;
         this.seasons = seasons;
+        this.pests = pests;
         this.clock = clock;
     }
 
@@ -44,7 +46,8 @@ public class OutdoorsBook {
      * @throws kiver.server.problem.Refusal when there is no such site
      */
     public OutdoorSeason season(Crop crop, long siteId, LocalDate day) {
-        return season(crop, climate(orders.site(siteId)), day);
+        Site site = orders.site(siteId);
+        return season(crop, site, site.protection(), day);
     }
 
     /** The same under a cover; null for what the site has. */
@@ -55,7 +58,8 @@ public class OutdoorsBook {
 
     /** The same at a site under other cover than it has. */
     public OutdoorSeason season(Crop crop, Site site, Protection protection, LocalDate day) {
-        return season(crop, new SiteClimate(climate(site).offset(), protection), day);
+        return season(crop, new SiteClimate(climate(site).offset(), protection), day)
+                .with(pests.at(site, crop, day));
     }
 
     /** Frost dates of a site at a threshold, °C, under what covers it. */

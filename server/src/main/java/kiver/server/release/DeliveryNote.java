@@ -15,6 +15,7 @@ import kiver.core.crop.Crop;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.release.PlantOrigin;
+import kiver.core.release.ReadySample;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -34,6 +35,7 @@ import kiver.server.wording.Speech;
 import kiver.server.wording.SpokenTo;
 import kiver.server.wording.WholeDay;
 import kiver.server.wording.Wording;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Prints the note that goes with the plants: what, how many, where every plant came from, and how to plant. */
@@ -50,6 +52,7 @@ class DeliveryNote {
     private final SeedStore seeds;
     private final TrayBook trays;
     private final CropBook crops;
+    private final LookedAtBook lookedAt;
     private final NurseryClock clock;
     private final Wording wording;
 
@@ -59,6 +62,7 @@ class DeliveryNote {
             SeedStore seeds,
             TrayBook trays,
             CropBook crops,
+            LookedAtBook lookedAt,
             NurseryClock clock,
             Wording wording) {
         this.wording = wording;
@@ -67,6 +71,7 @@ class DeliveryNote {
         this.seeds = seeds;
         this.trays = trays;
         this.crops = crops;
+        this.lookedAt = lookedAt;
         this.clock = clock;
     }
 
@@ -92,6 +97,7 @@ class DeliveryNote {
         Map<LineId, List<Origin>> origins = origins(release);
         Map<LineId, SownInPlace> seed = inPlace.onNote(release.number()).stream()
                 .collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
+        Map<LineId, LookedAtBook.LookedAt> looked = lookedAt.of(release.number());
         Speech.Language language = SpokenTo.now().language();
         SheetSize sheet = SheetSize.usualFor(language);
         try (Paper paper =
@@ -124,7 +130,7 @@ class DeliveryNote {
             float next = 54;
             for (OrderedLine line : order.lines()) {
                 if (origins.containsKey(line.id())) {
-                    next = printLine(paper, line, release.day(), origins.get(line.id()), next);
+                    next = printLine(paper, line, release.day(), origins.get(line.id()), looked.get(line.id()), next);
                 }
                 if (seed.containsKey(line.id())) {
                     next = printSeed(paper, line, seed.get(line.id()), next);
@@ -190,8 +196,29 @@ class DeliveryNote {
         return wording.say(said);
     }
 
+    /** What was seen on a sample; what was not as it should be is named, for the grower to know. */
+    private Said seen(ReadySample sample) {
+        String missing = sample.missing().stream()
+                .map(check -> say(Said.of("ready." + check)))
+                .collect(Collectors.joining(", "));
+        return missing.isEmpty()
+                ? Said.of(
+                                "Looked at before they left: {plants, plural, one {# plant} other {# plants}}, all as it should be.")
+                        .with("plants", sample.plants())
+                : Said.of(
+                                "Looked at before they left: {plants, plural, one {# plant} other {# plants}}. Not as it should be, or not looked at: {missing}.")
+                        .with("plants", sample.plants())
+                        .with("missing", missing);
+    }
+
     /** What of a line goes along, where it comes from and how to plant it. */
-    private float printLine(Paper paper, OrderedLine line, LocalDate released, List<Origin> origins, float top) {
+    private float printLine(
+            Paper paper,
+            OrderedLine line,
+            LocalDate released,
+            List<Origin> origins,
+            LookedAtBook.@Nullable LookedAt looked,
+            float top) {
         int plants = origins.stream().mapToInt(Origin::plants).sum();
         float next = onPage(paper, top, 50);
         paper.rule(LEFT, next, WIDTH);
@@ -254,10 +281,14 @@ class DeliveryNote {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(mixed(mixed)));
         }
+        if (looked != null && looked.sample().wasLookedAt()) {
+            next = onPage(paper, next, 15);
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(seen(looked.sample())));
+        }
         next = onPage(paper, next + 4, 30);
         paper.text(Paper.Kind.STRONG, LEFT, next, 12, say(Said.of("How to plant")));
         next += 7;
-        for (Said words : PlantingLines.ofReleased(crops.crop(line.crop()), line.target(), released)) {
+        for (Said words : PlantingLines.ofReleased(crops.crop(line.crop()), line.target(), released, looked)) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(words)) + 1;
         }

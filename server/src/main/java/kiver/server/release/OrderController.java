@@ -2,14 +2,21 @@ package kiver.server.release;
 
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import kiver.core.batch.BatchStage;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.release.PlantingAdvice;
+import kiver.core.release.ReadyCheck;
+import kiver.core.release.ReadySample;
 import kiver.server.account.Person;
+import kiver.server.clock.NurseryClock;
 import kiver.server.limit.Limits;
 import kiver.server.order.Order;
 import kiver.server.order.OrderedLine;
@@ -36,21 +43,40 @@ class OrderController {
     private final ReleaseMapper mapper;
     private final DeliveryNote note;
     private final BatchAnalyst analyst;
+    private final SiteAdvice advice;
+    private final NurseryClock clock;
 
     OrderController(
-            OrderViews views, ReleaseService releases, ReleaseMapper mapper, DeliveryNote note, BatchAnalyst analyst) {
+            OrderViews views,
+            ReleaseService releases,
+            ReleaseMapper mapper,
+            DeliveryNote note,
+            BatchAnalyst analyst,
+            SiteAdvice advice,
+            NurseryClock clock) {
         this.views = views;
         this.releases = releases;
         this.mapper = mapper;
         this.note = note;
         this.analyst = analyst;
+        this.advice = advice;
+        this.clock = clock;
     }
 
     /** Plants that would be taken from a tray. */
     record PickView(int batch, String tray, int plants, boolean wholeTray) {}
 
-    /** What would go with a line now. */
-    record LinePicks(int line, List<PickView> picks) {}
+    /**
+     * What would go with a line now.
+     *
+     * @param advice what its site asks of whoever plants it today
+     * @param leavesNow true leaves that the plants should have; missing where it is not known
+     */
+    record LinePicks(
+            int line,
+            List<PickView> picks,
+            List<PlantingAdvice> advice,
+            @Nullable Double leavesNow) {}
 
     /** An order with what would go with it now. */
     record OrderWithPicks(OrderView order, List<LinePicks> picks) {}
@@ -60,6 +86,7 @@ class OrderController {
      *
      * @param plants under their name
      * @param mixed plants of which nobody is sure what they are; missing for none
+     * @param sample what was looked at of them; missing where nobody looked
      */
     record PartingEntry(
             @NotNull(message = "Say with which line.") Integer line,
@@ -68,10 +95,33 @@ class OrderController {
             Integer plants,
 
             @Nullable @Min(value = 0, message = "Release at least 1 plant.")
-            Integer mixed) {
+            Integer mixed,
+
+            @Nullable @Valid SampleEntry sample) {
 
         private ReleaseService.Parting parting() {
-            return new ReleaseService.Parting(line, plants, mixed == null ? 0 : mixed);
+            return new ReleaseService.Parting(
+                    line, plants, mixed == null ? 0 : mixed, sample == null ? ReadySample.NONE : sample.sample());
+        }
+    }
+
+    /**
+     * What was seen on a sample.
+     *
+     * @param plants looked at
+     * @param held what was as it should be
+     */
+    record SampleEntry(
+            @NotNull(message = "Say how many plants you looked at.")
+            @Min(value = 1, message = "Look at 1 plant or more.")
+            @Max(value = 10_000, message = "Look at 10,000 plants at most.")
+            Integer plants,
+
+            @NotNull(message = "Say what was as it should be.")
+            Set<@NotNull ReadyCheck> held) {
+
+        private ReadySample sample() {
+            return new ReadySample(plants, held);
         }
     }
 
@@ -120,9 +170,24 @@ class OrderController {
                                 .stream()
                                 .map(pick -> new PickView(
                                         pick.batch(), releases.code(pick.tray()), pick.plants(), pick.wholeTray()))
-                                .toList()))
+                                .toList(),
+                        advice.of(order.line(line.line()), clock.today()),
+                        leavesNow(order.line(line.line()), all)))
                 .toList();
         return new OrderWithPicks(view, picks);
+    }
+
+    /** Of the oldest plants that are ready for it. */
+    @Nullable
+    private static Double leavesNow(OrderedLine line, List<BatchOutlook> all) {
+        return all.stream()
+                .filter(batch -> batch.stage() == BatchStage.READY
+                        && batch.trouble().isEmpty()
+                        && batch.file().promises().stream()
+                                .anyMatch(promise -> promise.line().equals(line.id())))
+                .map(BatchOutlook::leavesNow)
+                .max(Double::compare)
+                .orElse(null);
     }
 
     @PostMapping("/api/releases")

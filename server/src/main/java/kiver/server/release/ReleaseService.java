@@ -18,6 +18,7 @@ import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.release.Allocation;
 import kiver.core.release.Pick;
+import kiver.core.release.ReadySample;
 import kiver.core.release.ReadyTray;
 import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
@@ -46,6 +47,8 @@ public class ReleaseService {
     private final TrayBook trays;
     private final ReleaseMapper releases;
     private final InPlaceBook inPlace;
+    private final SiteAdvice advice;
+    private final LookedAtBook lookedAt;
     private final Requests requests;
     private final NurseryClock clock;
 
@@ -56,6 +59,8 @@ public class ReleaseService {
             TrayBook trays,
             ReleaseMapper releases,
             InPlaceBook inPlace,
+            SiteAdvice advice,
+            LookedAtBook lookedAt,
             Requests requests,
             NurseryClock clock) {
         this.batches = batches;
@@ -64,6 +69,8 @@ public class ReleaseService {
         this.trays = trays;
         this.releases = releases;
         this.inPlace = inPlace;
+        this.advice = advice;
+        this.lookedAt = lookedAt;
         this.requests = requests;
         this.clock = clock;
     }
@@ -135,8 +142,9 @@ public class ReleaseService {
      * @param line position on the order
      * @param plants under their name, 0 or more
      * @param mixed plants of which nobody is sure what they are, 0 or more
+     * @param sample what was seen of them
      */
-    public record Parting(int line, int plants, int mixed) {}
+    public record Parting(int line, int plants, int mixed, ReadySample sample) {}
 
     /**
      * Lets plants go with an order.
@@ -180,6 +188,8 @@ public class ReleaseService {
                                 }
                             }
                         }
+                        lookedAt.put(
+                                number, line.id(), new LookedAtBook.LookedAt(parting.sample(), advice.of(line, today)));
                     }
                     seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
                     changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));

@@ -11,6 +11,7 @@ import kiver.core.plan.Hindrance;
 import kiver.core.plan.Obstacle;
 import kiver.core.pot.PotRemark;
 import kiver.core.promise.Proviso;
+import kiver.core.release.PlantingAdvice;
 import kiver.core.sow.PacketBeside;
 import kiver.core.sow.TrayCompany;
 import kiver.core.today.WhyNow;
@@ -34,7 +35,8 @@ public class Families {
             Remedy.class,
             Hindrance.class,
             MakeOrBuy.class,
-            PotRemark.class);
+            PotRemark.class,
+            PlantingAdvice.class);
 
     /** Written as an object that names its kind. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

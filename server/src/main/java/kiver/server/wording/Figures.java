@@ -7,6 +7,11 @@ import java.time.format.DateTimeFormatter;
 /** Days and quantities as somebody reads them; the web does the same in {@code quantity.ts} and {@code days.ts}. */
 final class Figures {
 
+    /** In 1 m/s. */
+    private static final double KILOMETRES_AN_HOUR = 3.6;
+
+    private static final double MILES_AN_HOUR = 2.237;
+
     private static final double GRAMS_IN_OUNCE = 28.349523125;
     private static final double MILLIMETRES_IN_INCH = 25.4;
     /** Longer than this, an inch is not parted into eighths any more. */
@@ -58,6 +63,12 @@ final class Figures {
         String part = EIGHTHS[(int) (eighths % 8)];
         long whole = eighths / 8;
         return (whole > 0 || part.isEmpty() ? whole + (part.isEmpty() ? "" : " ") : "") + part + " in";
+    }
+
+    /** "39 km/h", "24 mph". */
+    static String wind(double metresPerSecond, Speech speech) {
+        boolean miles = speech.length() == Speech.LengthUnit.INCHES;
+        return Math.round(metresPerSecond * (miles ? MILES_AN_HOUR : KILOMETRES_AN_HOUR)) + (miles ? " mph" : " km/h");
     }
 
     /** "12 g", "0.42 oz". */

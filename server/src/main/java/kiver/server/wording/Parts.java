@@ -19,7 +19,7 @@ import kiver.core.growth.DateSpread;
  *   <li>a day {@code x} is "Thu 29 Apr", and {@code xIs} tells whether it is past, today, ahead, or none
  *   <li>a spread of days {@code x} is {@code xEarly}, {@code xMiddle} and {@code xLate}
  *   <li>names {@code x} are {@code xTogether} in a sentence, and {@code xIs} is none where there are none
- *   <li>{@code …Celsius}, {@code …Kelvin} (a difference) and {@code …Millimetres} carry their unit
+ *   <li>{@code …Celsius}, {@code …Kelvin} (a difference), {@code …Millimetres} and {@code …MetresPerSecond} carry their unit
  *   <li>{@code chance} is {@code chancePercent} in a hundred; other broken numbers have one decimal
  *   <li>{@code container} is {@code containerLower}, too
  * </ul>
@@ -93,6 +93,9 @@ final class Parts {
         }
         if (name.endsWith("Millimetres")) {
             return Figures.length(figure, speech);
+        }
+        if (name.endsWith("MetresPerSecond")) {
+            return Figures.wind(figure, speech);
         }
         return String.format(speech.language().locale(), "%.1f", figure);
     }

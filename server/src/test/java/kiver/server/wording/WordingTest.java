@@ -30,6 +30,7 @@ import kiver.core.plan.Obstacle;
 import kiver.core.plan.SowWindow;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Proviso;
+import kiver.core.release.ReadyCheck;
 import kiver.core.sheet.EntryFault;
 import kiver.core.sow.PacketBeside;
 import kiver.core.sow.TrayCompany;
@@ -324,7 +325,8 @@ class WordingTest {
                         worths(),
                         PotRemarkWordsTest.potRemarks(),
                         TendingWordsTest.reasons(),
-                        OutingWordsTest.reasons())
+                        OutingWordsTest.reasons(),
+                        PlantingWordsTest.reasons())
                 .flatMap(each -> each)
                 .map(each -> each.get()[0].getClass())
                 .collect(Collectors.toSet());
@@ -350,6 +352,7 @@ class WordingTest {
         Arrays.stream(LossReason.values()).forEach(reason -> used.add("loss." + reason));
         Arrays.stream(Protection.values()).forEach(protection -> used.add("protection." + protection));
         Arrays.stream(Hardiness.values()).forEach(hardiness -> used.add("hardiness." + hardiness));
+        Arrays.stream(ReadyCheck.values()).forEach(check -> used.add("ready." + check));
         used.remove(Wording.key(Proviso.InTheWay.class));
         // Names of codes are the web's; columns are named after their sheets, which have a test of their own.
         assertThat(WORDING.keys().stream()
