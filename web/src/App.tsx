@@ -46,6 +46,7 @@ const TrayMapPage = lazy(() => import('./batch/TrayMapPage').then((room) => ({ d
 const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ default: room.LabelsPage })));
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
 const LightPage = lazy(() => import('./space/LightPage').then((room) => ({ default: room.LightPage })));
+const LoadingPage = lazy(() => import('./release/LoadingPage').then((room) => ({ default: room.LoadingPage })));
 const HardeningPage = lazy(() => import('./today/HardeningPage').then((room) => ({ default: room.HardeningPage })));
 const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
 const SpacePage = lazy(() => import('./space/SpacePage').then((room) => ({ default: room.SpacePage })));
@@ -113,6 +114,7 @@ export function App() {
           <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
           <Route path="/water" element={<WaterPage />} />
           <Route path="/potting" element={<PottingDayPage />} />
+          <Route path="/loading" element={<LoadingPage today={session.data.today} mayRelease={propagator} />} />
           <Route path="/hardening" element={<HardeningPage />} />
           <Route path="/feed" element={<FeedPage today={session.data.today} />} />
           <Route path="/sow/along" element={<SowAlongPage today={session.data.today} />} />

@@ -55,6 +55,7 @@ export type PottingView = Schemas['PottingView'];
 export type SeenOnPhotograph = Schemas['SeenOnPhotograph'];
 export type PestAtSite = Schemas['PestAtSite'];
 export type PlantingAdvice = Schemas['LinePicks']['advice'][number];
+export type LoadingView = Schemas['LoadingView'];
 export type ProgrammeView = Schemas['ProgrammeView'];
 export type HardeningDaysView = Schemas['HardeningDaysView'];
 export type HealthView = Schemas['HealthView'];

@@ -1,6 +1,6 @@
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answered, api, type FailingView, Refused } from './client';
+import { answered, api, type FailingView, type LoadingView, Refused } from './client';
 import { RequestNumber } from './requestNumber';
 
 export const queryClient = new QueryClient({
@@ -54,6 +54,15 @@ export const useHealth = (batch: number) =>
   });
 
 /** The coming days of what hardens, carried by so many people. */
+export const useLoading = (until: string, rule: LoadingView['rule'], shares: Record<string, number>) =>
+  useQuery({
+    queryKey: ['loading', until, rule, shares],
+    queryFn: () =>
+      answered(
+        api.GET('/api/loading', { params: { query: { until, rule, share: Object.entries(shares).map(([line, plants]) => `${line}=${plants}`) } } }),
+      ),
+    placeholderData: keepPreviousData,
+  });
 export const useProgrammes = () => useQuery({ queryKey: ['programmes'], queryFn: () => answered(api.GET('/api/hardening/programmes')) });
 export const useHardeningDays = (people: number) =>
   useQuery({ queryKey: ['hardening', people], queryFn: () => answered(api.GET('/api/hardening', { params: { query: { people } } })) });

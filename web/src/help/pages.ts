@@ -131,6 +131,15 @@ export const PAGES: PageHelp[] = [
     offline: say('What each tray wanted lies on this device when the round does; what you do and see is kept and sent later.'),
   },
   {
+    at: '/loading',
+    name: say('Loading'),
+    purpose: say(
+      'What is to go with all due orders: shared out where it is short, picked on one walk through the places, loaded by the round of delivery and released as it was picked.',
+    ),
+    tries: [say('Choose the day, change a share by hand, print the pick list, and release order by order.')],
+    offline: say('The list as it was read last lies on this device, and the printed one needs none; releasing waits for a connection.'),
+  },
+  {
     at: '/hardening',
     name: say('Hardening off'),
     purpose: say(

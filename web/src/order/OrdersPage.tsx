@@ -44,8 +44,11 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
         <span className={tight > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
           {say('{shown, plural, one {# order} other {# orders}}, {tight} tight', { shown: shown.length, tight })}
         </span>
+        <Link to="/loading" className="act ml-auto">
+          {say('Loading')}
+        </Link>
         {mayTake && (
-          <Link to="/orders/new" className="act act-main ml-auto">
+          <Link to="/orders/new" className="act act-main">
             {say('Take an order')}
           </Link>
         )}

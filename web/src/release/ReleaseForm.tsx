@@ -83,7 +83,7 @@ export function ReleaseForm({ order }: { order: OrderWithPicks }) {
                 stage={say('{from} to {to} leaves', { from: line.asked.leavesFrom, to: line.asked.leavesTo })}
                 sample={samples[line.line] ?? NOT_LOOKED}
                 change={(sample) => setSamples({ ...samples, [line.line]: sample })}
-                problem={release.error?.problems.find((each) => each.field?.includes('sample'))?.message}
+                problem={release.error?.problems.find((each) => each.field.includes('sample'))?.message}
               />
             </>
           )}

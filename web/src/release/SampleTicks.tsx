@@ -63,7 +63,7 @@ export function SampleTicks({
           <label key={check} className="flex min-h-11 items-center gap-2 text-sm">
             <input
               type="checkbox"
-              className="size-5"
+              className="size-5 shrink-0"
               checked={sample.held.includes(check)}
               onChange={(event) =>
                 change({

@@ -3,6 +3,9 @@ package kiver.core.release;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import kiver.core.seed.LotId;
 import kiver.core.tray.TrayId;
 
@@ -55,6 +58,32 @@ public record ReadyTray(
                 pastLimit,
                 all && some == cells.size(),
                 goesLast);
+    }
+
+    /**
+     * Some cells of a tray, if all of them are ready.
+     *
+     * @param ready trays; of one tray there may be several, of different lots
+     * @param tray to take from
+     * @param cells wanted, by number
+     */
+    public static Optional<Pick> pick(List<ReadyTray> ready, TrayId tray, List<Integer> cells) {
+        Set<Integer> wanted = new TreeSet<>(cells);
+        if (wanted.isEmpty() || wanted.size() < cells.size()) {
+            return Optional.empty();
+        }
+        return ready.stream()
+                .filter(each -> each.tray().equals(tray) && each.cells().containsAll(wanted))
+                .findFirst()
+                .map(each -> new Pick(
+                        each.batch(),
+                        tray,
+                        List.copyOf(wanted),
+                        wanted.stream()
+                                .mapToInt(cell ->
+                                        each.plantsPerCell().get(each.cells().indexOf(cell)))
+                                .sum(),
+                        each.all() && wanted.size() == each.cells().size()));
     }
 
     /** Plants in it, 1 or more. */

@@ -81,6 +81,7 @@ class SecurityConfiguration {
                                         "/api/media/**",
                                         "/api/feeding/**",
                                         "/api/hardening/**",
+                                        "/api/loading/**",
                                         "/api/places/**",
                                         "/api/crops/**")
                                 .hasRole(PROPAGATOR)

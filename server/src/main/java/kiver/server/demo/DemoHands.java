@@ -51,6 +51,8 @@ class DemoHands {
     /** In the days before the opening nobody finds the time to pot on; whoever opens the demonstration does. */
     private static final int DAYS_WITHOUT_POTTING = 5;
 
+    private static final int DAYS_BEFORE_THE_ROUND = 4;
+
     private final RoundService round;
     private final RecordingService recording;
     private final PottingService pottings;
@@ -158,7 +160,7 @@ class DemoHands {
                 for (Promised promise : stop.batch().file().promises()) {
                     int gone = stop.batch().file().releasedByLine().getOrDefault(promise.line(), 0);
                     int plants = Math.min(alive, promise.plants() - gone);
-                    if (plants > 0 && !promise.target().isAfter(today)) {
+                    if (plants > 0 && !promise.target().isAfter(today) && !waitsForTheRound(promise, today)) {
                         alive -= plants;
                         releases.release(
                                 id(
@@ -272,6 +274,12 @@ class DemoHands {
             }
         }
         return changes;
+    }
+
+    /** What is wanted just before the day on which the demonstration opens waits for that day's round of delivery. */
+    private static boolean waitsForTheRound(Promised promise, LocalDate today) {
+        LocalDate opening = DemoNursery.OPENING_DAY;
+        return today.isBefore(opening) && !promise.target().isBefore(opening.minusDays(DAYS_BEFORE_THE_ROUND));
     }
 
     /** All that live go on into the next container of their path. */

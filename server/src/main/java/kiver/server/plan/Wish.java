@@ -165,6 +165,24 @@ public record Wish(
                 protection);
     }
 
+    /** The same of another variety. */
+    public Wish of(long variety) {
+        return new Wish(
+                variety,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                siteId,
+                containerPath,
+                under,
+                countedIn,
+                protection);
+    }
+
     /** The same at a site; null where it is open. */
     public Wish at(Long site) {
         return new Wish(

@@ -87,6 +87,7 @@ class OrderController {
      * @param plants under their name
      * @param mixed plants of which nobody is sure what they are; missing for none
      * @param sample what was looked at of them; missing where nobody looked
+     * @param picks cells that were picked for it; missing to let them be chosen
      */
     record PartingEntry(
             @NotNull(message = "Say with which line.") Integer line,
@@ -97,13 +98,31 @@ class OrderController {
             @Nullable @Min(value = 0, message = "Release at least 1 plant.")
             Integer mixed,
 
-            @Nullable @Valid SampleEntry sample) {
+            @Nullable @Valid SampleEntry sample,
+
+            @Nullable @Size(max = 500, message = "Name at most 500 trays.")
+            List<@Valid @NotNull PickEntry> picks) {
 
         private ReleaseService.Parting parting() {
             return new ReleaseService.Parting(
-                    line, plants, mixed == null ? 0 : mixed, sample == null ? ReadySample.NONE : sample.sample());
+                    line,
+                    plants,
+                    mixed == null ? 0 : mixed,
+                    sample == null ? ReadySample.NONE : sample.sample(),
+                    picks == null
+                            ? List.of()
+                            : picks.stream()
+                                    .map(pick -> new ReleaseService.Chosen(pick.tray(), pick.cells()))
+                                    .toList());
         }
     }
+
+    /** Cells picked from a tray, by its number. */
+    record PickEntry(
+            @NotNull(message = "Say from which tray.") Integer tray,
+
+            @NotNull(message = "Say which cells.") @Size(min = 1, max = 1000, message = "Name 1 to 1,000 cells.")
+            List<@NotNull Integer> cells) {}
 
     /**
      * What was seen on a sample.

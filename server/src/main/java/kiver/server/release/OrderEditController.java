@@ -8,7 +8,9 @@ import java.util.UUID;
 import kiver.core.promise.Answer;
 import kiver.server.account.Person;
 import kiver.server.plan.Wish;
+import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
+import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -72,6 +74,34 @@ class OrderEditController {
             @Valid @RequestBody SupplyEntry entry,
             @AuthenticationPrincipal Person person) {
         edits.supply(entry.requestId(), number, line, entry.fromBatch(), person);
+    }
+
+    /**
+     * Plants of another variety in the place of some that are short.
+     *
+     * @param fromBatch that gives them
+     * @param agreed whether the grower was asked and takes them
+     */
+    record SubstituteEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say of which batch.") Integer fromBatch,
+
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Give at least one plant.")
+            Integer plants,
+
+            @NotNull(message = "Say whether the grower agreed.")
+            Boolean agreed) {}
+
+    @PostMapping("/api/orders/{number}/lines/{line}/substitutes")
+    void substitute(
+            @PathVariable int number,
+            @PathVariable int line,
+            @Valid @RequestBody SubstituteEntry entry,
+            @AuthenticationPrincipal Person person) {
+        if (!entry.agreed()) {
+            throw new Refusal("agreed", Said.of("Ask the grower first; another variety goes by agreement only."));
+        }
+        edits.substitute(entry.requestId(), number, line, entry.fromBatch(), entry.plants(), person);
     }
 
     /**

@@ -98,6 +98,39 @@ class OrderEditService {
         });
     }
 
+    /** Gives free plants of another variety in the place of some of a line, which is smaller by them afterwards, or cancelled. */
+    @Transactional
+    public void substitute(UUID requestId, int number, int position, int fromBatch, int plants, Person person) {
+        requests.once(requestId, Arrays.asList("substitute", number, position, fromBatch, plants, person.id()), () -> {
+            orders.lockBookings();
+            OrderedLine line = orders.orderHeld(number).line(position);
+            OrderView.LineView view = views.one(number, person).lines().get(position - 1);
+            int missing = line.plants() - view.released();
+            if (line.cancelledOn() != null || plants > missing) {
+                throw new Refusal(
+                        "plants",
+                        Said.of("Line {position} still wants {missing} plants; give at most that many.")
+                                .with("position", position)
+                                .with("missing", line.cancelledOn() != null ? 0 : missing));
+            }
+            LineId added = promises.addLine(
+                    number,
+                    new PromiseService.LineWish(
+                            PromiseService.wishFor(line, plants, line.target())
+                                    .of(batches.file(fromBatch).batch().varietyId()),
+                            fromBatch,
+                            null));
+            orders.noteAdded(orders.line(added), clock.today(), person.id());
+            edits.make(
+                    number,
+                    plants == line.plants()
+                            ? new OrderEdit(position, OrderEdit.Kind.CANCEL, null, null, false)
+                            : new OrderEdit(position, OrderEdit.Kind.PLANTS, line.plants() - plants, null, false),
+                    person.id());
+            return number;
+        });
+    }
+
     /** Grows what a line was not promised yet, or takes it of a batch. */
     @Transactional
     public void supply(UUID requestId, int number, int position, Integer fromBatch, Person person) {

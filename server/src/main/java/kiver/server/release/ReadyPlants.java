@@ -54,6 +54,29 @@ final class ReadyPlants {
         return ready;
     }
 
+    /** All that is ready of a batch, whoever it is for. */
+    static List<ReadyTray> all(
+            BatchOutlook batch, boolean mixed, Set<Cell> taken, Function<TrayId, ContainerCode> containerOf) {
+        List<ReadyTray> trays = new ArrayList<>();
+        farthest(batch.file(), containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, mixed, taken)));
+        return trays;
+    }
+
+    /** Plants of a batch that some lines may share: what lives of it under its name but for what others were promised. */
+    static int forLines(Set<LineId> lines, BatchOutlook batch, Function<TrayId, ContainerCode> containerOf) {
+        Map<LineId, Integer> released = batch.file().releasedByLine();
+        int alive = all(batch, false, Set.of(), containerOf).stream()
+                .mapToInt(ReadyTray::plants)
+                .sum();
+        int others = batch.file().promises().stream()
+                .filter(promise -> !lines.contains(promise.line()))
+                .mapToInt(promise -> released.getOrDefault(promise.line(), 0) < promise.accepted()
+                        ? promise.plants() - released.getOrDefault(promise.line(), 0)
+                        : 0)
+                .sum();
+        return Math.max(0, alive - others);
+    }
+
     private static List<ReadyTray> ofBatch(
             LineId lineId,
             BatchOutlook batch,
@@ -61,8 +84,7 @@ final class ReadyPlants {
             Set<Cell> taken,
             Function<TrayId, ContainerCode> containerOf) {
         BatchFile file = batch.file();
-        List<ReadyTray> trays = new ArrayList<>();
-        farthest(file, containerOf).forEach(tray -> trays.addAll(ofTray(batch, tray, mixed, taken)));
+        List<ReadyTray> trays = all(batch, mixed, taken, containerOf);
         int alive = trays.stream().mapToInt(ReadyTray::plants).sum();
         Map<LineId, Integer> released = file.releasedByLine();
         int own = 0;

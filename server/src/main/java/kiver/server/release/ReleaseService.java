@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
+import kiver.core.batch.BatchStage;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
@@ -143,8 +144,18 @@ public class ReleaseService {
      * @param plants under their name, 0 or more
      * @param mixed plants of which nobody is sure what they are, 0 or more
      * @param sample what was seen of them
+     * @param chosen cells that were picked for it; empty to let them be chosen
      */
-    public record Parting(int line, int plants, int mixed, ReadySample sample) {}
+    public record Parting(int line, int plants, int mixed, ReadySample sample, List<Chosen> chosen) {
+
+        /** Of plants that are chosen when they go. */
+        public Parting(int line, int plants, int mixed, ReadySample sample) {
+            this(line, plants, mixed, sample, List.of());
+        }
+    }
+
+    /** Cells picked from a tray, by its number. */
+    public record Chosen(int tray, List<Integer> cells) {}
 
     /**
      * Lets plants go with an order.
@@ -180,7 +191,10 @@ public class ReleaseService {
                                 List<ReadyTray> ready =
                                         ReadyPlants.forLine(line.id(), all, mixed, taken, trays.containers());
                                 requireReady(line, plants, mixed, ready);
-                                for (Pick pick : Allocation.propose(plants, ready)) {
+                                List<Pick> picks = mixed || parting.chosen().isEmpty()
+                                        ? Allocation.propose(plants, ready)
+                                        : picked(line, parting, all, taken);
+                                for (Pick pick : picks) {
                                     pick.cells().forEach(cell -> taken.add(new Cell(pick.tray(), cell)));
                                     changes.computeIfAbsent(pick.batch(), batch -> new ArrayList<>())
                                             .add(new BatchChange.Released(
@@ -262,6 +276,29 @@ public class ReleaseService {
                         : Said.of("Only {onHand} plants{of} are ready; release at most that many.")
                                 .with("onHand", onHand)
                                 .with("of", of(line)));
+    }
+
+    /** The cells that somebody picked, if they are all still there and count what is to go. */
+    private List<Pick> picked(OrderedLine line, Parting parting, List<BatchOutlook> all, Set<Cell> taken) {
+        List<ReadyTray> ready = all.stream()
+                .filter(batch -> batch.stage() == BatchStage.READY
+                        && batch.file().promises().stream()
+                                .anyMatch(promise -> promise.line().equals(line.id())))
+                .flatMap(batch -> ReadyPlants.all(batch, false, taken, trays.containers()).stream())
+                .toList();
+        List<Pick> picks = parting.chosen().stream()
+                .map(chosen -> ReadyTray.pick(
+                                ready, trays.numbered(chosen.tray()).trayId(), chosen.cells())
+                        .orElseThrow(() -> new Refusal(
+                                "picks",
+                                Said.of(
+                                                "Not all plants picked from tray T{tray} are there and ready any more. Load the page again.")
+                                        .with("tray", chosen.tray()))))
+                .toList();
+        if (picks.stream().mapToInt(Pick::plants).sum() != parting.plants()) {
+            throw new Refusal("picks", Said.of("The cells picked do not count the plants that are to go."));
+        }
+        return picks;
     }
 
     private static Said of(OrderedLine line) {
