@@ -32,6 +32,7 @@ class ServerStructureTest {
             "print",
             "clock",
             "account",
+            "message",
             "sheet",
             "weather",
             "place",

@@ -1,5 +1,7 @@
 package kiver.server.account;
 
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
 import kiver.server.wording.Speech;
 
 /**
@@ -16,6 +18,8 @@ import kiver.server.wording.Speech;
  * @param length unit they read
  * @param volume unit they read
  * @param mass unit they read
+ * @param linkCode by which a grower's page is opened; null for people
+ * @param endsOn last day on which it can be used; null where it does not end
  */
 public record Account(
         long id,
@@ -28,7 +32,9 @@ public record Account(
         Speech.TemperatureUnit temperature,
         Speech.LengthUnit length,
         Speech.VolumeUnit volume,
-        Speech.MassUnit mass) {
+        Speech.MassUnit mass,
+        @Nullable String linkCode,
+        @Nullable LocalDate endsOn) {
 
     /** How they are spoken to. */
     public Speech speech() {

@@ -1,5 +1,7 @@
 package kiver.server.account;
 
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.server.wording.Speech;
@@ -13,7 +15,8 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 public interface AccountMapper {
 
-    String COLUMNS = "id, email, name, password_hash, role, grower_id, language, temperature, length, volume, mass";
+    String COLUMNS =
+            "id, email, name, password_hash, role, grower_id, language, temperature, length, volume, mass, link_code, ends_on";
 
     @Select("select " + COLUMNS + " from account where email = lower(#{email})")
     Optional<Account> byEmail(@Param("email") String email);
@@ -21,7 +24,7 @@ public interface AccountMapper {
     @Select("select " + COLUMNS + " from account where id = #{id}")
     Optional<Account> byId(@Param("id") long id);
 
-    @Select("select " + COLUMNS + " from account order by name, id")
+    @Select("select " + COLUMNS + " from account where ends_on is null order by name, id")
     List<Account> all();
 
     @Update("update account set password_hash = #{passwordHash} where id = #{id}")
@@ -33,6 +36,22 @@ public interface AccountMapper {
             where id = #{id}
             """)
     int setSpeech(@Param("id") long id, @Param("speech") Speech speech);
+
+    @Select("select " + COLUMNS + " from account where link_code = #{code}")
+    Optional<Account> byLink(@Param("code") String code);
+
+    /** The addresses of people of a grower. */
+    @Select("select email from account where grower_id = #{grower} and ends_on is null order by id")
+    List<String> addressesOf(@Param("grower") long grower);
+
+    @Update("""
+            update account set password_hash = #{passwordHash}, link_code = #{code}, ends_on = #{until} where email = #{email}
+            """)
+    int setLink(
+            @Param("email") String email,
+            @Param("passwordHash") String passwordHash,
+            @Param("code") @Nullable String code,
+            @Param("until") LocalDate until);
 
     @Select("select exists (select from account)")
     boolean any();

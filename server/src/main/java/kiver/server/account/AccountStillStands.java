@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import kiver.server.clock.NurseryClock;
 import kiver.server.wording.Said;
 import kiver.server.wording.SpokenTo;
 import kiver.server.wording.Wording;
@@ -30,10 +31,12 @@ class AccountStillStands extends OncePerRequestFilter {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final AccountMapper accounts;
+    private final NurseryClock clock;
     private final Wording wording;
 
-    AccountStillStands(AccountMapper accounts, Wording wording) {
+    AccountStillStands(AccountMapper accounts, NurseryClock clock, Wording wording) {
         this.accounts = accounts;
+        this.clock = clock;
         this.wording = wording;
     }
 
@@ -43,7 +46,7 @@ class AccountStillStands extends OncePerRequestFilter {
         Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
         if (signedIn != null && signedIn.getPrincipal() instanceof Person person) {
             Optional<Account> account = accounts.byId(person.id());
-            if (account.isEmpty() || !person.isOf(account.get())) {
+            if (account.isEmpty() || !person.isOf(account.get()) || hasEnded(account.get())) {
                 HttpSession session = request.getSession(false);
                 if (session != null) {
                     session.invalidate();
@@ -66,6 +69,10 @@ class AccountStillStands extends OncePerRequestFilter {
             }
         }
         chain.doFilter(request, response);
+    }
+
+    private boolean hasEnded(Account account) {
+        return account.endsOn() != null && account.endsOn().isBefore(clock.today());
     }
 
     private static boolean madeBySomebodyElse(HttpServletRequest request, Person person) {

@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.regex.Pattern;
+import kiver.server.clock.NurseryClock;
 import kiver.server.wording.Wording;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -34,92 +35,107 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http, SecurityContextRepository contexts, AccountMapper accounts, Wording wording)
+            HttpSecurity http,
+            SecurityContextRepository contexts,
+            AccountMapper accounts,
+            NurseryClock clock,
+            Wording wording)
             throws Exception {
-        return http.authorizeHttpRequests(
-                        calls -> calls.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
-                                .permitAll()
-                                .requestMatchers("/api/session", "/api/setup", "/actuator/health/**")
-                                .permitAll()
-                                .requestMatchers("/api/session/**")
-                                .authenticated()
-                                .requestMatchers("/actuator/**")
-                                .denyAll()
-                                .requestMatchers(
-                                        "/api/people",
-                                        "/api/nursery",
-                                        "/api/demo/**",
-                                        "/api/plans",
-                                        "/api/promises",
-                                        "/api/paths",
-                                        "/api/successions/**")
-                                .hasRole(PROPAGATOR)
-                                .requestMatchers("/calendar/*")
-                                .permitAll()
-                                // Shown a device's token, which is looked at there.
-                                .requestMatchers(HttpMethod.POST, "/api/readings")
-                                .permitAll()
-                                .requestMatchers(
-                                        HttpMethod.GET,
-                                        "/api/board/**",
-                                        "/api/space/**",
-                                        "/api/drafts/**",
-                                        "/api/sheets/**",
-                                        "/api/weather/**")
-                                .hasAnyRole(PROPAGATOR, BENCH_HAND)
-                                .requestMatchers(
-                                        "/api/board/**",
-                                        "/api/space/**",
-                                        "/api/drafts/**",
-                                        "/api/sheets/**",
-                                        "/api/weather/**",
-                                        "/api/reschedule/**")
-                                .hasRole(PROPAGATOR)
-                                .requestMatchers(
-                                        HttpMethod.PUT,
-                                        "/api/week/hands",
-                                        "/api/media/**",
-                                        "/api/feeding/**",
-                                        "/api/hardening/**",
-                                        "/api/loading/**",
-                                        "/api/places/**",
-                                        "/api/crops/**")
-                                .hasRole(PROPAGATOR)
-                                .requestMatchers(
-                                        HttpMethod.POST,
-                                        "/api/week/clearings",
-                                        "/api/media/**",
-                                        "/api/orders/**",
-                                        "/api/releases",
-                                        "/api/batches",
-                                        "/api/batches/bought-in",
-                                        "/api/batches/*/withdrawals",
-                                        "/api/batches/*/resowings",
-                                        "/api/devices",
-                                        "/api/feeding/**",
-                                        "/api/hardening/**",
-                                        "/api/trials",
-                                        "/api/devices/*/withdrawals",
-                                        "/api/people",
-                                        "/api/nursery",
-                                        "/api/places",
-                                        "/api/varieties",
-                                        "/api/lots",
-                                        "/api/growers")
-                                .hasRole(PROPAGATOR)
-                                .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")
-                                .hasRole(PROPAGATOR)
-                                .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
-                                .authenticated()
-                                // Growers note what they see at their own sites.
-                                .requestMatchers("/api/sites/*/pests/**")
-                                .authenticated()
-                                .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
-                                .authenticated()
-                                .requestMatchers("/api/**", "/v3/**")
-                                .hasAnyRole(PROPAGATOR, BENCH_HAND)
-                                .anyRequest()
-                                .permitAll())
+        return http.authorizeHttpRequests(calls -> calls.dispatcherTypeMatchers(
+                                DispatcherType.ERROR, DispatcherType.FORWARD)
+                        .permitAll()
+                        .requestMatchers("/api/session", "/api/session/link", "/api/setup", "/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers("/api/session/**")
+                        .authenticated()
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
+                        .requestMatchers(
+                                "/api/people",
+                                "/api/nursery",
+                                "/api/growers/**",
+                                "/api/messages/**",
+                                "/api/prices/**",
+                                "/api/invoicing",
+                                "/api/demo/**",
+                                "/api/plans",
+                                "/api/promises",
+                                "/api/paths",
+                                "/api/successions/**")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers("/calendar/*")
+                        .permitAll()
+                        // Shown a device's token, which is looked at there.
+                        .requestMatchers(HttpMethod.POST, "/api/readings")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/orders/*/lines/*/requests")
+                        .authenticated()
+                        .requestMatchers(
+                                HttpMethod.GET,
+                                "/api/board/**",
+                                "/api/space/**",
+                                "/api/drafts/**",
+                                "/api/sheets/**",
+                                "/api/weather/**")
+                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                        .requestMatchers(
+                                "/api/board/**",
+                                "/api/space/**",
+                                "/api/drafts/**",
+                                "/api/sheets/**",
+                                "/api/weather/**",
+                                "/api/reschedule/**")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers(
+                                HttpMethod.PUT,
+                                "/api/week/hands",
+                                "/api/media/**",
+                                "/api/feeding/**",
+                                "/api/hardening/**",
+                                "/api/loading/**",
+                                "/api/places/**",
+                                "/api/crops/**")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/api/week/clearings",
+                                "/api/media/**",
+                                "/api/orders/**",
+                                "/api/releases",
+                                "/api/batches",
+                                "/api/batches/bought-in",
+                                "/api/batches/*/withdrawals",
+                                "/api/batches/*/resowings",
+                                "/api/devices",
+                                "/api/feeding/**",
+                                "/api/hardening/**",
+                                "/api/trials",
+                                "/api/devices/*/withdrawals",
+                                "/api/people",
+                                "/api/nursery",
+                                "/api/places",
+                                "/api/varieties",
+                                "/api/lots",
+                                "/api/growers")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
+                        .authenticated()
+                        // Growers ask and tell, each of their own.
+                        .requestMatchers(HttpMethod.POST, "/api/requests/*/answers", "/api/losses/*/replacements")
+                        .hasRole(PROPAGATOR)
+                        .requestMatchers("/api/requests", "/api/free/**", "/api/losses/**", "/api/releases/*/losses")
+                        .authenticated()
+                        // Growers note what they see at their own sites.
+                        .requestMatchers("/api/sites/*/pests/**")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
+                        .authenticated()
+                        .requestMatchers("/api/**", "/v3/**")
+                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                        .anyRequest()
+                        .permitAll())
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/readings"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->
@@ -129,7 +145,7 @@ class SecurityConfiguration {
                         .contentSecurityPolicy(policy -> policy.policyDirectives(
                                 "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; "
                                         + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'")))
-                .addFilterAfter(new AccountStillStands(accounts, wording), SecurityContextHolderFilter.class)
+                .addFilterAfter(new AccountStillStands(accounts, clock, wording), SecurityContextHolderFilter.class)
                 .logout(logout -> logout.disable())
                 .requestCache(cache -> cache.disable())
                 .build();

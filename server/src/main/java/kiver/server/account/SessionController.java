@@ -50,6 +50,7 @@ class SessionController {
     private final PasswordEncoder encoder;
     private final NurseryClock clock;
     private final SignInAttempts attempts;
+    private final GrowerLinks links;
 
     SessionController(
             AuthenticationManager authentication,
@@ -57,13 +58,15 @@ class SessionController {
             AccountMapper accounts,
             PasswordEncoder encoder,
             NurseryClock clock,
-            SignInAttempts attempts) {
+            SignInAttempts attempts,
+            GrowerLinks links) {
         this.authentication = authentication;
         this.contexts = contexts;
         this.accounts = accounts;
         this.encoder = encoder;
         this.clock = clock;
         this.attempts = attempts;
+        this.links = links;
     }
 
     /** Who is signed in, and what the first page needs to know. */
@@ -154,6 +157,31 @@ class SessionController {
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }
+        keepSignedIn(person, request, response);
+        return session(person);
+    }
+
+    /** The code of a grower's link. */
+    record LinkCode(
+            @NotBlank(message = "Enter the code.") @Size(max = 60, message = "A code has 16 letters and figures.")
+            String code) {}
+
+    /** Opens a grower's page by the code of a link. */
+    @PostMapping("/api/session/link")
+    SessionView byLink(@Valid @RequestBody LinkCode typed, HttpServletRequest request, HttpServletResponse response) {
+        String key = "link from " + request.getRemoteAddr();
+        requireNotTooSoon(key, request);
+        Account account = links.account(typed.code()).orElseThrow(() -> {
+            attempts.failed(key, request.getRemoteAddr());
+            return new Refusal(
+                    "code",
+                    Said.of("This code opens nothing, or no longer. Check it, or ask your propagator for a new one."));
+        });
+        attempts.succeeded(key, request.getRemoteAddr());
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        Person person = Person.of(account).withoutPassword();
         keepSignedIn(person, request, response);
         return session(person);
     }

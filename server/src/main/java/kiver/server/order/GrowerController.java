@@ -9,8 +9,15 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import kiver.core.order.Protection;
+import kiver.server.account.GrowerLinks;
+import kiver.server.problem.NotFound;
+import kiver.server.wording.Said;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -20,9 +27,43 @@ import org.springframework.web.bind.annotation.RestController;
 class GrowerController {
 
     private final OrderBook orders;
+    private final GrowerLinks links;
 
-    GrowerController(OrderBook orders) {
+    GrowerController(OrderBook orders, GrowerLinks links) {
         this.orders = orders;
+        this.links = links;
+    }
+
+    /** A grower's link; without a code where there is none that opens anything. */
+    record GrowerLinkView(@Nullable String code, @Nullable LocalDate until) {}
+
+    @GetMapping("/api/growers/{id}/link")
+    GrowerLinkView link(@PathVariable long id) {
+        return view(links.of(grower(id).id()).orElse(null));
+    }
+
+    @PostMapping("/api/growers/{id}/link")
+    GrowerLinkView renew(@PathVariable long id) {
+        Grower grower = grower(id);
+        return view(links.renew(grower.id(), grower.name()));
+    }
+
+    @DeleteMapping("/api/growers/{id}/link")
+    GrowerLinkView withdraw(@PathVariable long id) {
+        links.withdraw(grower(id).id());
+        return view(null);
+    }
+
+    private static GrowerLinkView view(GrowerLinks.Link link) {
+        return link == null ? new GrowerLinkView(null, null) : new GrowerLinkView(link.code(), link.until());
+    }
+
+    private Grower grower(long id) {
+        return orders.growers().stream()
+                .filter(each -> each.id() == id)
+                .findFirst()
+                .orElseThrow(() ->
+                        new NotFound(Said.of("There is no grower {number}.").with("number", id)));
     }
 
     /** A site, of a grower who is known by that name or is new. */

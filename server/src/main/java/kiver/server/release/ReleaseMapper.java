@@ -29,6 +29,13 @@ interface ReleaseMapper {
                     + " where release.order_id = any(#{orders, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}) order by release.number")
     List<ReleaseRow> ofOrders(@Param("orders") Long[] orders);
 
+    @Select(RELEASES + " where release.day between #{from} and #{until} order by release.number")
+    List<ReleaseRow> between(@Param("from") LocalDate from, @Param("until") LocalDate until);
+
+    /** Waits for others who tell of losses of it. */
+    @Select("select number from release where number = #{number} for update")
+    Integer hold(@Param("number") int number);
+
     @Select(RELEASES + " where release.number = #{number}")
     Optional<ReleaseRow> byNumber(@Param("number") int number);
 }

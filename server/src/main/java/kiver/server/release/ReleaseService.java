@@ -50,6 +50,7 @@ public class ReleaseService {
     private final InPlaceBook inPlace;
     private final SiteAdvice advice;
     private final LookedAtBook lookedAt;
+    private final ReleaseMessages messages;
     private final Requests requests;
     private final NurseryClock clock;
 
@@ -62,6 +63,7 @@ public class ReleaseService {
             InPlaceBook inPlace,
             SiteAdvice advice,
             LookedAtBook lookedAt,
+            ReleaseMessages messages,
             Requests requests,
             NurseryClock clock) {
         this.batches = batches;
@@ -72,6 +74,7 @@ public class ReleaseService {
         this.inPlace = inPlace;
         this.advice = advice;
         this.lookedAt = lookedAt;
+        this.messages = messages;
         this.requests = requests;
         this.clock = clock;
     }
@@ -207,6 +210,15 @@ public class ReleaseService {
                     }
                     seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
                     changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));
+                    messages.write(
+                            order,
+                            number,
+                            today,
+                            partings.stream()
+                                    .map(parting -> new ReleaseMessages.Left(
+                                            parting.plants() + parting.mixed(),
+                                            order.line(parting.line()).variety()))
+                                    .toList());
                     return number;
                 });
     }

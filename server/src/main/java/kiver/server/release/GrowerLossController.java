@@ -1,0 +1,116 @@
+package kiver.server.release;
+
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Base64;
+import java.util.List;
+import java.util.UUID;
+import kiver.core.batch.LossReason;
+import kiver.server.account.Person;
+import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** How did they do? Losses after planting, with a photograph, and what is given in their place. */
+@RestController
+class GrowerLossController {
+
+    private static final int MOST_BYTES = 400_000;
+
+    private final GrowerLosses losses;
+
+    GrowerLossController(GrowerLosses losses) {
+        this.losses = losses;
+    }
+
+    /**
+     * A loss.
+     *
+     * @param photograph JPEG in Base64; missing where there is none
+     */
+    record LossEntry(
+            @NotNull UUID requestId,
+            @NotNull(message = "Say of which line.") Integer line,
+
+            @NotNull(message = "Say how many plants were lost.")
+            @Min(value = 1, message = "Enter 1 plant or more.")
+            @Max(value = 100_000, message = "Enter at most 100,000 plants.")
+            Integer plants,
+
+            @NotNull(message = "Say why.") LossReason reason,
+
+            @Nullable @Size(max = 500, message = "Use at most 500 letters.")
+            String words,
+
+            @Nullable @Size(max = 560_000, message = "The photograph is too large.")
+            String photograph) {}
+
+    /** Plants in the place of some that were lost. */
+    record ReplacementEntry(
+            @NotNull UUID requestId,
+
+            @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Give at least one plant.")
+            Integer plants) {}
+
+    @GetMapping("/api/losses")
+    List<GrowerLossMapper.Row> losses(@AuthenticationPrincipal Person person) {
+        return losses.visibleTo(person);
+    }
+
+    @PostMapping("/api/releases/{number}/losses")
+    void tell(@PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
+        losses.tell(
+                entry.requestId(),
+                number,
+                new GrowerLosses.Told(
+                        entry.line(),
+                        entry.plants(),
+                        entry.reason(),
+                        entry.words() == null ? "" : entry.words().strip(),
+                        picture(entry.photograph())),
+                person);
+    }
+
+    @GetMapping("/api/losses/{number}/photograph")
+    ResponseEntity<byte[]> photograph(@PathVariable int number, @AuthenticationPrincipal Person person) {
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).body(losses.photograph(number, person));
+    }
+
+    @PostMapping("/api/losses/{number}/replacements")
+    void replace(
+            @PathVariable int number,
+            @Valid @RequestBody ReplacementEntry entry,
+            @AuthenticationPrincipal Person person) {
+        losses.replace(entry.requestId(), number, entry.plants(), person);
+    }
+
+    /** Nothing but a JPEG is kept: what is shown to others later must be a picture. */
+    @Nullable
+    private static byte[] picture(@Nullable String base64) {
+        if (base64 == null || base64.isEmpty()) {
+            return null;
+        }
+        byte[] bytes;
+        try {
+            bytes = Base64.getDecoder().decode(base64);
+        } catch (IllegalArgumentException garbled) {
+            throw new Refusal("photograph", Said.of("The photograph cannot be read. Take it again."));
+        }
+        boolean jpeg = bytes.length > 3 && (bytes[0] & 0xff) == 0xff && (bytes[1] & 0xff) == 0xd8;
+        if (!jpeg || bytes.length > MOST_BYTES) {
+            throw new Refusal("photograph", Said.of("The photograph cannot be read. Take it again."));
+        }
+        return bytes;
+    }
+}

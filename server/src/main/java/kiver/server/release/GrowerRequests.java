@@ -1,0 +1,237 @@
+package kiver.server.release;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import kiver.core.outlook.Batch;
+import kiver.core.outlook.BatchFile;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Person;
+import kiver.server.account.Role;
+import kiver.server.batch.BatchBook;
+import kiver.server.clock.NurseryClock;
+import kiver.server.message.Outbox;
+import kiver.server.order.Order;
+import kiver.server.order.OrderBook;
+import kiver.server.order.OrderedLine;
+import kiver.server.order.Site;
+import kiver.server.plan.Wish;
+import kiver.server.problem.NotFound;
+import kiver.server.problem.Refusal;
+import kiver.server.problem.Requests;
+import kiver.server.promise.PromiseService;
+import kiver.server.wording.Said;
+import kiver.server.wording.Wording;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What growers ask for, and the propagator's answers; a yes carries out what was asked. */
+@Service
+class GrowerRequests {
+
+    private static final int SHOWN = 200;
+
+    private final GrowerRequestMapper mapper;
+    private final OrderViews orders;
+    private final OrderEditService edits;
+    private final PromiseService promises;
+    private final OrderBook book;
+    private final BatchBook batches;
+    private final Outbox outbox;
+    private final AccountMapper accounts;
+    private final Requests requests;
+    private final NurseryClock clock;
+    private final Wording wording;
+
+    GrowerRequests(
+            GrowerRequestMapper mapper,
+            OrderViews orders,
+            OrderEditService edits,
+            PromiseService promises,
+            OrderBook book,
+            BatchBook batches,
+            Outbox outbox,
+            AccountMapper accounts,
+            Requests requests,
+            NurseryClock clock,
+            Wording wording) {
+        this.mapper = mapper;
+        this.orders = orders;
+        this.edits = edits;
+        this.promises = promises;
+        this.book = book;
+        this.batches = batches;
+        this.outbox = outbox;
+        this.accounts = accounts;
+        this.requests = requests;
+        this.clock = clock;
+        this.wording = wording;
+    }
+
+    /** What a grower asks for. */
+    enum Kind {
+        /** Takes them as they will be: nothing to answer. */
+        ACCEPT,
+        /** On another day. */
+        LATER,
+        /** Fewer of them. */
+        FEWER,
+        /** None of them. */
+        CANCEL,
+        /** Plants of a batch that are free. */
+        WANT
+    }
+
+    /** Where it is. */
+    enum State {
+        OPEN,
+        GRANTED,
+        DECLINED
+    }
+
+    /**
+     * What is asked.
+     *
+     * @param target for {@link Kind#LATER}
+     * @param plants for {@link Kind#FEWER}, those wanted from then on; for {@link Kind#WANT}
+     */
+    record Asked(
+            Kind kind, @Nullable LocalDate target, @Nullable Integer plants, String words) {}
+
+    /** What the person may see: a grower theirs, newest first. */
+    List<GrowerRequestMapper.Row> visibleTo(Person person) {
+        return person.role() == Role.GROWER ? mapper.of(person.growerId(), SHOWN) : mapper.newest(SHOWN);
+    }
+
+    /** Asks for a change of a line. */
+    @Transactional
+    public void ask(UUID requestId, int number, int position, Asked asked, Person person) {
+        requests.once(requestId, Arrays.asList("ask", number, position, asked, person.id()), () -> {
+            Order order = orders.visibleOrder(number, person);
+            OrderedLine line = order.line(position);
+            requireSensible(line, asked);
+            return mapper.insert(
+                    order.growerId(), line.id(), null, asked, clock.today(), person.id(), first(asked.kind()));
+        });
+    }
+
+    private static State first(Kind kind) {
+        return kind == Kind.ACCEPT ? State.GRANTED : State.OPEN;
+    }
+
+    private void requireSensible(OrderedLine line, Asked asked) {
+        if (line.cancelledOn() != null) {
+            throw new Refusal("line", Said.of("This line is cancelled already."));
+        }
+        if (mapper.open(line.id()) > 0) {
+            throw new Refusal("line", Said.of("Something is asked for this line already; wait for the answer."));
+        }
+        LocalDate target = asked.target();
+        if (asked.kind() == Kind.LATER
+                && (target == null || target.isBefore(clock.today()) || target.equals(line.target()))) {
+            throw new Refusal("target", Said.of("Choose another day, today or later."));
+        }
+        if (asked.kind() == Kind.FEWER
+                && (asked.plants() == null || asked.plants() < 1 || asked.plants() >= line.plants())) {
+            throw new Refusal(
+                    "plants",
+                    Said.of("Enter 1 to {most} plants, or cancel the line.").with("most", line.plants() - 1));
+        }
+    }
+
+    /** Asks for plants of a batch that are free. */
+    @Transactional
+    public void want(UUID requestId, int batch, Asked asked, Person person) {
+        requests.once(requestId, Arrays.asList("want", batch, asked, person.id()), () -> {
+            if (person.growerId() == null) {
+                throw new Refusal("batch", Said.of("Only growers ask for plants here; take an order instead."));
+            }
+            BatchFile file = batches.file(batch);
+            int free = file.shares(clock.today()).free();
+            if (asked.plants() == null || asked.plants() < 1 || asked.plants() > free) {
+                throw new Refusal(
+                        "plants",
+                        free == 0
+                                ? Said.of("None of these are free any more.")
+                                : Said.of("Enter 1 to {most} plants.").with("most", free));
+            }
+            return mapper.insert(person.growerId(), null, batch, asked, clock.today(), person.id(), State.OPEN);
+        });
+    }
+
+    /** Answers; a yes to a change of a line makes it. */
+    @Transactional
+    public void answer(UUID requestId, int number, boolean granted, String words, Person person) {
+        requests.once(requestId, Arrays.asList("answer", number, granted, words, person.id()), () -> {
+            GrowerRequestMapper.Row asked = mapper.held(number)
+                    .orElseThrow(() -> new NotFound(
+                            Said.of("There is no request {number}.").with("number", number)));
+            if (asked.state() != State.OPEN) {
+                throw new Refusal("number", Said.of("This was answered already. Load the page again."));
+            }
+            if (granted && asked.kind() == Kind.WANT) {
+                take(requestIdFor(requestId), asked);
+            } else if (granted) {
+                edits.make(requestIdFor(requestId), asked.orderNumber(), edit(asked), person);
+            }
+            mapper.answer(number, granted ? State.GRANTED : State.DECLINED, words, clock.today(), person.id());
+            tell(asked, granted, words);
+            return number;
+        });
+    }
+
+    /** The change that a yes makes has a number of its own, which follows from that of the answer. */
+    private static UUID requestIdFor(UUID answer) {
+        return new UUID(answer.getMostSignificantBits() ^ 1, answer.getLeastSignificantBits());
+    }
+
+    /** An order of what was free, for the grower's first site and the day on which it is ready. */
+    private void take(UUID request, GrowerRequestMapper.Row asked) {
+        Batch batch = batches.file(asked.batch()).batch();
+        LocalDate target = batch.target().isBefore(clock.today()) ? clock.today() : batch.target();
+        Site site = book.sites().stream()
+                .filter(each -> each.growerId() == asked.growerId())
+                .findFirst()
+                .orElseThrow(() -> new Refusal("number", Said.of("This grower has no site yet. Add one first.")));
+        Wish wish = new Wish(
+                        batch.varietyId(),
+                        batch.container(),
+                        asked.plants(),
+                        batch.stage().from(),
+                        batch.stage().to(),
+                        target,
+                        null,
+                        null)
+                .at(site.id());
+        promises.accept(
+                request,
+                asked.growerId(),
+                site.id(),
+                List.of(new PromiseService.LineWish(wish, asked.batch(), null)),
+                null);
+    }
+
+    private static OrderEdit edit(GrowerRequestMapper.Row asked) {
+        return switch (asked.kind()) {
+            case LATER -> new OrderEdit(asked.line(), OrderEdit.Kind.DAY, null, asked.target(), false);
+            case FEWER -> new OrderEdit(asked.line(), OrderEdit.Kind.PLANTS, asked.plants(), null, false);
+            case CANCEL -> new OrderEdit(asked.line(), OrderEdit.Kind.CANCEL, null, null, false);
+            case ACCEPT, WANT ->
+                throw new IllegalStateException("Nothing is changed by a request of kind " + asked.kind() + ".");
+        };
+    }
+
+    private void tell(GrowerRequestMapper.Row asked, boolean granted, String words) {
+        String subject = wording.say(
+                granted
+                        ? Said.of("Yes: {variety}").with("variety", asked.variety())
+                        : Said.of("Sorry, no: {variety}").with("variety", asked.variety()));
+        String body = words.isBlank()
+                ? wording.say(Said.of("What you asked for is answered; your page says how your plants stand now."))
+                : words;
+        accounts.addressesOf(asked.growerId())
+                .forEach(address -> outbox.write(asked.growerId(), address, subject, body));
+    }
+}

@@ -1,0 +1,262 @@
+package kiver.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.hasSize;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.jayway.jsonpath.JsonPath;
+import jakarta.servlet.http.Cookie;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import kiver.core.tray.CellRun;
+import kiver.server.batch.BatchBook;
+import kiver.server.tray.TrayBook;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.annotation.Import;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/** A grower opens their page by a code, asks for a change, tells of losses; the propagator answers and replaces. */
+@ServerTest
+@Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=growers ask")
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class GrowersAskTest {
+
+    @Autowired
+    SmallNursery nursery;
+
+    @Autowired
+    BatchBook batches;
+
+    @Autowired
+    TrayBook trays;
+
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    JdbcTemplate database;
+
+    @BeforeEach
+    void found() {
+        nursery.found();
+    }
+
+    private static String ask(String entries) {
+        return "{\"requestId\":\"%s\",%s}".formatted(UUID.randomUUID(), entries);
+    }
+
+    @Test
+    @Order(1)
+    void aRequestChangesNothingUntilItIsAnswered() throws Exception {
+        int order = nursery.order(20);
+        String path = "/api/orders/" + order + "/lines/1/requests";
+        for (Map.Entry<String, String> wrong : Map.of(
+                        "\"kind\":\"LATER\"", "target",
+                        "\"kind\":\"LATER\",\"target\":\"2020-01-01\"", "target",
+                        "\"kind\":\"FEWER\",\"plants\":20", "plants",
+                        "\"kind\":\"FEWER\"", "plants")
+                .entrySet()) {
+            nursery.post(nursery.grower, path, ask(wrong.getKey()))
+                    .andExpect(jsonPath("$.errors[0].field").value(wrong.getValue()));
+        }
+        nursery.post(nursery.otherGrower, path, ask("\"kind\":\"CANCEL\"")).andExpect(status().isNotFound());
+        String fewer = ask("\"kind\":\"FEWER\",\"plants\":12,\"words\":\"The bed is smaller.\"");
+        nursery.post(nursery.grower, path, fewer).andExpect(status().isOk());
+        nursery.post(nursery.grower, path, fewer).andExpect(status().isOk());
+        nursery.post(nursery.grower, path, ask("\"kind\":\"CANCEL\""))
+                .andExpect(jsonPath("$.errors[0].field").value("line"));
+        nursery.get(nursery.otherGrower, "/api/requests").andExpect(jsonPath("$", hasSize(0)));
+        String seen = nursery.get(nursery.propagator, "/api/requests")
+                .andExpect(jsonPath("$", hasSize(1)))
+                .andExpect(jsonPath("$[0].ordered").value(20))
+                .andExpect(jsonPath("$[0].words").value("The bed is smaller."))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        String answers = "/api/requests/" + JsonPath.<Integer>read(seen, "$[0].number") + "/answers";
+        nursery.post(nursery.grower, answers, ask("\"granted\":true")).andExpect(status().isForbidden());
+        nursery.post(nursery.hand, answers, ask("\"granted\":true")).andExpect(status().isForbidden());
+        nursery.post(nursery.propagator, answers, ask("\"granted\":true,\"words\":\"Gladly.\""))
+                .andExpect(status().isOk());
+        nursery.post(nursery.propagator, answers, ask("\"granted\":false"))
+                .andExpect(jsonPath("$.errors[0].field").value("number"));
+        nursery.get(nursery.grower, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].asked.plants").value(12));
+        nursery.get(nursery.grower, "/api/requests")
+                .andExpect(jsonPath("$[0].state").value("GRANTED"));
+        nursery.get(nursery.propagator, "/api/messages")
+                .andExpect(jsonPath("$[0].address").value("one@test.example"))
+                .andExpect(jsonPath("$[0].state").value("SENT"))
+                .andExpect(jsonPath("$[0].body").value("Gladly."));
+        nursery.get(nursery.grower, "/api/messages").andExpect(status().isForbidden());
+    }
+
+    @Test
+    @Order(2)
+    void lossesAreToldReplacedAndInvoiced() throws Exception {
+        int order = nursery.order(20);
+        int batch = nursery.batchOf(order);
+        CellRun run = batches.file(batch).runs().get(0);
+        nursery.growUp(batch, trays.tray(run.tray()).number(), run.last(), SmallNursery.TODAY.minusDays(40));
+        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"")
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":null").andExpect(status().isOk());
+        int note = JsonPath.read(
+                nursery.release(UUID.randomUUID(), order, 20)
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.number");
+        String losses = "/api/releases/" + note + "/losses";
+        String picture = Base64.getEncoder().encodeToString(new byte[] {(byte) 0xff, (byte) 0xd8, (byte) 0xff, 0});
+        nursery.post(nursery.grower, losses, ask("\"line\":1,\"plants\":21,\"reason\":\"SLUGS\""))
+                .andExpect(jsonPath("$.errors[0].field").value("plants"));
+        nursery.post(
+                        nursery.grower,
+                        losses,
+                        ask("\"line\":1,\"plants\":2,\"reason\":\"SLUGS\",\"photograph\":\"PHN2Zz4=\""))
+                .andExpect(jsonPath("$.errors[0].field").value("photograph"));
+        nursery.post(nursery.otherGrower, losses, ask("\"line\":1,\"plants\":2,\"reason\":\"SLUGS\""))
+                .andExpect(status().isNotFound());
+        nursery.post(
+                        nursery.grower,
+                        losses,
+                        ask("\"line\":1,\"plants\":3,\"reason\":\"SLUGS\",\"photograph\":\"" + picture + "\""))
+                .andExpect(status().isOk());
+        nursery.post(nursery.grower, losses, ask("\"line\":1,\"plants\":18,\"reason\":\"FROST\""))
+                .andExpect(jsonPath("$.errors[0].message", containsString("17 of them")));
+        int loss = JsonPath.<Integer>read(
+                nursery.get(nursery.propagator, "/api/losses")
+                        .andExpect(jsonPath("$[0].pictured").value(true))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$[0].number");
+        nursery.get(nursery.grower, "/api/losses/" + loss + "/photograph").andExpect(status().isOk());
+        nursery.get(nursery.otherGrower, "/api/losses/" + loss + "/photograph").andExpect(status().isNotFound());
+
+        String replacements = "/api/losses/" + loss + "/replacements";
+        nursery.post(nursery.grower, replacements, ask("\"plants\":1")).andExpect(status().isForbidden());
+        nursery.post(nursery.propagator, replacements, ask("\"plants\":4"))
+                .andExpect(jsonPath("$.errors[0].field").value("plants"));
+        nursery.post(nursery.propagator, replacements, ask("\"plants\":1")).andExpect(status().isOk());
+        nursery.get(nursery.propagator, "/api/orders/" + order)
+                .andExpect(jsonPath("$.order.lines[0].asked.plants").value(21))
+                .andExpect(jsonPath("$.order.lines[0].ready").value(1));
+
+        nursery.put(
+                        nursery.propagator,
+                        "/api/prices",
+                        "{\"crop\":\"curly-kale\",\"container\":\"module-60\",\"price\":0.35}")
+                .andExpect(status().isOk());
+        nursery.put(
+                        nursery.propagator,
+                        "/api/prices",
+                        "{\"crop\":\"curly-kale\",\"container\":\"module-60\",\"price\":-1}")
+                .andExpect(status().is4xxClientError());
+        String sheet = nursery.get(
+                        nursery.propagator,
+                        "/api/invoicing?from=" + SmallNursery.TODAY + "&until=" + SmallNursery.TODAY)
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(sheet.lines().toList())
+                .contains("note,day,order,grower,site,line,crop,variety,container,plants,price,amount")
+                .anyMatch(line -> line.startsWith(note + ",") && line.endsWith(",20,0.35,7"));
+        nursery.get(nursery.propagator, "/api/invoicing?from=2027-05-01&until=2027-04-01")
+                .andExpect(jsonPath("$.errors[0].field").value("until"));
+        nursery.get(nursery.hand, "/api/invoicing?from=2027-05-01&until=2027-05-01")
+                .andExpect(status().isForbidden());
+    }
+
+    @Test
+    @Order(3)
+    void freePlantsAreAskedForAndBecomeAnOrder() throws Exception {
+        String free = nursery.get(nursery.grower, "/api/free")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        List<Integer> plants = JsonPath.read(free, "$[*].plants");
+        assertThat(plants).isNotEmpty();
+        String want = "/api/free/" + JsonPath.<Integer>read(free, "$[0].batch") + "/requests";
+        nursery.post(nursery.otherGrower, want, ask("\"plants\":" + (plants.get(0) + 1)))
+                .andExpect(jsonPath("$.errors[0].field").value("plants"));
+        nursery.post(nursery.otherGrower, want, ask("\"plants\":1")).andExpect(status().isOk());
+        int number = JsonPath.<Integer>read(
+                nursery.get(nursery.propagator, "/api/requests")
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$[0].number");
+        nursery.post(nursery.propagator, "/api/requests/" + number + "/answers", ask("\"granted\":true"))
+                .andExpect(status().isOk());
+        nursery.get(nursery.otherGrower, "/api/orders").andExpect(jsonPath("$[*].lines[0].asked.plants", hasItem(1)));
+    }
+
+    @Test
+    @Order(4)
+    void aCodeOpensOneGrowersPageUntilItEnds() throws Exception {
+        String path = "/api/growers/" + nursery.growerId + "/link";
+        nursery.get(nursery.propagator, path).andExpect(jsonPath("$.code").doesNotExist());
+        nursery.post(nursery.hand, path, "{}").andExpect(status().isForbidden());
+        String code = JsonPath.read(
+                nursery.post(nursery.propagator, path, "{}")
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.code");
+        open("WRONG-CODE").andExpect(jsonPath("$.errors[0].field").value("code"));
+        Cookie session = open(code.toLowerCase().replace("-", " "))
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.role").value("GROWER"))
+                .andReturn()
+                .getResponse()
+                .getCookie("SESSION");
+        http.perform(MockMvcRequestBuilders.get("/api/orders").cookie(session)).andExpect(status().isOk());
+        http.perform(MockMvcRequestBuilders.get("/api/batches/201").cookie(session))
+                .andExpect(status().isForbidden());
+        nursery.get(nursery.propagator, "/api/people").andExpect(jsonPath("$[?(@.email =~ /.*invalid/)]", hasSize(0)));
+
+        database.update("update account set ends_on = ? where link_code is not null", SmallNursery.TODAY.minusDays(1));
+        http.perform(MockMvcRequestBuilders.get("/api/orders").cookie(session)).andExpect(status().isUnauthorized());
+        open(code).andExpect(jsonPath("$.errors[0].field").value("code"));
+        String second = JsonPath.read(
+                nursery.post(nursery.propagator, path, "{}")
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.code");
+        assertThat(second).isNotEqualTo(code);
+        open(second).andExpect(status().isOk());
+        nursery.delete(nursery.propagator, path).andExpect(status().isOk());
+        open(second).andExpect(jsonPath("$.errors[0].field").value("code"));
+    }
+
+    private ResultActions open(String code) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post("/api/session/link")
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"code\":\"" + code + "\"}"));
+    }
+}
