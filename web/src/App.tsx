@@ -46,6 +46,7 @@ const TrayMapPage = lazy(() => import('./batch/TrayMapPage').then((room) => ({ d
 const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ default: room.LabelsPage })));
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
 const LightPage = lazy(() => import('./space/LightPage').then((room) => ({ default: room.LightPage })));
+const GrowersPage = lazy(() => import('./release/GrowersPage').then((room) => ({ default: room.GrowersPage })));
 const LoadingPage = lazy(() => import('./release/LoadingPage').then((room) => ({ default: room.LoadingPage })));
 const HardeningPage = lazy(() => import('./today/HardeningPage').then((room) => ({ default: room.HardeningPage })));
 const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
@@ -77,7 +78,8 @@ export function App() {
         <FirstRun />
       </Suspense>
     );
-  if (!session.data.signedIn) return <SignIn session={session.data} />;
+  if (!session.data.signedIn)
+    return <SignIn session={session.data} code={window.location.pathname.startsWith('/g/') ? window.location.pathname.slice(3) : ''} />;
   if (session.data.role === 'GROWER') {
     return (
       <Frame session={session.data}>
@@ -114,6 +116,7 @@ export function App() {
           <Route path="/sow" element={<SowingListPage today={session.data.today} />} />
           <Route path="/water" element={<WaterPage />} />
           <Route path="/potting" element={<PottingDayPage />} />
+          {propagator && <Route path="/growers" element={<GrowersPage today={session.data.today} />} />}
           <Route path="/loading" element={<LoadingPage today={session.data.today} mayRelease={propagator} />} />
           <Route path="/hardening" element={<HardeningPage />} />
           <Route path="/feed" element={<FeedPage today={session.data.today} />} />

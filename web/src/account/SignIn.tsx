@@ -7,7 +7,7 @@ import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
 import { say } from '../words/say';
 
-export function SignIn({ session }: { session: SessionView }) {
+export function SignIn({ session, code = '' }: { session: SessionView; code?: string }) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const signIn = useChange((entry: { email: string; password: string }) => answered(api.POST('/api/session', { body: entry })));
@@ -45,7 +45,32 @@ export function SignIn({ session }: { session: SessionView }) {
           {say('Sign in')}
         </button>
       </form>
+      <ByCode code={code} />
       {session.demo && <p className="text-sm text-pencil">{say('Demonstration: the start command printed the addresses and the password.')}</p>}
     </main>
+  );
+}
+
+/** A grower opens their page by the code of a link, without an account. */
+function ByCode({ code }: { code: string }) {
+  const [typed, setTyped] = useState(decodeURIComponent(code));
+  const open = useChange((entry: { code: string }) => answered(api.POST('/api/session/link', { body: entry })));
+  return (
+    <form
+      className="flex flex-col gap-2 border-t border-rule pt-4"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        open.mutate({ code: typed }, { onSuccess: () => window.history.replaceState(null, '', '/') });
+      }}
+    >
+      <Field name={say('Or the code from a delivery note')} problem={open.error?.problemAt('code')}>
+        <Input className="entry" autoComplete="off" autoCapitalize="characters" value={typed} onChange={(event) => setTyped(event.target.value)} />
+      </Field>
+      {open.error && open.error.problems.length === 0 && <Refusal message={open.error.message} />}
+      <button className="act" disabled={open.isPending || typed.trim() === ''}>
+        {say('Open my plants')}
+      </button>
+    </form>
   );
 }

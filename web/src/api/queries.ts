@@ -54,6 +54,9 @@ export const useHealth = (batch: number) =>
   });
 
 /** The coming days of what hardens, carried by so many people. */
+export const useGrowerRequests = () => useQuery({ queryKey: ['requests'], queryFn: () => answered(api.GET('/api/requests')) });
+export const useGrowerLosses = () => useQuery({ queryKey: ['losses'], queryFn: () => answered(api.GET('/api/losses')) });
+export const useFreePlants = () => useQuery({ queryKey: ['free'], queryFn: () => answered(api.GET('/api/free')) });
 export const useLoading = (until: string, rule: LoadingView['rule'], shares: Record<string, number>) =>
   useQuery({
     queryKey: ['loading', until, rule, shares],

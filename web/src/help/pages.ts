@@ -131,6 +131,13 @@ export const PAGES: PageHelp[] = [
     offline: say('What each tray wanted lies on this device when the round does; what you do and see is kept and sent later.'),
   },
   {
+    at: '/growers',
+    name: say('Growers'),
+    purpose: say('What growers ask for and what became of their plants, what was written to them, and what plants cost.'),
+    tries: [say('Answer with yes or no: a yes makes the change. Give lost plants again while a few are kept.')],
+    offline: say('What was read last lies on this device; answering waits for a connection.'),
+  },
+  {
     at: '/loading',
     name: say('Loading'),
     purpose: say(

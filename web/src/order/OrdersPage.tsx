@@ -44,7 +44,12 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
         <span className={tight > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
           {say('{shown, plural, one {# order} other {# orders}}, {tight} tight', { shown: shown.length, tight })}
         </span>
-        <Link to="/loading" className="act ml-auto">
+        {mayTake && (
+          <Link to="/growers" className="act ml-auto">
+            {say('Growers')}
+          </Link>
+        )}
+        <Link to="/loading" className={`act ${mayTake ? '' : 'ml-auto'}`}>
           {say('Loading')}
         </Link>
         {mayTake && (

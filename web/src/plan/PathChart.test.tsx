@@ -106,6 +106,8 @@ describe("the grower's answer", () => {
     standing: 'GROWING',
     chance: 0.95,
     planting: [],
+    before: [],
+    after: [],
     supplies: [],
     ...more,
   });

@@ -1,9 +1,12 @@
-import type { LineView, OrderView } from '../api/client';
-import { useOrders } from '../api/queries';
+import type { GrowerLoss, GrowerRequest, LineView, OrderView } from '../api/client';
+import { useFreePlants, useGrowerLosses, useGrowerRequests, useOrders } from '../api/queries';
 import { StageMark } from '../look/StageMark';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords, spreadWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
+import { AskForLine } from './AskForLine';
+import { FreePlants } from './FreePlants';
+import { HowTheyDid } from './HowTheyDid';
 import { Notes } from './OrderPage';
 import { HowToSow } from './SownInPlace';
 import { say } from '../words/say';
@@ -12,6 +15,9 @@ import { told } from '../words/told';
 /** The grower's page: will my plants be ready, how sure is it, what do I do on the day. */
 export function MyPlantsPage() {
   const orders = useOrders();
+  const asked = useGrowerRequests().data ?? [];
+  const losses = useGrowerLosses().data ?? [];
+  const free = useFreePlants().data ?? [];
   if (orders.isPending) return <Loading what={say('your plants')} />;
   if (orders.isError) return <Trouble error={orders.error} retry={() => orders.refetch()} />;
   const coming = orders.data.filter((order) => order.standing !== 'RELEASED' && order.standing !== 'CANCELLED');
@@ -22,7 +28,7 @@ export function MyPlantsPage() {
       {coming.length === 0 && <Nothing>{say('Nothing is being grown for you just now.')}</Nothing>}
       <ul className="flex flex-col gap-4">
         {coming.map((order) => (
-          <Coming key={order.number} order={order} />
+          <Coming key={order.number} order={order} asked={asked} losses={losses} />
         ))}
       </ul>
       {gone.length > 0 && (
@@ -48,11 +54,13 @@ export function MyPlantsPage() {
                   ))}
                 <p className="mb-2">{say('wanted {target}', { target: dayWords(order.target) })}</p>
                 <Notes order={order} />
+                <HowTheyDid order={order} losses={losses.filter((loss) => loss.orderNumber === order.number)} />
               </li>
             ))}
           </ul>
         </>
       )}
+      <FreePlants free={free} asked={asked} />
     </div>
   );
 }
@@ -96,7 +104,7 @@ function inPlaceAnswer(sown: NonNullable<LineView['inPlace']>): string {
     : say('To be sown at your place from {from} to {until}; the seed comes before that.', span);
 }
 
-function Coming({ order }: { order: OrderView }) {
+function Coming({ order, asked, losses }: { order: OrderView; asked: GrowerRequest[]; losses: GrowerLoss[] }) {
   const wanted = order.lines.filter((line) => !line.cancelledOn);
   return (
     <li className="board p-4">
@@ -105,17 +113,23 @@ function Coming({ order }: { order: OrderView }) {
       </p>
       <ul className="flex flex-col gap-4">
         {wanted.map((line) => (
-          <ComingLine key={line.line} line={line} order={order} />
+          <ComingLine
+            key={line.line}
+            line={line}
+            order={order}
+            asked={asked.filter((each) => each.orderNumber === order.number && each.line === line.line)}
+          />
         ))}
       </ul>
       <div className="mt-2">
         <Notes order={order} />
+        <HowTheyDid order={order} losses={losses.filter((loss) => loss.orderNumber === order.number)} />
       </div>
     </li>
   );
 }
 
-function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
+function ComingLine({ line, order, asked }: { line: LineView; order: OrderView; asked: GrowerRequest[] }) {
   const batch = line.supplies[0]?.batch;
   return (
     <li className="flex items-start gap-3">
@@ -136,6 +150,16 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
           </p>
         )}
         {line.inPlace && <HowToSow how={line.inPlace.how} />}
+        {line.before.length > 0 && line.released < line.asked.plants && (
+          <details>
+            <summary className="trail min-h-11 content-center">{say('What to make ready before')}</summary>
+            <ul className="list-disc pl-5">
+              {line.before.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          </details>
+        )}
         <details>
           <summary className="trail min-h-11 content-center">{say('What to do on the day')}</summary>
           <ul className="list-disc pl-5">
@@ -144,6 +168,17 @@ function ComingLine({ line, order }: { line: LineView; order: OrderView }) {
             ))}
           </ul>
         </details>
+        {line.after.length > 0 && (
+          <details>
+            <summary className="trail min-h-11 content-center">{say('In their first weeks')}</summary>
+            <ul className="list-disc pl-5">
+              {line.after.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          </details>
+        )}
+        {line.released < line.asked.plants && <AskForLine order={order.number} line={line} asked={asked} />}
       </div>
     </li>
   );

@@ -6,6 +6,7 @@ import { dayWords } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { nameWords } from '../words/reasons';
 import { ChangeOrder } from './ChangeOrder';
+import { GrowerLink } from './GrowerLink';
 import { LineBoard } from './LineBoard';
 import { OrderHistory } from './OrderHistory';
 import { ReleaseForm } from './ReleaseForm';
@@ -59,6 +60,7 @@ export function OrderPage({ mayRelease }: { mayRelease: boolean }) {
           {mayRelease && !ready && open && <Nothing>{say('Nothing is ready to go. Plants can be released once their hardening has ended.')}</Nothing>}
           <Notes order={view} traced />
           {mayRelease && open && <ChangeOrder order={view} />}
+          {mayRelease && <GrowerLink grower={view.growerId} name={view.grower} />}
         </section>
       </div>
     </>

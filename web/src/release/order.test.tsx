@@ -45,6 +45,8 @@ const line = ({ asked, ...more }: Partial<Omit<LineView, 'asked'>> & { asked?: P
   chance: 0.9,
   supplies: [{ plants: 60, chance: 0.9, counted: true, batch }],
   planting: ['Plant it deep.'],
+  before: [],
+  after: [],
   ...more,
 });
 

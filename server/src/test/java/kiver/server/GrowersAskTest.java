@@ -5,16 +5,18 @@ import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.jayway.jsonpath.JsonPath;
 import jakarta.servlet.http.Cookie;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import kiver.core.tray.CellRun;
+import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
@@ -126,7 +128,6 @@ class GrowersAskTest {
                         .getContentAsString(),
                 "$.number");
         String losses = "/api/releases/" + note + "/losses";
-        String picture = Base64.getEncoder().encodeToString(new byte[] {(byte) 0xff, (byte) 0xd8, (byte) 0xff, 0});
         nursery.post(nursery.grower, losses, ask("\"line\":1,\"plants\":21,\"reason\":\"SLUGS\""))
                 .andExpect(jsonPath("$.errors[0].field").value("plants"));
         nursery.post(
@@ -136,21 +137,24 @@ class GrowersAskTest {
                 .andExpect(jsonPath("$.errors[0].field").value("photograph"));
         nursery.post(nursery.otherGrower, losses, ask("\"line\":1,\"plants\":2,\"reason\":\"SLUGS\""))
                 .andExpect(status().isNotFound());
-        nursery.post(
-                        nursery.grower,
-                        losses,
-                        ask("\"line\":1,\"plants\":3,\"reason\":\"SLUGS\",\"photograph\":\"" + picture + "\""))
+        nursery.post(nursery.grower, losses, ask("\"line\":1,\"plants\":3,\"reason\":\"SLUGS\""))
                 .andExpect(status().isOk());
         nursery.post(nursery.grower, losses, ask("\"line\":1,\"plants\":18,\"reason\":\"FROST\""))
                 .andExpect(jsonPath("$.errors[0].message", containsString("17 of them")));
         int loss = JsonPath.<Integer>read(
                 nursery.get(nursery.propagator, "/api/losses")
-                        .andExpect(jsonPath("$[0].pictured").value(true))
+                        .andExpect(jsonPath("$[0].pictured").value(false))
                         .andReturn()
                         .getResponse()
                         .getContentAsString(),
                 "$[0].number");
-        nursery.get(nursery.grower, "/api/losses/" + loss + "/photograph").andExpect(status().isOk());
+        picture(nursery.grower, loss, new byte[] {'<', 's', 'v', 'g', '>'})
+                .andExpect(jsonPath("$.errors[0].field").value("photograph"));
+        byte[] jpeg = {(byte) 0xff, (byte) 0xd8, (byte) 0xff, 0};
+        picture(nursery.otherGrower, loss, jpeg).andExpect(status().isNotFound());
+        picture(nursery.grower, loss, jpeg).andExpect(status().isOk());
+        nursery.get(nursery.grower, "/api/losses/" + loss + "/photograph")
+                .andExpect(content().bytes(jpeg));
         nursery.get(nursery.otherGrower, "/api/losses/" + loss + "/photograph").andExpect(status().isNotFound());
 
         String replacements = "/api/losses/" + loss + "/replacements";
@@ -251,6 +255,14 @@ class GrowersAskTest {
         open(second).andExpect(status().isOk());
         nursery.delete(nursery.propagator, path).andExpect(status().isOk());
         open(second).andExpect(jsonPath("$.errors[0].field").value("code"));
+    }
+
+    private ResultActions picture(Person person, int loss, byte[] picture) throws Exception {
+        return http.perform(MockMvcRequestBuilders.put("/api/losses/" + loss + "/photograph")
+                .with(user(person))
+                .with(csrf())
+                .contentType(MediaType.IMAGE_JPEG)
+                .content(picture));
     }
 
     private ResultActions open(String code) throws Exception {

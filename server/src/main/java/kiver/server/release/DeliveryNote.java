@@ -53,6 +53,7 @@ class DeliveryNote {
     private final TrayBook trays;
     private final CropBook crops;
     private final LookedAtBook lookedAt;
+    private final ReleaseMessages messages;
     private final NurseryClock clock;
     private final Wording wording;
 
@@ -63,6 +64,7 @@ class DeliveryNote {
             TrayBook trays,
             CropBook crops,
             LookedAtBook lookedAt,
+            ReleaseMessages messages,
             NurseryClock clock,
             Wording wording) {
         this.wording = wording;
@@ -72,6 +74,7 @@ class DeliveryNote {
         this.trays = trays;
         this.crops = crops;
         this.lookedAt = lookedAt;
+        this.messages = messages;
         this.clock = clock;
     }
 
@@ -143,9 +146,13 @@ class DeliveryNote {
                     next + 6,
                     WIDTH,
                     9,
-                    say(Said.of(
-                            "Plant passports and notifiable pests: rules differ by country; ask your local authority. "
-                                    + "Please report losses within a fortnight; a few spares are kept until then.")));
+                    say(
+                                    Said.of(
+                                            "Plant passports and notifiable pests: rules differ by country; ask your local authority. "
+                                                    + "Please report losses within a fortnight; a few spares are kept until then."))
+                            + messages.page(order.growerId())
+                                    .map(page -> " " + say(page))
+                                    .orElse(""));
             paper.rule(LEFT, next + 30, WIDTH / 2 - 4);
             paper.text(LEFT, next + 35, 9, say(Said.of("Received, day and name")));
             paper.rule(LEFT + WIDTH / 2 + 4, next + 30, WIDTH / 2 - 4);

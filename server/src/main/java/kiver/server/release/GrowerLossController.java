@@ -6,7 +6,6 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.Base64;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.LossReason;
@@ -19,6 +18,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -34,11 +34,7 @@ class GrowerLossController {
         this.losses = losses;
     }
 
-    /**
-     * A loss.
-     *
-     * @param photograph JPEG in Base64; missing where there is none
-     */
+    /** A loss. */
     record LossEntry(
             @NotNull UUID requestId,
             @NotNull(message = "Say of which line.") Integer line,
@@ -51,10 +47,10 @@ class GrowerLossController {
             @NotNull(message = "Say why.") LossReason reason,
 
             @Nullable @Size(max = 500, message = "Use at most 500 letters.")
-            String words,
+            String words) {}
 
-            @Nullable @Size(max = 560_000, message = "The photograph is too large.")
-            String photograph) {}
+    /** The loss that was told. */
+    record LossTold(int number) {}
 
     /** Plants in the place of some that were lost. */
     record ReplacementEntry(
@@ -64,22 +60,22 @@ class GrowerLossController {
             Integer plants) {}
 
     @GetMapping("/api/losses")
-    List<GrowerLossMapper.Row> losses(@AuthenticationPrincipal Person person) {
+    List<GrowerLossMapper.GrowerLossRow> losses(@AuthenticationPrincipal Person person) {
         return losses.visibleTo(person);
     }
 
     @PostMapping("/api/releases/{number}/losses")
-    void tell(@PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
-        losses.tell(
+    LossTold tell(
+            @PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
+        return new LossTold(losses.tell(
                 entry.requestId(),
                 number,
                 new GrowerLosses.Told(
                         entry.line(),
                         entry.plants(),
                         entry.reason(),
-                        entry.words() == null ? "" : entry.words().strip(),
-                        picture(entry.photograph())),
-                person);
+                        entry.words() == null ? "" : entry.words().strip()),
+                person));
     }
 
     @GetMapping("/api/losses/{number}/photograph")
@@ -96,21 +92,12 @@ class GrowerLossController {
     }
 
     /** Nothing but a JPEG is kept: what is shown to others later must be a picture. */
-    @Nullable
-    private static byte[] picture(@Nullable String base64) {
-        if (base64 == null || base64.isEmpty()) {
-            return null;
-        }
-        byte[] bytes;
-        try {
-            bytes = Base64.getDecoder().decode(base64);
-        } catch (IllegalArgumentException garbled) {
+    @PutMapping(value = "/api/losses/{number}/photograph", consumes = MediaType.IMAGE_JPEG_VALUE)
+    void picture(@PathVariable int number, @RequestBody byte[] picture, @AuthenticationPrincipal Person person) {
+        boolean jpeg = picture.length > 3 && (picture[0] & 0xff) == 0xff && (picture[1] & 0xff) == 0xd8;
+        if (!jpeg || picture.length > MOST_BYTES) {
             throw new Refusal("photograph", Said.of("The photograph cannot be read. Take it again."));
         }
-        boolean jpeg = bytes.length > 3 && (bytes[0] & 0xff) == 0xff && (bytes[1] & 0xff) == 0xd8;
-        if (!jpeg || bytes.length > MOST_BYTES) {
-            throw new Refusal("photograph", Said.of("The photograph cannot be read. Take it again."));
-        }
-        return bytes;
+        losses.picture(number, picture, person);
     }
 }

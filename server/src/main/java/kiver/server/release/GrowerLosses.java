@@ -1,9 +1,7 @@
 package kiver.server.release;
 
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -63,20 +61,11 @@ class GrowerLosses {
         this.clock = clock;
     }
 
-    /**
-     * A loss that is told.
-     *
-     * @param photograph JPEG; missing where there is none
-     */
-    record Told(
-            int line,
-            int plants,
-            LossReason reason,
-            String words,
-            @Nullable byte[] photograph) {}
+    /** A loss that is told. */
+    record Told(int line, int plants, LossReason reason, String words) {}
 
     /** What a person may see, newest first. */
-    List<GrowerLossMapper.Row> visibleTo(Person person) {
+    List<GrowerLossMapper.GrowerLossRow> visibleTo(Person person) {
         return person.role() == Role.GROWER ? mapper.of(person.growerId(), SHOWN) : mapper.newest(SHOWN);
     }
 
@@ -89,7 +78,16 @@ class GrowerLosses {
                         Said.of("There is no photograph of loss {number}.").with("number", number)));
     }
 
-    private Optional<GrowerLossMapper.Row> visible(int number, Person person) {
+    /** Keeps a photograph with a loss, in the place of one there is. */
+    @Transactional
+    public void picture(int number, byte[] picture, Person person) {
+        visible(number, person)
+                .orElseThrow(
+                        () -> new NotFound(Said.of("There is no loss {number}.").with("number", number)));
+        mapper.picture(number, picture);
+    }
+
+    private Optional<GrowerLossMapper.GrowerLossRow> visible(int number, Person person) {
         return mapper.held(number)
                 .filter(row -> person.role() != Role.GROWER
                         || Long.valueOf(row.growerId()).equals(person.growerId()));
@@ -97,12 +95,10 @@ class GrowerLosses {
 
     /** Tells of a loss of plants that left with a note; never of more than left. */
     @Transactional
-    public void tell(UUID requestId, int note, Told told, Person person) {
-        String picture = told.photograph() == null ? "" : Base64.getEncoder().encodeToString(told.photograph());
-        requests.once(
+    public int tell(UUID requestId, int note, Told told, Person person) {
+        return (int) requests.once(
                 requestId,
-                Arrays.asList(
-                        "loss", note, told.line(), told.plants(), told.reason(), told.words(), picture, person.id()),
+                Arrays.asList("loss", note, told.line(), told.plants(), told.reason(), told.words(), person.id()),
                 () -> {
                     ReleaseMapper.ReleaseRow release = releases.byNumber(note)
                             .orElseThrow(() -> new NotFound(
@@ -135,7 +131,7 @@ class GrowerLosses {
     public void replace(UUID requestId, int number, int plants, Person person) {
         requests.once(requestId, Arrays.asList("replace", number, plants, person.id()), () -> {
             book.lockBookings();
-            GrowerLossMapper.Row loss = mapper.held(number)
+            GrowerLossMapper.GrowerLossRow loss = mapper.held(number)
                     .orElseThrow(() ->
                             new NotFound(Said.of("There is no loss {number}.").with("number", number)));
             LocalDate last = loss.releasedOn().plusDays(PlantShares.DAYS_SPARES_ARE_KEPT);
@@ -193,7 +189,7 @@ interface GrowerLossMapper {
      * @param pictured whether there is a photograph
      * @param replaced plants promised in its place
      */
-    record Row(
+    record GrowerLossRow(
             int number,
             int note,
             LocalDate releasedOn,
@@ -213,13 +209,13 @@ interface GrowerLossMapper {
     record Photograph(byte[] photograph) {}
 
     @Select(LOSSES + " order by loss.number desc limit #{most}")
-    List<Row> newest(@Param("most") int most);
+    List<GrowerLossRow> newest(@Param("most") int most);
 
     @Select(LOSSES + " where ordered.grower_id = #{grower} order by loss.number desc limit #{most}")
-    List<Row> of(@Param("grower") long grower, @Param("most") int most);
+    List<GrowerLossRow> of(@Param("grower") long grower, @Param("most") int most);
 
     @Select(LOSSES + " where loss.number = #{number} for update of loss")
-    Optional<Row> held(@Param("number") int number);
+    Optional<GrowerLossRow> held(@Param("number") int number);
 
     @Select("select photograph from grower_loss where number = #{number} and photograph is not null")
     Photograph photograph(@Param("number") int number);
@@ -228,8 +224,8 @@ interface GrowerLossMapper {
     int lost(@Param("note") int note, @Param("line") LineId line);
 
     @Select(value = """
-            insert into grower_loss (release, line_id, plants, reason, words, photograph, reported_on, reported_by)
-            values (#{note}, #{line}, #{told.plants}, #{told.reason}, #{told.words}, #{told.photograph}, #{day}, #{by})
+            insert into grower_loss (release, line_id, plants, reason, words, reported_on, reported_by)
+            values (#{note}, #{line}, #{told.plants}, #{told.reason}, #{told.words}, #{day}, #{by})
             returning number
             """, affectData = true)
     int insert(
@@ -238,6 +234,9 @@ interface GrowerLossMapper {
             @Param("told") GrowerLosses.Told told,
             @Param("day") LocalDate day,
             @Param("by") long by);
+
+    @Update("update grower_loss set photograph = #{picture} where number = #{number}")
+    int picture(@Param("number") int number, @Param("picture") byte[] picture);
 
     @Update("update grower_loss set replaced = replaced + #{plants} where number = #{number}")
     int replace(@Param("number") int number, @Param("plants") int plants);

@@ -82,7 +82,7 @@ class GrowerRequestController {
             @Nullable DateSpread ready) {}
 
     @GetMapping("/api/requests")
-    List<GrowerRequestMapper.Row> requests(@AuthenticationPrincipal Person person) {
+    List<GrowerRequestMapper.GrowerRequestRow> requests(@AuthenticationPrincipal Person person) {
         return requests.visibleTo(person);
     }
 

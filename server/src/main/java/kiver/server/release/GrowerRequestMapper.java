@@ -36,7 +36,7 @@ interface GrowerRequestMapper {
      * @param wantedOn day of the line as it stands
      * @param target day asked for
      */
-    record Row(
+    record GrowerRequestRow(
             int number,
             long growerId,
             String grower,
@@ -56,13 +56,13 @@ interface GrowerRequestMapper {
             @Nullable LocalDate answeredOn) {}
 
     @Select(REQUESTS + " order by request.state <> 'OPEN', request.number desc limit #{most}")
-    List<Row> newest(@Param("most") int most);
+    List<GrowerRequestRow> newest(@Param("most") int most);
 
     @Select(REQUESTS + " where request.grower_id = #{grower} order by request.number desc limit #{most}")
-    List<Row> of(@Param("grower") long grower, @Param("most") int most);
+    List<GrowerRequestRow> of(@Param("grower") long grower, @Param("most") int most);
 
     @Select(REQUESTS + " where request.number = #{number} for update of request")
-    Optional<Row> held(@Param("number") int number);
+    Optional<GrowerRequestRow> held(@Param("number") int number);
 
     @Select("select count(*) from grower_request where line_id = #{line} and state = 'OPEN'")
     int open(@Param("line") LineId line);

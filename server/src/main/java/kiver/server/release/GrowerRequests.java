@@ -101,7 +101,7 @@ class GrowerRequests {
             Kind kind, @Nullable LocalDate target, @Nullable Integer plants, String words) {}
 
     /** What the person may see: a grower theirs, newest first. */
-    List<GrowerRequestMapper.Row> visibleTo(Person person) {
+    List<GrowerRequestMapper.GrowerRequestRow> visibleTo(Person person) {
         return person.role() == Role.GROWER ? mapper.of(person.growerId(), SHOWN) : mapper.newest(SHOWN);
     }
 
@@ -165,7 +165,7 @@ class GrowerRequests {
     @Transactional
     public void answer(UUID requestId, int number, boolean granted, String words, Person person) {
         requests.once(requestId, Arrays.asList("answer", number, granted, words, person.id()), () -> {
-            GrowerRequestMapper.Row asked = mapper.held(number)
+            GrowerRequestMapper.GrowerRequestRow asked = mapper.held(number)
                     .orElseThrow(() -> new NotFound(
                             Said.of("There is no request {number}.").with("number", number)));
             if (asked.state() != State.OPEN) {
@@ -188,7 +188,7 @@ class GrowerRequests {
     }
 
     /** An order of what was free, for the grower's first site and the day on which it is ready. */
-    private void take(UUID request, GrowerRequestMapper.Row asked) {
+    private void take(UUID request, GrowerRequestMapper.GrowerRequestRow asked) {
         Batch batch = batches.file(asked.batch()).batch();
         LocalDate target = batch.target().isBefore(clock.today()) ? clock.today() : batch.target();
         Site site = book.sites().stream()
@@ -213,7 +213,7 @@ class GrowerRequests {
                 null);
     }
 
-    private static OrderEdit edit(GrowerRequestMapper.Row asked) {
+    private static OrderEdit edit(GrowerRequestMapper.GrowerRequestRow asked) {
         return switch (asked.kind()) {
             case LATER -> new OrderEdit(asked.line(), OrderEdit.Kind.DAY, null, asked.target(), false);
             case FEWER -> new OrderEdit(asked.line(), OrderEdit.Kind.PLANTS, asked.plants(), null, false);
@@ -223,7 +223,7 @@ class GrowerRequests {
         };
     }
 
-    private void tell(GrowerRequestMapper.Row asked, boolean granted, String words) {
+    private void tell(GrowerRequestMapper.GrowerRequestRow asked, boolean granted, String words) {
         String subject = wording.say(
                 granted
                         ? Said.of("Yes: {variety}").with("variety", asked.variety())

@@ -13,6 +13,7 @@ import kiver.core.batch.BatchStage;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.order.LineId;
+import kiver.core.order.Protection;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.Promised;
 import kiver.core.release.ReadyTray;
@@ -28,6 +29,7 @@ final class LineViews {
     private final Function<BatchOutlook, BatchSummary> summarising;
     private final CropBook crops;
     private final Function<TrayId, ContainerCode> containerOf;
+    private final PreparingBook preparing;
     private final Map<LineId, List<Supply>> supplies;
     private final Map<LineId, Integer> released;
     private final Map<LineId, OrderView.InPlaceView> inPlace;
@@ -50,7 +52,9 @@ final class LineViews {
             Map<LineId, OrderView.InPlaceView> inPlace,
             Function<BatchOutlook, BatchSummary> summarising,
             CropBook crops,
-            Function<TrayId, ContainerCode> containerOf) {
+            Function<TrayId, ContainerCode> containerOf,
+            PreparingBook preparing) {
+        this.preparing = preparing;
         this.inPlace = inPlace;
         this.containerOf = containerOf;
         this.summarising = summarising;
@@ -103,7 +107,9 @@ final class LineViews {
                                 summarising.apply(supply.batch())))
                         .toList(),
                 sown.orElse(null),
-                PlantingLines.of(crop, line.target()));
+                PlantingLines.of(crop, line.target()),
+                preparing.before(crop, line.protection() == null ? Protection.OPEN_GROUND : line.protection()),
+                preparing.after(crop));
     }
 
     /** Plants that could go now, no more than are still to go. */

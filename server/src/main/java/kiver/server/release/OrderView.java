@@ -140,6 +140,8 @@ record OrderView(
      * @param supplies batches that grow it
      * @param inPlace what of it is sown in place
      * @param planting how to plant, in lines
+     * @param before what to make ready before they come, in lines
+     * @param after how to look after them in their first weeks, in lines
      */
     record LineView(
             int line,
@@ -153,5 +155,7 @@ record OrderView(
             double chance,
             List<SupplyView> supplies,
             @Nullable InPlaceView inPlace,
-            List<Said> planting) {}
+            List<Said> planting,
+            List<Said> before,
+            List<Said> after) {}
 }

@@ -38,6 +38,7 @@ import org.springframework.stereotype.Component;
 @Component
 class OrderViews {
 
+    private final PreparingBook preparing;
     private final OrderBook orders;
     private final BatchAnalyst analyst;
     private final BatchViews batches;
@@ -57,7 +58,9 @@ class OrderViews {
             TrayBook trays,
             InPlaceBook inPlace,
             SeedStore seeds,
+            PreparingBook preparing,
             NurseryClock clock) {
+        this.preparing = preparing;
         this.inPlace = inPlace;
         this.seeds = seeds;
         this.clock = clock;
@@ -123,7 +126,8 @@ class OrderViews {
         List<BatchOutlook> all = analyst.of(linesOf(shown));
         List<Release> made =
                 releases.releases(shown, all.stream().map(BatchOutlook::file).toList());
-        LineViews lines = new LineViews(all, inPlace(shown), batches.summarising(), crops, trays.containers());
+        LineViews lines =
+                new LineViews(all, inPlace(shown), batches.summarising(), crops, trays.containers(), preparing);
         Map<Integer, List<Release>> releasesOf = made.stream().collect(Collectors.groupingBy(Release::orderNumber));
         Map<Long, List<OrderChange>> changes = orders.changes(shown);
         return shown.stream()

@@ -2,6 +2,7 @@ package kiver.server.release;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.GrowerLinks;
@@ -31,6 +32,14 @@ class ReleaseMessages {
     /** What left of a line. */
     record Left(int plants, String variety) {}
 
+    /** By which code a grower opens their page, where there is one. */
+    Optional<Said> page(long grower) {
+        return links.of(grower)
+                .map(link -> Said.of("Your page opens with the code {code} until {until}.")
+                        .with("code", link.code())
+                        .with("until", new WholeDay(link.until())));
+    }
+
     /** To everybody who belongs to the grower; nobody who does is told nothing. */
     void write(Order order, int note, LocalDate day, List<Left> left) {
         String what = left.stream()
@@ -47,11 +56,8 @@ class ReleaseMessages {
                         .with("site", order.site())
                         .with("what", what)
                         .with("note", note))
-                + links.of(order.growerId())
-                        .map(link -> "\n\n"
-                                + wording.say(Said.of("Your page opens with the code {code} until {until}.")
-                                        .with("code", link.code())
-                                        .with("until", new WholeDay(link.until()))))
+                + page(order.growerId())
+                        .map(words -> "\n\n" + wording.say(words))
                         .orElse("");
         accounts.addressesOf(order.growerId())
                 .forEach(address -> outbox.write(order.growerId(), address, subject, body));
