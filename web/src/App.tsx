@@ -47,6 +47,7 @@ const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ defau
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
 const LightPage = lazy(() => import('./space/LightPage').then((room) => ({ default: room.LightPage })));
 const GrowersPage = lazy(() => import('./release/GrowersPage').then((room) => ({ default: room.GrowersPage })));
+const LookingBackPage = lazy(() => import('./learning/LookingBackPage').then((room) => ({ default: room.LookingBackPage })));
 const LoadingPage = lazy(() => import('./release/LoadingPage').then((room) => ({ default: room.LoadingPage })));
 const HardeningPage = lazy(() => import('./today/HardeningPage').then((room) => ({ default: room.HardeningPage })));
 const WarmthPage = lazy(() => import('./space/WarmthPage').then((room) => ({ default: room.WarmthPage })));
@@ -117,6 +118,7 @@ export function App() {
           <Route path="/water" element={<WaterPage />} />
           <Route path="/potting" element={<PottingDayPage />} />
           {propagator && <Route path="/growers" element={<GrowersPage today={session.data.today} />} />}
+          <Route path="/looking-back" element={<LookingBackPage />} />
           <Route path="/loading" element={<LoadingPage today={session.data.today} mayRelease={propagator} />} />
           <Route path="/hardening" element={<HardeningPage />} />
           <Route path="/feed" element={<FeedPage today={session.data.today} />} />

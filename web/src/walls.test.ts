@@ -22,6 +22,7 @@ const ORDER = [
   'pot',
   'harden',
   'release',
+  'learning',
   'batch',
   'board',
   'space',

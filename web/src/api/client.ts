@@ -58,6 +58,7 @@ export type PlantingAdvice = Schemas['LinePicks']['advice'][number];
 export type GrowerRequest = Schemas['GrowerRequestRow'];
 export type GrowerLoss = Schemas['GrowerLossRow'];
 export type FreePlants = Schemas['FreePlants'];
+export type LookingBackView = Schemas['LookingBackView'];
 export type LoadingView = Schemas['LoadingView'];
 export type ProgrammeView = Schemas['ProgrammeView'];
 export type HardeningDaysView = Schemas['HardeningDaysView'];

@@ -1,6 +1,6 @@
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answered, api, type FailingView, type LoadingView, Refused } from './client';
+import { answered, api, type FailingView, type LoadingView, type LookingBackView, Refused } from './client';
 import { RequestNumber } from './requestNumber';
 
 export const queryClient = new QueryClient({
@@ -57,6 +57,12 @@ export const useHealth = (batch: number) =>
 export const useGrowerRequests = () => useQuery({ queryKey: ['requests'], queryFn: () => answered(api.GET('/api/requests')) });
 export const useGrowerLosses = () => useQuery({ queryKey: ['losses'], queryFn: () => answered(api.GET('/api/losses')) });
 export const useFreePlants = () => useQuery({ queryKey: ['free'], queryFn: () => answered(api.GET('/api/free')) });
+export const useLookingBack = (by: LookingBackView['together'], year: number | undefined) =>
+  useQuery({
+    queryKey: ['looking-back', by, year],
+    queryFn: () => answered(api.GET('/api/looking-back', { params: { query: { by, ...(year === undefined ? {} : { year }) } } })),
+    placeholderData: keepPreviousData,
+  });
 export const useLoading = (until: string, rule: LoadingView['rule'], shares: Record<string, number>) =>
   useQuery({
     queryKey: ['loading', until, rule, shares],

@@ -44,7 +44,10 @@ export function BatchesPage({ mayPlan }: { mayPlan: boolean }) {
         <span className={tight > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
           {say('{shown, plural, one {# batch} other {# batches}}, {tight} tight', { shown: shown.length, tight })}
         </span>
-        <Link to="/trials" className="trail ml-auto flex min-h-11 items-center">
+        <Link to="/looking-back" className="trail ml-auto flex min-h-11 items-center">
+          {say('Looking back')}
+        </Link>
+        <Link to="/trials" className="trail flex min-h-11 items-center">
           {say('Trials')}
         </Link>
         {mayPlan && (

@@ -138,6 +138,13 @@ export const PAGES: PageHelp[] = [
     offline: say('What was read last lies on this device; answering waits for a connection.'),
   },
   {
+    at: '/looking-back',
+    name: say('Looking back'),
+    purpose: say('What became of what was sown, step by step, by crop, seed lot, place, mix or month; and what was promised against what was kept.'),
+    tries: [say('Take sowings together by mix or by place, and see where most were lost.')],
+    offline: say('The year as it was read last lies on this device.'),
+  },
+  {
     at: '/loading',
     name: say('Loading'),
     purpose: say(

@@ -55,6 +55,7 @@ class ServerStructureTest {
             "harden",
             "outlook",
             "release",
+            "learning",
             "board",
             "reschedule",
             "today",

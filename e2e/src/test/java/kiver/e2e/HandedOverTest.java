@@ -1,0 +1,149 @@
+package kiver.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** Plants are shared, picked and handed over; the grower opens their page by a code, asks, tells how they did, and is answered. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class HandedOverTest {
+
+    private Nursery nursery;
+    private String code;
+
+    @BeforeAll
+    void start() throws IOException, InterruptedException {
+        nursery = Nursery.demo();
+    }
+
+    @AfterAll
+    void stop() throws IOException, InterruptedException {
+        nursery.close();
+    }
+
+    @Test
+    @Order(1)
+    void whatIsDueIsPickedAndLetGoAsPicked() {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/loading");
+            Locator shares = region(page, "Shares");
+            assertThat(shares).containsText("47 short");
+            button(page, "all alike, in proportion").click();
+            assertThat(region(page, "Pick list")).containsText("T1015");
+            page.getByRole(AriaRole.BUTTON, named("Release 23 plants as picked"))
+                    .click();
+            assertThat(page.getByText("Released: 23 plants")).isVisible();
+            assertThat(shares).not().containsText("Long Sexton");
+        }
+    }
+
+    @Test
+    @Order(2)
+    void aReleaseSaysWhatTheSiteAsksAndKeepsWhatWasSeen() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/orders/104");
+            assertThat(page.getByText(Pattern.compile("Planted today at"))).isVisible();
+            page.getByLabel("stood in water for 20 minutes").check();
+            page.getByLabel("hardened", new Page.GetByLabelOptions().setExact(true))
+                    .check();
+            assertThat(page.getByLabel("Plants looked at")).hasValue("5");
+            screen.requireNoSidewaysScroll();
+            page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Release \\d+ plants")))
+                    .click();
+            assertThat(page.getByText("The note is with the order")).isVisible();
+            page.getByText("A page for").click();
+            page.getByRole(AriaRole.BUTTON, named("Make one")).click();
+            code = page.locator("code").textContent();
+        }
+    }
+
+    @Test
+    @Order(3)
+    void theGrowerOpensTheirPageByACodeAndTellsHowTheyDid() {
+        try (Screen screen = Screen.phone(nursery)) {
+            Page page = screen.page();
+            page.navigate("/g/" + code);
+            page.getByRole(AriaRole.BUTTON, named("Open my plants")).click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Your plants")))
+                    .isVisible();
+            page.getByText("How did they do?").first().click();
+            page.getByLabel("Plants lost").first().fill("500");
+            page.getByRole(AriaRole.BUTTON, named("Tell it")).first().click();
+            assertThat(page.getByRole(AriaRole.ALERT)
+                            .or(page.getByText("enter at most that many"))
+                            .first())
+                    .containsText("enter at most that many");
+            page.getByLabel("Plants lost").first().fill("2");
+            page.getByRole(AriaRole.BUTTON, named("Tell it")).first().click();
+            assertThat(page.getByText("Told. Your propagator sees it.").first()).isVisible();
+            screen.requireNoSidewaysScroll();
+        }
+    }
+
+    @Test
+    @Order(4)
+    void aRequestIsAnsweredAndMakesTheChange() {
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.GROWER)) {
+            Page page = screen.page();
+            screen.open("/");
+            page.getByRole(AriaRole.BUTTON, named("Fewer")).first().click();
+            page.getByLabel("How many in all").fill("7");
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Ask").setExact(true))
+                    .click();
+            assertThat(page.getByText("has yet to answer").first()).isVisible();
+        }
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/growers");
+            Locator asks = region(page, "They ask");
+            assertThat(asks).containsText("7 of them instead of");
+            asks.getByLabel("A word with the answer").fill("Gladly.");
+            asks.getByRole(
+                            AriaRole.BUTTON,
+                            new Locator.GetByRoleOptions().setName("Yes").setExact(true))
+                    .click();
+            assertThat(asks).containsText("Nothing waits for an answer");
+            assertThat(region(page, "They lost")).containsText("lost 2");
+            page.getByRole(AriaRole.BUTTON, named("Give 2 again from what is kept"))
+                    .click();
+            assertThat(region(page, "They lost")).containsText("2 given again");
+            screen.requireAccessible();
+        }
+        try (Screen screen = Screen.phone(nursery).signIn(Nursery.GROWER)) {
+            screen.open("/");
+            assertThat(screen.page().getByText("“Gladly.”").first()).isVisible();
+        }
+    }
+
+    private static Locator region(Page page, String name) {
+        return page.getByRole(AriaRole.REGION, named(name));
+    }
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, named(name));
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    private static Page.GetByRoleOptions named(Pattern name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+}

@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import type { LookingBackView } from '../api/client';
+import { useLookingBack } from '../api/queries';
+import { Loading, Nothing, Trouble } from '../look/States';
+import { YearChoice } from '../look/YearChoice';
+import { figures } from '../words/quantity';
+import { monthWords } from '../words/days';
+import { say } from '../words/say';
+
+type Fall = LookingBackView['all'];
+type Together = LookingBackView['together'];
+
+const TOGETHER: { by: Together; words: string }[] = [
+  { by: 'CROP', words: say('by crop') },
+  { by: 'LOT', words: say('by seed lot') },
+  { by: 'PLACE', words: say('by place') },
+  { by: 'MIX', words: say('by mix') },
+  { by: 'MONTH', words: say('by month') },
+];
+
+const STEPS: { step: Exclude<keyof Fall, 'awaited'>; words: string }[] = [
+  { step: 'sown', words: say('sown') },
+  { step: 'emerged', words: say('came up') },
+  { step: 'living', words: say('lived') },
+  { step: 'hardened', words: say('hardened') },
+  { step: 'released', words: say('went out') },
+  { step: 'stood', words: say('stood') },
+];
+
+/** What became of what was sown, and what was promised against what was kept. */
+export function LookingBackPage() {
+  const [by, setBy] = useState<Together>('CROP');
+  const [year, setYear] = useState<number | undefined>();
+  const back = useLookingBack(by, year);
+  if (back.isPending) return <Loading what={say('the year')} />;
+  if (back.isError) return <Trouble error={back.error} retry={() => back.refetch()} />;
+  const view = back.data;
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <h1>{say('Looking back')}</h1>
+        <YearChoice year={year} choose={setYear} />
+      </div>
+      {view.all.sown === 0 ? (
+        <Nothing>{say('Nothing was sown in this growing year yet.')}</Nothing>
+      ) : (
+        <>
+          <div className="mb-5 grid items-start gap-5 lg:grid-cols-[1.6fr_1fr]">
+            <section aria-label={say('All sowings')} className="board p-4">
+              <h2 className="mb-2">{say('All sowings')}</h2>
+              <Steps fall={view.all} />
+            </section>
+            <section aria-label={say('Promised and kept')} className="board p-4">
+              <h2>{say('Promised and kept')}</h2>
+              <Promises view={view} />
+            </section>
+          </div>
+          <div className="mb-3 flex flex-wrap items-center gap-2" role="group" aria-label={say('Taken together')}>
+            {TOGETHER.map((each) => (
+              <button
+                key={each.by}
+                type="button"
+                className={`act ${each.by === by ? 'act-main' : ''}`}
+                aria-pressed={each.by === by}
+                onClick={() => setBy(each.by)}
+              >
+                {each.words}
+              </button>
+            ))}
+          </div>
+          <ul className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+            {view.groups.map((group) => (
+              <li key={group.name} className="board p-3">
+                <h3 className="flex items-baseline gap-2">
+                  {by === 'MONTH' ? monthWords(group.name) : group.name === '' ? say('not said') : group.name}
+                  <span className="text-sm font-normal text-pencil">
+                    {say('{batches, plural, one {# batch} other {# batches}}', { batches: group.batches })}
+                  </span>
+                </h3>
+                <Steps fall={group.fall} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}
+
+/** One bar for each step, as long as what came so far; what is missing to the step before is hatched. */
+function Steps({ fall }: { fall: Fall }) {
+  return (
+    <ol className="flex flex-col gap-1">
+      {STEPS.map(({ step, words }, index) => {
+        const before = index === 0 ? fall.sown : fall[STEPS[index - 1]!.step];
+        const width = (value: number) => `${(100 * value) / fall.sown}%`;
+        return (
+          <li key={step} className="grid grid-cols-[5.5rem_1fr_5.5rem] items-center gap-2 text-sm">
+            <span>{words}</span>
+            <span aria-hidden className="relative block h-4 bg-paper">
+              <span className="absolute inset-y-0 left-0 border border-dashed border-rule" style={{ width: width(before) }} />
+              <span className="absolute inset-y-0 left-0 bg-dusk" style={{ width: width(fall[step]) }} />
+            </span>
+            <span className="tabular-nums">
+              {fall[step]}
+              {index > 0 && before > 0 && (
+                <span className="text-pencil"> {say('{share} %', { share: Math.round((100 * fall[step]) / before) })}</span>
+              )}
+            </span>
+          </li>
+        );
+      })}
+      {fall.awaited > 0 && (
+        <li className="text-sm text-pencil">
+          {say('{awaited, plural, one {# cell may} other {# cells may}} still come up.', { awaited: fall.awaited })}
+        </li>
+      )}
+    </ol>
+  );
+}
+
+function Promises({ view }: { view: LookingBackView }) {
+  const { kept } = view;
+  if (kept.lines === 0) return <p className="text-pencil">{say('No promised day has come yet.')}</p>;
+  return (
+    <>
+      <p className="text-lg">
+        {say('{inTime} of {lines, plural, one {# line} other {# lines}} were whole by their day: {share} of 100.', {
+          inTime: kept.inTime,
+          lines: kept.lines,
+          share: Math.round(100 * view.keptShare),
+        })}
+      </p>
+      <p>
+        {kept.late > 0 &&
+          say('{late, plural, one {One was} other {# were}} late, by {days} days in the mean.', {
+            late: kept.late,
+            days: figures(kept.daysLate, 1),
+          })}{' '}
+        {kept.missing > 0 && say('{missing, plural, one {One is} other {# are}} not whole.', { missing: kept.missing })}
+      </p>
+    </>
+  );
+}
