@@ -15,6 +15,7 @@ import kiver.core.batch.LossReason;
 import kiver.core.batch.Tended;
 import kiver.core.crop.Container;
 import kiver.core.harden.HardeningProgramme;
+import kiver.core.harden.Outing;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.Promised;
@@ -22,6 +23,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.release.ReadySample;
 import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
+import kiver.core.today.WhyNow;
 import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
@@ -143,17 +145,23 @@ class DemoHands {
                         new PlaceId(batch.plan().hardeningPlaceId()), programme.days()));
                 if (programme.days() == 0) {
                     changes.add(new BatchChange.HardeningEnded());
+                } else {
+                    changes.add(new BatchChange.HardenedForDay(programme.on(1).hours()));
                 }
                 record(batch.number(), today, purpose, changes);
             }
-            case HARDEN ->
-                record(
-                        batch.number(),
-                        today,
-                        purpose,
-                        List.of(new BatchChange.HardenedForDay(batch.hardeningProgramme()
-                                .on(state.hardeningDays() + 1)
-                                .hours())));
+            case HARDEN -> {
+                if (!staysIn(task)) {
+                    int day = state.hardeningDays() + 1;
+                    List<BatchChange> changes = new ArrayList<>();
+                    changes.add(new BatchChange.HardenedForDay(
+                            batch.hardeningProgramme().on(day).hours()));
+                    if (day >= state.programmeDays()) {
+                        changes.add(new BatchChange.HardeningEnded());
+                    }
+                    record(batch.number(), today, purpose, changes);
+                }
+            }
             case END_HARDENING -> record(batch.number(), today, purpose, List.of(new BatchChange.HardeningEnded()));
             case RELEASE -> {
                 int alive = stop.batch().file().plantsAlive();
@@ -274,6 +282,11 @@ class DemoHands {
             }
         }
         return changes;
+    }
+
+    /** What the round says is to be left in today is left in. */
+    private static boolean staysIn(RoundTask task) {
+        return task.why() instanceof WhyNow.HardeningGoesOn goesOn && goesOn.byDay() == Outing.Day.IN;
     }
 
     /** What is wanted just before the day on which the demonstration opens waits for that day's round of delivery. */
