@@ -115,6 +115,11 @@ function Steps({ fall }: { fall: Fall }) {
           {say('{awaited, plural, one {# cell may} other {# cells may}} still come up.', { awaited: fall.awaited })}
         </li>
       )}
+      {fall.living > fall.released && (
+        <li className="text-sm text-pencil">
+          {say('{onHand, plural, one {# is} other {# are}} still here.', { onHand: fall.living - fall.released })}
+        </li>
+      )}
     </ol>
   );
 }

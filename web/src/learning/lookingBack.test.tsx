@@ -22,6 +22,7 @@ describe('looking back', () => {
     expect(screen.getByText(/2 were late, by 3.5 days in the mean. One is not whole./)).toBeTruthy();
     expect(screen.getAllByText('80 %').length).toBe(2);
     expect(screen.getAllByText('10 cells may still come up.').length).toBe(2);
+    expect(screen.getAllByText('60 are still here.').length).toBe(2);
     fireEvent.click(screen.getByRole('button', { name: 'by mix' }));
     await waitFor(() => expect(calls.some((call) => call.path.includes('by=MIX'))).toBe(true));
   });

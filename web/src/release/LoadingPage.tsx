@@ -133,7 +133,7 @@ function OneGroup({
         <thead className="text-pencil">
           <tr>
             <th className="font-normal">{say('Order')}</th>
-            <th className="font-normal">{say('Taken')}</th>
+            <th className="pr-2 font-normal">{say('Taken')}</th>
             <th className="font-normal">{say('Wants')}</th>
             <th className="font-normal">{say('Gets')}</th>
           </tr>
@@ -159,8 +159,8 @@ function Share({ line, mayChange, setShare }: { line: Line; mayChange: boolean; 
           {say('{order}, {grower}', { order: line.order, grower: line.grower })}
         </Link>
       </td>
-      <td>{dayWords(line.placedOn)}</td>
-      <td>{line.wanted}</td>
+      <td className="pr-2">{dayWords(line.placedOn)}</td>
+      <td className="pr-2">{line.wanted}</td>
       <td className={less ? 'font-semibold text-brick' : ''}>
         {mayChange ? (
           <Input
