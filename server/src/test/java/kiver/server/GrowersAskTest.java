@@ -238,12 +238,23 @@ class GrowersAskTest {
                 .getResponse()
                 .getCookie("SESSION");
         http.perform(MockMvcRequestBuilders.get("/api/orders").cookie(session)).andExpect(status().isOk());
+        String calendar = JsonPath.read(
+                http.perform(MockMvcRequestBuilders.post("/api/calendar-feeds/mine")
+                                .cookie(session)
+                                .with(csrf()))
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.path");
+        http.perform(MockMvcRequestBuilders.get(calendar)).andExpect(status().isOk());
         http.perform(MockMvcRequestBuilders.get("/api/batches/201").cookie(session))
                 .andExpect(status().isForbidden());
         nursery.get(nursery.propagator, "/api/people").andExpect(jsonPath("$[?(@.email =~ /.*invalid/)]", hasSize(0)));
 
         database.update("update account set ends_on = ? where link_code is not null", SmallNursery.TODAY.minusDays(1));
         http.perform(MockMvcRequestBuilders.get("/api/orders").cookie(session)).andExpect(status().isUnauthorized());
+        http.perform(MockMvcRequestBuilders.get(calendar)).andExpect(status().isNotFound());
         open(code).andExpect(jsonPath("$.errors[0].field").value("code"));
         String second = JsonPath.read(
                 nursery.post(nursery.propagator, path, "{}")

@@ -28,6 +28,9 @@ public class OwnDatabase implements ApplicationContextInitializer<ConfigurableAp
                         "spring.datasource.url=" + server() + name,
                         "spring.datasource.username=kiver",
                         "spring.datasource.password=" + password(),
+                        // Of many nurseries at once most rest; those that do hold one connection.
+                        "spring.datasource.hikari.minimum-idle=1",
+                        "spring.datasource.hikari.idle-timeout=10000",
                         "spring.datasource.hikari.maximum-pool-size=8")
                 .applyTo(context);
     }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import kiver.server.wording.Speech;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -52,6 +53,10 @@ public interface AccountMapper {
             @Param("passwordHash") String passwordHash,
             @Param("code") @Nullable String code,
             @Param("until") LocalDate until);
+
+    /** What was opened by a link besides its pages ends with it. */
+    @Delete("delete from calendar_feed where account_id = (select id from account where email = #{email})")
+    int endCalendars(@Param("email") String email);
 
     @Select("select exists (select from account)")
     boolean any();

@@ -57,6 +57,7 @@ public class GrowerLinks {
         accounts.insert(address(grower), name, unguessable(), Role.GROWER, grower);
         LocalDate until = clock.today().plusDays(DAYS);
         accounts.setLink(address(grower), unguessable(), code.toString(), until);
+        accounts.endCalendars(address(grower));
         return new Link(written(code.toString()), until);
     }
 
@@ -64,6 +65,7 @@ public class GrowerLinks {
     @Transactional
     public void withdraw(long grower) {
         accounts.setLink(address(grower), unguessable(), null, clock.today().minusDays(1));
+        accounts.endCalendars(address(grower));
     }
 
     /** Whom a code lets in. */

@@ -17,6 +17,7 @@ import kiver.core.growth.GrowingYear;
 import kiver.core.learning.Kept;
 import kiver.core.learning.Waterfall;
 import kiver.core.order.LineId;
+import kiver.core.order.OrderLine;
 import kiver.core.outlook.BatchFile;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
@@ -178,18 +179,20 @@ class LookingBackController {
                         .merge(release.day(), file.plantsOf(release.plants()), Integer::sum);
             }
         }
+        Map<LineId, Integer> again = losses.givenAgain();
         List<Kept.Line> lines = new ArrayList<>();
         for (OrderedLine line : due) {
-            lines.add(new Kept.Line(line.target(), whole(line, gone.getOrDefault(line.id(), new TreeMap<>()))));
+            int accepted = OrderLine.accepted(line.plants() - again.getOrDefault(line.id(), 0), line.under());
+            lines.add(new Kept.Line(line.target(), whole(accepted, gone.getOrDefault(line.id(), new TreeMap<>()))));
         }
         return lines;
     }
 
-    private static Optional<LocalDate> whole(OrderedLine line, TreeMap<LocalDate, Integer> gone) {
+    private static Optional<LocalDate> whole(int accepted, TreeMap<LocalDate, Integer> gone) {
         int sum = 0;
         for (Map.Entry<LocalDate, Integer> part : gone.entrySet()) {
             sum += part.getValue();
-            if (sum >= line.accepted()) {
+            if (sum >= accepted) {
                 return Optional.of(part.getKey());
             }
         }

@@ -88,7 +88,10 @@ class CalendarFeeds {
     byte[] calendar(String token) {
         Feed feed = mapper.byToken(token).orElseThrow(() -> new NotFound(Said.of("There is no such calendar.")));
         Optional<Account> owner = Optional.ofNullable(feed.accountId())
-                .map(id -> accounts.byId(id).orElseThrow(() -> new NotFound(Said.of("There is no such calendar."))));
+                .map(id -> accounts.byId(id)
+                        .filter(account ->
+                                account.endsOn() == null || !account.endsOn().isBefore(clock.today()))
+                        .orElseThrow(() -> new NotFound(Said.of("There is no such calendar."))));
         owner.map(Account::speech).ifPresent(SpokenTo::is);
         LocalDate today = clock.today();
         List<WorkAhead.Work> works = work.between(today.minusDays(DAYS_BACK), today.plusDays(DAYS_AHEAD));
