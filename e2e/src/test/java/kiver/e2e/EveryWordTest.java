@@ -146,6 +146,8 @@ class EveryWordTest {
               }
               gather((await get('/api/orders?withDone=true')).map?.((order) => [order.grower, order.site, order.lines.map((line) => [line.asked.variety, line.asked.crop, line.asked.container])]));
               (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
+              gather((await get('/api/free')).map?.((plants) => [plants.variety, plants.crop, plants.container]));
+              gather((await get('/api/messages')).map?.((message) => [message.subject, message.body]));
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
               gather((await get('/api/trials')).map?.((trial) => [trial.name, trial.ways.map((way) => way.name)]));

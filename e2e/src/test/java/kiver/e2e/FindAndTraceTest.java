@@ -54,12 +54,12 @@ class FindAndTraceTest {
     void fromANoteBackToTheLotAndForwardToEveryGrowerInThreePresses() {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
-            screen.open("/orders/109");
+            screen.open("/orders/128");
             link(page, "Where note 504 came from").click();
             assertThat(page.locator("main")).containsText("on average");
             link(page, Pattern.compile("^lot ")).first().click();
             Locator growers = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("With growers"));
-            assertThat(growers).containsText("Dunnet Vegetable Boxes");
+            assertThat(growers).containsText("Fennick Flowers");
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
         }

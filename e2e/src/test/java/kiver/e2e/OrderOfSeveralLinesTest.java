@@ -53,7 +53,7 @@ class OrderOfSeveralLinesTest {
             Page page = screen.page();
             page.navigate("/orders/new");
             page.getByLabel("Grower").selectOption(new SelectOption().setLabel(ASKING));
-            line(page, "Thickset", "25");
+            line(page, "White Ladle", "25");
             alone(page);
             take(page, "Take the order");
             button(page, "Compare the ways").click();
@@ -62,9 +62,9 @@ class OrderOfSeveralLinesTest {
                     .isVisible();
             screen.requireAccessible();
             button(page, "Go over to this").click();
-            assertThat(page.getByText("Thickset: sown in place instead of raised here."))
+            assertThat(page.getByText("White Ladle: sown in place instead of raised here."))
                     .isVisible();
-            page.getByLabel("the seed of Thickset").check();
+            page.getByLabel("the seed of White Ladle").check();
             screen.requireAccessible();
             button(page, "Release the seed").click();
             assertThat(page.getByText("The seed went with note")).isVisible();
@@ -74,7 +74,7 @@ class OrderOfSeveralLinesTest {
             try (PDDocument document =
                     Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
                 assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
-                        .contains("Seed for 25 Thickset", "To be sown in place from", "seed lot");
+                        .contains("Seed for 25 White Ladle", "To be sown in place from", "seed lot");
             }
         }
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.OTHER_GROWER)) {
@@ -91,7 +91,7 @@ class OrderOfSeveralLinesTest {
             page.navigate("/orders/new");
             page.getByLabel("Grower")
                     .selectOption(new SelectOption().setLabel("Nobody yet: own beds, the stall, spares"));
-            line(page, "Thickset", "40");
+            line(page, "White Ladle", "40");
             button(page, "Plan 40 plants for nobody yet").click();
             page.waitForURL(Pattern.compile(".*/batches/\\d+"));
             spares = number(page.url());
@@ -124,7 +124,7 @@ class OrderOfSeveralLinesTest {
             Page page = screen.page();
             page.navigate("/orders/new");
             page.getByLabel("Grower").selectOption(new SelectOption().setLabel(ASKING));
-            line(page, "Thickset", "30");
+            line(page, "White Ladle", "30");
             page.getByLabel("Batch " + spares + ", 40 free").check();
             put(page);
             for (String pooled : new String[] {"Ruffled Warden", "Blue Lantern"}) {
@@ -185,7 +185,7 @@ class OrderOfSeveralLinesTest {
                     Loader.loadPDF(page.request().get(note.getAttribute("href")).body())) {
                 assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
                         .contains(
-                                "30 Thickset",
+                                "30 White Ladle",
                                 "40 Ruffled Warden",
                                 "40 Blue Lantern",
                                 "20 Stonecap",

@@ -82,7 +82,7 @@ abstract class OrderToRelease {
             Screen.typeOrder(
                     page,
                     "Lowermead Market Garden",
-                    "Thickset",
+                    "White Ladle",
                     "30",
                     TODAY.plusDays(4).toString());
             assertThat(page.getByText("Not for this date")).isVisible();
@@ -103,7 +103,7 @@ abstract class OrderToRelease {
             button(page, "Take the order for 50 plants").click();
             page.waitForURL(Pattern.compile(".*/orders/\\d+"));
             order = lastNumber(page.url());
-            assertThat(heading(page, "50 Thickset")).isVisible();
+            assertThat(heading(page, "50 White Ladle")).isVisible();
             Locator planned = page.getByRole(AriaRole.LINK, named("Planned"));
             batch = lastNumber(planned.getAttribute("href"));
             screen.requireAccessible();
@@ -121,7 +121,7 @@ abstract class OrderToRelease {
             page.waitForURL(Pattern.compile(".*/trays/\\d+"));
             tray = lastNumber(page.url());
             String label = pdf(screen, "/api/batches/" + batch + "/labels.pdf");
-            assertThat(label).contains("Thickset", "batch " + batch, "T" + tray, "Lot ");
+            assertThat(label).contains("White Ladle", "batch " + batch, "T" + tray, "Lot ");
             page.getByLabel("Seeds a cell").fill("0");
             page.getByText(Pattern.compile("^Sow \\d+ cells$")).click();
             assertThat(page.getByRole(AriaRole.ALERT)).containsText("At least one seed");
@@ -294,7 +294,7 @@ abstract class OrderToRelease {
             String text = pdf(screen, note.getAttribute("href"));
             assertThat(text)
                     .contains(
-                            "30 Thickset",
+                            "30 White Ladle",
                             "To Lowermead Market Garden",
                             "batch " + batch,
                             "Fine mix, test heap",
@@ -313,7 +313,7 @@ abstract class OrderToRelease {
             Page page = screen.page();
             assertThat(heading(page, "Your plants")).isVisible();
             Locator mine =
-                    page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("50 Thickset"));
+                    page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("50 White Ladle"));
             assertThat(mine.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Delivery note"))
                             .first())
                     .isVisible();
@@ -325,7 +325,7 @@ abstract class OrderToRelease {
             assertThat(page.request().get(note).status()).isEqualTo(200);
             assertThat(page.request().get("/api/batches").status()).isEqualTo(403);
             try (Screen other = screen().signIn(Nursery.OTHER_GROWER)) {
-                assertThat(other.page().getByText("50 Thickset")).isHidden();
+                assertThat(other.page().getByText("50 White Ladle")).isHidden();
                 assertThat(other.page().request().get(note).status()).isEqualTo(404);
                 assertThat(other.page().request().get("/api/orders/" + order).status())
                         .isEqualTo(404);

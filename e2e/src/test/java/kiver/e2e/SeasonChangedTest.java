@@ -125,11 +125,11 @@ class SeasonChangedTest {
 
     @Test
     @Order(6)
-    void theRoundCallsForPottingAndItIsRecorded() {
-        page.navigate("/");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Pot on")))
-                .first()
-                .click();
+    void aMorningOfPottingLeadsToTheBatchAndItIsRecorded() {
+        page.navigate("/potting");
+        page.getByRole(AriaRole.CHECKBOX).last().check();
+        assertThat(page.getByText("In this order")).isVisible();
+        page.navigate(page.locator("ol a").first().getAttribute("href"));
         page.waitForURL(Pattern.compile(".*/batches/\\d+"));
         button("Pot on").click();
         assertThat(page.getByText("Plant in the middle, firm lightly")).isVisible();

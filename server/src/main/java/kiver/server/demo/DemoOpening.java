@@ -174,23 +174,24 @@ class DemoOpening {
                 .findFirst()
                 .orElseThrow()
                 .id();
-        for (BatchFile file : batches.files()) {
+        int fed = 0;
+        for (BatchFile file : batches.files().stream()
+                .filter(each -> each.state().hardeningStartedOn().isEmpty())
+                .toList()) {
             int number = file.batch().number();
+            LocalDate last = DemoNursery.OPENING_DAY.minusDays(DAYS_BETWEEN_FEEDS - fed++ % DAYS_BETWEEN_FEEDS);
             emerged(file)
                     .map(day -> day.plusDays(FeedClock.UNKNOWN_RESERVE))
                     .filter(day -> !day.isAfter(DemoNursery.OPENING_DAY.minusDays(1))
                             && file.state().balance().alive() > 0)
-                    .ifPresent(first -> {
-                        LocalDate last = DemoNursery.OPENING_DAY.minusDays(1 + number % DAYS_BETWEEN_FEEDS);
-                        feeds.give(
-                                id("feed " + number),
-                                number,
-                                draught,
-                                100,
-                                null,
-                                last.isBefore(first) ? first : last,
-                                null);
-                    });
+                    .ifPresent(first -> feeds.give(
+                            id("feed " + number),
+                            number,
+                            draught,
+                            100,
+                            null,
+                            last.isBefore(first) ? first : last,
+                            null));
         }
     }
 

@@ -248,6 +248,8 @@ final class DemoStock {
             lots.add(new LotEntry(
                     code, variety.name(), suppliers[index % suppliers.length], label, old ? 50 : 100, tested, seeds));
         }
+        // A rest from the year before last, of what is sown on the day on which the demonstration opens.
+        lots.add(new LotEntry("K24-660", "Oak Hollow", suppliers[0], 0.78, 50, opening.minusDays(1_000), 600));
         return lots;
     }
 }

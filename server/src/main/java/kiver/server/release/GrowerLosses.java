@@ -3,6 +3,7 @@ package kiver.server.release;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import kiver.core.batch.LossReason;
@@ -160,10 +161,16 @@ class GrowerLosses {
         });
     }
 
-    /** Kept for replacements, or for nobody. */
-    private int spare(BatchFile file) {
-        PlantShares shares = file.shares(clock.today());
-        return shares.reserved() + shares.free();
+    /** What lives of a batch and nobody waits for, whether it was counted to the end or not. */
+    private static int spare(BatchFile file) {
+        Map<LineId, Integer> released = file.releasedByLine();
+        int waitedFor = file.promises().stream()
+                .mapToInt(promise -> {
+                    int gone = released.getOrDefault(promise.line(), 0);
+                    return gone < promise.accepted() ? promise.plants() - gone : 0;
+                })
+                .sum();
+        return file.plantsAlive() - waitedFor;
     }
 }
 

@@ -67,7 +67,7 @@ class DemoNurseryTest {
                 .anyMatch(metres -> metres > 600 && metres < 900)
                 .anyMatch(metres -> metres > 900);
         assertThat(crops.varieties()).hasSizeGreaterThanOrEqualTo(60);
-        assertThat(seeds.lots()).hasSize(80).allMatch(lot -> lot.seedsLeft() >= 0);
+        assertThat(seeds.lots()).hasSize(81).allMatch(lot -> lot.seedsLeft() >= 0);
         assertThat(batches.files().size()).isGreaterThanOrEqualTo(150);
     }
 
