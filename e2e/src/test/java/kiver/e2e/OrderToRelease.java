@@ -251,10 +251,10 @@ abstract class OrderToRelease {
             page.navigate("/batches/" + batch);
             String before = page.getByRole(AriaRole.FIGURE).first().innerText();
             button(page, "Move to another place").click();
-            Screen.moveTo(page, "Long tunnel");
+            Screen.moveTo(page, "North house");
             screen.requireAccessible();
-            button(page, "Move to Long tunnel").click();
-            assertThat(page.getByText("Moved to Long tunnel")).isVisible();
+            button(page, "Move to North house").click();
+            assertThat(page.getByText("Moved to North house")).isVisible();
             page.waitForCondition(
                     () -> !page.getByRole(AriaRole.FIGURE).first().innerText().equals(before));
             button(page, "Begin hardening off").click();
