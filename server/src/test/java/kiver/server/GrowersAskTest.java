@@ -73,7 +73,8 @@ class GrowersAskTest {
                         "\"kind\":\"LATER\"", "target",
                         "\"kind\":\"LATER\",\"target\":\"2020-01-01\"", "target",
                         "\"kind\":\"FEWER\",\"plants\":20", "plants",
-                        "\"kind\":\"FEWER\"", "plants")
+                        "\"kind\":\"FEWER\"", "plants",
+                        "\"kind\":\"WANT\",\"plants\":3", "kind")
                 .entrySet()) {
             nursery.post(nursery.grower, path, ask(wrong.getKey()))
                     .andExpect(jsonPath("$.errors[0].field").value(wrong.getValue()));

@@ -109,7 +109,9 @@ class GrowerRequests {
     @Transactional
     public void ask(UUID requestId, int number, int position, Asked asked, Person person) {
         requests.once(requestId, Arrays.asList("ask", number, position, asked, person.id()), () -> {
-            Order order = orders.visibleOrder(number, person);
+            orders.visibleOrder(number, person);
+            // Held, so that of two who ask at once the second sees the first.
+            Order order = book.orderHeld(number);
             OrderedLine line = order.line(position);
             requireSensible(line, asked);
             return mapper.insert(
@@ -122,6 +124,9 @@ class GrowerRequests {
     }
 
     private void requireSensible(OrderedLine line, Asked asked) {
+        if (asked.kind() == Kind.WANT) {
+            throw new Refusal("kind", Said.of("Ask for free plants where they are offered."));
+        }
         if (line.cancelledOn() != null) {
             throw new Refusal("line", Said.of("This line is cancelled already."));
         }
