@@ -122,8 +122,8 @@ public class ForecastBenchmark {
             BatchForecast forecast = BatchForecast.of(
                     path,
                     batch.standing(),
-                    season.scenarios(batch.way(), batch.development(), PaceSpread.BEFORE_ANY_COUNT),
-                    season.freshDraws(batch.way(), batch.development(), PaceSpread.BEFORE_ANY_COUNT),
+                    season.scenarios(batch.way(), batch.development(), Paces.BEFORE_ANY_COUNT),
+                    season.freshDraws(batch.way(), batch.development(), Paces.BEFORE_ANY_COUNT),
                     batch.target());
             if (sink != null) {
                 sink.consume(forecast);

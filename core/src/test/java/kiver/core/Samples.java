@@ -21,7 +21,7 @@ import kiver.core.crop.Thirst;
 import kiver.core.growth.CardinalTemperatures;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
-import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
@@ -89,7 +89,7 @@ public final class Samples {
     }
 
     public static List<Scenario> scenarios(Crop crop) {
-        return SEASON.scenarios(WAY, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
+        return SEASON.scenarios(WAY, crop.development(), Paces.BEFORE_ANY_COUNT);
     }
 
     public static Crop kale(double leafLimit) {

@@ -16,6 +16,7 @@ import kiver.core.crop.ContainerSheet;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
+import kiver.core.crop.Survival;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.FrostDates;
 import kiver.core.order.OutdoorSeason;
@@ -69,7 +70,7 @@ class WorkedExampleTest {
                 .orElseThrow();
         Map<String, String> figures = new LinkedHashMap<>();
         int aim = Allowances.USUAL.plantsToAimFor(PLANTS);
-        SowQuantity two = new SowQuantity(GerminationNodes.of(new Germination(90, 10)), 2, Allowances.USUAL.survival());
+        SowQuantity two = new SowQuantity(GerminationNodes.of(new Germination(90, 10)), 2, Survival.USUAL.mean());
         int cells = two.cellsNeeded(aim, Allowances.USUAL.confidence());
         int trays = (cells + module.cells() - 1) / module.cells();
         figures.put("plants to aim for", aim + "");

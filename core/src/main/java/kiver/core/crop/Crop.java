@@ -23,6 +23,7 @@ import kiver.core.growth.TaughtPace;
  * @param outdoors what it asks of the open
  * @param planting what the grower is told
  * @param sources where the figures come from
+ * @param learnt what this nursery has learnt beside them
  */
 public record Crop(
         CropCode code,
@@ -38,7 +39,8 @@ public record Crop(
         Tending tending,
         OutdoorNeeds outdoors,
         PlantingOut planting,
-        Sources sources) {
+        Sources sources,
+        Learnt learnt) {
 
     private static final double STANDARD_CELL_VOLUME = 40;
 
@@ -48,12 +50,13 @@ public record Crop(
         Objects.requireNonNull(cold);
         Objects.requireNonNull(tending);
         Objects.requireNonNull(outdoors);
+        Objects.requireNonNull(learnt);
         if (!(leafLimit > 0)) {
             throw new IllegalArgumentException("The leaf limit of " + name + " must be positive.");
         }
     }
 
-    /** One to which cold does what it does to its class, and that is tended like most. */
+    /** One of which nothing was learnt beside its figures; cold does to it what it does to its class, and it is tended like most. */
     public Crop(
             CropCode code,
             String name,
@@ -81,7 +84,8 @@ public record Crop(
                 Tending.NONE,
                 outdoors,
                 planting,
-                sources);
+                sources,
+                Learnt.NOTHING);
     }
 
     /** How it gets from seed to the field. */
@@ -89,14 +93,20 @@ public record Crop(
         return new Development(emergence, leaves, hardiness.daysOut());
     }
 
-    /** The same with what counts of its leaves taught this nursery. */
-    public Crop taught(TaughtPace pace) {
+    /**
+     * The same with what was learnt.
+     *
+     * @param coming pace of its emergence at each place
+     * @param growing pace of its leaves at each place
+     * @param beside all else
+     */
+    public Crop taught(TaughtPace coming, TaughtPace growing, Learnt beside) {
         return new Crop(
                 code,
                 name,
                 hardiness,
-                emergence,
-                leaves.with(pace),
+                emergence.with(coming),
+                leaves.with(growing),
                 growAt,
                 leafLimit,
                 cells,
@@ -105,7 +115,8 @@ public record Crop(
                 tending,
                 outdoors,
                 planting,
-                sources);
+                sources,
+                beside);
     }
 
     /** The same, tended and set otherwise. */
@@ -124,7 +135,8 @@ public record Crop(
                 otherwise,
                 outdoors,
                 planting,
-                sources);
+                sources,
+                learnt);
     }
 
     /**

@@ -122,7 +122,8 @@ public final class CropSheet {
                         row.wholeNumber("maturity_days"),
                         new LongDays(row.numberOr("long_day_hours", 0), row.numberOr("long_day_warmth", 0))),
                 new PlantingOut(row.wholeNumber("spacing"), row.words("planting_depth"), row.text("caution")),
-                new Sources(row.words("emergence_source"), row.words("growth_source")));
+                new Sources(row.words("emergence_source"), row.words("growth_source")),
+                Learnt.NOTHING);
     }
 
     private static Hardiness hardiness(SheetRow row) {

@@ -4,11 +4,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import kiver.core.crop.Survival;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.PaceSpread;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
-import kiver.core.seed.Survival;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
@@ -212,6 +212,11 @@ public final class EmergenceWatch {
         return counts.isEmpty()
                 ? Optional.empty()
                 : Optional.of(expectedAt(counts.get(counts.size() - 1).progress()));
+    }
+
+    /** Standard deviation of the grid of paces before any count, of the logarithm. */
+    public static double beforeAnyCount(PaceSpread pace) {
+        return WIDER_GRID * pace.logDeviation();
     }
 
     /** What is known of the batch's pace after the counts. */

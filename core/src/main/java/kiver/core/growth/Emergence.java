@@ -1,5 +1,6 @@
 package kiver.core.growth;
 
+import java.util.Objects;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -11,8 +12,9 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * @param temperatures of emergence
  * @param daysAtBest days from sowing until the median seedling shows, at the optimum and sown 13 mm deep; positive
  * @param spread standard deviation of the logarithm of progress, about 0.15 even to 0.35 ragged; positive
+ * @param taught what this nursery has learnt beside these figures
  */
-public record Emergence(CardinalTemperatures temperatures, double daysAtBest, double spread) {
+public record Emergence(CardinalTemperatures temperatures, double daysAtBest, double spread, TaughtPace taught) {
 
     private static final NormalDistribution STANDARD_NORMAL = NormalDistribution.of(0, 1);
 
@@ -20,6 +22,17 @@ public record Emergence(CardinalTemperatures temperatures, double daysAtBest, do
         if (!(daysAtBest > 0) || !(spread > 0)) {
             throw new IllegalArgumentException("Days to emergence and their spread must be positive.");
         }
+        Objects.requireNonNull(taught);
+    }
+
+    /** As the crop's figures say, with nothing taught. */
+    public Emergence(CardinalTemperatures temperatures, double daysAtBest, double spread) {
+        this(temperatures, daysAtBest, spread, TaughtPace.NOTHING);
+    }
+
+    /** The same with what was taught. */
+    public Emergence with(TaughtPace pace) {
+        return new Emergence(temperatures, daysAtBest, spread, pace);
     }
 
     /**

@@ -8,8 +8,17 @@ package kiver.core.growth;
  */
 public record Paces(PaceSpread emergence, PaceSpread leaves) {
 
-    /** As long as nobody has counted leaves. */
-    public Paces(PaceSpread emergence) {
-        this(emergence, PaceSpread.BEFORE_ANY_COUNT);
+    /** Of a batch like its crop. */
+    public static final Paces BEFORE_ANY_COUNT = of(0, 0);
+
+    /**
+     * Of a batch of which nothing was counted.
+     *
+     * @param emergence logarithm of the pace that is known of its kind; positive is slower
+     * @param leaves the same of its leaves
+     */
+    public static Paces of(double emergence, double leaves) {
+        double deviation = PaceSpread.BEFORE_ANY_COUNT.logDeviation();
+        return new Paces(new PaceSpread(emergence, deviation), new PaceSpread(leaves, deviation));
     }
 }

@@ -29,8 +29,8 @@ public final class ProgressSeries {
     }
 
     /** Emergence progress at a place, one series for each of its scenarios: 1 is the median seedling up. */
-    public static List<ProgressSeries> ofEmergence(Emergence emergence, List<ClimateSeries> scenarios) {
-        double perDayAtBest = 1 / emergence.daysAtBest();
+    public static List<ProgressSeries> ofEmergence(Emergence emergence, PlaceId place, List<ClimateSeries> scenarios) {
+        double perDayAtBest = 1 / (emergence.daysAtBest() * emergence.taught().longerAt(place));
         return summed(scenarios, emergence.temperatures(), light -> perDayAtBest);
     }
 

@@ -116,7 +116,7 @@ public final class Season {
     /** Emergence progress at a place, one series for each scenario. */
     public List<ProgressSeries> emergence(PlaceId id, Emergence emergence) {
         return progress.computeIfAbsent(
-                new Key(id, emergence), key -> ProgressSeries.ofEmergence(emergence, climate(id)));
+                new Key(id, emergence), key -> ProgressSeries.ofEmergence(emergence, id, climate(id)));
     }
 
     /** Leaf progress at a place, one series for each scenario. */
@@ -134,13 +134,8 @@ public final class Season {
      *
      * @param way the places
      * @param crop how it develops
-     * @param emergencePace what is known of how fast it comes up
+     * @param paces what is known of how fast it comes up and its leaves unfold
      */
-    public List<Scenario> scenarios(Way way, Development crop, PaceSpread emergencePace) {
-        return scenarios(way, crop, new Paces(emergencePace));
-    }
-
-    /** The same where something is known of how fast its leaves unfold, too. */
     public List<Scenario> scenarios(Way way, Development crop, Paces paces) {
         return crossed(way, crop, paces, scatter);
     }
@@ -149,18 +144,13 @@ public final class Season {
      * Other draws of the same: every weather year with several paces of emergence and of leaves that have nothing to do
      * with those of {@link #scenarios}. A chance is read from these, never from those on which a day was chosen.
      */
-    public List<Scenario> freshDraws(Way way, Development crop, PaceSpread emergencePace) {
-        return freshDraws(way, crop, new Paces(emergencePace));
-    }
-
-    /** The same where something is known of how fast its leaves unfold, too. */
     public List<Scenario> freshDraws(Way way, Development crop, Paces paces) {
         return crossed(way, crop, paces, freshScatter);
     }
 
     /** Twice as many draws, for the chance of something that is to be promised. */
-    public List<Scenario> manyFreshDraws(Way way, Development crop, PaceSpread emergencePace) {
-        return crossed(way, crop, new Paces(emergencePace), manyFreshScatter);
+    public List<Scenario> manyFreshDraws(Way way, Development crop, Paces paces) {
+        return crossed(way, crop, paces, manyFreshScatter);
     }
 
     private List<Scenario> crossed(Way way, Development crop, Paces paces, double[][] pairs) {

@@ -4,7 +4,7 @@ import java.util.Map;
 import kiver.core.place.PlaceId;
 
 /**
- * What counts of leaves have taught this nursery of how fast a crop makes them here, beside the crop's own figures.
+ * What counts have taught this nursery of how fast a crop goes through a stage here, beside the crop's own figures.
  *
  * @param elsewhere logarithm of the pace where nothing was counted at the place itself; positive is slower
  * @param at the same at places of which counts told
@@ -18,7 +18,7 @@ public record TaughtPace(double elsewhere, Map<PlaceId, Double> at) {
         at = Map.copyOf(at);
     }
 
-    /** Times as long as the crop's figures say that a leaf takes at a place; above 1 is slower. */
+    /** Times as long as the crop's figures say that it takes at a place; above 1 is slower. */
     public double longerAt(PlaceId place) {
         return Math.exp(at.getOrDefault(place, elsewhere));
     }

@@ -13,6 +13,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.batch.CellState;
 import kiver.core.batch.DatedRelease;
+import kiver.core.crop.Descent;
 import kiver.core.order.LineId;
 import kiver.core.order.PlantShares;
 import kiver.core.plan.ContainerPath;
@@ -94,6 +95,14 @@ public record BatchFile(
                 .findFirst()
                 .map(sowing -> sowing.sown().lot())
                 .orElse(batch.lot());
+    }
+
+    /** What its plants are of. */
+    public Descent descent() {
+        return new Descent(
+                batch.crop(),
+                batch.varietyId(),
+                batch.isBoughtIn() ? Descent.ANY : lotSown().number());
     }
 
     /** What of it left with growers and was not taken back. */

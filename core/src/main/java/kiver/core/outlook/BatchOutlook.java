@@ -10,7 +10,6 @@ import kiver.core.batch.BatchStage;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceVerdict;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
@@ -180,8 +179,8 @@ public record BatchOutlook(
         Way planned = file.batch().way();
         return new CountBack(
                 path(),
-                season.scenarios(planned, crop.development(), PaceSpread.BEFORE_ANY_COUNT),
-                season.freshDraws(planned, crop.development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.scenarios(planned, crop.development(), crop.learnt().paces()),
+                season.freshDraws(planned, crop.development(), crop.learnt().paces()),
                 season.firstDay(),
                 SeedlingLight.at(season, planned.growingOn(), crop.leaves()));
     }

@@ -8,12 +8,11 @@ import java.util.function.Function;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellState;
 import kiver.core.crop.Crop;
+import kiver.core.crop.Survival;
 import kiver.core.emerge.EmergenceWatch;
 import kiver.core.order.LineId;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
-import kiver.core.seed.Survival;
-import kiver.core.sow.Allowances;
 import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowQuantity;
 
@@ -33,7 +32,7 @@ record EnoughPlants(
     /** The chance of at least so many plants more, 0 to 1. */
     double chanceOf(int wanted) {
         BatchState state = file.state();
-        Survival living = Allowances.USUAL.living();
+        Survival living = crop.learnt().living();
         if (file.batch().isBoughtIn()) {
             return living.over(wayToGo()).chanceOfAtLeast(file.plantsAlive() + cellsToSow(), wanted);
         }

@@ -1,7 +1,6 @@
 package kiver.core.outlook;
 
 import java.util.List;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Standing;
@@ -21,6 +20,6 @@ public record Journey(Path path, Standing standing, Way way, Paces paces) {
 
     /** Of a batch for which nothing lies ahead, or nothing can be worked out. */
     static Journey none(Way planned) {
-        return new Journey(NOWHERE, Standing.sownAt(0), planned, new Paces(PaceSpread.BEFORE_ANY_COUNT));
+        return new Journey(NOWHERE, Standing.sownAt(0), planned, Paces.BEFORE_ANY_COUNT);
     }
 }

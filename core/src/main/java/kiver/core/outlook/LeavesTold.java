@@ -37,17 +37,18 @@ record LeavesTold(double leaves, PaceSpread pace) {
      *
      * @param seen true leaves of each plant that was counted; not empty
      * @param expected leaves at the crop's mean pace on that day, 0 or more
+     * @param known of the pace before
      */
-    static LeavesTold of(List<Integer> seen, double expected) {
+    static LeavesTold of(List<Integer> seen, double expected, PaceSpread known) {
         double mean = mean(seen);
         double look = look(seen);
-        double model = square(PaceSpread.BEFORE_ANY_COUNT.logDeviation() * expected) + square(STARTED);
+        double model = square(known.logDeviation() * expected) + square(STARTED);
         double leaves = (mean / look + expected / model) / (1 / look + 1 / model);
         return new LeavesTold(
                 leaves,
                 pace(seen, expected)
-                        .map(told -> PaceSpread.BEFORE_ANY_COUNT.told(told.logMean(), told.logDeviation()))
-                        .orElse(PaceSpread.BEFORE_ANY_COUNT));
+                        .map(told -> known.told(told.logMean(), told.logDeviation()))
+                        .orElse(known));
     }
 
     /** What a look alone tells of a pace; nothing where there is no leaf yet and none was to be expected. */

@@ -11,7 +11,7 @@ import kiver.core.batch.CellCondition;
 import kiver.core.batch.Tended;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
-import kiver.core.crop.LeafTelling;
+import kiver.core.crop.PaceTelling;
 import kiver.core.emerge.CountSoFar;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.emerge.EmergenceWatch;
@@ -61,7 +61,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 batch.isBoughtIn() ? Optional.empty() : course.map(made -> watch(state, crop, germination, made));
         PaceSpread pace = watch.filter(made -> !state.cellsUp().isEmpty())
                 .map(EmergenceWatch::pace)
-                .orElse(PaceSpread.BEFORE_ANY_COUNT);
+                .orElse(crop.learnt().paces().emergence());
         List<Potting> pottings =
                 containers.pottings(crop, batch.stage().from(), batch.plan().pottedLate());
         Standing worked =
@@ -70,11 +70,14 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 worked.hasEmerged() ? lastLeaves(state, LocalDate.MAX) : Optional.empty();
         Optional<Standing> atTheLook =
                 look.map(seen -> standing(course.orElseThrow(), file, pace, pottings, seen.getKey()));
-        Optional<LeavesTold> told = look.map(
-                seen -> LeavesTold.of(seen.getValue(), atTheLook.orElseThrow().leafProgress()));
+        Optional<LeavesTold> told = look.map(seen -> LeavesTold.of(
+                seen.getValue(),
+                atTheLook.orElseThrow().leafProgress(),
+                crop.learnt().paces().leaves()));
         Standing standing = told.map(leaves -> leaves.truing(atTheLook.orElseThrow(), worked))
                 .orElse(worked);
-        PaceSpread leafPace = told.map(LeavesTold::pace).orElse(PaceSpread.BEFORE_ANY_COUNT);
+        PaceSpread leafPace =
+                told.map(LeavesTold::pace).orElse(crop.learnt().paces().leaves());
         Paces paces = new Paces(pace, leafPace);
         RootsTold roots = RootsTold.of(
                 state,
@@ -127,7 +130,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
      * @param batch as it stands
      * @param untaught its crop as its figures say, with nothing taught
      */
-    public Optional<LeafTelling> telling(BatchOutlook batch, Crop untaught) {
+    public Optional<PaceTelling> telling(BatchOutlook batch, Crop untaught) {
         BatchState state = batch.file().state();
         Optional<BatchCourse> course = course(state, untaught);
         Optional<Map.Entry<LocalDate, List<Integer>>> look =
@@ -146,9 +149,9 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 .leafProgress();
         LocalDate up = season.firstDay().plusDays((long) batch.standing().emergedAt());
         return LeavesTold.pace(look.get().getValue(), expected)
-                .map(pace -> new LeafTelling(
+                .map(pace -> new PaceTelling(
                         batch.number(),
-                        untaught.code(),
+                        batch.file().descent(),
                         mostLeaves(state.placements(), course.get(), up, day),
                         pace.logMean(),
                         pace.logDeviation()));
@@ -206,7 +209,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 .map(look -> Map.entry(look.getKey(), look.getValue().leaves()));
     }
 
-    private Optional<BatchCourse> course(BatchState state, Crop crop) {
+    Optional<BatchCourse> course(BatchState state, Crop crop) {
         return state.sownOn()
                 .filter(sown -> !sown.isBefore(season.firstDay()))
                 .map(sown -> new BatchCourse(
@@ -253,7 +256,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
         return most;
     }
 
-    private static EmergenceWatch watch(BatchState state, Crop crop, Germination germination, BatchCourse course) {
+    static EmergenceWatch watch(BatchState state, Crop crop, Germination germination, BatchCourse course) {
         List<CountSoFar> counts = new ArrayList<>();
         int most = 0;
         for (Map.Entry<LocalDate, Integer> count : state.cellsUp().entrySet()) {
@@ -264,7 +267,7 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
         return new EmergenceWatch(
                 crop.emergence(),
                 germination,
-                PaceSpread.BEFORE_ANY_COUNT,
+                crop.learnt().paces().emergence(),
                 state.balance().sown(),
                 seedsPerCell,
                 counts);

@@ -68,8 +68,10 @@ public record WaitOrResow(double waiting, int living, int missing, List<Resowing
                 .orElse(0);
         double inTime = batch.forecast().chanceOnTarget() * (1 - batch.lossTonight());
         int seedsPerCell = file.batch().seedsPerCell();
-        SowQuantity quantity =
-                new SowQuantity(GerminationNodes.of(next).withMishaps(), seedsPerCell, Allowances.USUAL.living());
+        SowQuantity quantity = new SowQuantity(
+                GerminationNodes.of(next).withMishaps(),
+                seedsPerCell,
+                batch.crop().learnt().living());
         List<Resowing> resowings = new ArrayList<>();
         if (wanted > 0) {
             int cells = cells(wanted, atLeast, quantity);

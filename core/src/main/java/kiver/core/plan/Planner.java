@@ -91,11 +91,11 @@ public final class Planner {
     }
 
     private static SowingOption single(PlanRequest request, GerminationNodes nodes, int seedsPerCell, int aim) {
-        SowQuantity quantity =
-                new SowQuantity(nodes, seedsPerCell, request.allowances().survival());
+        SowQuantity quantity = new SowQuantity(
+                nodes, seedsPerCell, request.crop().learnt().living().mean());
         int cells = quantity.cellsNeeded(aim, request.allowances().confidence());
         SowQuantity asItMayGo = new SowQuantity(
-                nodes.withMishaps(), seedsPerCell, request.allowances().living());
+                nodes.withMishaps(), seedsPerCell, request.crop().learnt().living());
         return option(
                 request,
                 seedsPerCell,
@@ -106,7 +106,7 @@ public final class Planner {
     private static SowingOption clumps(PlanRequest request, GerminationNodes nodes, int aim) {
         CellHabits habits = request.crop().cells();
         ClumpSizes sizes = new ClumpSizes(nodes, habits.clumpSeeds(), habits.seedlingsPerSeed());
-        double survival = request.allowances().survival();
+        double survival = request.crop().learnt().living().mean();
         int cells = sizes.cellsNeeded(aim, request.allowances().confidence(), survival);
         return option(
                 request,

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import kiver.core.crop.Container;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
@@ -354,13 +353,17 @@ public final class PromiseCheck {
         return new CountBack(
                 path,
                 scenarios(request, way),
-                season.manyFreshDraws(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.manyFreshDraws(
+                        way,
+                        request.crop().development(),
+                        request.crop().learnt().paces()),
                 season.firstDay(),
                 SeedlingLight.at(season, way.growingOn(), request.crop().leaves()));
     }
 
     private List<Scenario> scenarios(PlanRequest request, Way way) {
-        return season.scenarios(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT);
+        return season.scenarios(
+                way, request.crop().development(), request.crop().learnt().paces());
     }
 
     private List<Stay> stays(PlanRequest request, Way way, LocalDate sowDay, LocalDate target, List<Double> slots) {

@@ -5,7 +5,6 @@ import java.util.Optional;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.order.OutdoorSeason;
@@ -39,8 +38,14 @@ public record StillToSow(DateSpread ready, LocalDate goesOut, double chance, Opt
     public static Optional<StillToSow> of(PlanRequest request, Season season, Way way, LocalDate sowDay) {
         CountBack countBack = new CountBack(
                 request.path(),
-                season.scenarios(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT),
-                season.manyFreshDraws(way, request.crop().development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.scenarios(
+                        way,
+                        request.crop().development(),
+                        request.crop().learnt().paces()),
+                season.manyFreshDraws(
+                        way,
+                        request.crop().development(),
+                        request.crop().learnt().paces()),
                 season.firstDay(),
                 SeedlingLight.at(season, way.growingOn(), request.crop().leaves()));
         Optional<DateSpread> ready = new MilestoneSpreads(
@@ -80,7 +85,7 @@ public record StillToSow(DateSpread ready, LocalDate goesOut, double chance, Opt
         SowQuantity quantity = new SowQuantity(
                 GerminationNodes.of(request.germination()).withMishaps(),
                 1,
-                request.allowances().living());
+                request.crop().learnt().living());
         int low = 0;
         int high = cells;
         while (low < high) {

@@ -2,6 +2,7 @@ package kiver.core.sow;
 
 import java.time.LocalDate;
 import java.util.OptionalInt;
+import kiver.core.crop.Survival;
 import kiver.core.seed.Germination;
 import kiver.core.seed.GerminationNodes;
 
@@ -39,7 +40,7 @@ public record LotWorth(Germination germination, LocalDate testedOn) {
 
     private static OptionalInt cells(Germination germination) {
         try {
-            return OptionalInt.of(new SowQuantity(GerminationNodes.of(germination), 2, Allowances.USUAL.survival())
+            return OptionalInt.of(new SowQuantity(GerminationNodes.of(germination), 2, Survival.USUAL.mean())
                     .cellsNeeded(100, Allowances.USUAL.confidence()));
         } catch (IllegalArgumentException noNumberIsEnough) {
             return OptionalInt.empty();

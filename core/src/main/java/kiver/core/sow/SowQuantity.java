@@ -1,7 +1,7 @@
 package kiver.core.sow;
 
+import kiver.core.crop.Survival;
 import kiver.core.seed.GerminationNodes;
-import kiver.core.seed.Survival;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 
 /**

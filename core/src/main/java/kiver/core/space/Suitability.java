@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import kiver.core.crop.Crop;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
@@ -101,7 +100,7 @@ public final class Suitability {
     }
 
     private List<Scenario> scenarios(Way way) {
-        return season.scenarios(way, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
+        return season.scenarios(way, crop.development(), crop.learnt().paces());
     }
 
     private double cost(Way way, double chance, LocalDate sowDay, List<Stay> stays) {

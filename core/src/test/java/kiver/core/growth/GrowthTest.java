@@ -66,8 +66,8 @@ class GrowthTest {
     @Test
     void emergesAfterTheDaysOfAConstantTemperature() {
         Emergence emergence = new Emergence(COOL, 5, 0.2);
-        ProgressSeries series =
-                ProgressSeries.ofEmergence(emergence, List.of(constant(14, 60))).get(0);
+        ProgressSeries series = ProgressSeries.ofEmergence(emergence, new PlaceId(1), List.of(constant(14, 60)))
+                .get(0);
         assertThat(series.timeReaching(3, 1)).isCloseTo(3 + emergence.daysAt(14), within(0.02));
         assertThat(series.timeReaching(0, 1000)).isEqualTo(ProgressSeries.NEVER);
         assertThat(series.timeReaching(60, 1)).isEqualTo(ProgressSeries.NEVER);
@@ -82,7 +82,8 @@ class GrowthTest {
             double minimum = -8 + 25 * random.nextDouble();
             days.add(new DailyRange(minimum, minimum + 15 * random.nextDouble()));
         }
-        ProgressSeries series = ProgressSeries.ofEmergence(new Emergence(COOL, 4, 0.2), List.of(climate(days)))
+        ProgressSeries series = ProgressSeries.ofEmergence(
+                        new Emergence(COOL, 4, 0.2), new PlaceId(1), List.of(climate(days)))
                 .get(0);
         double before = 0;
         for (double wanted = 0.5; wanted < 10; wanted += 0.7) {
@@ -204,7 +205,8 @@ class GrowthTest {
         ProgressSeries leaves = ProgressSeries.ofLeaves(
                         new LeafGrowth(COOL, 0.25, 12), new PlaceId(1), List.of(climate))
                 .get(0);
-        ProgressSeries emergence = ProgressSeries.ofEmergence(new Emergence(COOL, 5, 0.2), List.of(climate))
+        ProgressSeries emergence = ProgressSeries.ofEmergence(
+                        new Emergence(COOL, 5, 0.2), new PlaceId(1), List.of(climate))
                 .get(0);
         return new Scenario(
                 emergence,

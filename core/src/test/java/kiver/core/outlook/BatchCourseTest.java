@@ -15,7 +15,7 @@ import kiver.core.growth.CardinalTemperatures;
 import kiver.core.growth.Development;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
-import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Potting;
 import kiver.core.growth.Scenario;
@@ -146,7 +146,7 @@ class BatchCourseTest {
 
     private static List<Scenario> scenarios(PlaceId growingOn) {
         return SEASON.scenarios(
-                new Way(WARM, growingOn, COOL), new Development(EMERGENCE, LEAVES), PaceSpread.BEFORE_ANY_COUNT);
+                new Way(WARM, growingOn, COOL), new Development(EMERGENCE, LEAVES), Paces.BEFORE_ANY_COUNT);
     }
 
     private static BatchCourse course(BatchState state) {

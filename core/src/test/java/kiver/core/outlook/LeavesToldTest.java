@@ -18,20 +18,25 @@ class LeavesToldTest {
     /** Worked by hand: what is worked out and what was seen, each by its precision. */
     @Test
     void theLookIsWeighedAgainstWhatWasWorkedOut() {
-        LeavesTold told = LeavesTold.of(List.of(3, 3, 3, 3, 3), EXPECTED);
+        LeavesTold told = LeavesTold.of(List.of(3, 3, 3, 3, 3), EXPECTED, PaceSpread.BEFORE_ANY_COUNT);
         double look = 0.18 * 0.18 + (0.45 * 0.45 + 0.16) / 5;
         double model = 0.6 * 0.6 + 0.09;
         assertThat(told.leaves()).isCloseTo((3 / look + 4 / model) / (1 / look + 1 / model), within(1e-12));
         double variance = (look + 0.09) / 9;
         assertThat(told.pace().logMean())
                 .isCloseTo(Math.log(4 / 3.0) / variance / (1 / 0.0225 + 1 / variance), within(1e-12));
-        assertThat(LeavesTold.of(List.of(0, 0), 0.1).pace()).isEqualTo(PaceSpread.BEFORE_ANY_COUNT);
-        assertThat(LeavesTold.of(Collections.nCopies(5, 0), 2).pace().logMean()).isPositive();
+        assertThat(LeavesTold.of(List.of(0, 0), 0.1, PaceSpread.BEFORE_ANY_COUNT)
+                        .pace())
+                .isEqualTo(PaceSpread.BEFORE_ANY_COUNT);
+        assertThat(LeavesTold.of(Collections.nCopies(5, 0), 2, PaceSpread.BEFORE_ANY_COUNT)
+                        .pace()
+                        .logMean())
+                .isPositive();
     }
 
     @Test
     void whatWasSeenStandsInPlaceOfWhatWasWorkedOutAndGrowthSinceIsAdded() {
-        LeavesTold told = LeavesTold.of(List.of(1, 1, 1, 1, 1), EXPECTED);
+        LeavesTold told = LeavesTold.of(List.of(1, 1, 1, 1, 1), EXPECTED, PaceSpread.BEFORE_ANY_COUNT);
         Standing look = Standing.arrivingAt(20, EXPECTED);
         Standing now = told.truing(look, look.withLeaves(EXPECTED + 1));
         double pace = Math.exp(told.pace().logMean());
@@ -52,7 +57,8 @@ class LeavesToldTest {
                     .boxed()
                     .toList();
             before += Math.abs(truly - EXPECTED);
-            after += Math.abs(truly - LeavesTold.of(seen, EXPECTED).leaves());
+            after += Math.abs(truly
+                    - LeavesTold.of(seen, EXPECTED, PaceSpread.BEFORE_ANY_COUNT).leaves());
         }
         assertThat(after).isLessThan(0.7 * before);
     }

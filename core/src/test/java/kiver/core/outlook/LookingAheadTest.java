@@ -19,13 +19,12 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
+import kiver.core.crop.Survival;
 import kiver.core.emerge.EmergenceVerdict;
-import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.order.LineId;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.CountBack;
-import kiver.core.seed.Survival;
-import kiver.core.sow.Allowances;
 import kiver.core.space.Stay;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.junit.jupiter.api.Test;
@@ -38,7 +37,7 @@ class LookingAheadTest {
         BatchOutlook outlook = BatchSamples.outlook(BatchSamples.file(any, BatchSamples.nothing()));
         return new CountBack(
                         outlook.path(),
-                        SEASON.scenarios(WAY, KALE.development(), PaceSpread.BEFORE_ANY_COUNT),
+                        SEASON.scenarios(WAY, KALE.development(), Paces.BEFORE_ANY_COUNT),
                         SEASON.firstDay())
                 .windowFor(TARGET, TODAY)
                 .orElseThrow()
@@ -83,7 +82,7 @@ class LookingAheadTest {
                 BatchSamples.file(batch, counted, BatchSamples.promised(1, "Alder Field", 44, TARGET)));
         LocalDate up = counted.cellsUp().firstKey();
         double toGo = (double) (TARGET.toEpochDay() - TODAY.toEpochDay()) / (TARGET.toEpochDay() - up.toEpochDay());
-        Survival living = Allowances.USUAL.living().over(toGo);
+        Survival living = Survival.USUAL.over(toGo);
         BetaDistribution spread =
                 BetaDistribution.of(living.mean() * living.weight(), (1 - living.mean()) * living.weight());
         SplittableRandom random = new SplittableRandom(4);

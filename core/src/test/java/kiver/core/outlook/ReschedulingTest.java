@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import kiver.core.Samples;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.ProgressSeries;
@@ -37,9 +36,7 @@ class ReschedulingTest {
     private static Rescheduling growing(boolean hardening) {
         Standing standing = new Standing(NOW, 0, NOW - 5, 1, 0, ProgressSeries.NEVER, hardening, 0);
         return new Rescheduling(
-                SEASON,
-                kale(60),
-                new Journey(new Path(4, 6, 3), standing, WAY, new Paces(PaceSpread.BEFORE_ANY_COUNT)));
+                SEASON, kale(60), new Journey(new Path(4, 6, 3), standing, WAY, Paces.BEFORE_ANY_COUNT));
     }
 
     @Test

@@ -12,7 +12,7 @@ import java.time.LocalDate;
 import java.util.List;
 import kiver.core.Samples;
 import kiver.core.crop.Crop;
-import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import org.junit.jupiter.api.Test;
@@ -76,8 +76,8 @@ class SeedlingLightTest {
     private static CountBack countBack(Season season, SeedlingLight light, Path path) {
         return new CountBack(
                 path,
-                season.scenarios(WAY, KALE.development(), PaceSpread.BEFORE_ANY_COUNT),
-                season.freshDraws(WAY, KALE.development(), PaceSpread.BEFORE_ANY_COUNT),
+                season.scenarios(WAY, KALE.development(), Paces.BEFORE_ANY_COUNT),
+                season.freshDraws(WAY, KALE.development(), Paces.BEFORE_ANY_COUNT),
                 season.firstDay(),
                 light);
     }

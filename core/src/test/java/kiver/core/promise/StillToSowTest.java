@@ -19,7 +19,7 @@ import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
 import kiver.core.crop.OutdoorNeeds;
 import kiver.core.growth.CardinalTemperatures;
-import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Standing;
@@ -47,7 +47,7 @@ class StillToSowTest {
     /** The same followed through every fresh draw, one by one. */
     private static double followed(PlanRequest request, LocalDate sown, LocalDate out) {
         Crop crop = request.crop();
-        List<Scenario> draws = SEASON.manyFreshDraws(WAY, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
+        List<Scenario> draws = SEASON.manyFreshDraws(WAY, crop.development(), Paces.BEFORE_ANY_COUNT);
         Path path = request.path();
         Standing standing = Standing.sownAt(ChronoUnit.DAYS.between(SEASON.firstDay(), sown));
         double due = ChronoUnit.DAYS.between(SEASON.firstDay(), out);
@@ -88,7 +88,9 @@ class StillToSowTest {
         PlanRequest request = request(kale(60), MODULES, 1, TODAY.plusDays(60), 200, LOT);
         int plants = StillToSow.of(request, SEASON, WAY, SOWN).orElseThrow().plants();
         SowQuantity quantity = new SowQuantity(
-                GerminationNodes.of(LOT).withMishaps(), 1, request.allowances().living());
+                GerminationNodes.of(LOT).withMishaps(),
+                1,
+                request.crop().learnt().living());
         assertThat(quantity.chanceOfAtLeast(plants, 200)).isGreaterThanOrEqualTo(0.95);
         assertThat(quantity.chanceOfAtLeast(plants + 1, 200)).isLessThan(0.95);
     }

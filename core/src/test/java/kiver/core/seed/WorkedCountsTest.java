@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
+import kiver.core.crop.Survival;
 import org.junit.jupiter.api.Test;
 
 /** Figures that were worked out independently, by quadrature and exact enumeration. */

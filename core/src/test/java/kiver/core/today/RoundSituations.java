@@ -18,7 +18,6 @@ import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.emerge.EmergenceVerdict;
 import kiver.core.growth.DateSpread;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Standing;
@@ -159,11 +158,7 @@ abstract class RoundSituations {
                     new BatchFile(batch, runs, promises, state),
                     crop,
                     new ContainerPath(kind, containers),
-                    new Journey(
-                            new Path(4, 6, programme),
-                            Standing.sownAt(0),
-                            batch.way(),
-                            new Paces(PaceSpread.BEFORE_ANY_COUNT)),
+                    new Journey(new Path(4, 6, programme), Standing.sownAt(0), batch.way(), Paces.BEFORE_ANY_COUNT),
                     emerging,
                     new Chances(0.9, Map.of()),
                     new BatchForecast(

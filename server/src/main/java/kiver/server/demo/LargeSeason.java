@@ -189,7 +189,7 @@ class LargeSeason implements ApplicationRunner {
                 5);
         LocalDate sowDay = new CountBack(
                         path,
-                        season.scenarios(way, crop.development(), PaceSpread.BEFORE_ANY_COUNT)
+                        season.scenarios(way, crop.development(), crop.learnt().paces())
                                 .subList(0, 9),
                         season.firstDay())
                 .lastEvenOdds(target, DAY);

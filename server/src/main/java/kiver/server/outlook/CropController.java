@@ -185,7 +185,7 @@ class CropController {
 
     private static List<StageAt> stages(Crop crop, Season season, PlaceId place, LocalDate day) {
         Way way = new Way(place, place, place);
-        var scenarios = season.scenarios(way, crop.development(), PaceSpread.BEFORE_ANY_COUNT);
+        var scenarios = season.scenarios(way, crop.development(), crop.learnt().paces());
         Standing sown =
                 Standing.sownAt((double) (day.toEpochDay() - season.firstDay().toEpochDay()));
         List<StageAt> stages = new ArrayList<>();

@@ -96,7 +96,9 @@ class Bookings {
     /** Cells in which something must come up for a plan to be met. */
     static int cellsNeeded(PlanRequests.Prepared prepared, SowingOption option) {
         int needed = (int) Math.ceil(
-                prepared.request().line().plants() / Allowances.USUAL.survival() / plantsToACellThatIsUp(prepared));
+                prepared.request().line().plants()
+                / prepared.request().crop().learnt().living().mean()
+                / plantsToACellThatIsUp(prepared));
         return Math.min(needed, option.cells());
     }
 

@@ -92,8 +92,8 @@ public class BuyingIn {
     }
 
     /** Plants to buy so that enough of them live to be handed over. */
-    public static int plantsToBuy(int plants) {
-        return (int) Math.ceil(plants / Allowances.USUAL.survival());
+    public static int plantsToBuy(int plants, Crop crop) {
+        return (int) Math.ceil(plants / crop.learnt().living().mean());
     }
 
     private Optional<OrderedLine> lineOf(BuyingEntry entry) {

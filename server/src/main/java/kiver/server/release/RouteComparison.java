@@ -228,10 +228,11 @@ class RouteComparison {
         if (own.isPresent()) {
             return standing(Route.BOUGHT_IN, line, own.get());
         }
-        HardeningProgramme programme = BuyingIn.hardeningOf(crops.crop(line.crop()));
+        Crop crop = crops.crop(line.crop());
+        HardeningProgramme programme = BuyingIn.hardeningOf(crop);
         LocalDate arrives = line.target().minusDays(programme.days());
         boolean inTime = !arrives.isBefore(edits.today());
-        int bought = BuyingIn.plantsToBuy(plants);
+        int bought = BuyingIn.plantsToBuy(plants, crop);
         Container container = crops.container(line.container());
         double slots = container.slots() * Math.ceil(bought / (double) container.cells());
         Optional<Double> price = seeds.lastPriceOf(line.crop().written());
@@ -243,7 +244,7 @@ class RouteComparison {
                 null,
                 new DateSpread(line.target(), line.target(), line.target()),
                 inTime
-                        ? Allowances.USUAL.living().chanceOfAtLeast(bought, (int)
+                        ? crop.learnt().living().chanceOfAtLeast(bought, (int)
                                 Math.ceil(plants * (1 - line.under()) - 1e-9))
                         : 0,
                 price.map(each -> each * bought

@@ -1,4 +1,4 @@
-package kiver.core.seed;
+package kiver.core.crop;
 
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
@@ -10,6 +10,9 @@ import org.apache.commons.statistics.distribution.BinomialDistribution;
  * @param weight plants that this knowledge is worth, positive; infinite where the share is certain
  */
 public record Survival(double mean, double weight) {
+
+    /** Before a nursery has seen its own: one in twenty is lost, as sure of it as by three batches counted to the end. */
+    public static final Survival USUAL = new Survival(0.95, 60);
 
     private static final int NODES = 25;
 
