@@ -173,7 +173,8 @@ public final class ChancesComeTrue {
             germination *= random.nextDouble();
         }
         double survival = beta(
-                request.allowances().survival() * 60, (1 - request.allowances().survival()) * 60);
+                request.crop().learnt().living().mean() * 60,
+                (1 - request.crop().learnt().living().mean()) * 60);
         double good = (1 - Math.pow(1 - germination, seeds)) * survival;
         int living = 0;
         for (int cell = 0; cell < plan.chosen().orElseThrow().cells(); cell++) {

@@ -12,7 +12,7 @@ import kiver.core.growth.CardinalTemperatures;
 import kiver.core.growth.Development;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
-import kiver.core.growth.PaceSpread;
+import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;

@@ -13,7 +13,8 @@ import kiver.core.crop.CropCode;
 import kiver.core.tray.CellRun;
 import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
-import kiver.server.crop.LeafTellings;
+import kiver.server.crop.LibraryBook;
+import kiver.server.crop.PaceTellings;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -39,7 +40,10 @@ class LeavesTeachTest {
     CropBook crops;
 
     @Autowired
-    LeafTellings tellings;
+    LibraryBook library;
+
+    @Autowired
+    PaceTellings tellings;
 
     private CropCode kind;
 
@@ -73,7 +77,7 @@ class LeavesTeachTest {
 
         nursery.record(nursery.hand, counted, "looks", "\"leaves\":[2,2,1,2,2]").andExpect(status().isOk());
         assertThat(longer()).as("far fewer than expected").isGreaterThan(1.05);
-        assertThat(crops.crop(kind, counted))
+        assertThat(crops.crop(batches.file(counted).descent(), counted))
                 .as("by its own count it is told itself")
                 .isEqualTo(untaught());
         assertThat(ready(next)).isGreaterThan(before);
@@ -110,10 +114,10 @@ class LeavesTeachTest {
     }
 
     private Crop untaught() {
-        return crops.crop(kind).taught(kiver.core.growth.TaughtPace.NOTHING);
+        return library.library().crop(kind).orElseThrow();
     }
 
-    private static String json(Map<String, String> row) {
+    static String json(Map<String, String> row) {
         StringBuilder text = new StringBuilder("{\"entries\":{");
         row.forEach((name, value) -> text.append(text.charAt(text.length() - 1) == '{' ? "" : ",")
                 .append('"')

@@ -194,8 +194,8 @@ public class SmallNursery {
                 "{\"requestId\":\"" + UUID.randomUUID() + "\"," + entries + "}");
     }
 
-    /** Sows all cells of a batch's run in a tray on a day, and counts a seedling in each six days later. */
-    void growUp(int batch, int tray, int cells, LocalDate sown) throws Exception {
+    /** Sows all cells of a batch's run in a tray on a day. */
+    void sow(int batch, int tray, int cells, LocalDate sown) throws Exception {
         record(
                         hand,
                         batch,
@@ -203,6 +203,11 @@ public class SmallNursery {
                         "\"tray\":%d,\"firstCell\":1,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1,\"day\":\"%s\""
                                 .formatted(tray, cells, lotId, sown))
                 .andExpect(status().isOk());
+    }
+
+    /** Sows all cells of a batch's run in a tray on a day, and counts a seedling in each six days later. */
+    void growUp(int batch, int tray, int cells, LocalDate sown) throws Exception {
+        sow(batch, tray, cells, sown);
         String up = IntStream.rangeClosed(1, cells)
                 .mapToObj("{\"cell\":%d,\"seedlings\":1}"::formatted)
                 .collect(Collectors.joining(","));

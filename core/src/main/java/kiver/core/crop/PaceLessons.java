@@ -120,6 +120,11 @@ public final class PaceLessons {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
+    /** What is known of a crop at places where nothing of it was counted. */
+    public Lesson ofCrop(CropCode crop) {
+        return lesson(at(crop, NOWHERE, NOBODY), told(crop).size());
+    }
+
     /** What is known of a crop at a place, whatever its variety. */
     public Lesson at(CropCode crop, PlaceId place) {
         return lesson(
@@ -215,7 +220,8 @@ public final class PaceLessons {
                         .findFirst();
     }
 
-    private List<PaceTelling> told(CropCode crop) {
+    /** What was told of a crop. */
+    public List<PaceTelling> told(CropCode crop) {
         return told.getOrDefault(crop, List.of());
     }
 

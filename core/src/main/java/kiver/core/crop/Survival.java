@@ -22,6 +22,11 @@ public record Survival(double mean, double weight) {
         }
     }
 
+    /** Standard deviation of the share. */
+    public double deviation() {
+        return isCertain() ? 0 : Math.sqrt(mean * (1 - mean) / (weight + 1));
+    }
+
     /** A share that is known. */
     public static Survival certain(double share) {
         return new Survival(share, Double.POSITIVE_INFINITY);

@@ -109,6 +109,7 @@ class SecurityConfiguration {
                                 "/api/devices",
                                 "/api/feeding/**",
                                 "/api/hardening/**",
+                                "/api/lessons/**",
                                 "/api/trials",
                                 "/api/devices/*/withdrawals",
                                 "/api/people",

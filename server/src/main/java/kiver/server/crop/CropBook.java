@@ -5,7 +5,8 @@ import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
-import kiver.core.crop.LeafLessons;
+import kiver.core.crop.Descent;
+import kiver.core.crop.LessonsInUse;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
@@ -16,18 +17,20 @@ public class CropBook {
 
     private final LibraryBook library;
     private final VarietyMapper varieties;
-    private final LeafTellings tellings;
+    private final LessonBook lessons;
 
-    CropBook(LibraryBook library, VarietyMapper varieties, LeafTellings tellings) {
+    CropBook(LibraryBook library, VarietyMapper varieties, LessonBook lessons) {
         this.library = library;
         this.varieties = varieties;
-        this.tellings = tellings;
+        this.lessons = lessons;
     }
 
-    /** All crops, with what counts of their leaves taught. */
+    /** All crops, with what was learnt of them. */
     public List<Crop> crops() {
-        LeafLessons lessons = tellings.lessons();
-        return library.library().crops().stream().map(lessons::taught).toList();
+        LessonsInUse learnt = lessons.inUse();
+        return library.library().crops().stream()
+                .map(crop -> learnt.learnt(crop, Descent.of(crop.code())))
+                .toList();
     }
 
     /** All containers. */
@@ -47,19 +50,24 @@ public class CropBook {
                 .orElseThrow(() -> new Refusal("varietyId", Said.of("This variety is not in the library.")));
     }
 
-    /** The crop of a variety. */
+    /** The crop of a variety, with what was learnt of both. */
     public Crop cropOf(Variety variety) {
-        return crop(variety.crop());
+        return cropOf(new Descent(variety.crop(), variety.id(), Descent.ANY));
     }
 
-    /** The crop of that code, with what counts of its leaves taught. */
+    /** The crop of some descent, with what was learnt of it. */
+    public Crop cropOf(Descent descent) {
+        return lessons.inUse().learnt(untaught(descent.crop()), descent);
+    }
+
+    /** The crop of that code, with what was learnt of it. */
     public Crop crop(CropCode code) {
-        return tellings.lessons().taught(untaught(code));
+        return cropOf(Descent.of(code));
     }
 
-    /** The same for a batch of it, but for what its own count taught: it goes by that itself. */
-    public Crop crop(CropCode code, int batch) {
-        return tellings.lessons().taught(untaught(code), batch);
+    /** The same for a batch, but for what its own count taught: it goes by that itself. */
+    public Crop crop(Descent descent, int batch) {
+        return lessons.inUse().learnt(untaught(descent.crop()), descent, batch);
     }
 
     private Crop untaught(CropCode code) {

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerSheet;
@@ -14,6 +15,7 @@ import kiver.core.crop.Crop;
 import kiver.core.crop.CropLibrary;
 import kiver.core.crop.CropLibraryReader;
 import kiver.core.crop.CropSheet;
+import kiver.core.crop.LessonAbout.Matter;
 import kiver.core.growth.TaughtPace;
 import kiver.core.sheet.SheetRow;
 import kiver.server.kept.Kept;
@@ -65,19 +67,20 @@ public class LibraryBook {
     /** Adds a crop or puts it in the place of the one with its code. */
     @Transactional
     public void put(Crop crop) {
-        boolean otherLeaves = library()
-                .crop(crop.code())
-                .filter(before -> !before.leaves()
-                        .with(TaughtPace.NOTHING)
-                        .equals(crop.leaves().with(TaughtPace.NOTHING)))
-                .isPresent();
+        Optional<Crop> before = library().crop(crop.code());
         mapper.put(
                 CROP,
                 crop.code().written(),
                 json.writeValueAsString(CropSheet.write(crop).entries()));
         library.forget();
-        if (otherLeaves) {
-            listeners.publishEvent(new LeavesChanged(crop.code()));
+        // What the library keeps is not taught, nor is what is put into it.
+        if (before.filter(each -> !each.leaves().equals(crop.leaves().with(TaughtPace.NOTHING)))
+                .isPresent()) {
+            listeners.publishEvent(new PaceFiguresChanged(Matter.LEAVES, crop.code()));
+        }
+        if (before.filter(each -> !each.emergence().equals(crop.emergence().with(TaughtPace.NOTHING)))
+                .isPresent()) {
+            listeners.publishEvent(new PaceFiguresChanged(Matter.EMERGENCE, crop.code()));
         }
     }
 

@@ -6,7 +6,6 @@ import java.util.SplittableRandom;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;

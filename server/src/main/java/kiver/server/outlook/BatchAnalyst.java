@@ -140,9 +140,7 @@ public class BatchAnalyst implements BatchOutlooks {
                     } catch (RuntimeException wrong) {
                         LOG.error("Batch {} cannot be worked out", file.batch().number(), wrong);
                         return BatchOutlook.notComputable(
-                                file,
-                                kindOf(file.batch()).crop(),
-                                kindOf(file.batch()).containers());
+                                file, kindOf(file).crop(), kindOf(file).containers());
                     }
                 })
                 .toList();
@@ -154,9 +152,10 @@ public class BatchAnalyst implements BatchOutlooks {
         Limits.day(batch.target());
     }
 
-    private Kind kindOf(Batch batch) {
+    private Kind kindOf(BatchFile file) {
+        Batch batch = file.batch();
         return new Kind(
-                crops.crop(batch.crop(), batch.number()),
+                crops.crop(file.descent(), file.batch().number()),
                 new ContainerPath(
                         batch.containerPath(),
                         batch.containerCodes().stream().map(crops::container).toList()));
@@ -187,7 +186,7 @@ public class BatchAnalyst implements BatchOutlooks {
 
     /** One that is put away is read and not worked out. */
     private BatchOutlook putAway(BatchFile file) {
-        Kind kind = kindOf(file.batch());
+        Kind kind = kindOf(file);
         return BatchOutlook.over(file, kind.crop(), kind.containers());
     }
 
@@ -200,12 +199,12 @@ public class BatchAnalyst implements BatchOutlooks {
         Germination germination = present == null
                 ? lots.germination(seeds.lot(otherwise.lotSown()), today, batches.files(), number)
                 : present.germination();
-        return analyse(otherwise, germination, kindOf(otherwise.batch()), lookingAhead(seasons.season(today), today));
+        return analyse(otherwise, germination, kindOf(otherwise), lookingAhead(seasons.season(today), today));
     }
 
     private BatchOutlook keptOrNew(BatchFile file, Germination germination, LookingAhead ahead) {
         int number = file.batch().number();
-        Kind kind = kindOf(file.batch());
+        Kind kind = kindOf(file);
         KeptOne present = kept.get(number);
         if (present != null && present.restsOn(file, ahead.season(), germination, kind)) {
             return present.analysis();

@@ -8,12 +8,11 @@ import java.util.Optional;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.CropSheet;
-import kiver.core.crop.LeafLessons;
+import kiver.core.crop.PaceLessons;
 import kiver.core.crop.PotDepth;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
-import kiver.core.growth.PaceSpread;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
@@ -22,8 +21,8 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
-import kiver.server.crop.LeafTellings;
 import kiver.server.crop.ObservedBook;
+import kiver.server.crop.PaceTellings;
 import kiver.server.growth.SeasonService;
 import kiver.server.wording.ColumnWords;
 import kiver.server.wording.Said;
@@ -43,7 +42,7 @@ class CropController {
 
     private final CropBook crops;
     private final ObservedBook observed;
-    private final LeafTellings tellings;
+    private final PaceTellings tellings;
     private final SeasonService seasons;
     private final NurseryClock clock;
     private final ColumnWords words;
@@ -51,7 +50,7 @@ class CropController {
     CropController(
             CropBook crops,
             ObservedBook observed,
-            LeafTellings tellings,
+            PaceTellings tellings,
             SeasonService seasons,
             NurseryClock clock,
             ColumnWords words) {
@@ -154,11 +153,11 @@ class CropController {
     }
 
     private List<TaughtHere> taught(Crop crop, Season season) {
-        LeafLessons lessons = tellings.lessons();
+        PaceLessons lessons = tellings.ofLeaves();
         return season.places().stream()
                 .filter(place -> lessons.places(crop.code()).contains(place.id()))
                 .map(place -> {
-                    LeafLessons.Lesson lesson = lessons.at(crop.code(), place.id());
+                    PaceLessons.Lesson lesson = lessons.at(crop.code(), place.id());
                     double aside = BAND * lesson.deviation();
                     return new TaughtHere(
                             place.name(),

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
+import kiver.core.crop.Descent;
 import kiver.core.growth.Season;
 import kiver.core.growth.Way;
 import kiver.core.harden.HardeningProgramme;
@@ -117,7 +118,9 @@ public class PlanRequests {
                 .map(site -> outdoors.season(crop, site, wish.protection(), line.target()));
         PlanRequest request = new PlanRequest(
                 line,
-                crop,
+                lot.map(chosen -> crops.cropOf(new Descent(
+                                variety.crop(), variety.id(), chosen.id().number())))
+                        .orElse(crop),
                 path(wish, crop, last),
                 outside,
                 germination,

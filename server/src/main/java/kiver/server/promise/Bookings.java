@@ -16,7 +16,6 @@ import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Plan;
 import kiver.core.plan.SowWindow;
 import kiver.core.seed.GerminationNodes;
-import kiver.core.sow.Allowances;
 import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowingOption;
 import kiver.server.batch.BatchBook;
@@ -95,8 +94,7 @@ class Bookings {
 
     /** Cells in which something must come up for a plan to be met. */
     static int cellsNeeded(PlanRequests.Prepared prepared, SowingOption option) {
-        int needed = (int) Math.ceil(
-                prepared.request().line().plants()
+        int needed = (int) Math.ceil(prepared.request().line().plants()
                 / prepared.request().crop().learnt().living().mean()
                 / plantsToACellThatIsUp(prepared));
         return Math.min(needed, option.cells());

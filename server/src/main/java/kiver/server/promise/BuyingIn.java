@@ -13,7 +13,6 @@ import kiver.core.outlook.BatchPlan;
 import kiver.core.outlook.Sowing;
 import kiver.core.plan.ContainerPath;
 import kiver.core.seed.LotId;
-import kiver.core.sow.Allowances;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.NewBatch;
 import kiver.server.batch.TrayLayout;

@@ -16,7 +16,6 @@ import kiver.core.plan.Hindrance;
 import kiver.core.plan.InPlace;
 import kiver.core.plan.Plan;
 import kiver.core.promise.Answer;
-import kiver.core.sow.Allowances;
 import kiver.core.sow.SowingOption;
 import kiver.core.space.Outlay;
 import kiver.core.space.Rates;

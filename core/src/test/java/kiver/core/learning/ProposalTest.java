@@ -1,0 +1,92 @@
+package kiver.core.learning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import kiver.core.crop.CropCode;
+import kiver.core.crop.Descent;
+import kiver.core.crop.LessonAbout;
+import kiver.core.crop.LessonAbout.Beside;
+import kiver.core.crop.LessonAbout.Matter;
+import kiver.core.crop.LessonDecision;
+import kiver.core.crop.LessonsInUse;
+import kiver.core.crop.PaceLessons;
+import kiver.core.crop.PaceTelling;
+import kiver.core.crop.SurvivalLessons;
+import kiver.core.place.PlaceId;
+import org.junit.jupiter.api.Test;
+
+class ProposalTest {
+
+    private static final CropCode PEPPER = new CropCode("pepper");
+    private static final PlaceId MAT = new PlaceId(4);
+    private static final PaceLessons NOTHING = new PaceLessons(List.of());
+    private static final SurvivalLessons NONE_OVER = new SurvivalLessons(List.of());
+    private static final LessonAbout PEPPERS_COME = LessonAbout.of(Matter.EMERGENCE, PEPPER);
+
+    private static PaceLessons slow(double log, int batches) {
+        return new PaceLessons(java.util.stream.IntStream.rangeClosed(1, batches)
+                .mapToObj(batch -> new PaceTelling(batch, Descent.of(PEPPER), MAT, log, 0.08))
+                .toList());
+    }
+
+    private static List<Proposal> proposals(PaceLessons emergence, Map<LessonAbout, LessonDecision> decided) {
+        return Proposal.of(emergence, NONE_OVER, new LessonsInUse(NOTHING, decided));
+    }
+
+    @Test
+    void whatDiffersIsProposedWithWhatItRestsOn() {
+        List<Proposal> proposals = proposals(slow(0.25, 9), Map.of());
+        assertThat(proposals).extracting(Proposal::about).contains(PEPPERS_COME);
+        Proposal crop = proposals.stream()
+                .filter(each -> each.about().equals(PEPPERS_COME))
+                .findFirst()
+                .orElseThrow();
+        assertThat(crop.batches()).isEqualTo(9);
+        assertThat(crop.value()).isBetween(0.05, 0.25);
+        assertThat(crop.inUse()).isZero();
+        assertThat(crop.atWork()).isFalse();
+    }
+
+    @Test
+    void oneBatchOrASmallDifferenceIsNotTold() {
+        assertThat(proposals(slow(0.4, 1), Map.of())).isEmpty();
+        assertThat(proposals(slow(0.04, 9), Map.of())).isEmpty();
+    }
+
+    @Test
+    void whatIsTakenOrTurnedDownIsNotToldAgainUntilItSaysSomethingElse() {
+        double said = slow(0.25, 9).ofCrop(PEPPER).log();
+        double here = slow(0.25, 9).at(PEPPER, MAT).log();
+        for (boolean taken : List.of(true, false)) {
+            Map<LessonAbout, LessonDecision> decided = Map.of(
+                    PEPPERS_COME,
+                    new LessonDecision(taken, said, 0),
+                    new LessonAbout(Matter.EMERGENCE, PEPPER, Beside.PLACE, MAT.number()),
+                    new LessonDecision(taken, here, 0));
+            assertThat(proposals(slow(0.25, 9), decided)).isEmpty();
+            assertThat(proposals(slow(0.6, 9), decided)).isNotEmpty();
+        }
+    }
+
+    @Test
+    void leavesAreAtWorkAlready() {
+        List<Proposal> proposals = Proposal.of(NOTHING, NONE_OVER, new LessonsInUse(slow(-0.3, 5), Map.of()));
+        assertThat(proposals).isNotEmpty().allMatch(Proposal::atWork).allMatch(each -> each.inUse() == each.value());
+    }
+
+    @Test
+    void survivalIsProposedFromTwoBatchesOn() {
+        SurvivalLessons.LivedOn poor = new SurvivalLessons.LivedOn(PEPPER, 200, 150);
+        LessonsInUse nothing = new LessonsInUse(NOTHING, Map.of());
+        assertThat(Proposal.of(NOTHING, new SurvivalLessons(List.of(poor)), nothing))
+                .isEmpty();
+        List<Proposal> proposals = Proposal.of(NOTHING, new SurvivalLessons(List.of(poor, poor)), nothing);
+        assertThat(proposals).singleElement().satisfies(each -> {
+            assertThat(each.value()).isBetween(0.75, 0.94);
+            assertThat(each.weight()).isGreaterThan(60);
+            assertThat(each.inUse()).isEqualTo(0.95);
+        });
+    }
+}
