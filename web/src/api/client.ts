@@ -59,6 +59,7 @@ export type GrowerRequest = Schemas['GrowerRequestRow'];
 export type GrowerLoss = Schemas['GrowerLossRow'];
 export type FreePlants = Schemas['FreePlants'];
 export type LookingBackView = Schemas['LookingBackView'];
+export type LessonsView = Schemas['LessonsView'];
 export type LoadingView = Schemas['LoadingView'];
 export type ProgrammeView = Schemas['ProgrammeView'];
 export type HardeningDaysView = Schemas['HardeningDaysView'];

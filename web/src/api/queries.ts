@@ -63,6 +63,7 @@ export const useLookingBack = (by: LookingBackView['together'], year: number | u
     queryFn: () => answered(api.GET('/api/looking-back', { params: { query: { by, ...(year === undefined ? {} : { year }) } } })),
     placeholderData: keepPreviousData,
   });
+export const useLessons = () => useQuery({ queryKey: ['lessons'], queryFn: () => answered(api.GET('/api/lessons')) });
 export const useLoading = (until: string, rule: LoadingView['rule'], shares: Record<string, number>) =>
   useQuery({
     queryKey: ['loading', until, rule, shares],

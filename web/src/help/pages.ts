@@ -145,6 +145,15 @@ export const PAGES: PageHelp[] = [
     offline: say('The year as it was read last lies on this device.'),
   },
   {
+    at: '/lessons',
+    name: say('What was learnt'),
+    purpose: say(
+      'What this nursery’s own batches say otherwise than the figures of the library: how fast crops come up and grow at each place, of each variety and lot, and how many plants live on. Plans go by what you take.',
+    ),
+    tries: [say('Look at the dots: each is a batch. Take what many batches say; undo it whenever you like.')],
+    offline: say('The page as it was read last lies on this device; deciding waits for a connection.'),
+  },
+  {
     at: '/loading',
     name: say('Loading'),
     purpose: say(

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { LookingBackView } from '../api/client';
 import { useLookingBack } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
@@ -40,6 +41,9 @@ export function LookingBackPage() {
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1>{say('Looking back')}</h1>
         <YearChoice year={year} choose={setYear} />
+        <Link to="/lessons" className="trail ml-auto flex min-h-11 items-center">
+          {say('What was learnt')}
+        </Link>
       </div>
       {view.all.sown === 0 ? (
         <Nothing>{say('Nothing was sown in this growing year yet.')}</Nothing>

@@ -33,7 +33,7 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "kiver.test=lessons")
 class LessonsTest {
 
-    private static final String OF_THE_CROP = "$.proposals[?(@.matter=='EMERGENCE' && @.beside=='CROP')]";
+    private static final String OF_THE_PLACE = "$.proposals[?(@.matter=='EMERGENCE' && @.beside=='PLACE')]";
 
     @Autowired
     SmallNursery nursery;
@@ -56,7 +56,7 @@ class LessonsTest {
     private CropCode kind;
 
     private double longer() {
-        return crops.crop(kind).emergence().taught().longerAt(new PlaceId(77));
+        return crops.crop(kind).emergence().taught().longerAt(new PlaceId(1));
     }
 
     private String ready(int batch) throws Exception {
@@ -91,7 +91,7 @@ class LessonsTest {
     }
 
     private static String entry(UUID request, String matter, CropCode crop, boolean taken) {
-        return "{\"requestId\":\"%s\",\"matter\":\"%s\",\"crop\":\"%s\",\"beside\":\"CROP\",\"number\":0,\"taken\":%s}"
+        return "{\"requestId\":\"%s\",\"matter\":\"%s\",\"crop\":\"%s\",\"beside\":\"PLACE\",\"number\":1,\"taken\":%s}"
                 .formatted(request, matter, crop.written(), taken);
     }
 
@@ -114,11 +114,11 @@ class LessonsTest {
         int next = numbers.get(3);
         String before = ready(next);
         nursery.get(nursery.hand, "/api/lessons")
-                .andExpect(jsonPath(OF_THE_CROP, hasSize(1)))
-                .andExpect(jsonPath(OF_THE_CROP + ".batches").value(3))
-                .andExpect(jsonPath(OF_THE_CROP + ".value").value(everyItem(greaterThan(1.05))))
-                .andExpect(jsonPath(OF_THE_CROP + ".inUse").value(1.0))
-                .andExpect(jsonPath(OF_THE_CROP + ".told[*]", hasSize(3)));
+                .andExpect(jsonPath(OF_THE_PLACE, hasSize(1)))
+                .andExpect(jsonPath(OF_THE_PLACE + ".batches").value(3))
+                .andExpect(jsonPath(OF_THE_PLACE + ".value").value(everyItem(greaterThan(1.05))))
+                .andExpect(jsonPath(OF_THE_PLACE + ".inUse").value(1.0))
+                .andExpect(jsonPath(OF_THE_PLACE + ".told[*]", hasSize(3)));
         assertThat(longer()).as("nobody took it yet").isEqualTo(1);
 
         UUID request = UUID.randomUUID();
@@ -131,7 +131,7 @@ class LessonsTest {
         String view = nursery.get(nursery.hand, "/api/lessons")
                 .andExpect(jsonPath("$.decisions", hasSize(1)))
                 .andExpect(jsonPath("$.decisions[0].was").value(1.0))
-                .andExpect(jsonPath(OF_THE_CROP, hasSize(0)))
+                .andExpect(jsonPath(OF_THE_PLACE, hasSize(0)))
                 .andReturn()
                 .getResponse()
                 .getContentAsString();
@@ -152,7 +152,7 @@ class LessonsTest {
         nursery.post(nursery.propagator, "/api/lessons/decisions", entry(UUID.randomUUID(), "EMERGENCE", kind, false))
                 .andExpect(status().isOk());
         nursery.get(nursery.hand, "/api/lessons")
-                .andExpect(jsonPath(OF_THE_CROP, hasSize(0)))
+                .andExpect(jsonPath(OF_THE_PLACE, hasSize(0)))
                 .andExpect(jsonPath("$.decisions[0].taken").value(false));
         assertThat(longer()).isEqualTo(1);
 

@@ -24,6 +24,11 @@ public record Kept(int lines, int inTime, int late, int missing, double daysLate
      */
     public record Line(LocalDate wantedOn, Optional<LocalDate> wholeOn) {
 
+        /** Whether it was whole by its day. */
+        public boolean isInTime() {
+            return wholeOn.isPresent() && late() <= 0;
+        }
+
         private long late() {
             return wholeOn.map(day -> ChronoUnit.DAYS.between(wantedOn, day)).orElse(0L);
         }

@@ -77,15 +77,22 @@ public record Proposal(
         return decision == null ? inUse : decision.value();
     }
 
-    /** The crop first; a place only where it differs from that. */
+    /**
+     * What was counted at one place alone is told of that place. Where several were, the crop is told first, and a place only
+     * where it differs from that.
+     */
     private static void addPaces(
             List<Proposal> proposals, Matter matter, PaceLessons told, CropCode crop, LessonsInUse lessons) {
         PaceLessons.Lesson ofCrop = told.ofCrop(crop);
-        addPace(proposals, LessonAbout.of(matter, crop), ofCrop, lessons);
+        boolean atOnePlace = told.places(crop).size() == 1;
+        if (!atOnePlace) {
+            addPace(proposals, LessonAbout.of(matter, crop), ofCrop, lessons);
+        }
         told.places(crop).forEach(place -> {
             PaceLessons.Lesson here = told.at(crop, place);
             LessonAbout about = new LessonAbout(matter, crop, Beside.PLACE, place.number());
-            if (Math.abs(here.log() - ofCrop.log()) >= PACE_WORTH_TELLING
+            if (atOnePlace
+                    || Math.abs(here.log() - ofCrop.log()) >= PACE_WORTH_TELLING
                     || lessons.decided().containsKey(about)) {
                 addPace(proposals, about, here, lessons);
             }

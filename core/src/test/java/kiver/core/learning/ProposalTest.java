@@ -23,7 +23,9 @@ class ProposalTest {
     private static final PlaceId MAT = new PlaceId(4);
     private static final PaceLessons NOTHING = new PaceLessons(List.of());
     private static final SurvivalLessons NONE_OVER = new SurvivalLessons(List.of());
+    private static final PlaceId SHELF = new PlaceId(5);
     private static final LessonAbout PEPPERS_COME = LessonAbout.of(Matter.EMERGENCE, PEPPER);
+    private static final LessonAbout ON_THE_MAT = new LessonAbout(Matter.EMERGENCE, PEPPER, Beside.PLACE, MAT.number());
 
     private static PaceLessons slow(double log, int batches) {
         return new PaceLessons(java.util.stream.IntStream.rangeClosed(1, batches)
@@ -38,15 +40,23 @@ class ProposalTest {
     @Test
     void whatDiffersIsProposedWithWhatItRestsOn() {
         List<Proposal> proposals = proposals(slow(0.25, 9), Map.of());
-        assertThat(proposals).extracting(Proposal::about).contains(PEPPERS_COME);
-        Proposal crop = proposals.stream()
-                .filter(each -> each.about().equals(PEPPERS_COME))
-                .findFirst()
-                .orElseThrow();
+        assertThat(proposals).extracting(Proposal::about).containsExactly(ON_THE_MAT);
+        Proposal crop = proposals.get(0);
         assertThat(crop.batches()).isEqualTo(9);
         assertThat(crop.value()).isBetween(0.05, 0.25);
         assertThat(crop.inUse()).isZero();
         assertThat(crop.atWork()).isFalse();
+    }
+
+    @Test
+    void whatHoldsAtSeveralPlacesIsProposedOfTheCrop() {
+        List<PaceTelling> told = new java.util.ArrayList<>();
+        for (int batch = 1; batch <= 6; batch++) {
+            told.add(new PaceTelling(batch, Descent.of(PEPPER), batch % 2 == 0 ? MAT : SHELF, 0.3, 0.08));
+        }
+        assertThat(proposals(new PaceLessons(told), Map.of()))
+                .extracting(Proposal::about)
+                .containsExactly(PEPPERS_COME);
     }
 
     @Test
@@ -57,14 +67,9 @@ class ProposalTest {
 
     @Test
     void whatIsTakenOrTurnedDownIsNotToldAgainUntilItSaysSomethingElse() {
-        double said = slow(0.25, 9).ofCrop(PEPPER).log();
         double here = slow(0.25, 9).at(PEPPER, MAT).log();
         for (boolean taken : List.of(true, false)) {
-            Map<LessonAbout, LessonDecision> decided = Map.of(
-                    PEPPERS_COME,
-                    new LessonDecision(taken, said, 0),
-                    new LessonAbout(Matter.EMERGENCE, PEPPER, Beside.PLACE, MAT.number()),
-                    new LessonDecision(taken, here, 0));
+            Map<LessonAbout, LessonDecision> decided = Map.of(ON_THE_MAT, new LessonDecision(taken, here, 0));
             assertThat(proposals(slow(0.25, 9), decided)).isEmpty();
             assertThat(proposals(slow(0.6, 9), decided)).isNotEmpty();
         }

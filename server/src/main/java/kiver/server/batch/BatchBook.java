@@ -111,6 +111,23 @@ public class BatchBook {
         return files.putAway(year);
     }
 
+    /** Who sowed the batches that were sown from a day until another, by their number. */
+    public Map<Integer, String> sowers(LocalDate from, LocalDate until) {
+        return mapper.sowers(from, until).stream()
+                .collect(Collectors.toMap(BatchMapper.SowerRow::number, BatchMapper.SowerRow::name));
+    }
+
+    /** A note that was made of a batch. */
+    public record NoteOfDay(int batch, String variety, LocalDate day, String text, String by) {}
+
+    /** What was noted of days that lie between two days, both included, the newest first; without what was taken back. */
+    public List<NoteOfDay> notes(LocalDate from, LocalDate until) {
+        return mapper.notes(from, until).stream()
+                .filter(row -> !file(row.batch()).state().isCorrected(row.sequence()))
+                .map(row -> new NoteOfDay(row.batch(), row.variety(), row.day(), row.text(), row.by()))
+                .toList();
+    }
+
     /** The batches that lie in a tray or are planned into it. */
     public List<BatchFile> filesIn(TrayId tray) {
         return files.in(tray);

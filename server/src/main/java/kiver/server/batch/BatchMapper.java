@@ -53,6 +53,12 @@ interface BatchMapper {
             ) room where share < 1
             """;
 
+    /** Who sowed a batch. */
+    record SowerRow(int number, String name) {}
+
+    /** A note as it is stored. */
+    record NoteRow(int batch, String variety, int sequence, LocalDate day, String text, String by) {}
+
     /** Of these batches, and of those that share trays with them; one whose plants are gone leaves its share to the others. */
     @Select(TRAY_ROOM)
     List<TrayRoom> roomOfTrays(@Param("batches") Long[] batches);
@@ -273,6 +279,30 @@ interface BatchMapper {
             where change.batch_id = #{batchId} order by change.sequence
             """)
     List<ChangeAuthor> authors(@Param("batchId") long batchId);
+
+    /** Who sowed each batch first, of those sown from a day until another. */
+    @Select("""
+            select distinct on (change.batch_id) batch.number, coalesce(account.name, '') as name
+            from batch_change change
+            join batch on batch.id = change.batch_id
+            left join account on account.id = change.recorded_by
+            where change.kind = 'Sown' and change.occurred_on between #{from} and #{until}
+            order by change.batch_id, change.sequence
+            """)
+    List<SowerRow> sowers(@Param("from") LocalDate from, @Param("until") LocalDate until);
+
+    /** Notes of days that lie between two days, the newest first. */
+    @Select("""
+            select batch.number as batch, variety.name as variety, change.sequence, change.occurred_on as day,
+                   change.detail ->> 'text' as text, coalesce(account.name, '') as by
+            from batch_change change
+            join batch on batch.id = change.batch_id
+            join variety on variety.id = batch.variety_id
+            left join account on account.id = change.recorded_by
+            where change.kind = 'Noted' and change.occurred_on between #{from} and #{until}
+            order by change.occurred_on desc, batch.number, change.sequence
+            """)
+    List<NoteRow> notes(@Param("from") LocalDate from, @Param("until") LocalDate until);
 
     @Insert("""
             insert into batch_change (batch_id, sequence, kind, version, occurred_on, occurred_at, detail, recorded_by, request, device)

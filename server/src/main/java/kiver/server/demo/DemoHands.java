@@ -335,6 +335,9 @@ class DemoHands {
                         cellKey(entry.getKey()),
                         entry.getValue().seeds(),
                         germination,
+                        DemoTruth.pace(
+                                analysis.file().batch().number(),
+                                analysis.crop().code()),
                         analysis.crop().emergence(),
                         progress);
                 if (up > entry.getValue().seedlings() || condition == CellCondition.WAITING) {

@@ -2,6 +2,7 @@ package kiver.server.demo;
 
 import java.util.SplittableRandom;
 import kiver.core.batch.LossReason;
+import kiver.core.crop.CropCode;
 import kiver.core.growth.Emergence;
 
 /**
@@ -25,9 +26,15 @@ final class DemoTruth {
         return Math.min(0.98, Math.max(0.3, label - 0.03 + 0.05 * random.nextGaussian()));
     }
 
+    /** How much longer than its figures say a batch takes to come up: its crop by this nursery's mix and hands, and by itself. */
+    static double pace(int batch, CropCode crop) {
+        return Math.exp(0.12 * random(9, crop.written().hashCode(), 0).nextGaussian()
+                + 0.1 * random(2, batch, 0).nextGaussian());
+    }
+
     /** Seedlings up in a cell once so much emergence progress has been made. */
-    static int seedlingsUp(int batch, int cell, int seeds, double germination, Emergence emergence, double progress) {
-        double pace = Math.exp(0.12 * random(2, batch, 0).nextGaussian());
+    static int seedlingsUp(
+            int batch, int cell, int seeds, double germination, double pace, Emergence emergence, double progress) {
         SplittableRandom random = random(3, batch, cell);
         int up = 0;
         for (int seed = 0; seed < seeds; seed++) {

@@ -31,14 +31,21 @@ public class ForecastLedger {
     private static final int DAYS_SHOWN = 7;
 
     private final LedgerMapper mapper;
+    private final ToldBook told;
     private final BatchAnalyst analyst;
     private final SeasonService seasons;
     private final PlaceBook places;
     private final NurseryClock clock;
 
     ForecastLedger(
-            LedgerMapper mapper, BatchAnalyst analyst, SeasonService seasons, PlaceBook places, NurseryClock clock) {
+            LedgerMapper mapper,
+            ToldBook told,
+            BatchAnalyst analyst,
+            SeasonService seasons,
+            PlaceBook places,
+            NurseryClock clock) {
         this.mapper = mapper;
+        this.told = told;
         this.analyst = analyst;
         this.seasons = seasons;
         this.places = places;
@@ -70,7 +77,9 @@ public class ForecastLedger {
         Map<Long, KeptForecast> kept = new HashMap<>();
         mapper.kept().forEach(each -> kept.put(each.batchId(), each));
         Means means = new Means(today);
-        for (BatchOutlook batch : analyst.all()) {
+        List<BatchOutlook> batches = analyst.all();
+        told.tell(batches, today);
+        for (BatchOutlook batch : batches) {
             LocalDate ready = batch.forecast().ready().map(DateSpread::middle).orElse(null);
             boolean settled = batch.file().state().hardenedOn().isPresent()
                     || batch.stage() == BatchStage.RELEASED

@@ -113,8 +113,9 @@ class DemoNurseryTest {
         Emergence lettuce = crops.crop(new CropCode("lettuce")).emergence();
         int up = 0;
         for (int cell = 1; cell <= 100; cell++) {
-            int seen = DemoTruth.seedlingsUp(207, cell, 1, 0.9, lettuce, 5);
-            assertThat(DemoTruth.seedlingsUp(207, cell, 1, 0.9, lettuce, 5)).isEqualTo(seen);
+            int seen = DemoTruth.seedlingsUp(207, cell, 1, 0.9, 1.1, lettuce, 5);
+            assertThat(DemoTruth.seedlingsUp(207, cell, 1, 0.9, 1.1, lettuce, 5))
+                    .isEqualTo(seen);
             up += seen;
         }
         assertThat(up).isBetween(80, 98);
@@ -129,7 +130,7 @@ class DemoNurseryTest {
         int before = 0;
         for (double progress = 0; progress < 3; progress += 0.05) {
             int up = DemoTruth.seedlingsUp(
-                    210, 5, 3, 0.9, crops.crop(new CropCode("beetroot")).emergence(), progress);
+                    210, 5, 3, 0.9, 1, crops.crop(new CropCode("beetroot")).emergence(), progress);
             assertThat(up).isBetween(before, 3);
             before = up;
         }
