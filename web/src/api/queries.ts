@@ -57,11 +57,17 @@ export const useHealth = (batch: number) =>
 export const useGrowerRequests = () => useQuery({ queryKey: ['requests'], queryFn: () => answered(api.GET('/api/requests')) });
 export const useGrowerLosses = () => useQuery({ queryKey: ['losses'], queryFn: () => answered(api.GET('/api/losses')) });
 export const useFreePlants = () => useQuery({ queryKey: ['free'], queryFn: () => answered(api.GET('/api/free')) });
-export const useLookingBack = (by: LookingBackView['together'], year: number | undefined) =>
+export const useLookingBack = (by: LookingBackView['together'], year: number | undefined, enabled = true) =>
   useQuery({
+    enabled,
     queryKey: ['looking-back', by, year],
     queryFn: () => answered(api.GET('/api/looking-back', { params: { query: { by, ...(year === undefined ? {} : { year }) } } })),
     placeholderData: keepPreviousData,
+  });
+export const useHonesty = (year: number | undefined) =>
+  useQuery({
+    queryKey: ['honesty', year],
+    queryFn: () => answered(api.GET('/api/looking-back/honesty', { params: { query: year === undefined ? {} : { year } } })),
   });
 export const useLessons = () => useQuery({ queryKey: ['lessons'], queryFn: () => answered(api.GET('/api/lessons')) });
 export const useLoading = (until: string, rule: LoadingView['rule'], shares: Record<string, number>) =>

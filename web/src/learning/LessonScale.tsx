@@ -43,13 +43,7 @@ export function LessonScale({ proposal }: { proposal: Proposal }) {
       <line x1={across(value)} x2={across(value)} y1={AXIS - 14} y2={AXIS - 2} className="stroke-dusk" strokeWidth={3} />
       <path d={`M${across(inUse)} ${AXIS - 1} l-5 9 h10 z`} className="fill-ink" />
       {told.map((batch, index) => (
-        <circle
-          key={batch.batch}
-          cx={across(batch.value)}
-          cy={AXIS - 20 - (index % 3) * 7}
-          r={3}
-          className="fill-none stroke-ink"
-          strokeWidth={1.5}>
+        <circle key={batch.batch} cx={across(batch.value)} cy={AXIS - 20 - (index % 3) * 7} r={3} className="fill-none stroke-ink" strokeWidth={1.5}>
           <title>{say('Batch {batch}: {times} times', { batch: batch.batch, times: figures(batch.value, 2) })}</title>
         </circle>
       ))}

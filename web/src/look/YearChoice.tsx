@@ -23,3 +23,35 @@ export function YearChoice({ year, choose }: { year: number | undefined; choose:
     </label>
   );
 }
+
+/** Chooses another growing year to be read beside the one that is read. */
+export function YearBeside({
+  year,
+  beside,
+  choose,
+}: {
+  year: number | undefined;
+  beside: number | undefined;
+  choose: (year: number | undefined) => void;
+}) {
+  const years = useGrowingYears();
+  if (!years.data || years.data.earlier.length === 0) return null;
+  const others = [years.data.present, ...years.data.earlier].filter((each) => each !== (year ?? years.data.present));
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      {say('beside')}
+      <select
+        className="entry w-auto"
+        value={beside ?? ''}
+        onChange={(event) => choose(event.target.value === '' ? undefined : Number(event.target.value))}
+      >
+        <option value="">{say('no other')}</option>
+        {others.map((other) => (
+          <option key={other} value={other}>
+            {other}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -13,6 +13,7 @@ import { RoundTabs } from './RoundTabs';
 import { SeedToGo } from './SeedToGo';
 import { minutesWords } from '../words/phrases';
 import { Stop } from './Stop';
+import { NotesOfEarlierYears } from '../learning/Notes';
 import { isOpen } from './TaskRow';
 import { degrees } from '../words/quantity';
 import { say } from '../words/say';
@@ -92,6 +93,7 @@ export function TodayPage() {
           <Stop key={stop.placeId} stop={stop} today={round.data.today} hands={hands.data ?? []} looks={looks} />
         ))}
       </ol>
+      <NotesOfEarlierYears around={round.data.today} />
       {round.data.stops.some((stop) => stop.caution) && <p className="text-sm text-ochre">{say('Local rules and licensed practice go first.')}</p>}
       {round.data.stops.length === 0 && (
         <p className="board border-dashed p-4 text-pencil">

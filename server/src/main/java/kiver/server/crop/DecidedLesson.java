@@ -1,9 +1,9 @@
 package kiver.server.crop;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.LessonAbout;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What was decided about a lesson.

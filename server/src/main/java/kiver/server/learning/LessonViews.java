@@ -1,5 +1,6 @@
 package kiver.server.learning;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,6 @@ import kiver.server.crop.Variety;
 import kiver.server.growth.SeasonService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Lessons as the screens show them: factors of time instead of their logarithms, names instead of numbers. */

@@ -1,0 +1,84 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { LessonsView } from '../api/client';
+import { fakeServer, show } from '../api/faked';
+import { LessonsPage } from './LessonsPage';
+import { lessonWords } from './lessonWords';
+
+const mat: LessonsView['proposals'][number] = {
+  matter: 'EMERGENCE',
+  crop: 'pepper',
+  cropName: 'Pepper',
+  beside: 'PLACE',
+  number: 4,
+  name: 'Heat mat',
+  value: 1.2,
+  low: 1.1,
+  high: 1.31,
+  batches: 9,
+  inUse: 1,
+  atWork: false,
+  told: [
+    { batch: 201, value: 1.15 },
+    { batch: 202, value: 1.3 },
+  ],
+};
+const lives: LessonsView['proposals'][number] = {
+  ...mat,
+  matter: 'SURVIVAL',
+  beside: 'CROP',
+  number: 0,
+  name: '',
+  value: 0.88,
+  low: 0.84,
+  high: 0.92,
+  inUse: 0.95,
+  told: [],
+};
+const decision: LessonsView['decisions'][number] = {
+  id: 3,
+  matter: 'LEAVES',
+  cropName: 'Kale',
+  beside: 'CROP',
+  name: '',
+  taken: false,
+  value: 1.1,
+  was: 1,
+  batches: 4,
+  decidedOn: '2027-04-02',
+  by: 'Maro',
+};
+
+describe('what was learnt', () => {
+  it('is said in plain words and taken by a press', async () => {
+    const calls = fakeServer({ 'GET /api/lessons': { proposals: [mat, lives], decisions: [decision] }, 'POST /api/lessons/decisions': {} });
+    show(<LessonsPage mayDecide />);
+    expect(await screen.findByText('Pepper takes 1.20 times as long to come up in Heat mat as the library says.')).toBeTruthy();
+    expect(screen.getByText('Pepper: of 100 plants that come up, 88 reach their release.')).toBeTruthy();
+    expect(screen.getByRole('img', { name: '2 batches, together 1.10 to 1.31 times, most likely 1.20' })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Go by 1.20 times' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'POST')?.body).toMatchObject({
+        matter: 'EMERGENCE',
+        crop: 'pepper',
+        beside: 'PLACE',
+        number: 4,
+        taken: true,
+      }),
+    );
+    expect(screen.getByText(/Turned down: A leaf of Kale takes 1.10 times as long as the library says./)).toBeTruthy();
+  });
+
+  it('leaves deciding to whoever may', async () => {
+    fakeServer({ 'GET /api/lessons': { proposals: [{ ...mat, atWork: true }], decisions: [decision] } });
+    show(<LessonsPage mayDecide={false} />);
+    expect(await screen.findByText('At work already')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+
+  it('has words for every level', () => {
+    for (const matter of ['EMERGENCE', 'LEAVES'] as const)
+      for (const beside of ['CROP', 'PLACE', 'VARIETY', 'LOT'] as const)
+        expect(lessonWords({ ...mat, matter, beside, name: 'Named' })).toContain('1.20');
+  });
+});
