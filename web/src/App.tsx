@@ -47,6 +47,7 @@ const LabelsPage = lazy(() => import('./sow/LabelsPage').then((room) => ({ defau
 const TrialsPage = lazy(() => import('./sow/TrialsPage').then((room) => ({ default: room.TrialsPage })));
 const LightPage = lazy(() => import('./space/LightPage').then((room) => ({ default: room.LightPage })));
 const GrowersPage = lazy(() => import('./release/GrowersPage').then((room) => ({ default: room.GrowersPage })));
+const SeasonAgainPage = lazy(() => import('./learning/SeasonAgainPage').then((room) => ({ default: room.SeasonAgainPage })));
 const LessonsPage = lazy(() => import('./learning/LessonsPage').then((room) => ({ default: room.LessonsPage })));
 const LookingBackPage = lazy(() => import('./learning/LookingBackPage').then((room) => ({ default: room.LookingBackPage })));
 const LoadingPage = lazy(() => import('./release/LoadingPage').then((room) => ({ default: room.LoadingPage })));
@@ -119,7 +120,8 @@ export function App() {
           <Route path="/water" element={<WaterPage />} />
           <Route path="/potting" element={<PottingDayPage />} />
           {propagator && <Route path="/growers" element={<GrowersPage today={session.data.today} />} />}
-          <Route path="/looking-back" element={<LookingBackPage />} />
+          <Route path="/looking-back" element={<LookingBackPage mayPlan={propagator} />} />
+          {propagator && <Route path="/season/again" element={<SeasonAgainPage />} />}
           <Route path="/lessons" element={<LessonsPage mayDecide={propagator} />} />
           <Route path="/loading" element={<LoadingPage today={session.data.today} mayRelease={propagator} />} />
           <Route path="/hardening" element={<HardeningPage />} />

@@ -69,6 +69,11 @@ export const useHonesty = (year: number | undefined) =>
     queryKey: ['honesty', year],
     queryFn: () => answered(api.GET('/api/looking-back/honesty', { params: { query: year === undefined ? {} : { year } } })),
   });
+export const useSeasonAgain = (year: number | undefined) =>
+  useQuery({
+    queryKey: ['season-again', year],
+    queryFn: () => answered(api.GET('/api/season-again', { params: { query: year === undefined ? {} : { year } } })),
+  });
 export const useLessons = () => useQuery({ queryKey: ['lessons'], queryFn: () => answered(api.GET('/api/lessons')) });
 export const useLoading = (until: string, rule: LoadingView['rule'], shares: Record<string, number>) =>
   useQuery({

@@ -145,6 +145,13 @@ export const PAGES: PageHelp[] = [
     offline: say('The year as it was read last lies on this device.'),
   },
   {
+    at: '/season/again',
+    name: say('A season again'),
+    purpose: say('What growers ordered in a growing year, offered for the same weekday a year on, planned anew by what was learnt since.'),
+    tries: [say('Plan an order anew, leave out what is not wanted this time, and take the rest with one press.')],
+    offline: say('What was ordered lies on this device as it was read last; planning waits for a connection.'),
+  },
+  {
     at: '/lessons',
     name: say('What was learnt'),
     purpose: say(

@@ -32,12 +32,12 @@ const STEPS: { step: Exclude<keyof Fall, 'awaited'>; words: string }[] = [
 ];
 
 /** What became of what was sown, and what was promised against what was kept. */
-export function LookingBackPage() {
+export function LookingBackPage({ mayPlan = false }: { mayPlan?: boolean }) {
   const [by, setBy] = useState<Together>('CROP');
   const [year, setYear] = useState<number | undefined>();
   const [beside, setBeside] = useState<number | undefined>();
-  const other = useLookingBack(by, beside, beside !== undefined).data;
-  const then = beside === undefined ? undefined : other;
+  const other = useLookingBack(by, beside, beside !== undefined);
+  const then = beside === undefined || other.isPlaceholderData ? undefined : other.data;
   const back = useLookingBack(by, year);
   if (back.isPending) return <Loading what={say('the year')} />;
   if (back.isError) return <Trouble error={back.error} retry={() => back.refetch()} />;
@@ -51,6 +51,11 @@ export function LookingBackPage() {
         <Link to="/lessons" className="trail ml-auto flex min-h-11 items-center">
           {say('What was learnt')}
         </Link>
+        {mayPlan && (
+          <Link to="/season/again" className="trail flex min-h-11 items-center">
+            {say('A season again')}
+          </Link>
+        )}
       </div>
       {view.all.sown === 0 ? (
         <Nothing>{say('Nothing was sown in this growing year yet.')}</Nothing>

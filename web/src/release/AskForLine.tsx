@@ -8,18 +8,33 @@ import { dayWords } from '../words/days';
 import { typedNumber } from '../words/quantity';
 import { say } from '../words/say';
 
-type Kind = 'ACCEPT' | 'LATER' | 'FEWER' | 'CANCEL';
+type Kind = 'ACCEPT' | 'LATER' | 'FEWER' | 'CANCEL' | 'AGAIN';
+
+const CHOICES: { kind: Kind; words: string }[] = [
+  { kind: 'LATER', words: say('Another day') },
+  { kind: 'FEWER', words: say('Fewer') },
+  { kind: 'CANCEL', words: say('None after all') },
+  { kind: 'AGAIN', words: say('Again and again') },
+];
+
+const FIELDS = ['target', 'plants', 'times', 'weeksApart'];
 
 /** What a grower asks for a line; nothing changes until the propagator says yes. */
 export function AskForLine({ order, line, asked }: { order: number; line: LineView; asked: GrowerRequest[] }) {
   const [kind, setKind] = useState<Kind | undefined>();
   const [target, setTarget] = useState('');
   const [plants, setPlants] = useState('');
+  const [times, setTimes] = useState('');
+  const [weeksApart, setWeeksApart] = useState('2');
   const [words, setWords] = useState('');
-  const ask = useNumberedChange((entry: { kind: Kind; target?: string; plants?: number; words: string }, requestId) =>
-    answered(
-      api.POST('/api/orders/{number}/lines/{line}/requests', { params: { path: { number: order, line: line.line } }, body: { requestId, ...entry } }),
-    ),
+  const ask = useNumberedChange(
+    (entry: { kind: Kind; target?: string; plants?: number; times?: number; weeksApart?: number; words: string }, requestId) =>
+      answered(
+        api.POST('/api/orders/{number}/lines/{line}/requests', {
+          params: { path: { number: order, line: line.line } },
+          body: { requestId, ...entry },
+        }),
+      ),
   );
   const latest = asked[0];
   if (latest?.state === 'OPEN')
@@ -35,7 +50,7 @@ export function AskForLine({ order, line, asked }: { order: number; line: LineVi
             {say('I take them')}
           </button>
         )}
-        {(['LATER', 'FEWER', 'CANCEL'] as const).map((each) => (
+        {CHOICES.map(({ kind: each, words: name }) => (
           <button
             key={each}
             type="button"
@@ -43,7 +58,7 @@ export function AskForLine({ order, line, asked }: { order: number; line: LineVi
             aria-pressed={kind === each}
             onClick={() => setKind(kind === each ? undefined : each)}
           >
-            {each === 'LATER' ? say('Another day') : each === 'FEWER' ? say('Fewer') : say('None after all')}
+            {name}
           </button>
         ))}
       </div>
@@ -54,20 +69,36 @@ export function AskForLine({ order, line, asked }: { order: number; line: LineVi
           onSubmit={(event) => {
             event.preventDefault();
             ask.mutate(
-              { kind, words, ...(kind === 'LATER' ? { target } : {}), ...(kind === 'FEWER' ? { plants: typedNumber(plants) ?? 0 } : {}) },
+              {
+                kind,
+                words,
+                ...((kind === 'LATER' || kind === 'AGAIN') && target !== '' ? { target } : {}),
+                ...(kind === 'FEWER' || kind === 'AGAIN' ? { plants: typedNumber(plants) ?? 0 } : {}),
+                ...(kind === 'AGAIN' ? { times: typedNumber(times) ?? 0, weeksApart: typedNumber(weeksApart) ?? 0 } : {}),
+              },
               { onSuccess: () => setKind(undefined) },
             );
           }}
         >
-          {kind === 'LATER' && (
-            <Field name={say('On which day')} problem={ask.error?.problemAt('target')}>
+          {(kind === 'LATER' || kind === 'AGAIN') && (
+            <Field name={kind === 'AGAIN' ? say('First on') : say('On which day')} problem={ask.error?.problemAt('target')}>
               <Input className="entry" type="date" value={target} onChange={(event) => setTarget(event.target.value)} />
             </Field>
           )}
-          {kind === 'FEWER' && (
-            <Field name={say('How many in all')} problem={ask.error?.problemAt('plants')}>
+          {(kind === 'FEWER' || kind === 'AGAIN') && (
+            <Field name={kind === 'AGAIN' ? say('How many each time') : say('How many in all')} problem={ask.error?.problemAt('plants')}>
               <Input className="entry" inputMode="numeric" value={plants} onChange={(event) => setPlants(event.target.value)} />
             </Field>
+          )}
+          {kind === 'AGAIN' && (
+            <div className="flex flex-wrap gap-3">
+              <Field name={say('How many weeks apart')} problem={ask.error?.problemAt('weeksApart')}>
+                <Input className="entry w-28" inputMode="numeric" value={weeksApart} onChange={(event) => setWeeksApart(event.target.value)} />
+              </Field>
+              <Field name={say('How often')} problem={ask.error?.problemAt('times')}>
+                <Input className="entry w-28" inputMode="numeric" value={times} onChange={(event) => setTimes(event.target.value)} />
+              </Field>
+            </div>
           )}
           <Field name={say('A word with it')} hint={say('if you like')}>
             <Input className="entry" value={words} onChange={(event) => setWords(event.target.value)} />
@@ -77,7 +108,7 @@ export function AskForLine({ order, line, asked }: { order: number; line: LineVi
           </button>
         </form>
       )}
-      <Refusal message={ask.error && !ask.error.problemAt('target') && !ask.error.problemAt('plants') ? ask.error.message : undefined} />
+      <Refusal message={ask.error && !FIELDS.some((field) => ask.error.problemAt(field)) ? ask.error.message : undefined} />
     </div>
   );
 }
@@ -91,6 +122,13 @@ export function requestWords(request: GrowerRequest): string {
       return say('{plants} of them instead of {ordered}', { plants: request.plants ?? 0, ordered: request.ordered ?? 0 });
     case 'CANCEL':
       return say('none of them after all');
+    case 'AGAIN':
+      return say('{plants} again {times, plural, one {once} other {# times}}, {weeks, plural, one {every week} other {every # weeks}} from {day}', {
+        plants: request.plants ?? 0,
+        times: request.times ?? 1,
+        weeks: request.weeksApart ?? 1,
+        day: dayWords(request.target ?? ''),
+      });
     case 'WANT':
       return say('{plants} of what is free', { plants: request.plants ?? 0 });
     default:

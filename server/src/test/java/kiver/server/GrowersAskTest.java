@@ -12,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import com.jayway.jsonpath.JsonPath;
 import jakarta.servlet.http.Cookie;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -282,5 +283,66 @@ class GrowersAskTest {
                 .with(csrf())
                 .contentType(MediaType.APPLICATION_JSON)
                 .content("{\"code\":\"" + code + "\"}"));
+    }
+
+    /** Nothing is taken unless each of the times can be had. */
+    @Test
+    @Order(9)
+    void aStandingOrderIsTakenWholeOrNotAtAll() throws Exception {
+        int order = nursery.order(20);
+        String path = "/api/orders/" + order + "/lines/1/requests";
+        LocalDate first = SmallNursery.TODAY.plusWeeks(10);
+        String again = "\"kind\":\"AGAIN\",\"target\":\"%s\",\"plants\":12,\"times\":%d,\"weeksApart\":2";
+        for (Map.Entry<String, String> wrong : Map.of(
+                        "\"kind\":\"AGAIN\"",
+                        "target",
+                        again.formatted(SmallNursery.TODAY, 3),
+                        "target",
+                        again.formatted(first, 31),
+                        "times",
+                        again.formatted(first, 30),
+                        "times",
+                        again.formatted(first, 3).replace("12", "0"),
+                        "plants",
+                        again.formatted(first, 3).replace(":2", ":27"),
+                        "weeksApart")
+                .entrySet()) {
+            nursery.post(nursery.grower, path, ask(wrong.getKey()))
+                    .andExpect(jsonPath("$.errors[0].field").value(wrong.getValue()));
+        }
+        nursery.post(nursery.grower, path, ask(again.formatted(first, 3))).andExpect(status().isOk());
+        String seen = nursery.get(nursery.propagator, "/api/requests")
+                .andExpect(jsonPath("$[0].times").value(3))
+                .andExpect(jsonPath("$[0].weeksApart").value(2))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        String answers = "/api/requests/" + JsonPath.<Integer>read(seen, "$[0].number") + "/answers";
+        int before = orders();
+        nursery.post(nursery.propagator, answers, ask("\"granted\":true")).andExpect(status().isOk());
+        assertThat(orders()).isEqualTo(before + 1);
+        assertThat(database.queryForList(
+                        "select coalesce(line.target, taken.target) from order_line line join grower_order taken"
+                                + " on taken.id = line.order_id where taken.number = (select max(number) from grower_order)"
+                                + " order by line.position",
+                        LocalDate.class))
+                .containsExactly(first, first.plusWeeks(2), first.plusWeeks(4));
+
+        nursery.post(nursery.grower, path, ask(again.formatted(first, 3).replace(":12", ":90000")))
+                .andExpect(status().isOk());
+        String more = nursery.get(nursery.propagator, "/api/requests")
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        nursery.post(
+                        nursery.propagator,
+                        "/api/requests/" + JsonPath.<Integer>read(more, "$[0].number") + "/answers",
+                        ask("\"granted\":true"))
+                .andExpect(status().isUnprocessableContent());
+        assertThat(orders()).as("none of it").isEqualTo(before + 1);
+    }
+
+    private int orders() {
+        return database.queryForObject("select count(*) from grower_order", Integer.class);
     }
 }

@@ -60,6 +60,7 @@ class SecurityConfiguration {
                                 "/api/demo/**",
                                 "/api/plans",
                                 "/api/promises",
+                                "/api/season-again",
                                 "/api/paths",
                                 "/api/successions/**")
                         .hasRole(PROPAGATOR)

@@ -51,6 +51,16 @@ class GrowerRequestController {
             @Max(value = OrderLine.MOST_PLANTS, message = "Enter at most 100,000 plants.")
             Integer plants,
 
+            @Nullable
+            @Min(value = 1, message = "Enter 1 to 30 times.")
+            @Max(value = GrowerRequests.MOST_TIMES, message = "Enter 1 to 30 times.")
+            Integer times,
+
+            @Nullable
+            @Min(value = 1, message = "Enter 1 to 26 weeks.")
+            @Max(value = GrowerRequests.MOST_WEEKS_APART, message = "Enter 1 to 26 weeks.")
+            Integer weeksApart,
+
             @Nullable @Size(max = 500, message = "Use at most 500 letters.")
             String words) {}
 
@@ -96,7 +106,13 @@ class GrowerRequestController {
                 entry.requestId(),
                 number,
                 line,
-                new GrowerRequests.Asked(entry.kind(), entry.target(), entry.plants(), said(entry.words())),
+                new GrowerRequests.Asked(
+                        entry.kind(),
+                        entry.target(),
+                        entry.plants(),
+                        entry.times(),
+                        entry.weeksApart(),
+                        said(entry.words())),
                 person);
     }
 

@@ -16,7 +16,7 @@ interface GrowerRequestMapper {
 
     String REQUESTS = """
             select request.number, request.grower_id, grower.name as grower, request.kind, ordered.number as order_number,
-                   line.position as line, request.batch, variety.name as variety, line.plants as ordered, request.plants,
+                   line.position as line, request.batch, variety.name as variety, line.plants as ordered, request.plants, request.times, request.weeks_apart,
                    coalesce(line.target, ordered.target) as wanted_on, request.target, request.words, request.asked_on,
                    request.state, request.answer, request.answered_on
             from grower_request request
@@ -35,6 +35,8 @@ interface GrowerRequestMapper {
      * @param plants asked for
      * @param wantedOn day of the line as it stands
      * @param target day asked for
+     * @param times for what is asked again and again
+     * @param weeksApart the same
      */
     record GrowerRequestRow(
             int number,
@@ -47,6 +49,8 @@ interface GrowerRequestMapper {
             String variety,
             @Nullable Integer ordered,
             @Nullable Integer plants,
+            @Nullable Integer times,
+            @Nullable Integer weeksApart,
             @Nullable LocalDate wantedOn,
             @Nullable LocalDate target,
             String words,
@@ -68,8 +72,8 @@ interface GrowerRequestMapper {
     int open(@Param("line") LineId line);
 
     @Select(value = """
-            insert into grower_request (grower_id, line_id, batch, kind, target, plants, words, asked_on, asked_by, state)
-            values (#{grower}, #{line}, #{batch}, #{asked.kind}, #{asked.target}, #{asked.plants}, #{asked.words}, #{day}, #{by},
+            insert into grower_request (grower_id, line_id, batch, kind, target, plants, times, weeks_apart, words, asked_on, asked_by, state)
+            values (#{grower}, #{line}, #{batch}, #{asked.kind}, #{asked.target}, #{asked.plants}, #{asked.times}, #{asked.weeksApart}, #{asked.words}, #{day}, #{by},
                     #{state})
             returning number
             """, affectData = true)

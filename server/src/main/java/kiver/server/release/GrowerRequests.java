@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
 import kiver.server.account.AccountMapper;
@@ -81,7 +82,9 @@ class GrowerRequests {
         /** None of them. */
         CANCEL,
         /** Plants of a batch that are free. */
-        WANT
+        WANT,
+        /** The like of a line again and again. */
+        AGAIN
     }
 
     /** Where it is. */
@@ -94,11 +97,30 @@ class GrowerRequests {
     /**
      * What is asked.
      *
-     * @param target for {@link Kind#LATER}
-     * @param plants for {@link Kind#FEWER}, those wanted from then on; for {@link Kind#WANT}
+     * @param target for {@link Kind#LATER}; the first day for {@link Kind#AGAIN}
+     * @param plants for {@link Kind#FEWER}, those wanted from then on; for {@link Kind#WANT}; each time for {@link Kind#AGAIN}
+     * @param times for {@link Kind#AGAIN}
+     * @param weeksApart for {@link Kind#AGAIN}
      */
     record Asked(
-            Kind kind, @Nullable LocalDate target, @Nullable Integer plants, String words) {}
+            Kind kind,
+            @Nullable LocalDate target,
+            @Nullable Integer plants,
+            @Nullable Integer times,
+            @Nullable Integer weeksApart,
+            String words) {
+
+        /** Nothing that is asked for again and again. */
+        Asked(Kind kind, @Nullable LocalDate target, @Nullable Integer plants, String words) {
+            this(kind, target, plants, null, null, words);
+        }
+    }
+
+    /** So often at most in one request, as the database holds it. */
+    static final int MOST_TIMES = 30;
+
+    /** So far apart at most. */
+    static final int MOST_WEEKS_APART = 26;
 
     /** What the person may see: a grower theirs, newest first. */
     List<GrowerRequestMapper.GrowerRequestRow> visibleTo(Person person) {
@@ -127,11 +149,15 @@ class GrowerRequests {
         if (asked.kind() == Kind.WANT) {
             throw new Refusal("kind", Said.of("Ask for free plants where they are offered."));
         }
-        if (line.cancelledOn() != null) {
-            throw new Refusal("line", Said.of("This line is cancelled already."));
-        }
         if (mapper.open(line.id()) > 0) {
             throw new Refusal("line", Said.of("Something is asked for this line already; wait for the answer."));
+        }
+        if (asked.kind() == Kind.AGAIN) {
+            requireStanding(asked);
+            return;
+        }
+        if (line.cancelledOn() != null) {
+            throw new Refusal("line", Said.of("This line is cancelled already."));
         }
         LocalDate target = asked.target();
         if (asked.kind() == Kind.LATER
@@ -143,6 +169,26 @@ class GrowerRequests {
             throw new Refusal(
                     "plants",
                     Said.of("Enter 1 to {most} plants, or cancel the line.").with("most", line.plants() - 1));
+        }
+    }
+
+    private void requireStanding(Asked asked) {
+        if (asked.target() == null || !asked.target().isAfter(clock.today())) {
+            throw new Refusal("target", Said.of("Choose a first day after today."));
+        }
+        if (asked.plants() == null) {
+            throw new Refusal("plants", Said.of("Say how many plants each time."));
+        }
+        if (asked.times() == null || asked.weeksApart() == null) {
+            throw new Refusal("times", Said.of("Say how often, and how many weeks apart."));
+        }
+        LocalDate last = asked.target().plusWeeks((long) (asked.times() - 1) * asked.weeksApart());
+        if (last.isAfter(clock.today().plusDays(Wish.DAYS_AHEAD))) {
+            throw new Refusal(
+                    "times",
+                    Said.of("The last would be on {last}; plants are promised until {until}.")
+                            .with("last", last)
+                            .with("until", clock.today().plusDays(Wish.DAYS_AHEAD)));
         }
     }
 
@@ -176,7 +222,9 @@ class GrowerRequests {
             if (asked.state() != State.OPEN) {
                 throw new Refusal("number", Said.of("This was answered already. Load the page again."));
             }
-            if (granted && asked.kind() == Kind.WANT) {
+            if (granted && asked.kind() == Kind.AGAIN) {
+                takeAgain(requestIdFor(requestId), asked);
+            } else if (granted && asked.kind() == Kind.WANT) {
                 take(requestIdFor(requestId), asked);
             } else if (granted) {
                 edits.make(requestIdFor(requestId), asked.orderNumber(), edit(asked), person);
@@ -218,12 +266,22 @@ class GrowerRequests {
                 null);
     }
 
+    /** One order with a line for each time, or none of it where one of them cannot be had. */
+    private void takeAgain(UUID request, GrowerRequestMapper.GrowerRequestRow asked) {
+        OrderedLine like = book.order(asked.orderNumber()).line(asked.line());
+        List<PromiseService.LineWish> lines = IntStream.range(0, asked.times())
+                .mapToObj(time -> asked.target().plusWeeks((long) time * asked.weeksApart()))
+                .map(day -> new PromiseService.LineWish(PromiseService.wishFor(like, asked.plants(), day), null, null))
+                .toList();
+        promises.accept(request, asked.growerId(), like.siteId(), lines, null);
+    }
+
     private static OrderEdit edit(GrowerRequestMapper.GrowerRequestRow asked) {
         return switch (asked.kind()) {
             case LATER -> new OrderEdit(asked.line(), OrderEdit.Kind.DAY, null, asked.target(), false);
             case FEWER -> new OrderEdit(asked.line(), OrderEdit.Kind.PLANTS, asked.plants(), null, false);
             case CANCEL -> new OrderEdit(asked.line(), OrderEdit.Kind.CANCEL, null, null, false);
-            case ACCEPT, WANT ->
+            case ACCEPT, WANT, AGAIN ->
                 throw new IllegalStateException("Nothing is changed by a request of kind " + asked.kind() + ".");
         };
     }

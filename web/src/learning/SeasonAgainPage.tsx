@@ -1,0 +1,179 @@
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { answered, api, type SeasonAgain } from '../api/client';
+import { useNumberedChange, useSeasonAgain } from '../api/queries';
+import { Loading, Nothing, Refusal, Trouble } from '../look/States';
+import { YearChoice } from '../look/YearChoice';
+import { usePlan } from '../plan/usePlan';
+import { dayOfYear, dayWords, daysBetween } from '../words/days';
+import { say } from '../words/say';
+
+type OrderAgain = SeasonAgain['orders'][number];
+type LineAgain = OrderAgain['lines'][number];
+type Seen = 'YES' | 'YES_IF' | 'NO';
+
+const ANSWERS: Record<Seen, string> = { YES: say('yes'), YES_IF: say('yes, with conditions'), NO: say('no') };
+
+/** A growing year taken again: what growers had then, a year on, sown when the plan says by what was learnt since. */
+export function SeasonAgainPage() {
+  const [year, setYear] = useState<number | undefined>();
+  const again = useSeasonAgain(year);
+  if (again.isPending) return <Loading what={say('the year')} />;
+  if (again.isError) return <Trouble error={again.error} retry={() => again.refetch()} />;
+  const { orders, lastDay } = again.data;
+  const open = orders.filter((order) => order.lines.some((line) => line.standing === 'OPEN'));
+  const count = (standing: LineAgain['standing']) => orders.flatMap((order) => order.lines).filter((line) => line.standing === standing).length;
+  return (
+    <>
+      <div className="mb-2 flex flex-wrap items-center gap-3">
+        <h1>{say('A season again')}</h1>
+        <YearChoice year={year} choose={setYear} />
+        <Link to="/looking-back" className="trail ml-auto flex min-h-11 items-center">
+          {say('Looking back')}
+        </Link>
+      </div>
+      <p className="mb-4 max-w-prose">
+        {say('Each line is offered for the same weekday a year on. When it is sown follows from the plan of this year and from what was learnt.')}
+      </p>
+      <p className="mb-4 text-pencil">
+        {count('TOO_FAR') > 0 &&
+          say(
+            '{lines, plural, one {One line lies} other {# lines lie}} beyond {day}, the last for which plants are promised today. Come back later for them.',
+            { lines: count('TOO_FAR'), day: dayOfYear(lastDay) },
+          )}{' '}
+        {count('ORDERED') > 0 && say('{lines, plural, one {One is} other {# are}} ordered again already.', { lines: count('ORDERED') })}
+      </p>
+      {open.length === 0 ? (
+        <Nothing>{say('Nothing of this year can be taken again today.')}</Nothing>
+      ) : (
+        <ul className="flex flex-col gap-3">
+          {open.map((order) => (
+            <li key={order.number}>
+              <Again order={order} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+function Again({ order }: { order: OrderAgain }) {
+  const [opened, setOpened] = useState(false);
+  const lines = order.lines.filter((line) => line.standing === 'OPEN');
+  const [left, setLeft] = useState<number[]>([]);
+  const [seen, setSeen] = useState<Record<number, Seen | undefined>>({});
+  const take = useNumberedChange((entry: { lines: { wish: LineAgain['wish']; seen?: Seen }[] }, requestId) =>
+    answered(api.POST('/api/orders', { body: { requestId, growerId: order.growerId, siteId: order.siteId, ...entry } })),
+  );
+  const chosen = lines.map((line, index) => ({ line, index })).filter(({ index }) => !left.includes(index));
+  const ready = chosen.length > 0 && chosen.every(({ index }) => seen[index] !== undefined && seen[index] !== 'NO');
+  return (
+    <section aria-label={say('Order {order} of {grower}', { order: order.number, grower: order.grower })} className="board p-3">
+      <h2 className="flex flex-wrap items-center gap-3">
+        {order.grower}
+        <span className="text-sm font-normal text-pencil">
+          {say('{site}, as order {order}; {lines, plural, one {# line} other {# lines}}', {
+            site: order.site,
+            order: order.number,
+            lines: lines.length,
+          })}
+        </span>
+        <button type="button" className="act ml-auto" aria-expanded={opened} onClick={() => setOpened(!opened)}>
+          {opened ? say('Close') : say('Plan it anew')}
+        </button>
+      </h2>
+      {take.data && (
+        <p role="status">
+          {say('Taken.')}{' '}
+          <Link className="trail" to={`/orders/${take.data.number}`}>
+            {say('Order {order}', { order: take.data.number })}
+          </Link>
+        </p>
+      )}
+      {opened && !take.data && (
+        <>
+          <ul className="divide-y divide-rule">
+            {lines.map((line, index) => (
+              <Line
+                key={index}
+                line={line}
+                wanted={!left.includes(index)}
+                choose={(wanted) => setLeft(wanted ? left.filter((each) => each !== index) : [...left, index])}
+                answer={(told) => setSeen((now) => (now[index] === told ? now : { ...now, [index]: told }))}
+              />
+            ))}
+          </ul>
+          <Refusal message={take.error?.message} />
+          <button
+            type="button"
+            className="act act-main mt-2"
+            disabled={!ready || take.isPending}
+            onClick={() =>
+              take.mutate({ lines: chosen.map(({ line, index }) => ({ wish: line.wish, ...(seen[index] ? { seen: seen[index] } : {}) })) })
+            }
+          >
+            {say('Take {lines, plural, one {# line} other {# lines}}', { lines: chosen.length })}
+          </button>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Line({
+  line,
+  wanted,
+  choose,
+  answer,
+}: {
+  line: LineAgain;
+  wanted: boolean;
+  choose: (wanted: boolean) => void;
+  answer: (told: Seen | undefined) => void;
+}) {
+  const plan = usePlan(line.wish);
+  const told = plan.isOfThis && !plan.isError ? plan.data?.promise.answer : undefined;
+  useEffect(() => answer(told), [told]); // eslint-disable-line react-hooks/exhaustive-deps
+  const sowDay = plan.data?.dates.window?.best;
+  return (
+    <li className="grid gap-x-4 gap-y-1 py-2 md:grid-cols-[auto_1fr_1fr]">
+      <label className="flex min-h-11 min-w-11 items-center">
+        <input type="checkbox" className="size-5" checked={wanted} onChange={(event) => choose(event.target.checked)} aria-label={line.variety} />
+      </label>
+      <div>
+        <p>{say('{plants} {variety} for {day}', { plants: line.wish.plants, variety: line.variety, day: dayOfYear(line.wish.target) })}</p>
+        <p className="text-sm text-pencil">{thenWords(line)}</p>
+      </div>
+      <div>
+        {plan.isError ? (
+          <p>{plan.error.message}</p>
+        ) : told === undefined ? (
+          <p className="text-pencil">{say('Planning…')}</p>
+        ) : (
+          <>
+            <p>{ANSWERS[told]}</p>
+            {sowDay && <p className="text-sm text-pencil">{sowWords(line, sowDay)}</p>}
+          </>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function thenWords(line: LineAgain): string {
+  const sown = line.sownThen ? say('Then sown {day}', { day: dayWords(line.sownThen) }) : say('Then not sown here');
+  if (!line.wholeThen) return sown;
+  const late = daysBetween(line.wantedThen, line.wholeThen);
+  return late > 0 ? say('{sown}, whole {late, plural, one {# day} other {# days}} late', { sown, late }) : say('{sown}, whole in time', { sown });
+}
+
+function sowWords(line: LineAgain, sowDay: string): string {
+  const day = dayWords(sowDay);
+  if (!line.sownThen) return say('Sow {day}', { day });
+  const ahead = daysBetween(line.sownThen, line.wantedThen) - daysBetween(sowDay, line.wish.target);
+  if (ahead === 0) return say('Sow {day}, as far ahead as then', { day });
+  return ahead < 0
+    ? say('Sow {day}, {days, plural, one {# day} other {# days}} further ahead than then', { day, days: -ahead })
+    : say('Sow {day}, {days, plural, one {# day} other {# days}} less far ahead than then', { day, days: ahead });
+}
