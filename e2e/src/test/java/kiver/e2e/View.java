@@ -47,6 +47,8 @@ record View(String email, String path, String heading) {
             new View(Nursery.PROPAGATOR, "/loading", "Loading"),
             new View(Nursery.PROPAGATOR, "/growers", "Growers"),
             new View(Nursery.HAND, "/looking-back", "Looking back"),
+            new View(Nursery.PROPAGATOR, "/lessons", "What was learnt"),
+            new View(Nursery.PROPAGATOR, "/season/again", "A season again"),
             new View(Nursery.PROPAGATOR, "/mix", "Mix"),
             new View(Nursery.HAND, "/mix/barrow?recipe=living&litres=60", "Barrow sheet"),
             new View(Nursery.PROPAGATOR, "/mix/recipes/living", "Living mix"),

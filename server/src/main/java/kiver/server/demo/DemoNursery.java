@@ -1,6 +1,7 @@
 package kiver.server.demo;
 
 import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -119,6 +120,9 @@ class DemoNursery implements ApplicationRunner {
         takeOrders();
         if (handsWork) {
             hands.work();
+        }
+        if (clock.today().getDayOfWeek() == DayOfWeek.MONDAY) {
+            forecasts.tell();
         }
         clock.showDay(clock.today().plusDays(1));
     }

@@ -106,6 +106,12 @@ public class ForecastLedger {
         }
     }
 
+    /** Keeps what is forecast today to be held against what happens, unless that was done within the week. */
+    @Transactional
+    public void tell() {
+        told.tell(analyst.all(), clock.today());
+    }
+
     /** The changes of the last days, the newest first. */
     public List<Noted> lately() {
         return mapper.since(clock.today().minusDays(DAYS_SHOWN));
