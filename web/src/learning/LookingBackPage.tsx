@@ -66,22 +66,24 @@ export function LookingBackPage({ mayPlan = false }: { mayPlan?: boolean }) {
               <h2 className="mb-2">{say('All sowings')}</h2>
               <Steps fall={view.all} then={then?.all} year={beside} />
             </section>
-            <section aria-label={say('Promised and kept')} className="board p-4">
-              <h2>{say('Promised and kept')}</h2>
-              <Promises view={view} />
-              {then && (
-                <p className="mt-1 text-pencil">
-                  {say('{year}: {inTime} of {lines}.', { year: String(then.year), inTime: then.kept.inTime, lines: then.kept.lines })}
-                </p>
-              )}
-            </section>
-            <section aria-label={say('What it cost')} className="board p-4">
-              <h2>{say('What it cost')}</h2>
-              <Cost costs={view.cost} />
-              {then && sum(then.cost) > 0 && (
-                <p className="mt-1 text-pencil">{say('{year}: {total}.', { year: String(then.year), total: figures(sum(then.cost), 2) })}</p>
-              )}
-            </section>
+            <div className="flex flex-col gap-5">
+              <section aria-label={say('Promised and kept')} className="board p-4">
+                <h2>{say('Promised and kept')}</h2>
+                <Promises view={view} />
+                {then && (
+                  <p className="mt-1 text-pencil">
+                    {say('{year}: {inTime} of {lines}.', { year: String(then.year), inTime: then.kept.inTime, lines: then.kept.lines })}
+                  </p>
+                )}
+              </section>
+              <section aria-label={say('What it cost')} className="board p-4">
+                <h2>{say('What it cost')}</h2>
+                <Cost costs={view.cost} />
+                {then && sum(then.cost) > 0 && (
+                  <p className="mt-1 text-pencil">{say('{year}: {total}.', { year: String(then.year), total: figures(sum(then.cost), 2) })}</p>
+                )}
+              </section>
+            </div>
             <section aria-label={say('Forecast and what happened')} className="board p-4 lg:col-span-2">
               <h2 className="mb-2">{say('Forecast and what happened')}</h2>
               <HonestyChart year={year} />

@@ -165,6 +165,15 @@ public class SmallNursery {
                 .content(body));
     }
 
+    /** Sends a file. */
+    ResultActions file(Person person, String path, byte[] bytes) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post(path)
+                .with(user(person))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content(bytes));
+    }
+
     /** Readings as a device sends them. */
     ResultActions send(String token, String type, String body) throws Exception {
         return http.perform(MockMvcRequestBuilders.post("/api/readings")

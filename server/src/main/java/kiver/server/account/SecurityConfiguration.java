@@ -61,6 +61,7 @@ class SecurityConfiguration {
                                 "/api/plans",
                                 "/api/promises",
                                 "/api/season-again",
+                                "/api/data-package/**",
                                 "/api/paths",
                                 "/api/successions/**")
                         .hasRole(PROPAGATOR)

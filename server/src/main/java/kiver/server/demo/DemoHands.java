@@ -102,7 +102,7 @@ class DemoHands {
             boolean busy = false;
             for (RoundTask task : stop.tasks()) {
                 double likelihood = switch (task.kind()) {
-                    case HARDEN, END_HARDENING, SOW -> NEARLY_ALWAYS;
+                    case START_HARDENING, HARDEN, END_HARDENING, SOW, RELEASE -> NEARLY_ALWAYS;
                     default -> USUALLY;
                 };
                 if (DemoTruth.getsDone(number, today.toEpochDay(), task.kind().ordinal(), likelihood)) {
