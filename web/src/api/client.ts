@@ -61,6 +61,7 @@ export type FreePlants = Schemas['FreePlants'];
 export type LookingBackView = Schemas['LookingBackView'];
 export type LessonsView = Schemas['LessonsView'];
 export type SeasonAgain = Schemas['SeasonAgain'];
+export type PackagePreview = Schemas['PackagePreview'];
 export type HonestyView = Schemas['Honesty'];
 export type LoadingView = Schemas['LoadingView'];
 export type ProgrammeView = Schemas['ProgrammeView'];

@@ -5,6 +5,7 @@ import { Loading, Nothing, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
 import { figures } from '../words/quantity';
 import { say } from '../words/say';
+import { Exchange } from './Exchange';
 import { LessonScale } from './LessonScale';
 import { inUseWords, lessonWords } from './lessonWords';
 
@@ -52,6 +53,7 @@ export function LessonsPage({ mayDecide }: { mayDecide: boolean }) {
           </ul>
         </section>
       )}
+      {mayDecide && <Exchange />}
     </>
   );
 }

@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { LessonsView } from '../api/client';
 import { fakeServer, show } from '../api/faked';
+import { Exchange } from './Exchange';
 import { LessonsPage } from './LessonsPage';
 import { lessonWords } from './lessonWords';
 
@@ -80,5 +81,32 @@ describe('what was learnt', () => {
     for (const matter of ['EMERGENCE', 'LEAVES'] as const)
       for (const beside of ['CROP', 'PLACE', 'VARIETY', 'LOT'] as const)
         expect(lessonWords({ ...mat, matter, beside, name: 'Named' })).toContain('1.20');
+  });
+
+  it('is exchanged with others after a look', async () => {
+    const calls = fakeServer({
+      'POST /api/data-package/preview': {
+        crops: [
+          { code: 'kale', name: 'Kale', beside: 'SAME', figures: [], lessons: [] },
+          {
+            code: 'leek',
+            name: 'Leek',
+            beside: 'OTHERWISE',
+            figures: [{ column: 'Days', ours: '5', theirs: '6' }],
+            lessons: [{ stage: 'EMERGENCE', times: 1.2, batches: 9 }],
+          },
+        ],
+      },
+      'POST /api/data-package': { crops: 1 },
+    });
+    show(<Exchange />);
+    fireEvent.change(screen.getByLabelText('A package of another nursery'), { target: { files: [new File(['PK'], 'theirs.zip')] } });
+    expect(await screen.findByText('2 crops in it; 1 as yours.')).toBeTruthy();
+    expect(screen.getByText('Days: 6, yours 5')).toBeTruthy();
+    expect(screen.getByText('Their 9 batches say: 1.20 times as long to come up as their figures say.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Take over Leek' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Take over 1 crop' }));
+    expect(await screen.findByText('1 crop taken over.')).toBeTruthy();
+    expect(calls.some((call) => call.path.startsWith('/api/data-package?withLessons=true&crop=leek'))).toBe(true);
   });
 });
