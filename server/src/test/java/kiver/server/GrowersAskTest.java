@@ -342,6 +342,53 @@ class GrowersAskTest {
         assertThat(orders()).as("none of it").isEqualTo(before + 1);
     }
 
+    /** What local rules want stands on the note as it was when the plants went, and each reader is told in their language. */
+    @Test
+    @Order(10)
+    void theNoteKeepsThePlantHealthRecord() throws Exception {
+        String entries = "{\"entries\":[{\"label\":\"A\",\"source\":\"BOTANICAL_NAME\",\"words\":\"\"},"
+                + "{\"label\":\"B\",\"source\":\"TEXT\",\"words\":\"%s\"},"
+                + "{\"label\":\"C\",\"source\":\"BATCH\",\"words\":\"\"}],"
+                + "\"names\":[{\"crop\":\"curly-kale\",\"cropName\":\"\",\"name\":\"Brassica oleracea\"}]}";
+        nursery.put(nursery.propagator, "/api/plant-health", entries.formatted("QM-0417"))
+                .andExpect(status().isOk());
+        nursery.put(nursery.hand, "/api/plant-health", entries.formatted("QM-0418"))
+                .andExpect(status().isForbidden());
+        nursery.put(
+                        nursery.propagator,
+                        "/api/plant-health",
+                        entries.formatted("QM").replace("curly-kale", "moon-bean"))
+                .andExpect(status().is4xxClientError());
+        nursery.put(
+                        nursery.propagator,
+                        "/api/plant-health",
+                        entries.formatted("QM").replace("TEXT", "COLOUR"))
+                .andExpect(status().is4xxClientError());
+        database.update("update account set language = 'AMERICAN' where email = 'one@test.example'");
+        int order = nursery.order(20);
+        int batch = nursery.batchOf(order);
+        CellRun run = batches.file(batch).runs().get(0);
+        nursery.growUp(batch, trays.tray(run.tray()).number(), run.last(), SmallNursery.TODAY.minusDays(40));
+        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"")
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":null").andExpect(status().isOk());
+        int note = JsonPath.read(
+                nursery.release(UUID.randomUUID(), order, 20)
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.number");
+        nursery.put(nursery.propagator, "/api/plant-health", entries.formatted("QM-9999"))
+                .andExpect(status().isOk());
+        assertThat(nursery.note(nursery.grower, note))
+                .contains("Plant-health record A: Brassica oleracea B: QM-0417 C: " + batch)
+                .doesNotContain("QM-9999");
+        String american = java.time.format.DateTimeFormatter.ofPattern("MMM d", java.util.Locale.US)
+                .format(SmallNursery.TODAY);
+        nursery.get(nursery.propagator, "/api/messages").andExpect(jsonPath("$[0].body", containsString(american)));
+    }
+
     private int orders() {
         return database.queryForObject("select count(*) from grower_order", Integer.class);
     }

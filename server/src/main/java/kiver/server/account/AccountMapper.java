@@ -41,9 +41,9 @@ public interface AccountMapper {
     @Select("select " + COLUMNS + " from account where link_code = #{code}")
     Optional<Account> byLink(@Param("code") String code);
 
-    /** The addresses of people of a grower. */
-    @Select("select email from account where grower_id = #{grower} and ends_on is null order by id")
-    List<String> addressesOf(@Param("grower") long grower);
+    /** The people of a grower, to whom is written. */
+    @Select("select " + COLUMNS + " from account where grower_id = #{grower} and ends_on is null order by id")
+    List<Account> peopleOf(@Param("grower") long grower);
 
     @Update("""
             update account set password_hash = #{passwordHash}, link_code = #{code}, ends_on = #{until} where email = #{email}

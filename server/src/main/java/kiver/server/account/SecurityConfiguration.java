@@ -62,6 +62,7 @@ class SecurityConfiguration {
                                 "/api/promises",
                                 "/api/season-again",
                                 "/api/data-package/**",
+                                "/api/plant-health",
                                 "/api/paths",
                                 "/api/successions/**")
                         .hasRole(PROPAGATOR)

@@ -15,7 +15,6 @@ import kiver.core.crop.Crop;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.release.PlantOrigin;
-import kiver.core.release.ReadySample;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -53,6 +52,7 @@ class DeliveryNote {
     private final TrayBook trays;
     private final CropBook crops;
     private final LookedAtBook lookedAt;
+    private final HealthBook health;
     private final ReleaseMessages messages;
     private final NurseryClock clock;
     private final Wording wording;
@@ -64,6 +64,7 @@ class DeliveryNote {
             TrayBook trays,
             CropBook crops,
             LookedAtBook lookedAt,
+            HealthBook health,
             ReleaseMessages messages,
             NurseryClock clock,
             Wording wording) {
@@ -74,6 +75,7 @@ class DeliveryNote {
         this.trays = trays;
         this.crops = crops;
         this.lookedAt = lookedAt;
+        this.health = health;
         this.messages = messages;
         this.clock = clock;
     }
@@ -101,6 +103,7 @@ class DeliveryNote {
         Map<LineId, SownInPlace> seed = inPlace.onNote(release.number()).stream()
                 .collect(Collectors.toMap(SownInPlace::lineId, Function.identity()));
         Map<LineId, LookedAtBook.LookedAt> looked = lookedAt.of(release.number());
+        Map<LineId, List<HealthBook.HealthEntry>> entries = health.of(release.number());
         Speech.Language language = SpokenTo.now().language();
         SheetSize sheet = SheetSize.usualFor(language);
         try (Paper paper =
@@ -134,6 +137,12 @@ class DeliveryNote {
             for (OrderedLine line : order.lines()) {
                 if (origins.containsKey(line.id())) {
                     next = printLine(paper, line, release.day(), origins.get(line.id()), looked.get(line.id()), next);
+                    next = printHealth(
+                            paper,
+                            entries.getOrDefault(line.id(), List.of()),
+                            release.day(),
+                            origins.get(line.id()),
+                            next);
                 }
                 if (seed.containsKey(line.id())) {
                     next = printSeed(paper, line, seed.get(line.id()), next);
@@ -192,30 +201,8 @@ class DeliveryNote {
         return origin.startedIn().equals(origin.container()) ? "moved" : "potted";
     }
 
-    /** Nobody can say what these are; the grower is told before they are planted. */
-    private static Said mixed(int plants) {
-        return Said.of(
-                        "{plants, plural, one {# of them is mixed: its} other {# of them are mixed: their}} name is in doubt until flowers or fruit show it. Plant them apart and label them as mixed.")
-                .with("plants", plants);
-    }
-
     private String say(Said said) {
         return wording.say(said);
-    }
-
-    /** What was seen on a sample; what was not as it should be is named, for the grower to know. */
-    private Said seen(ReadySample sample) {
-        String missing = sample.missing().stream()
-                .map(check -> say(Said.of("ready." + check)))
-                .collect(Collectors.joining(", "));
-        return missing.isEmpty()
-                ? Said.of(
-                                "Looked at before they left: {plants, plural, one {# plant} other {# plants}}, all as it should be.")
-                        .with("plants", sample.plants())
-                : Said.of(
-                                "Looked at before they left: {plants, plural, one {# plant} other {# plants}}. Not as it should be, or not looked at: {missing}.")
-                        .with("plants", sample.plants())
-                        .with("missing", missing);
     }
 
     /** What of a line goes along, where it comes from and how to plant it. */
@@ -286,11 +273,11 @@ class DeliveryNote {
                 origins.stream().filter(Origin::mixed).mapToInt(Origin::plants).sum();
         if (mixed > 0) {
             next = onPage(paper, next, 15);
-            next = paper.wrapped(LEFT, next, WIDTH, 10, say(mixed(mixed)));
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(NoteLines.mixed(mixed)));
         }
         if (looked != null && looked.sample().wasLookedAt()) {
             next = onPage(paper, next, 15);
-            next = paper.wrapped(LEFT, next, WIDTH, 10, say(seen(looked.sample())));
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(NoteLines.seen(looked.sample(), wording)));
         }
         next = onPage(paper, next + 4, 30);
         paper.text(Paper.Kind.STRONG, LEFT, next, 12, say(Said.of("How to plant")));
@@ -298,6 +285,28 @@ class DeliveryNote {
         for (Said words : PlantingLines.ofReleased(crops.crop(line.crop()), line.target(), released, looked)) {
             next = onPage(paper, next, 15);
             next = paper.wrapped(LEFT, next, WIDTH, 10, say(words)) + 1;
+        }
+        return next + 8;
+    }
+
+    /** What local rules want to be written of the plants, as it was kept when they went. */
+    private float printHealth(
+            Paper paper, List<HealthBook.HealthEntry> entries, LocalDate released, List<Origin> origins, float top) {
+        if (entries.isEmpty()) {
+            return top;
+        }
+        float next = onPage(paper, top - 4, 20);
+        paper.text(Paper.Kind.STRONG, LEFT, next, 12, say(Said.of("Plant-health record")));
+        next += 7;
+        List<String> lots =
+                origins.stream().map(origin -> origin.lot().code()).distinct().toList();
+        List<String> numbers = origins.stream()
+                .map(origin -> String.valueOf(origin.batch()))
+                .distinct()
+                .toList();
+        for (Said words : NoteLines.ofHealth(entries, released, lots, numbers)) {
+            next = onPage(paper, next, 15);
+            next = paper.wrapped(LEFT, next, WIDTH, 10, say(words));
         }
         return next + 8;
     }

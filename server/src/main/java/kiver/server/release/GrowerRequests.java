@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import kiver.core.outlook.Batch;
 import kiver.core.outlook.BatchFile;
+import kiver.server.account.Account;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
@@ -24,6 +25,7 @@ import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
 import kiver.server.promise.PromiseService;
 import kiver.server.wording.Said;
+import kiver.server.wording.SpokenTo;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -287,14 +289,18 @@ class GrowerRequests {
     }
 
     private void tell(GrowerRequestMapper.GrowerRequestRow asked, boolean granted, String words) {
-        String subject = wording.say(
-                granted
-                        ? Said.of("Yes: {variety}").with("variety", asked.variety())
-                        : Said.of("Sorry, no: {variety}").with("variety", asked.variety()));
-        String body = words.isBlank()
-                ? wording.say(Said.of("What you asked for is answered; your page says how your plants stand now."))
-                : words;
-        accounts.addressesOf(asked.growerId())
-                .forEach(address -> outbox.write(asked.growerId(), address, subject, body));
+        for (Account reader : accounts.peopleOf(asked.growerId())) {
+            SpokenTo.to(reader.speech(), () -> {
+                String subject = wording.say(
+                        granted
+                                ? Said.of("Yes: {variety}").with("variety", asked.variety())
+                                : Said.of("Sorry, no: {variety}").with("variety", asked.variety()));
+                String body = words.isBlank()
+                        ? wording.say(
+                                Said.of("What you asked for is answered; your page says how your plants stand now."))
+                        : words;
+                outbox.write(asked.growerId(), reader.email(), subject, body);
+            });
+        }
     }
 }

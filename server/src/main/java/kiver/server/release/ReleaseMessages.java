@@ -4,11 +4,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import kiver.server.account.Account;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.GrowerLinks;
 import kiver.server.message.Outbox;
 import kiver.server.order.Order;
 import kiver.server.wording.Said;
+import kiver.server.wording.SpokenTo;
 import kiver.server.wording.WholeDay;
 import kiver.server.wording.Wording;
 import org.springframework.stereotype.Component;
@@ -40,8 +42,14 @@ class ReleaseMessages {
                         .with("until", new WholeDay(link.until())));
     }
 
-    /** To everybody who belongs to the grower; nobody who does is told nothing. */
+    /** To everybody who belongs to the grower, each in their own language; nobody who does is told nothing. */
     void write(Order order, int note, LocalDate day, List<Left> left) {
+        for (Account reader : accounts.peopleOf(order.growerId())) {
+            SpokenTo.to(reader.speech(), () -> write(reader, order, note, day, left));
+        }
+    }
+
+    private void write(Account reader, Order order, int note, LocalDate day, List<Left> left) {
         String what = left.stream()
                 .map(each -> wording.say(Said.of("{plants} {variety}")
                         .with("plants", each.plants())
@@ -59,7 +67,6 @@ class ReleaseMessages {
                 + page(order.growerId())
                         .map(words -> "\n\n" + wording.say(words))
                         .orElse("");
-        accounts.addressesOf(order.growerId())
-                .forEach(address -> outbox.write(order.growerId(), address, subject, body));
+        outbox.write(order.growerId(), reader.email(), subject, body);
     }
 }

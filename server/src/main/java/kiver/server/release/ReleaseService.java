@@ -50,6 +50,7 @@ public class ReleaseService {
     private final InPlaceBook inPlace;
     private final SiteAdvice advice;
     private final LookedAtBook lookedAt;
+    private final HealthBook health;
     private final ReleaseMessages messages;
     private final Requests requests;
     private final NurseryClock clock;
@@ -63,6 +64,7 @@ public class ReleaseService {
             InPlaceBook inPlace,
             SiteAdvice advice,
             LookedAtBook lookedAt,
+            HealthBook health,
             ReleaseMessages messages,
             Requests requests,
             NurseryClock clock) {
@@ -74,6 +76,7 @@ public class ReleaseService {
         this.inPlace = inPlace;
         this.advice = advice;
         this.lookedAt = lookedAt;
+        this.health = health;
         this.messages = messages;
         this.requests = requests;
         this.clock = clock;
@@ -207,6 +210,7 @@ public class ReleaseService {
                         }
                         lookedAt.put(
                                 number, line.id(), new LookedAtBook.LookedAt(parting.sample(), advice.of(line, today)));
+                        health.keep(number, line);
                     }
                     seedOf.forEach(line -> inPlace.handOver(order.line(line), number));
                     changes.forEach((batch, parts) -> batches.record(batch, today, parts, recordedBy, requestId));
