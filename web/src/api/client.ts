@@ -62,6 +62,7 @@ export type LookingBackView = Schemas['LookingBackView'];
 export type LessonsView = Schemas['LessonsView'];
 export type SeasonAgain = Schemas['SeasonAgain'];
 export type PackagePreview = Schemas['PackagePreview'];
+export type HealthEntries = Schemas['HealthEntries'];
 export type HonestyView = Schemas['Honesty'];
 export type LoadingView = Schemas['LoadingView'];
 export type ProgrammeView = Schemas['ProgrammeView'];

@@ -10,6 +10,7 @@ import { nameWords } from '../words/reasons';
 import { say } from '../words/say';
 import { requestWords } from './AskForLine';
 import { Messages } from './Messages';
+import { PlantHealth } from './PlantHealth';
 import { Prices } from './Prices';
 
 /** What growers ask and tell, what was written to them, and what plants cost. */
@@ -69,6 +70,7 @@ export function GrowersPage({ today }: { today: string }) {
       </div>
       <Messages />
       <Prices today={today} />
+      <PlantHealth />
     </>
   );
 }
