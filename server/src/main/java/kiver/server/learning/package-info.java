@@ -1,2 +1,2 @@
-/** Looking back: what became of what was sown, and what was promised against what was kept. */
+/** Looking back, and what is learnt of it: what became of what was sown, whether forecasts held, what batches taught. */
 package kiver.server.learning;
