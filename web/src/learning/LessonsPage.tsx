@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { answered, api, type LessonsView } from '../api/client';
 import { newRequestId, useChange, useLessons } from '../api/queries';
-import { Loading, Nothing, Trouble } from '../look/States';
+import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { dayWords } from '../words/days';
 import { figures } from '../words/quantity';
 import { say } from '../words/say';
@@ -17,7 +17,7 @@ export function LessonsPage({ mayDecide }: { mayDecide: boolean }) {
   const lessons = useLessons();
   if (lessons.isPending) return <Loading what={say('what was learnt')} />;
   if (lessons.isError) return <Trouble error={lessons.error} retry={() => lessons.refetch()} />;
-  const { proposals, decisions } = lessons.data;
+  const { proposals, decisions, work } = lessons.data;
   const atWork = proposals.filter((each) => each.atWork);
   const proposed = proposals.filter((each) => !each.atWork);
   return (
@@ -33,7 +33,12 @@ export function LessonsPage({ mayDecide }: { mayDecide: boolean }) {
         {proposed.length === 0 ? (
           <Nothing>{say('Your batches say nothing that plans do not go by already. Two batches of a crop are the fewest that count.')}</Nothing>
         ) : (
-          <Lessons lessons={proposed} mayDecide={mayDecide} />
+          <>
+            <p className="mb-2 text-pencil">
+              {say('Each circle is a batch, the bar holds what they say together four times in five, the triangle stands at what plans go by.')}
+            </p>
+            <Lessons lessons={proposed} mayDecide={mayDecide} />
+          </>
         )}
       </section>
       {atWork.length > 0 && (
@@ -41,6 +46,16 @@ export function LessonsPage({ mayDecide }: { mayDecide: boolean }) {
           <h2>{say('At work already')}</h2>
           <p className="mb-2 text-pencil">{say('Leaves that were counted move plans and forecasts at once, unless you decide otherwise.')}</p>
           <Lessons lessons={atWork} mayDecide={mayDecide} />
+        </section>
+      )}
+      {work.length > 0 && (
+        <section aria-label={say('Hands')} className="mb-6">
+          <h2 className="mb-2">{say('Hands')}</h2>
+          <ul className="grid gap-3 lg:grid-cols-2">
+            {work.map((each) => (
+              <Hands key={each.work} work={each} mayDecide={mayDecide} />
+            ))}
+          </ul>
         </section>
       )}
       {decisions.length > 0 && (
@@ -95,6 +110,29 @@ function Proposed({ proposal, mayDecide }: { proposal: Proposal; mayDecide: bool
             {atWork ? say('Go by the library instead') : say('Leave it')}
           </button>
         </p>
+      )}
+    </li>
+  );
+}
+
+/** How long sowing and potting take by the times of entries, beside what costs reckon with. */
+function Hands({ work, mayDecide }: { work: LessonsView['work'][number]; mayDecide: boolean }) {
+  const reckon = useChange(() => answered(api.PUT('/api/lessons/work/{work}', { params: { path: { work: work.work } } })));
+  const { seconds, low, high, entries } = work.seen;
+  const parts = { seconds: figures(seconds), low: figures(low), high: figures(high), entries };
+  return (
+    <li className="board flex flex-col gap-2 p-3">
+      <p className="text-lg">
+        {work.work === 'SOWING'
+          ? say('Sowing a cell takes {seconds} seconds, from {low} to {high} in the middle half of {entries} entries.', parts)
+          : say('Potting a plant takes {seconds} seconds, from {low} to {high} in the middle half of {entries} entries.', parts)}
+      </p>
+      <p className="text-pencil">{say('Costs reckon with {seconds}.', { seconds: figures(work.inUse) })}</p>
+      <Refusal message={reckon.error?.message} />
+      {mayDecide && Math.abs(seconds - work.inUse) >= 0.5 && (
+        <button type="button" className="act act-main self-start" disabled={reckon.isPending} onClick={() => reckon.mutate()}>
+          {say('Reckon with {seconds} seconds', { seconds: figures(seconds) })}
+        </button>
       )}
     </li>
   );

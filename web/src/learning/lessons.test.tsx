@@ -52,7 +52,15 @@ const decision: LessonsView['decisions'][number] = {
 
 describe('what was learnt', () => {
   it('is said in plain words and taken by a press', async () => {
-    const calls = fakeServer({ 'GET /api/lessons': { proposals: [mat, lives], decisions: [decision] }, 'POST /api/lessons/decisions': {} });
+    const calls = fakeServer({
+      'GET /api/lessons': {
+        proposals: [mat, lives],
+        decisions: [decision],
+        work: [{ work: 'SOWING', seen: { seconds: 9, low: 7, high: 12, entries: 14 }, inUse: 6 }],
+      },
+      'POST /api/lessons/decisions': {},
+      'PUT /api/lessons/work/SOWING': {},
+    });
     show(<LessonsPage mayDecide />);
     expect(await screen.findByText('Pepper takes 1.20 times as long to come up in Heat mat as the library says.')).toBeTruthy();
     expect(screen.getByText('Pepper: of 100 plants that come up, 88 reach their release.')).toBeTruthy();
@@ -67,11 +75,19 @@ describe('what was learnt', () => {
         taken: true,
       }),
     );
+    fireEvent.click(screen.getByRole('button', { name: 'Reckon with 9 seconds' }));
+    await waitFor(() => expect(calls.some((call) => call.path === '/api/lessons/work/SOWING')).toBe(true));
     expect(screen.getByText(/Turned down: A leaf of Kale takes 1.10 times as long as the library says./)).toBeTruthy();
   });
 
   it('leaves deciding to whoever may', async () => {
-    fakeServer({ 'GET /api/lessons': { proposals: [{ ...mat, atWork: true }], decisions: [decision] } });
+    fakeServer({
+      'GET /api/lessons': {
+        proposals: [{ ...mat, atWork: true }],
+        decisions: [decision],
+        work: [{ work: 'SOWING', seen: { seconds: 9, low: 7, high: 12, entries: 14 }, inUse: 6 }],
+      },
+    });
     show(<LessonsPage mayDecide={false} />);
     expect(await screen.findByText('At work already')).toBeTruthy();
     expect(screen.queryByRole('button')).toBeNull();

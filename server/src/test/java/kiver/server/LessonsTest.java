@@ -168,6 +168,38 @@ class LessonsTest {
         assertThat(tellings.ofEmergence().told(kind)).hasSize(3).allMatch(each -> Math.abs(each.log()) < 0.05);
     }
 
+    /** Tray after tray, one minute apart, as a phone says when each was entered. */
+    @Test
+    void theTimesOfEntriesTellHowLongSowingTakes() throws Exception {
+        nursery.found();
+        nursery.put(nursery.propagator, "/api/lessons/work/SOWING", "")
+                .andExpect(jsonPath("$.errors[0].field").value("work"));
+        int order = nursery.order(20);
+        CellRun run = batches.file(nursery.batchOf(order)).runs().get(0);
+        for (int entry = 0; entry < 6; entry++) {
+            nursery.recordAt(
+                            "08:0" + entry,
+                            nursery.hand,
+                            nursery.batchOf(order),
+                            "sowings",
+                            "\"tray\":%d,\"firstCell\":%d,\"lastCell\":%d,\"seedsPerCell\":1,\"lotId\":%d,\"medium\":\"Mix\",\"placeId\":1"
+                                    .formatted(
+                                            trays.tray(run.tray()).number(),
+                                            run.first() + 2 * entry,
+                                            run.first() + 2 * entry + 1,
+                                            nursery.lotId))
+                    .andExpect(status().isOk());
+        }
+        nursery.get(nursery.hand, "/api/lessons")
+                .andExpect(jsonPath("$.work[0].work").value("SOWING"))
+                .andExpect(jsonPath("$.work[0].seen.seconds").value(30.0));
+        nursery.put(nursery.hand, "/api/lessons/work/SOWING", "").andExpect(status().isForbidden());
+        nursery.put(nursery.propagator, "/api/lessons/work/SOWING", "").andExpect(status().isOk());
+        nursery.get(nursery.hand, "/api/lessons")
+                .andExpect(jsonPath("$.work[0].inUse").value(30.0));
+        nursery.put(nursery.propagator, "/api/lessons/work/SLEEPING", "").andExpect(status().is4xxClientError());
+    }
+
     private Map<String, String> row(double days) {
         Map<String, String> row = new java.util.LinkedHashMap<>(
                 CropSheet.write(library.library().crop(kind).orElseThrow()).entries());

@@ -195,6 +195,16 @@ public class SmallNursery {
                 MockMvcRequestBuilders.delete(path).with(user(person)).with(csrf()));
     }
 
+    /** The same at a time of the day, as a phone says it. */
+    ResultActions recordAt(String time, Person person, int batch, String what, String entries) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post("/api/batches/" + batch + "/" + what)
+                .with(user(person))
+                .with(csrf())
+                .header("X-Kiver-Made-At", time)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"requestId\":\"" + UUID.randomUUID() + "\"," + entries + "}"));
+    }
+
     /** Records something of a batch as a person and answers what came of it. */
     ResultActions record(Person person, int batch, String what, String entries) throws Exception {
         return post(

@@ -95,6 +95,7 @@ class SecurityConfiguration {
                                 "/api/media/**",
                                 "/api/feeding/**",
                                 "/api/hardening/**",
+                                "/api/lessons/**",
                                 "/api/loading/**",
                                 "/api/places/**",
                                 "/api/crops/**")

@@ -18,9 +18,11 @@ import kiver.core.crop.SurvivalLessons.LivedOn;
 import kiver.core.growth.GrowingYear;
 import kiver.core.learning.Proposal;
 import kiver.core.learning.Survived;
+import kiver.core.learning.WorkSeen;
 import kiver.core.outlook.BatchFile;
 import kiver.core.place.PlaceId;
 import kiver.server.batch.BatchBook;
+import kiver.server.batch.WorkTimes;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.DecidedLesson;
@@ -30,6 +32,7 @@ import kiver.server.crop.Variety;
 import kiver.server.growth.SeasonService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
+import kiver.server.space.RateBook;
 import org.springframework.stereotype.Component;
 
 /** Lessons as the screens show them: factors of time instead of their logarithms, names instead of numbers. */
@@ -48,6 +51,8 @@ class LessonViews {
     private final CropBook crops;
     private final SeedStore seeds;
     private final SeasonService seasons;
+    private final WorkTimes times;
+    private final RateBook rates;
     private final NurseryClock clock;
 
     LessonViews(
@@ -57,6 +62,8 @@ class LessonViews {
             CropBook crops,
             SeedStore seeds,
             SeasonService seasons,
+            WorkTimes times,
+            RateBook rates,
             NurseryClock clock) {
         this.lessons = lessons;
         this.tellings = tellings;
@@ -64,6 +71,8 @@ class LessonViews {
         this.crops = crops;
         this.seeds = seeds;
         this.seasons = seasons;
+        this.times = times;
+        this.rates = rates;
         this.clock = clock;
     }
 
@@ -115,8 +124,32 @@ class LessonViews {
             String by,
             @Nullable LocalDate undoneOn) {}
 
+    /** Work of which the times of entries tell how long it takes. */
+    enum Work {
+        SOWING("seconds_to_sow"),
+        POTTING("seconds_to_pot");
+
+        private final String rate;
+
+        Work(String rate) {
+            this.rate = rate;
+        }
+
+        /** Code of the rate that costs and hours go by. */
+        String rate() {
+            return rate;
+        }
+    }
+
+    /**
+     * How long a piece of work takes.
+     *
+     * @param inUse seconds that costs reckon with
+     */
+    record WorkView(Work work, WorkSeen seen, double inUse) {}
+
     /** All that was learnt. */
-    record LessonsView(List<ProposalView> proposals, List<DecisionView> decisions) {}
+    record LessonsView(List<ProposalView> proposals, List<DecisionView> decisions, List<WorkView> work) {}
 
     LessonsView all() {
         Function<LessonAbout, String> names = names();
@@ -125,7 +158,22 @@ class LessonViews {
                 lessons.history().stream()
                         .sorted((one, other) -> Long.compare(other.id(), one.id()))
                         .map(each -> view(each, names))
+                        .toList(),
+                Stream.of(Work.values())
+                        .flatMap(work -> work(work).map(seen -> new WorkView(work, seen, inUse(work))).stream())
                         .toList());
+    }
+
+    /** How long work took in the last year. */
+    Optional<WorkSeen> work(Work work) {
+        LocalDate since = clock.today().minusYears(1);
+        return WorkSeen.of(work == Work.SOWING ? times.sowings(since) : times.pottings(since));
+    }
+
+    private double inUse(Work work) {
+        return work == Work.SOWING
+                ? rates.rates().secondsToSow()
+                : rates.rates().secondsToPot();
     }
 
     /** What the nursery's own batches say otherwise than what plans go by. */

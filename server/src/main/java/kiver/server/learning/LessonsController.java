@@ -15,12 +15,14 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.crop.LessonBook;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.Requests;
+import kiver.server.space.RateBook;
 import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -30,10 +32,12 @@ class LessonsController {
 
     private final LessonViews views;
     private final LessonBook lessons;
+    private final RateBook rates;
     private final Requests requests;
     private final NurseryClock clock;
 
-    LessonsController(LessonViews views, LessonBook lessons, Requests requests, NurseryClock clock) {
+    LessonsController(LessonViews views, LessonBook lessons, RateBook rates, Requests requests, NurseryClock clock) {
+        this.rates = rates;
         this.views = views;
         this.lessons = lessons;
         this.requests = requests;
@@ -98,6 +102,17 @@ class LessonsController {
                                 "matter",
                                 Said.of(
                                         "This is not proposed any more: the counts say something else now, or somebody decided. Look at the page anew.")));
+    }
+
+    /** Has costs and hours go by what the times of entries tell. */
+    @PutMapping("/api/lessons/work/{work}")
+    @Transactional
+    public void reckonWith(@PathVariable LessonViews.Work work) {
+        double seconds = views.work(work)
+                .orElseThrow(() ->
+                        new Refusal("work", Said.of("Too few entries follow one another to tell how long this takes.")))
+                .seconds();
+        rates.set(work.rate(), Math.round(seconds * 10) / 10.0);
     }
 
     @PostMapping("/api/lessons/decisions/{id}/undo")

@@ -1,17 +1,22 @@
 package kiver.server.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.CropCode;
+import kiver.core.crop.PaceTelling;
 import kiver.core.growth.Emergence;
 import kiver.core.outlook.BatchFile;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
+import kiver.server.crop.PaceTellings;
 import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
@@ -51,6 +56,9 @@ class DemoNurseryTest {
 
     @Autowired
     DemoNursery demo;
+
+    @Autowired
+    PaceTellings tellings;
 
     @Autowired
     JdbcTemplate database;
@@ -134,6 +142,22 @@ class DemoNurseryTest {
             assertThat(up).isBetween(before, 3);
             before = up;
         }
+    }
+
+    /** What counts tell of a batch's pace is what was true of it and nobody could see. */
+    @Test
+    @Order(6)
+    void countsTellTheTruthOfPaces() {
+        List<Double> off = new ArrayList<>();
+        for (CropCode crop : tellings.ofEmergence().crops()) {
+            for (PaceTelling told : tellings.ofEmergence().told(crop)) {
+                off.add(told.log() - Math.log(DemoTruth.pace(told.batch(), crop)));
+            }
+        }
+        assertThat(off).hasSizeGreaterThan(30);
+        assertThat(off.stream().mapToDouble(Double::doubleValue).average().orElseThrow())
+                .isCloseTo(0, within(0.06));
+        assertThat(off.stream().mapToDouble(Math::abs).average().orElseThrow()).isLessThan(0.1);
     }
 
     @Test
