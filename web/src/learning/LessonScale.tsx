@@ -34,7 +34,7 @@ export function LessonScale({ proposal }: { proposal: Proposal }) {
       {MARKS.map((mark) => (
         <g key={mark}>
           <line x1={across(mark)} x2={across(mark)} y1={AXIS - 3} y2={AXIS + 3} className="stroke-pencil" />
-          <text x={across(mark)} y={AXIS + 22} textAnchor="middle" className="fill-pencil text-[11px]">
+          <text x={across(mark)} y={AXIS + 22} textAnchor="middle" className="fill-pencil text-[13px]">
             {figures(mark, mark === 1.25 ? 2 : mark === 1 ? 0 : 1)}
           </text>
         </g>

@@ -107,8 +107,7 @@ class BenchOnThePhoneTest {
             Locator lot = page.locator("button:has-text(' left')").first();
             String code = lot.innerText().replaceAll(",.*", "");
             lot.tap();
-            assertThat(page.getByText(Pattern.compile(code + " [A-Z]")).first())
-                    .isVisible();
+            assertThat(page.getByText(Pattern.compile(code + " [A-Z]")).first()).isVisible();
             screen.context().setOffline(true);
             button(page, "Dropped").click();
             assertThat(button(page, "Covered, next")).isVisible();

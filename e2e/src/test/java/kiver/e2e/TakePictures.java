@@ -26,6 +26,8 @@ public final class TakePictures {
             new View("loading-phone", "/loading", Nursery.PROPAGATOR, true),
             new View("growers", "/growers", Nursery.PROPAGATOR, false),
             new View("looking-back", "/looking-back?", Nursery.HAND, false),
+            new View("lessons", "/lessons", Nursery.PROPAGATOR, false),
+            new View("lessons-phone", "/lessons", Nursery.PROPAGATOR, true),
             new View("looking-back-phone", "/looking-back?", Nursery.HAND, true),
             new View("ways", "/orders/236", Nursery.PROPAGATOR, false),
             new View("ways-phone", "/orders/236", Nursery.PROPAGATOR, true),

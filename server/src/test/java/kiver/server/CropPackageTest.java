@@ -143,6 +143,9 @@ class CropPackageTest {
         refused(with(good, "crops.csv", text -> text.replaceFirst("\n([a-z-]+),", "\n$1,") + "half,a row\n"), "ine ");
         refused(with(good, "evidence.csv", text -> "crop,stage,batch,times,deviation\nkale,leaves,1,-4,0.1\n"), "-4");
         refused(with(good, "crops.csv", text -> "x".repeat(8_100_000)), "too large");
+        byte[] oddly = with(good, "crops.csv", text -> text.replaceAll("(?m)^curly-kale,", "<b>kale,"));
+        send("/api/data-package?crop=<b>kale", oddly)
+                .andExpect(jsonPath("$.errors[0].field").value("code"));
         nursery.get(nursery.hand, "/api/data-package").andExpect(status().isForbidden());
         nursery.get(nursery.grower, "/api/data-package").andExpect(status().isForbidden());
     }

@@ -49,15 +49,18 @@ public record LessonsInUse(PaceLessons leaves, Map<LessonAbout, LessonDecision> 
         return Optional.ofNullable(decided.get(about)).filter(LessonDecision::taken);
     }
 
+    /** Leaves that were turned down go by the figures; all else that was turned down stays as it was. */
     private Optional<Double> value(LessonAbout about) {
-        return Optional.ofNullable(decided.get(about)).map(each -> each.taken() ? each.value() : 0);
+        return Optional.ofNullable(decided.get(about))
+                .filter(each -> each.taken() || about.matter() == Matter.LEAVES)
+                .map(each -> each.taken() ? each.value() : 0);
     }
 
     private TaughtPace decided(Matter matter, CropCode crop, TaughtPace otherwise) {
         Map<PlaceId, Double> at = new HashMap<>(otherwise.at());
-        decided.forEach((about, decision) -> {
+        decided.keySet().forEach(about -> {
             if (about.matter() == matter && about.crop().equals(crop) && about.beside() == Beside.PLACE) {
-                at.put(new PlaceId(about.number()), decision.taken() ? decision.value() : 0.0);
+                value(about).ifPresent(log -> at.put(new PlaceId(about.number()), log));
             }
         });
         return new TaughtPace(value(LessonAbout.of(matter, crop)).orElse(otherwise.elsewhere()), at);

@@ -72,6 +72,13 @@ public record Proposal(
                 .map(LessonDecision::value);
     }
 
+    /** At a place of which nothing was decided plans go by what was decided of the crop. */
+    private static Optional<Double> inUseOfCrop(LessonsInUse lessons, LessonAbout about) {
+        return about.beside() == Beside.PLACE
+                ? inUse(lessons, LessonAbout.of(about.matter(), about.crop()))
+                : Optional.empty();
+    }
+
     /** What was turned down is not proposed again before it says something else. */
     private static double settled(@Nullable LessonDecision decision, double inUse) {
         return decision == null ? inUse : decision.value();
@@ -119,7 +126,9 @@ public record Proposal(
             List<Proposal> proposals, LessonAbout about, PaceLessons.Lesson lesson, LessonsInUse lessons) {
         LessonDecision decision = lessons.decided().get(about);
         boolean atWork = about.matter() == Matter.LEAVES && decision == null;
-        double inUse = atWork ? lesson.log() : inUse(lessons, about).orElse(0.0);
+        double inUse = atWork
+                ? lesson.log()
+                : inUse(lessons, about).or(() -> inUseOfCrop(lessons, about)).orElse(0.0);
         double difference = Math.abs(lesson.log() - (atWork ? 0 : settled(decision, inUse)));
         if (lesson.batches() >= FEWEST_BATCHES && difference >= PACE_WORTH_TELLING) {
             proposals.add(new Proposal(about, lesson.log(), lesson.deviation(), 0, lesson.batches(), inUse, atWork));

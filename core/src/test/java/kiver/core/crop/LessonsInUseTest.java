@@ -57,6 +57,19 @@ class LessonsInUseTest {
     }
 
     @Test
+    void whatIsTurnedDownAtAPlaceLeavesItWithTheCrop() {
+        Crop crop = new LessonsInUse(
+                        NO_LEAVES,
+                        Map.of(
+                                LessonAbout.of(Matter.EMERGENCE, KALE.code()),
+                                new LessonDecision(true, 0.1, 0),
+                                about(Matter.EMERGENCE, Beside.PLACE, SHELF.number()),
+                                new LessonDecision(false, 0.3, 0)))
+                .learnt(KALE, SISTER);
+        assertThat(crop.emergence().taught().longerAt(SHELF)).isCloseTo(Math.exp(0.1), within(1e-9));
+    }
+
+    @Test
     void leavesAreGoneByAtOnceUntilSomebodyDecides() {
         Crop atOnce = new LessonsInUse(SLOW_LEAVES, Map.of()).learnt(KALE, SISTER);
         assertThat(atOnce.leaves().taught().longerAt(HOUSE)).isGreaterThan(1.1);

@@ -76,6 +76,13 @@ class ProposalTest {
     }
 
     @Test
+    void aPlaceGoesByWhatWasTakenOfItsCrop() {
+        assertThat(proposals(slow(0.5, 9), Map.of(PEPPERS_COME, new LessonDecision(true, 0.1, 0))))
+                .singleElement()
+                .satisfies(each -> assertThat(each.inUse()).isEqualTo(0.1));
+    }
+
+    @Test
     void leavesAreAtWorkAlready() {
         List<Proposal> proposals = Proposal.of(NOTHING, NONE_OVER, new LessonsInUse(slow(-0.3, 5), Map.of()));
         assertThat(proposals).isNotEmpty().allMatch(Proposal::atWork).allMatch(each -> each.inUse() == each.value());

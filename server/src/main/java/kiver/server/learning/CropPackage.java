@@ -54,7 +54,7 @@ record CropPackage(List<SheetRow> crops, List<Evidence> evidence) {
     private static final String EVIDENCE = "evidence";
     private static final List<String> EVIDENCE_COLUMNS = List.of("crop", "stage", "batch", "times", "deviation");
 
-    /** Unzipped, no file of a package is larger: what is packed small may be meant to fill the disk. */
+    /** Unzipped, a package is no larger: what is packed small may be meant to fill the disk. */
     private static final int MOST_BYTES = 8_000_000;
 
     private static final int MOST_FILES = 50;
@@ -261,10 +261,12 @@ record CropPackage(List<SheetRow> crops, List<Evidence> evidence) {
 
     private static Map<String, byte[]> unzipped(byte[] bytes) {
         Map<String, byte[]> files = new HashMap<>();
+        int read = 0;
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8)) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                byte[] content = zip.readNBytes(MOST_BYTES + 1);
-                if (content.length > MOST_BYTES || files.size() >= MOST_FILES) {
+                byte[] content = zip.readNBytes(MOST_BYTES + 1 - read);
+                read += content.length;
+                if (read > MOST_BYTES || files.size() >= MOST_FILES) {
                     throw faulty(Said.of("The package is too large to be one of crop figures."));
                 }
                 files.put(entry.getName(), content);

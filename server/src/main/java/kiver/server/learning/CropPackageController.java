@@ -19,6 +19,7 @@ import kiver.server.crop.PaceTellings;
 import kiver.server.problem.FaultyFile;
 import kiver.server.problem.FieldProblem;
 import kiver.server.problem.Refusal;
+import kiver.server.sheet.SheetBook;
 import kiver.server.wording.ColumnWords;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
@@ -37,14 +38,24 @@ import tools.jackson.databind.json.JsonMapper;
 class CropPackageController {
 
     private final LibraryBook library;
+    private final SheetBook sheet;
     private final PaceTellings tellings;
     private final ColumnWords words;
     private final NurseryClock clock;
     private final JsonMapper json;
 
     CropPackageController(
-            LibraryBook library, PaceTellings tellings, ColumnWords words, NurseryClock clock, JsonMapper json) {
+            LibraryBook library,
+            List<SheetBook> sheets,
+            PaceTellings tellings,
+            ColumnWords words,
+            NurseryClock clock,
+            JsonMapper json) {
         this.library = library;
+        sheet = sheets.stream()
+                .filter(each -> each.shape().name().equals("crops"))
+                .findFirst()
+                .orElseThrow();
         this.tellings = tellings;
         this.words = words;
         this.clock = clock;
@@ -172,7 +183,7 @@ class CropPackageController {
                 throw new Refusal(
                         "crop", Said.of("The package has no crop \"{code}\".").with("code", code));
             }
-            library.put(CropSheet.read(withLessons ? theirs.withLessons(row) : row));
+            sheet.put(withLessons ? theirs.withLessons(row) : row);
         }
         return new PackageTaken(wanted.size());
     }

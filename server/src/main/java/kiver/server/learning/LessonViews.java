@@ -5,10 +5,12 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.LessonAbout;
 import kiver.core.crop.LessonAbout.Matter;
@@ -178,7 +180,16 @@ class LessonViews {
 
     /** What the nursery's own batches say otherwise than what plans go by. */
     List<Proposal> proposals() {
-        return Proposal.of(tellings.ofEmergence(), survival(), lessons.inUse());
+        Set<CropCode> known = crops.crops().stream().map(Crop::code).collect(Collectors.toSet());
+        Set<Long> places = seasons.season().places().stream()
+                .map(place -> place.id().number())
+                .collect(Collectors.toSet());
+        // Of what the nursery has no more nothing is planned.
+        return Proposal.of(tellings.ofEmergence(), survival(), lessons.inUse()).stream()
+                .filter(each -> known.contains(each.about().crop())
+                        && (each.about().beside() != LessonAbout.Beside.PLACE
+                                || places.contains(each.about().number())))
+                .toList();
     }
 
     private SurvivalLessons survival() {

@@ -24,6 +24,7 @@ import kiver.server.order.OrderedLine;
 import kiver.server.order.Site;
 import kiver.server.plan.Wish;
 import kiver.server.promise.PromiseService;
+import kiver.server.release.ToldLosses;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -44,14 +45,21 @@ class SeasonAgainController {
     private final OrderBook orders;
     private final BatchBook batches;
     private final CropBook crops;
+    private final ToldLosses losses;
     private final NurseryClock clock;
 
     SeasonAgainController(
-            YearLookedBack years, OrderBook orders, BatchBook batches, CropBook crops, NurseryClock clock) {
+            YearLookedBack years,
+            OrderBook orders,
+            BatchBook batches,
+            CropBook crops,
+            ToldLosses losses,
+            NurseryClock clock) {
         this.years = years;
         this.orders = orders;
         this.batches = batches;
         this.crops = crops;
+        this.losses = losses;
         this.clock = clock;
     }
 
@@ -103,6 +111,8 @@ class SeasonAgainController {
         List<Order> then = orders.wanted(asked.firstDay(), asked.lastDay());
         Map<LineId, BatchFile> given = given(then);
         Map<LineId, Kept.Line> due = years.due(asked);
+        // What was given again for losses was not wanted at first.
+        Map<LineId, Integer> replaced = losses.givenAgain();
         LocalDate today = clock.today();
         List<OrderedLine> ahead = orders.wanted(today, today.plusDays(Wish.DAYS_AHEAD)).stream()
                 .flatMap(order -> order.lines().stream())
@@ -120,7 +130,12 @@ class SeasonAgainController {
                                 sites.get(order.siteId()).name(),
                                 order.lines().stream()
                                         .filter(line -> line.cancelledOn() == null)
-                                        .map(line -> again(line, given.get(line.id()), due.get(line.id()), ahead))
+                                        .map(line -> again(
+                                                line,
+                                                line.plants() - replaced.getOrDefault(line.id(), 0),
+                                                given.get(line.id()),
+                                                due.get(line.id()),
+                                                ahead))
                                         .sorted(Comparator.comparing(
                                                 each -> each.wish().target()))
                                         .toList()))
@@ -145,9 +160,9 @@ class SeasonAgainController {
     }
 
     private LineAgain again(
-            OrderedLine line, @Nullable BatchFile file, @Nullable Kept.Line due, List<OrderedLine> ahead) {
+            OrderedLine line, int plants, @Nullable BatchFile file, @Nullable Kept.Line due, List<OrderedLine> ahead) {
         LocalDate target = line.target().plusWeeks(WEEKS_IN_A_YEAR);
-        Wish wish = PromiseService.wishFor(line, line.plants(), target);
+        Wish wish = PromiseService.wishFor(line, plants, target);
         Optional<BatchFile> sown =
                 Optional.ofNullable(file).filter(each -> !each.batch().isBoughtIn());
         ContainerPath.Kind path = sown.map(each -> each.batch().containerPath()).orElse(null);

@@ -1,10 +1,13 @@
 package kiver.server.outlook;
 
+import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchChange.Counted;
 import kiver.core.batch.LookedOver;
+import kiver.core.crop.Crop;
 import kiver.core.crop.LessonAbout.Matter;
+import kiver.core.crop.PaceTelling;
 import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.EmergenceTold;
@@ -21,6 +24,8 @@ import kiver.server.seed.SeedStore;
 import kiver.server.sow.LotKnowledge;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -30,6 +35,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class PaceTeacher {
+
+    private static final Logger LOG = LoggerFactory.getLogger(PaceTeacher.class);
 
     private final BatchBook batches;
     private final BatchAnalyst analyst;
@@ -112,9 +119,21 @@ class PaceTeacher {
                 .crop(file.batch().crop())
                 .filter(untaught ->
                         !file.state().cellsUp().isEmpty() && file.trouble().isEmpty())
-                .flatMap(untaught -> EmergenceTold.of(lookingAhead(), file, germination(file), untaught))
+                .flatMap(untaught -> told(file, untaught))
                 .ifPresentOrElse(
                         told -> tellings.put(Matter.EMERGENCE, told), () -> tellings.remove(Matter.EMERGENCE, number));
+    }
+
+    /** What cannot be worked out tells nothing; the count stands all the same. */
+    private Optional<PaceTelling> told(BatchFile file, Crop untaught) {
+        Germination known = germination(file);
+        LookingAhead ahead = lookingAhead();
+        try {
+            return EmergenceTold.of(ahead, file, known, untaught);
+        } catch (RuntimeException wrong) {
+            LOG.error("What batch {} tells cannot be worked out", file.batch().number(), wrong);
+            return Optional.empty();
+        }
     }
 
     private Germination germination(BatchFile file) {
