@@ -117,11 +117,7 @@ class GrowersAskTest {
     void lossesAreToldReplacedAndInvoiced() throws Exception {
         int order = nursery.order(20);
         int batch = nursery.batchOf(order);
-        CellRun run = batches.file(batch).runs().get(0);
-        nursery.growUp(batch, trays.tray(run.tray()).number(), run.last(), SmallNursery.TODAY.minusDays(40));
-        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"")
-                .andExpect(status().isOk());
-        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":null").andExpect(status().isOk());
+        makeReady(batch);
         int note = JsonPath.read(
                 nursery.release(UUID.randomUUID(), order, 20)
                         .andExpect(status().isOk())
@@ -367,11 +363,7 @@ class GrowersAskTest {
         database.update("update account set language = 'AMERICAN' where email = 'one@test.example'");
         int order = nursery.order(20);
         int batch = nursery.batchOf(order);
-        CellRun run = batches.file(batch).runs().get(0);
-        nursery.growUp(batch, trays.tray(run.tray()).number(), run.last(), SmallNursery.TODAY.minusDays(40));
-        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"")
-                .andExpect(status().isOk());
-        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":null").andExpect(status().isOk());
+        makeReady(batch);
         int note = JsonPath.read(
                 nursery.release(UUID.randomUUID(), order, 20)
                         .andExpect(status().isOk())
@@ -387,6 +379,14 @@ class GrowersAskTest {
         String american = java.time.format.DateTimeFormatter.ofPattern("MMM d", java.util.Locale.US)
                 .format(SmallNursery.TODAY);
         nursery.get(nursery.propagator, "/api/messages").andExpect(jsonPath("$[0].body", containsString(american)));
+    }
+
+    private void makeReady(int batch) throws Exception {
+        CellRun run = batches.file(batch).runs().get(0);
+        nursery.growUp(batch, trays.tray(run.tray()).number(), run.last(), SmallNursery.TODAY.minusDays(40));
+        nursery.record(nursery.hand, batch, "hardening-starts", "\"placeId\":3,\"programme\":\"NONE\"")
+                .andExpect(status().isOk());
+        nursery.record(nursery.hand, batch, "hardening-ends", "\"day\":null").andExpect(status().isOk());
     }
 
     private int orders() {
