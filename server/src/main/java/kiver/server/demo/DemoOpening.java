@@ -108,7 +108,7 @@ class DemoOpening {
                 .toList();
         small.stream()
                 .flatMap(first -> small.stream()
-                        .filter(second -> first != second && fitTogether(first, second))
+                        .filter(second -> !first.equals(second) && fitTogether(first, second))
                         .map(second -> new Pair(first, second)))
                 .findFirst()
                 .ifPresent(this::share);
