@@ -1,5 +1,6 @@
 package kiver.server.learning;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -34,9 +35,9 @@ class HonestyController {
     @GetMapping("/api/looking-back/honesty")
     Honesty honesty(@RequestParam Optional<Integer> year) {
         GrowingYear asked = years.year(year);
-        Map<Long, Map<Matter, java.time.LocalDate>> happened = new HashMap<>();
+        Map<Long, Map<Matter, LocalDate>> happened = new HashMap<>();
         for (BatchFile file : years.sown(asked)) {
-            Map<Matter, java.time.LocalDate> days = new EnumMap<>(Matter.class);
+            Map<Matter, LocalDate> days = new EnumMap<>(Matter.class);
             Happened.halfUp(file.state()).ifPresent(day -> days.put(Matter.EMERGENCE, day));
             Happened.leavesReached(file.state(), file.batch().stage().from())
                     .ifPresent(day -> days.put(Matter.LEAVES, day));

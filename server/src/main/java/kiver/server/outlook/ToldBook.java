@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import kiver.core.batch.BatchStage;
 import kiver.core.crop.LessonAbout.Matter;
 import kiver.core.growth.DateSpread;
@@ -58,16 +59,13 @@ public class ToldBook {
         List<BandRow> bands = new ArrayList<>();
         Map<LineId, Double> chances = new HashMap<>();
         for (BatchOutlook batch : batches) {
-            if (batch.trouble().isPresent()
-                    || batch.stage().compareTo(BatchStage.READY) >= 0
-                    || batch.file().batch().isBoughtIn()) {
+            if (batch.trouble().isPresent() || batch.stage().compareTo(BatchStage.READY) > 0) {
                 continue;
             }
-            long id = batch.file().batch().id().number();
-            if (!batch.standing().hasEmerged()) {
-                band(id, Matter.EMERGENCE, batch.forecast().emerged(), today).ifPresent(bands::add);
+            if (batch.stage() != BatchStage.READY && !batch.file().batch().isBoughtIn()) {
+                addBands(bands, batch, today);
             }
-            band(id, Matter.LEAVES, batch.forecast().stageReached(), today).ifPresent(bands::add);
+            // Also of what is ready: were it left out, only lines that are behind would be judged near their day.
             batch.chances()
                     .byLine()
                     .keySet()
@@ -81,12 +79,20 @@ public class ToldBook {
                 mapper::putChances);
     }
 
+    private static void addBands(List<BandRow> bands, BatchOutlook batch, LocalDate today) {
+        long id = batch.file().batch().id().number();
+        if (!batch.standing().hasEmerged()) {
+            band(id, Matter.EMERGENCE, batch.forecast().emerged(), today).ifPresent(bands::add);
+        }
+        band(id, Matter.LEAVES, batch.forecast().stageReached(), today).ifPresent(bands::add);
+    }
+
     private static Optional<BandRow> band(long batch, Matter matter, Optional<DateSpread> spread, LocalDate today) {
         return spread.filter(each -> each.late().isAfter(today))
                 .map(each -> new BandRow(batch, matter, today, each.early(), each.late()));
     }
 
-    private static <T> void inParts(List<T> rows, java.util.function.Consumer<List<T>> put) {
+    private static <T> void inParts(List<T> rows, Consumer<List<T>> put) {
         for (int from = 0; from < rows.size(); from += ROWS_AT_ONCE) {
             put.accept(rows.subList(from, Math.min(from + ROWS_AT_ONCE, rows.size())));
         }

@@ -6,8 +6,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
-import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.server.crop.CropBook;
 import org.springframework.transaction.annotation.Transactional;
@@ -78,11 +76,9 @@ class HealthEntryController {
                 .map(entry -> new HealthBook.HealthEntry(
                         entry.label().strip(), entry.source(), entry.words().strip()))
                 .toList());
-        Map<String, Crop> known = crops.crops().stream()
-                .collect(Collectors.toMap(crop -> crop.code().written(), crop -> crop));
-        typed.names().forEach(each -> {
-            Crop crop = known.containsKey(each.crop()) ? known.get(each.crop()) : crops.crop(new CropCode(each.crop()));
-            book.name(crop.code(), each.name().strip());
-        });
+        typed.names()
+                .forEach(each -> book.name(
+                        crops.crop(new CropCode(each.crop())).code(),
+                        each.name().strip()));
     }
 }
