@@ -132,6 +132,11 @@ export function BatchPage({ today, mayPlan }: { today: string; mayPlan: boolean 
               })}
             </p>
           )}
+          {summary.dates.overWinter && (
+            <p className="border-l-4 border-dusk p-3">
+              {say('Stands over winter, cold, until {target}.', { target: dayWords(summary.dates.target) })}
+            </p>
+          )}
           {summary.stage === 'PLANNED' && (
             <Link className="act act-main" to={`/trays/${view.layout.runs[0]?.tray}`}>
               {view.from.boughtIn ? say('Take in {cells} plants', { cells: view.plan.cells }) : say('Sow {cells} cells', { cells: view.plan.cells })}

@@ -74,12 +74,13 @@ export function TrialPanel({
         </dl>
         {!batch.sown && batch.plan.window?.open && (
           <p className="mt-1 text-pencil">
-            {say('May be sown {earliest} to {latest}{more}{more2}{more3}; later it would be late more than one year in ten.', {
+            {say('May be sown {earliest} to {latest}{more}{more2}{more3}{more4}; later it would be late more than one year in ten.', {
               earliest: shortDay(batch.plan.window.earliest),
               latest: shortDay(batch.plan.window.latest),
               more: batch.plan.window.earliestBecause === 'LEAVES' ? say('; earlier it would have too many leaves') : '',
               more2: batch.plan.window.earliestBecause === 'DAYS_IN_CELL' ? say('; earlier its roots would circle') : '',
               more3: batch.plan.window.earliestBecause === 'LIGHT' ? say('; earlier it would stretch for want of light') : '',
+              more4: batch.plan.window.earliestBecause === 'SEED_AFTER_WINTER' ? say('; earlier it would run to seed after winter') : '',
             })}
           </p>
         )}

@@ -33,6 +33,7 @@ export function sampleBatch({ dates, plan, ...more }: Otherwise = {}): BoardBatc
       sowDay: '2027-05-03',
       target: '2027-06-10',
       pottings: [],
+      overWinter: false,
       emerged: spread('2027-05-07', '2027-05-08', '2027-05-09'),
       stageReached: spread('2027-05-28', '2027-06-01', '2027-06-05'),
       ready: spread('2027-06-02', '2027-06-06', '2027-06-10'),
@@ -97,7 +98,7 @@ export const sampleChoices: Choices = {
   growers: [{ id: 1, name: 'Field one' }],
   sites: [{ id: 7, growerId: 1, name: 'Near', altitude: 400, protection: 'OPEN_GROUND' }],
   crops: [{ code: 'curly-kale', name: 'Curly kale' }],
-  varieties: [{ id: 1, name: 'Blue Lantern', crop: 'Curly kale' }],
+  varieties: [{ id: 1, name: 'Blue Lantern', crop: 'Curly kale', hardy: true }],
   containers: [
     { code: 'module-60', name: 'Module tray of 60', cells: 60, kind: 'CELLS', cellVolume: 50 },
     { code: 'pot-7', name: 'Carrier of 28 pots', cells: 28, kind: 'POTS', cellVolume: 180 },

@@ -34,7 +34,7 @@ export function LineForm({
         varieties={choices.varieties}
         chosen={typed.varietyId}
         problem={problem('varietyId')}
-        choose={(varietyId) => set({ varietyId, seedsPerCell: '' })}
+        choose={(varietyId) => set({ varietyId, seedsPerCell: '', overWinter: false })}
       />
       {number('plants', say('Plants'))}
       <div className="grid grid-cols-2 gap-3">
@@ -68,6 +68,12 @@ export function LineForm({
       <Field name={say('Taken as whole when missing')} hint={say('share of 100')} problem={problem('under')}>
         <Input className="entry" inputMode="decimal" value={typed.under} onChange={(event) => set({ under: event.target.value })} />
       </Field>
+      {choices.varieties.find((each) => String(each.id) === typed.varietyId)?.hardy && (
+        <label className="flex min-h-11 items-center gap-3">
+          <input type="checkbox" className="size-5" checked={typed.overWinter} onChange={(event) => set({ overWinter: event.target.checked })} />
+          {say('Sow in late summer and stand it over winter, cold')}
+        </label>
+      )}
       {typed.containerPath === 'CLUMPS' && (
         <Field name={say('The number counts')} problem={problem('countedIn')}>
           <Select className="entry" value={typed.countedIn} onChange={(event) => set({ countedIn: event.target.value as 'PLANTS' | 'CLUMPS' })}>

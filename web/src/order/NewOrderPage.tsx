@@ -45,6 +45,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     containerPath: 'STRAIGHT',
     under: '3',
     countedIn: 'PLANTS',
+    overWinter: false,
   });
   const [chosen, setChosen] = useState<Chosen>();
   const [often, setOften] = useState(false);
@@ -93,7 +94,7 @@ function OrderForm({ choices, today }: { choices: Choices; today: string }) {
     const line = current();
     if (!line) return;
     setLines([...lines, line]);
-    set({ varietyId: '', plants: '', seedsPerCell: '', containerPath: 'STRAIGHT' });
+    set({ varietyId: '', plants: '', seedsPerCell: '', containerPath: 'STRAIGHT', overWinter: false });
   };
   const ordered = wish ? [...lines, current()].filter((line) => line !== undefined) : lines;
   const half = wish !== undefined && !takeable;

@@ -13,6 +13,8 @@ export interface TypedLine {
   /** Plants of a hundred that may be missing. */
   under: string;
   countedIn: NonNullable<Wish['countedIn']>;
+  /** Sown in late summer to stand over winter, cold. */
+  overWinter: boolean;
 }
 
 /** The wish in what was typed, or nothing while something is missing. */
@@ -30,6 +32,7 @@ export function wishIn(typed: TypedLine, siteId: string): Wish | undefined {
     ...(siteId ? { siteId: Number(siteId) } : {}),
     ...(typed.containerPath !== 'STRAIGHT' ? { containerPath: typed.containerPath } : {}),
     ...(typed.under.trim() === '' ? {} : { under: Number(typed.under.replace(',', '.')) / 100 }),
+    ...(typed.overWinter ? { overWinter: true } : {}),
     ...(typed.containerPath === 'CLUMPS' ? { countedIn: typed.countedIn } : {}),
   };
 }

@@ -54,6 +54,20 @@ describe('the path', () => {
 });
 
 describe('the plan beside an order', () => {
+  it('says when plants that stand over winter go out, and how often they must be covered', () => {
+    const winter = {
+      restsFrom: '2027-11-08',
+      growsFrom: '2028-02-20',
+      spring: { from: '2028-03-10', until: '2028-04-15' },
+      coldWinters: 0.4,
+      floorCelsius: -6,
+    };
+    render(<PlanBeside plan={{ ...plan, winter }} today="2027-07-15" container="Module tray of 60" choose={() => undefined} />);
+    expect(screen.getByText('not sown early enough for that')).toBeTruthy();
+    expect(screen.getByText('Fri 10 Mar to Sat 15 Apr')).toBeTruthy();
+    expect(screen.getByText(/In 40 of 100 winters some night on the .* falls below .6/)).toBeTruthy();
+  });
+
   it('leads with what to sow and how sure it is', () => {
     render(<PlanBeside plan={plan} today="2027-04-15" container="Module tray of 60" choose={() => undefined} />);
     expect(screen.getByRole('heading', { name: 'Sow 175 cells on Wed 5 May' })).toBeTruthy();

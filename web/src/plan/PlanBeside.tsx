@@ -3,6 +3,7 @@ import { dayWords, shortDay } from '../words/days';
 import { chanceWords } from '../words/phrases';
 import { Obstacles } from './Obstacles';
 import { Outdoors } from './Outdoors';
+import { Winter } from './Winter';
 import { offerWords, provisoWords } from './planWords';
 import { PathChart, type PathRow } from './PathChart';
 import { say } from '../words/say';
@@ -52,6 +53,7 @@ export function PlanBeside({
         </section>
       )}
       {plan.promise.possible && <PathChart rows={rows(plan)} target={plan.dates.target} today={today} />}
+      {plan.winter && <Winter winter={plan.winter} stand={plan.places.hardening} />}
       <Outdoors plan={plan} />
       {plan.sowing.options.length > 0 && <Options plan={plan} choose={choose} />}
       {plan.promise.possible && (
@@ -61,8 +63,9 @@ export function PlanBeside({
             {
               emergencePlace: plan.places.emergence.toLowerCase(),
               growingPlace: plan.places.growingOn.toLowerCase(),
-              what:
-                plan.places.hardeningDays > 0
+              what: plan.winter
+                ? say('stands over winter on the {hardeningPlace}', { hardeningPlace: plan.places.hardening.toLowerCase() })
+                : plan.places.hardeningDays > 0
                   ? say('hardens {hardeningDays} days on the {hardeningPlace}', {
                       hardeningDays: plan.places.hardeningDays,
                       hardeningPlace: plan.places.hardening.toLowerCase(),
@@ -127,6 +130,7 @@ const LIMITS: Record<NonNullable<PlanView['dates']['window']>['earliestBecause']
   LEAVES: say('earlier too many leaves'),
   DAYS_IN_CELL: say('earlier too long in the cell'),
   LIGHT: say('earlier too little light'),
+  SEED_AFTER_WINTER: say('earlier so large that it would run to seed after winter'),
 };
 
 function rows(plan: PlanView): PathRow[] {

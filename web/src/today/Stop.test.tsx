@@ -16,7 +16,7 @@ const batch: BatchSummary = {
   place: 'Warm room',
   trays: [1169, 1170, 1171],
   balance: { sown: 180, waiting: 90, empty: 0, alive: 90, lost: 0, released: 0 },
-  dates: { sowDay: '2027-04-06', pottings: [], target: '2027-05-04' },
+  dates: { sowDay: '2027-04-06', pottings: [], target: '2027-05-04', overWinter: false },
   chance: 0.4,
   plants: 150,
   shares: { promised: 150, reserved: 0, free: 0, missing: 60 },

@@ -71,6 +71,7 @@ describe('a typed order', () => {
     containerPath: 'STRAIGHT' as const,
     under: '3',
     countedIn: 'PLANTS' as const,
+    overWinter: false,
   };
 
   it('is a wish once it is whole, grower or not', () => {
@@ -84,6 +85,7 @@ describe('a typed order', () => {
       under: 0.03,
     });
     expect(wishIn({ ...typed, seedsPerCell: '2' }, '')?.seedsPerCell).toBe(2);
+    expect(wishIn({ ...typed, overWinter: true }, '')?.overWinter).toBe(true);
   });
 
   it.each(['', ' ', 'many', '1.5'])('is not one with %s plants', (plants) => {

@@ -27,6 +27,11 @@ public record ColdNeeds(double nightFloor, double boltsAfter, double boltsFromLe
         return new ColdNeeds(hardiness.stuntsBelow(), 0, 0);
     }
 
+    /** Those of plants that are to stand over winter: a night costs nothing that they stand, °C. */
+    public ColdNeeds overWinter(double floor) {
+        return new ColdNeeds(Math.min(nightFloor, floor), boltsAfter, boltsFromLeaves, wanted);
+    }
+
     /** Whether cold makes it run to seed where that is not wanted. */
     public boolean bolts() {
         return boltsAfter > 0 && !wanted;

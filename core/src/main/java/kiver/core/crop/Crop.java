@@ -4,6 +4,8 @@ import java.util.Objects;
 import kiver.core.growth.Development;
 import kiver.core.growth.Emergence;
 import kiver.core.growth.LeafGrowth;
+import kiver.core.growth.OverWinter;
+import kiver.core.growth.Path;
 import kiver.core.growth.TaughtPace;
 
 /**
@@ -156,6 +158,13 @@ public record Crop(
      */
     public double dayLimitIn(Container container) {
         return cells.days() * roominess(container);
+    }
+
+    /** The same path for plants of this crop that stand over winter. */
+    public Path overWinter(Path path) {
+        return path.overWinter(
+                leaves.leavesPerDayInUsualWarmth(),
+                new OverWinter(cold.bolts() ? Math.max(1, cold.boltsFromLeaves()) : Double.POSITIVE_INFINITY));
     }
 
     private static double roominess(Container container) {

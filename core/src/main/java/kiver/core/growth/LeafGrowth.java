@@ -83,6 +83,11 @@ public record LeafGrowth(
         return temperatures.base() + light / leggyBelow() * (usualWarmth() - temperatures.base());
     }
 
+    /** True leaves a day where seedlings are usually grown on, in full light. */
+    public double leavesPerDayInUsualWarmth() {
+        return leavesPerDayAtBest * temperatures.rate(usualWarmth());
+    }
+
     private double usualWarmth() {
         return temperatures.base() + USUAL_WARMTH * (temperatures.optimum() - temperatures.base());
     }

@@ -15,9 +15,15 @@ import java.util.Optional;
  * @param daysLimit days after emergence, or after the last potting, at which roots circle; infinite where days do not
  *     count
  * @param hardeningDays days of hardening, 0 or more
+ * @param winter how plants stand over winter where they harden, cold; empty for those that leave when they are ready
  */
 public record Path(
-        List<Potting> pottings, double leavesWanted, double leavesLimit, double daysLimit, int hardeningDays) {
+        List<Potting> pottings,
+        double leavesWanted,
+        double leavesLimit,
+        double daysLimit,
+        int hardeningDays,
+        Optional<OverWinter> winter) {
 
     private static final double IN_TIME = 0.95;
 
@@ -29,6 +35,11 @@ public record Path(
         }
     }
 
+    /** A path of plants that leave when they are ready. */
+    public Path(List<Potting> pottings, double leavesWanted, double leavesLimit, double daysLimit, int hardeningDays) {
+        this(pottings, leavesWanted, leavesLimit, daysLimit, hardeningDays, Optional.empty());
+    }
+
     /** A path without pottings, on which only leaves limit the stay. */
     public Path(double leavesWanted, double leavesLimit, int hardeningDays) {
         this(List.of(), leavesWanted, leavesLimit, Double.POSITIVE_INFINITY, hardeningDays);
@@ -36,7 +47,36 @@ public record Path(
 
     /** The same path with leaves alone as its limit. */
     public Path withoutDaysLimit() {
-        return new Path(pottings, leavesWanted, leavesLimit, Double.POSITIVE_INFINITY, hardeningDays);
+        return limited(leavesLimit, Double.POSITIVE_INFINITY);
+    }
+
+    /** The same path with other limits. */
+    public Path limited(double leaves, double days) {
+        return new Path(pottings, leavesWanted, leaves, days, hardeningDays, winter);
+    }
+
+    /** The same path with other pottings. */
+    public Path with(List<Potting> otherPottings) {
+        return new Path(otherPottings, leavesWanted, leavesLimit, daysLimit, hardeningDays, winter);
+    }
+
+    /**
+     * The same path for plants that stand over winter. Roots hardly grow in the cold, so their days in the last container
+     * count by the leaves made in them, as so many as plants in usual warmth make in those days.
+     *
+     * @param leavesPerDay in usual warmth, positive
+     * @param how they stand over winter
+     */
+    public Path overWinter(double leavesPerDay, OverWinter how) {
+        double potted =
+                pottings.isEmpty() ? 0 : pottings.get(pottings.size() - 1).atLeaves();
+        return new Path(
+                pottings,
+                leavesWanted,
+                Math.max(leavesWanted, Math.min(leavesLimit, potted + daysLimit * leavesPerDay)),
+                Double.POSITIVE_INFINITY,
+                hardeningDays,
+                Optional.of(how));
     }
 
     /**
@@ -81,12 +121,16 @@ public record Path(
     }
 
     /**
-     * When hardening has to begin to be over on the morning of a day in nineteen of twenty ways the season may go.
+     * When hardening has to begin to be over on the morning of a day in nineteen of twenty ways the season may go; at once
+     * for plants that stand over winter, which do so where they harden.
      *
      * @param due that morning, days since the first day of the scenarios
      * @param scenarios not empty
      */
     public double hardeningFrom(double due, List<Scenario> scenarios) {
+        if (winter.isPresent()) {
+            return 0;
+        }
         if (hardeningDays == 0) {
             return due;
         }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import kiver.core.place.ClimateSeries;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
@@ -194,6 +195,27 @@ public final class Season {
      */
     public double meanLight(PlaceId id, LocalDate from, int days) {
         return mean(id, from, days, ClimateSeries::light);
+    }
+
+    /**
+     * The share of scenarios in which some night at a place is colder than that.
+     *
+     * @param id the place
+     * @param celsius °C
+     * @param from first day; days outside the season are not looked at
+     * @param until day after the last
+     */
+    public double chanceOfNightBelow(PlaceId id, double celsius, LocalDate from, LocalDate until) {
+        int first = (int) Math.max(0, from.toEpochDay() - firstDay().toEpochDay());
+        return climate(id).stream()
+                        .filter(series -> {
+                            int end = (int) Math.min(
+                                    series.days(),
+                                    until.toEpochDay() - series.firstDay().toEpochDay());
+                            return IntStream.range(first, end).anyMatch(day -> series.minimum(day) < celsius);
+                        })
+                        .count()
+                / (double) scenarios();
     }
 
     private double mean(PlaceId id, LocalDate from, int days, DayValue value) {

@@ -26,6 +26,7 @@ import kiver.core.weather.StationRecord;
  *     0 °C in open ground at the site's height
  * @param averageFirstFrost the same in autumn
  * @param longDays days that make it run to seed
+ * @param ground when it is too cold for roots, before the midsummer that comes next; empty where it never is
  * @param protection over the plants
  * @param pests that go for it, around that season
  */
@@ -42,6 +43,7 @@ public record OutdoorSeason(
         Optional<LocalDate> averageLastFrost,
         Optional<LocalDate> averageFirstFrost,
         LongHotDays longDays,
+        Optional<GroundRest> ground,
         Protection protection,
         List<PestTime> pests) {
 
@@ -99,6 +101,7 @@ public record OutdoorSeason(
                 airFrost.spring(day).map(DateSpread::middle),
                 airFrost.autumn(day).map(DateSpread::middle),
                 LongHotDays.of(crop.outdoors().longDays(), site.offset(), record, latitude),
+                GroundRest.about(site, record, day, northern),
                 site.protection(),
                 List.of());
     }
@@ -118,6 +121,7 @@ public record OutdoorSeason(
                 averageLastFrost,
                 averageFirstFrost,
                 longDays,
+                ground,
                 protection,
                 about);
     }

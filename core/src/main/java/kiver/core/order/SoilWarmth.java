@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoublePredicate;
 import java.util.stream.IntStream;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.ProgressSeries;
@@ -53,6 +54,31 @@ public final class SoilWarmth {
     }
 
     /**
+     * The first day after midsummer on which the soil has been colder than that for five days in a row.
+     *
+     * @param record of the station
+     * @param offset K by which the soil of the site is warmer than open ground at the station
+     * @param wanted °C
+     * @param day any day of the season that ends so
+     * @param northern whether the site lies north of the equator
+     * @return nothing when it does not get so cold before midwinter is 60 days past in half of the years
+     */
+    public static Optional<DateSpread> cooled(
+            StationRecord record, double offset, double wanted, LocalDate day, boolean northern) {
+        LocalDate midsummer = FrostDates.midsummerOf(day, northern);
+        double[] days = IntStream.rangeClosed(
+                        record.firstDay().getYear(), record.lastDay().getYear())
+                .mapToObj(year -> FrostDates.midsummer(year, northern))
+                .filter(each -> record.covers(each) && record.covers(each.plusDays(HALF_A_YEAR + 60L)))
+                .map(each -> record.between(each, each.plusDays(HALF_A_YEAR + 60L)))
+                .mapToDouble(season -> firstCold(season, wanted - offset))
+                .toArray();
+        return days.length == 0
+                ? Optional.empty()
+                : DateSpread.of(midsummer, midsummer.plusDays(HALF_A_YEAR + 60L), days);
+    }
+
+    /**
      * The soil day by day, °C.
      *
      * @param record of the station; the first weeks of it serve to settle
@@ -75,12 +101,20 @@ public final class SoilWarmth {
         return soils;
     }
 
-    /** Days after the beginning of the season. */
     private static double firstWarm(List<DailyRange> season, double wanted) {
+        return firstOfARow(season, soil -> soil >= wanted);
+    }
+
+    private static double firstCold(List<DailyRange> season, double wanted) {
+        return firstOfARow(season, soil -> soil < wanted);
+    }
+
+    /** Days after the beginning of the season. */
+    private static double firstOfARow(List<DailyRange> season, DoublePredicate is) {
         double[] soils = daily(season);
         int inARow = 0;
         for (int index = 0; index < soils.length; index++) {
-            inARow = soils[index] >= wanted ? inARow + 1 : 0;
+            inARow = is.test(soils[index]) ? inARow + 1 : 0;
             if (inARow == DAYS_IN_A_ROW) {
                 return index;
             }

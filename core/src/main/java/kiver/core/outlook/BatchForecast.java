@@ -18,7 +18,7 @@ import kiver.core.growth.Standing;
  * @param pottings still to come, in order; one that is not reached in half of the scenarios ends the list
  * @param stageReached enough leaves to begin hardening
  * @param hardeningFrom when hardening has to begin to be over on the target day in nineteen of twenty springs, days on
- *     which it stays in allowed for
+ *     which it stays in allowed for; of plants that stand over winter, when they have their leaves
  * @param ready fit for release
  * @param pastLimit past its best
  * @param chanceOnTarget that it is ready and not past its best on the target day, 0 to 1
@@ -62,11 +62,14 @@ public record BatchForecast(
                 .filter(draw -> path.from(standing, draw).fitOn(due))
                 .count();
         MilestoneSpreads spreads = new MilestoneSpreads(firstDay, lastDay, milestones);
+        Optional<DateSpread> stage = spreads.of(Milestones::stageReached);
         return new BatchForecast(
                 spreads.of(Milestones::emerged),
                 path.pottingSpreads(standing, scenarios),
-                spreads.of(Milestones::stageReached),
-                Optional.of(firstDay.plusDays((long) path.hardeningFrom(due, scenarios))),
+                stage,
+                path.winter().isPresent()
+                        ? stage.map(DateSpread::middle)
+                        : Optional.of(firstDay.plusDays((long) path.hardeningFrom(due, scenarios))),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
                 fit / draws.size());

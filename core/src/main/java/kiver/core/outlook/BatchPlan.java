@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param containerPath kind of path through its containers
  * @param containers codes of the containers it passes, in order, separated by spaces
  * @param pottedLate whether it stays in each of them as long as its roots allow
+ * @param overWinter whether its plants stand over winter where they harden
  */
 public record BatchPlan(
         LocalDate sowDay,
@@ -33,7 +34,8 @@ public record BatchPlan(
         boolean pinned,
         ContainerPath.Kind containerPath,
         String containers,
-        boolean pottedLate) {
+        boolean pottedLate,
+        boolean overWinter) {
 
     /** A plan with places that Kiver chose. */
     public static BatchPlan of(
@@ -51,7 +53,23 @@ public record BatchPlan(
                 false,
                 containerPath,
                 joined(containers.stream()),
+                false,
                 false);
+    }
+
+    /** The same, standing over winter or not. */
+    public BatchPlan overWinter(boolean over) {
+        return new BatchPlan(
+                sowDay,
+                latestSowDay,
+                emergencePlaceId,
+                growingPlaceId,
+                hardeningPlaceId,
+                pinned,
+                containerPath,
+                containers,
+                pottedLate,
+                over);
     }
 
     /** The same along another way. */
@@ -65,7 +83,8 @@ public record BatchPlan(
                 byHand,
                 containerPath,
                 containers,
-                pottedLate);
+                pottedLate,
+                overWinter);
     }
 
     /** The same sown on another day. */
@@ -84,7 +103,8 @@ public record BatchPlan(
                 pinned,
                 containerPath,
                 containers,
-                pottedLate);
+                pottedLate,
+                overWinter);
     }
 
     /** The same potted at the usual time, or as late as its roots allow. */
@@ -98,7 +118,8 @@ public record BatchPlan(
                 pinned,
                 containerPath,
                 containers,
-                late);
+                late,
+                overWinter);
     }
 
     /** The same in other containers. */
@@ -112,7 +133,8 @@ public record BatchPlan(
                 pinned,
                 path.kind(),
                 joined(path.containers().stream().map(Container::code)),
-                pottedLate);
+                pottedLate,
+                overWinter);
     }
 
     /** Whether it is sown on the same day, in the same place and into the same containers as another. */

@@ -233,12 +233,13 @@ public record LookingAhead(Season season, LocalDate today, Map<TrayId, Container
                 : state.hardeningStartedOn().isPresent()
                         ? state.programmeDays()
                         : batch.hardeningProgramme().days();
-        return new Path(
+        Path straight = new Path(
                 pottings,
                 batch.stage().from(),
                 Math.max(limit, batch.stage().from()),
                 crop.dayLimitIn(containers.last()),
                 hardeningDays);
+        return batch.plan().overWinter() ? crop.overWinter(straight) : straight;
     }
 
     /** How far along its containers most of its plants are. */

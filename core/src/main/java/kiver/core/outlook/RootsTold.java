@@ -61,12 +61,7 @@ record RootsTold(RootPace pace, Optional<RootsSeen> seen) {
         }
         double factor = pace.leavesForOne();
         if (pottingsDone >= path.pottings().size()) {
-            return new Path(
-                    path.pottings(),
-                    path.leavesWanted(),
-                    Math.max(path.leavesWanted(), path.leavesLimit() * factor),
-                    path.daysLimit() * factor,
-                    path.hardeningDays());
+            return path.limited(Math.max(path.leavesWanted(), path.leavesLimit() * factor), path.daysLimit() * factor);
         }
         List<Potting> pottings = new ArrayList<>(path.pottings());
         Potting next = pottings.get(pottingsDone);
@@ -74,7 +69,7 @@ record RootsTold(RootPace pace, Optional<RootsSeen> seen) {
                 ? pottings.get(pottingsDone + 1).atLeaves()
                 : path.leavesWanted();
         pottings.set(pottingsDone, new Potting(Math.min(nextButOne, next.atLeaves() * factor), next.checkDays()));
-        return new Path(pottings, path.leavesWanted(), path.leavesLimit(), path.daysLimit(), path.hardeningDays());
+        return path.with(pottings);
     }
 
     /**
@@ -112,9 +107,7 @@ record RootsTold(RootPace pace, Optional<RootsSeen> seen) {
             double leaves, int at, Standing standing, Path path, List<Scenario> scenarios) {
         List<Potting> pottings = new ArrayList<>(path.pottings().subList(0, at));
         pottings.add(new Potting(leaves, 0));
-        Path untilThen =
-                new Path(pottings, path.leavesWanted(), path.leavesLimit(), path.daysLimit(), path.hardeningDays());
-        return untilThen.pottingSpreads(standing, scenarios).stream()
+        return path.with(pottings).pottingSpreads(standing, scenarios).stream()
                 .findFirst()
                 .map(DateSpread::middle);
     }

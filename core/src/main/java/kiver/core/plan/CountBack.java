@@ -15,6 +15,7 @@ import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Standing;
+import kiver.core.growth.WinterRest;
 
 /**
  * Counts back from the day on which plants are wanted to the days on which they can be sown.
@@ -35,6 +36,8 @@ public final class CountBack {
     private final SeedlingLight light;
     private final Map<LocalDate, Milestones[]> bySowDay = new ConcurrentHashMap<>();
     private final Map<LocalDate, Milestones[]> drawnBySowDay = new ConcurrentHashMap<>();
+    private final Map<LocalDate, Milestones[]> smallBySowDay = new ConcurrentHashMap<>();
+    private final Map<LocalDate, Optional<WinterRest>> restByTarget = new ConcurrentHashMap<>();
 
     /**
      * A count back where light does not count.
@@ -100,7 +103,9 @@ public final class CountBack {
                 : bestBetween(firstYoung.get(), lastReady.get(), target);
         return Optional.of(new SowWindow(
                 earliest.orElse(target),
-                earliest.map(day -> day.isAfter(notBefore)).orElse(true) ? limitOn(best) : SowWindow.Limit.TODAY,
+                earliest.map(day -> day.isAfter(notBefore)).orElse(true)
+                        ? limitOn(best, target)
+                        : SowWindow.Limit.TODAY,
                 best,
                 latest.orElse(notBefore.minusDays(1)),
                 evenOdds.orElse(notBefore.minusDays(1)),
@@ -157,9 +162,12 @@ public final class CountBack {
         return light;
     }
 
-    /** What ends the stay of a batch sown on that day in most scenarios: leaves or days. */
-    private SowWindow.Limit limitOn(LocalDate sowDay) {
+    /** What ends the stay of a batch sown on that day in most scenarios: leaves or days, or winter before either. */
+    private SowWindow.Limit limitOn(LocalDate sowDay, LocalDate target) {
         Milestones[] both = milestones(sowDay);
+        if (restBefore(target).isPresent() && isWaryOfCold() && winterSetsIt(sowDay, target)) {
+            return SowWindow.Limit.SEED_AFTER_WINTER;
+        }
         Standing sown = Standing.sownAt(time(sowDay));
         Path leavesAlone = path.withoutDaysLimit();
         int byDays = 0;
@@ -170,6 +178,19 @@ public final class CountBack {
                     : 0;
         }
         return 2 * byDays > both.length ? SowWindow.Limit.DAYS_IN_CELL : SowWindow.Limit.LEAVES;
+    }
+
+    /** Whether plants sown on that day would be too large for winter sooner than they would be past their best on the target day. */
+    private boolean winterSetsIt(LocalDate sowDay, LocalDate target) {
+        Milestones[] all = milestones(sowDay);
+        Milestones[] small = small(sowDay);
+        double begins = restBefore(target).orElseThrow().from();
+        double due = time(target);
+        int byWinter = 0;
+        for (int index = 0; index < all.length; index++) {
+            byWinter += small[index].pastLimit() - begins < all[index].pastLimit() - due ? 1 : 0;
+        }
+        return 2 * byWinter > all.length;
     }
 
     /**
@@ -252,9 +273,14 @@ public final class CountBack {
         int inTime = 0;
         int notPast = 0;
         int fit = 0;
-        for (Milestones milestones : milestones(sowDay)) {
-            boolean ready = milestones.ready() <= due + 1;
-            boolean young = milestones.pastLimit() >= due;
+        Milestones[] all = milestones(sowDay);
+        Optional<WinterRest> rest = restBefore(target);
+        double leavesBy = rest.map(WinterRest::from).orElse(Double.POSITIVE_INFINITY);
+        Milestones[] small = rest.isPresent() && isWaryOfCold() ? small(sowDay) : all;
+        for (int index = 0; index < all.length; index++) {
+            Milestones milestones = all[index];
+            boolean ready = milestones.ready() <= due + 1 && milestones.stageReached() <= leavesBy;
+            boolean young = milestones.pastLimit() >= due && (small == all || small[index].pastLimit() >= leavesBy);
             inTime += ready ? 1 : 0;
             notPast += young ? 1 : 0;
             fit += ready && young ? 1 : 0;
@@ -263,8 +289,38 @@ public final class CountBack {
         return new Chances(inTime / count, notPast / count, fit / count);
     }
 
+    /**
+     * The winter that plants for a target stand through; empty on a path that does not lead through one, and where they would
+     * go on growing.
+     */
+    public Optional<WinterRest> restBefore(LocalDate target) {
+        return path.winter().isEmpty()
+                ? Optional.empty()
+                : restByTarget.computeIfAbsent(target, day -> WinterRest.before(scenarios, 0, time(day)));
+    }
+
+    /** The day of a time of the scenarios. */
+    LocalDate dayAt(double time) {
+        return firstDay.plusDays((long) time);
+    }
+
+    /** Until when plants sown on a day are small enough to go into winter, in every scenario, as the limit of their path. */
+    private Milestones[] small(LocalDate sowDay) {
+        Path small = path.limited(path.winter().orElseThrow().mostLeaves(), Double.POSITIVE_INFINITY);
+        return smallBySowDay.computeIfAbsent(sowDay, day -> {
+            Standing sown = Standing.sownAt(time(day));
+            return scenarios.stream()
+                    .map(scenario -> small.from(sown, scenario))
+                    .toArray(Milestones[]::new);
+        });
+    }
+
     private double time(LocalDate day) {
         return ChronoUnit.DAYS.between(firstDay, day);
+    }
+
+    private boolean isWaryOfCold() {
+        return Double.isFinite(path.winter().orElseThrow().mostLeaves());
     }
 
     private record Chances(double inTime, double notPast, double fit) {}

@@ -143,6 +143,23 @@ public sealed interface Obstacle {
         }
     }
 
+    /** It does not stand a winter in the cold. */
+    record NotOverWinter() implements Obstacle {}
+
+    /** No winter lies before the target day, or where plants would stand it is so mild that they go on growing. */
+    record NoWinterRest() implements Obstacle {}
+
+    /** Sown today they would not have their leaves by the day on which winter begins for them. */
+    record TooLateBeforeWinter(LocalDate restsFrom) implements Obstacle {}
+
+    /** The ground of the site is too cold for roots on the target day; plants go out until one day or from another. */
+    record GroundTooCold(LocalDate plantUntil, LocalDate plantFrom) implements Obstacle {
+        @Override
+        public boolean prevents() {
+            return false;
+        }
+    }
+
     /** Its root does not take a cell well. */
     record BetterSownInPlace() implements Obstacle {
         @Override

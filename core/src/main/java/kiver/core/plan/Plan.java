@@ -18,6 +18,7 @@ import kiver.core.sow.SowingOption;
  * @param stageReached when there are enough leaves
  * @param ready when hardened
  * @param pastLimit when past its best
+ * @param winter how they stand over it, where they are to
  * @param chance of the wish being met whole: enough plants, in time, not past their best
  * @param obstacles what stands in the way, worst first
  */
@@ -31,6 +32,7 @@ public record Plan(
         Optional<DateSpread> stageReached,
         Optional<DateSpread> ready,
         Optional<DateSpread> pastLimit,
+        Optional<WinterStand> winter,
         double chance,
         List<Obstacle> obstacles) {
 

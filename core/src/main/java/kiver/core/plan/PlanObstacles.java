@@ -8,10 +8,12 @@ import java.util.Optional;
 import kiver.core.crop.CellHabits;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
+import kiver.core.crop.Hardiness;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Path;
+import kiver.core.growth.WinterRest;
 import kiver.core.order.LongHotDays;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.sow.SowingOption;
@@ -60,6 +62,11 @@ final class PlanObstacles {
         int leavesWanted = request.line().stage().from();
         if (request.line().target().isAfter(lastDay)) {
             found.add(new Obstacle.TooFarAhead(lastDay));
+        } else if (request.overWinter() && request.crop().hardiness() != Hardiness.HARDY) {
+            found.add(new Obstacle.NotOverWinter());
+        } else if (request.overWinter()
+                && countBack.restBefore(request.line().target()).isEmpty()) {
+            found.add(new Obstacle.NoWinterRest());
         } else if (path.leavesLimit() <= path.leavesWanted()) {
             found.add(new Obstacle.CellTooSmall(path.leavesLimit(), leavesWanted));
         } else if (spreads.of(Milestones::emerged).isEmpty()) {
@@ -78,7 +85,12 @@ final class PlanObstacles {
     /** There is no day to sow: it is too late, or there is time enough but no day after which plants are still young. */
     private Obstacle noDay(MilestoneSpreads spreads) {
         Optional<DateSpread> ready = spreads.of(Milestones::ready);
+        Optional<WinterRest> rest = countBack.restBefore(request.line().target());
         if (!countBack.everInTime(request.today(), request.line().target())) {
+            if (rest.isPresent()) {
+                return new Obstacle.TooLateBeforeWinter(
+                        countBack.dayAt(rest.get().from()));
+            }
             return ready.<Obstacle>map(Obstacle.TooLateToSow::new).orElseGet(Obstacle.TooLateForSeason::new);
         }
         Optional<DateSpread> pastLimit = spreads.of(Milestones::pastLimit);
@@ -121,11 +133,17 @@ final class PlanObstacles {
                 && target.isBefore(outdoors.soil().get().middle())) {
             found.add(new Obstacle.ColdSoil(soilWait, outdoors.soil().get()));
         }
+        if (request.overWinter()) {
+            outdoors.ground()
+                    .filter(ground -> ground.holds(target))
+                    .ifPresent(
+                            ground -> found.add(new Obstacle.GroundTooCold(ground.plantUntil(), ground.plantFrom())));
+        }
         outdoors.pestsOn(target)
                 .forEach(pest -> found.add(new Obstacle.PestAbout(
                         pest.pest(), pest.from(), pest.until(), pest.outBy(), pest.coverHelps())));
         outdoors.until()
-                .filter(target::isAfter)
+                .filter(until -> !request.overWinter() && target.isAfter(until))
                 .ifPresent(until -> found.add(
                         new Obstacle.TooLateForAutumn(request.crop().outdoors().maturityDays(), until)));
     }

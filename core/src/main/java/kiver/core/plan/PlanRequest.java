@@ -23,6 +23,7 @@ import kiver.core.sow.Allowances;
  * @param allowances how much to grow beyond the wish
  * @param seedsPerCell chosen by hand, or 0 to let the plan choose
  * @param hardeningDays of the batch's programme
+ * @param overWinter whether its plants are to stand over winter, cold, before they are planted
  * @param today the day on which the plan is made
  */
 public record PlanRequest(
@@ -35,6 +36,7 @@ public record PlanRequest(
         Allowances allowances,
         int seedsPerCell,
         int hardeningDays,
+        boolean overWinter,
         LocalDate today) {
 
     public PlanRequest {
@@ -48,6 +50,32 @@ public record PlanRequest(
         }
     }
 
+    /** For plants that leave when they are ready. */
+    public PlanRequest(
+            OrderLine line,
+            Crop crop,
+            ContainerPath containers,
+            Optional<OutdoorSeason> outdoors,
+            Germination germination,
+            int seedsInStock,
+            Allowances allowances,
+            int seedsPerCell,
+            int hardeningDays,
+            LocalDate today) {
+        this(
+                line,
+                crop,
+                containers,
+                outdoors,
+                germination,
+                seedsInStock,
+                allowances,
+                seedsPerCell,
+                hardeningDays,
+                false,
+                today);
+    }
+
     /** The container that seed is sown in. */
     public Container sownIn() {
         return containers.first();
@@ -57,12 +85,13 @@ public record PlanRequest(
     public Path path() {
         Container last = containers.last();
         double limit = Math.min(line.stage().to() + 1.0, crop.leafLimitIn(last));
-        return new Path(
+        Path straight = new Path(
                 containers.pottings(crop, line.stage().from()),
                 line.stage().from(),
                 limit,
                 crop.dayLimitIn(last),
                 hardeningDays);
+        return overWinter ? crop.overWinter(straight) : straight;
     }
 
     /** The same for another wish. */
@@ -77,6 +106,7 @@ public record PlanRequest(
                 allowances,
                 seedsPerCell,
                 hardeningDays,
+                overWinter,
                 today);
     }
 
@@ -92,6 +122,7 @@ public record PlanRequest(
                 allowances,
                 seedsPerCell,
                 hardeningDays,
+                overWinter,
                 today);
     }
 
@@ -107,6 +138,7 @@ public record PlanRequest(
                 allowances,
                 seedsPerCell,
                 hardeningDays,
+                overWinter,
                 today);
     }
 }

@@ -6,9 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import kiver.core.crop.CellHabits;
+import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Scenario;
+import kiver.core.order.GroundRest;
+import kiver.core.order.OutdoorSeason;
 import kiver.core.seed.GerminationNodes;
 import kiver.core.sow.ClumpSizes;
 import kiver.core.sow.SowQuantity;
@@ -67,8 +70,30 @@ public final class Planner {
                 spreads.of(Milestones::stageReached),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
+                window.flatMap(found -> winter(request, countBack, spreads)),
                 chanceInTime * chosen.map(SowingOption::chance).orElse(0.0),
                 new PlanObstacles(request, countBack, lastDay).all(window, chosen, spreads));
+    }
+
+    /** They go out before winter once they are ready, and after it until they are past their best, when the ground takes them. */
+    private static Optional<WinterStand> winter(PlanRequest request, CountBack countBack, MilestoneSpreads spreads) {
+        Optional<DateSpread> ready = spreads.of(Milestones::ready);
+        Optional<LocalDate> past = spreads.of(Milestones::pastLimit).map(DateSpread::early);
+        Optional<GroundRest> ground = request.outdoors().flatMap(OutdoorSeason::ground);
+        return countBack.restBefore(request.line().target()).map(rest -> {
+            LocalDate rests = countBack.dayAt(rest.from());
+            LocalDate grows = countBack.dayAt(rest.until());
+            return new WinterStand(
+                    rests,
+                    grows,
+                    ready.flatMap(spread -> WinterStand.Span.of(
+                            spread.late(),
+                            ground.map(GroundRest::plantUntil)
+                                    .filter(rests::isAfter)
+                                    .orElse(rests))),
+                    past.flatMap(last -> WinterStand.Span.of(
+                            ground.map(GroundRest::plantFrom).orElse(grows), last)));
+        });
     }
 
     private static List<SowingOption> options(PlanRequest request, int aim) {

@@ -31,7 +31,9 @@ public record SowWindow(
         /** Roots would circle: too many days in the cell. */
         DAYS_IN_CELL,
         /** Seedlings would stretch: too little light where they grow on. */
-        LIGHT
+        LIGHT,
+        /** Plants would go into winter so large that they run to seed after it. */
+        SEED_AFTER_WINTER
     }
 
     /** The same window, begun where it is for another reason. */

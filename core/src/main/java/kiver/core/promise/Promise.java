@@ -20,6 +20,8 @@ import kiver.core.space.Stay;
  * @param reasons why it is a no; empty otherwise
  * @param offers that would be a yes, nearest first; empty for a plain yes
  * @param sowingSeason when the crop can be sown for the site at all; empty while no site is chosen
+ * @param coldWinters share of winters, 0 to 1, in which plants that stand over winter must be covered or brought in on some
+ *     night; 0 for all others
  */
 public record Promise(
         Answer answer,
@@ -30,7 +32,8 @@ public record Promise(
         List<Proviso> conditions,
         List<Proviso> reasons,
         List<Offer> offers,
-        Optional<SowingSeason> sowingSeason) {
+        Optional<SowingSeason> sowingSeason,
+        double coldWinters) {
 
     public Promise {
         stays = List.copyOf(stays);

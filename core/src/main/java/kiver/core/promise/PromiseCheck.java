@@ -21,6 +21,7 @@ import kiver.core.plan.Planner;
 import kiver.core.plan.SeedlingLight;
 import kiver.core.plan.SowWindow;
 import kiver.core.plan.SowingSeason;
+import kiver.core.plan.WinterStand;
 import kiver.core.space.Candidate;
 import kiver.core.space.Footprint;
 import kiver.core.space.Occupancy;
@@ -141,7 +142,14 @@ public final class PromiseCheck {
                 conditions,
                 reasons,
                 offers,
-                request.outdoors().map(outdoors -> SowingSeason.of(outdoors, countBack, request.today())));
+                request.outdoors().map(outdoors -> SowingSeason.of(outdoors, countBack, request.today())),
+                plan.winter().map(winter -> coldWinters(request, way, winter)).orElse(0.0));
+    }
+
+    /** In how many winters what stands over winter must be covered or brought in. */
+    private double coldWinters(PlanRequest request, Way way, WinterStand winter) {
+        return season.chanceOfNightBelow(
+                way.hardening(), request.crop().hardiness().floor(), winter.restsFrom(), winter.growsFrom());
     }
 
     /** What the plan fills: cells when it is sown, pots at each potting. */

@@ -54,6 +54,7 @@ final class StandsInTheWay {
         return obstacle instanceof Obstacle.FrostAtSite
                 || obstacle instanceof Obstacle.ColdSoil
                 || obstacle instanceof Obstacle.SoilNeverWarm
+                || obstacle instanceof Obstacle.GroundTooCold
                 || obstacle instanceof Obstacle.PestAbout
                 || obstacle instanceof Obstacle.TooLateForAutumn;
     }

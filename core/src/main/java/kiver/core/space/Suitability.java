@@ -31,6 +31,7 @@ public final class Suitability {
     private static final double DAY_OF_EMERGENCE = 0.3;
     private static final double MOVE = 1;
     private static final double TOO_DARK = 12;
+    private static final double WINTER_TO_WATCH = 20;
     private static final int DAYS_LOOKED_AT = 30;
 
     /** Worse ones are hardly ever taken, and each has to be looked at. */
@@ -89,7 +90,24 @@ public final class Suitability {
                 key -> Footprint.Marks.of(countBack.milestones(sowDay), path, sown, scenarios(way)));
         List<Stay> stays = new Footprint(path, way, slots)
                 .from(sown, passed, season.firstDay(), target, hardeningFrom(way, target));
-        return new Candidate(way, cost(way, countBack.chance(sowDay, target), sowDay, stays), stays);
+        double cost = cost(way, countBack.chance(sowDay, target), sowDay, stays);
+        return new Candidate(way, cost + costOfWinter(countBack, way, target), stays);
+    }
+
+    /** Places too mild for a rest do not serve; of the others the one with fewest winters of nights that must be watched. */
+    private double costOfWinter(CountBack countBack, Way way, LocalDate target) {
+        if (path.winter().isEmpty()) {
+            return 0;
+        }
+        return countBack
+                .restBefore(target)
+                .map(rest -> WINTER_TO_WATCH
+                        * season.chanceOfNightBelow(
+                                way.hardening(),
+                                crop.hardiness().floor(),
+                                season.firstDay().plusDays((long) rest.from()),
+                                season.firstDay().plusDays((long) rest.until())))
+                .orElse(CHANCE);
     }
 
     /** Over all scenarios; days out depend on the place alone. */

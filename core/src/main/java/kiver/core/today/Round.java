@@ -261,6 +261,12 @@ public final class Round {
         if (stage.isEmpty() || stage.get().isAfter(today) || start.isAfter(today)) {
             return Optional.empty();
         }
+        if (batch.outlook().file().batch().plan().overWinter()) {
+            return Optional.of(new RoundTask(
+                    TaskKind.START_HARDENING,
+                    Urgency.TODAY,
+                    new WhyNow.StandsOverWinter(batch.programmeDays(), batch.target())));
+        }
         if (batch.programmeDays() == 0) {
             return Optional.of(new RoundTask(TaskKind.START_HARDENING, Urgency.TODAY, new WhyNow.NeedsNoHardening()));
         }

@@ -87,6 +87,9 @@ public sealed interface WhyNow {
     /** It has its leaves and was raised so cool that it needs no hardening. */
     record NeedsNoHardening() implements WhyNow {}
 
+    /** It has its leaves, and is to stand over winter, cold, until a day; it gets used to the open in so many days. */
+    record StandsOverWinter(int days, LocalDate target) implements WhyNow {}
+
     /** It has its leaves, and so many days of hardening are left until it is wanted. */
     record HardeningIsDue(int days, LocalDate target) implements WhyNow {}
 

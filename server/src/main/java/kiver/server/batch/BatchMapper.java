@@ -27,7 +27,7 @@ interface BatchMapper {
             select batch.id, batch.number, batch.lot_id, batch.seeds_per_cell, batch.cells, batch.cells_needed,
                    batch.sow_day, batch.latest_sow_day, batch.emergence_place_id, batch.growing_place_id,
                    batch.hardening_place_id, batch.hardening_programme, batch.container_path, batch.containers,
-                   batch.potted_late, batch.pinned, batch.variety_id, variety.name as variety, variety.crop, batch.plants,
+                   batch.potted_late, batch.over_winter, batch.pinned, batch.variety_id, variety.name as variety, variety.crop, batch.plants,
                    batch.leaves_from, batch.leaves_to, batch.target, batch.under, batch.counted_in, batch.plan_version, batch.leaves_on_arrival
             from batch
             join variety on variety.id = batch.variety_id
@@ -145,12 +145,12 @@ interface BatchMapper {
     @Select(value = """
             insert into batch (number, variety_id, lot_id, seeds_per_cell, cells, cells_needed, sow_day, latest_sow_day,
                                emergence_place_id, growing_place_id, hardening_place_id, hardening_programme,
-                               container_path, containers, plants, leaves_from, leaves_to, target, under, counted_in, leaves_on_arrival)
+                               container_path, containers, plants, leaves_from, leaves_to, target, under, counted_in, leaves_on_arrival, over_winter)
             values (1 + coalesce((select max(number) from batch), 200), #{varietyId}, #{sowing.lot}, #{sowing.seedsPerCell},
                     #{sowing.cells}, #{sowing.cellsNeeded}, #{plan.sowDay}, #{plan.latestSowDay},
                     #{plan.emergencePlaceId}, #{plan.growingPlaceId}, #{plan.hardeningPlaceId}, #{programme},
                     #{plan.containerPath}, #{plan.containers}, #{aim.plants}, #{aim.stage.from}, #{aim.stage.to}, #{aim.target},
-                    #{aim.under}, #{aim.countedIn}, #{leavesOnArrival})
+                    #{aim.under}, #{aim.countedIn}, #{leavesOnArrival}, #{plan.overWinter})
             returning number
             """, affectData = true)
     int insert(NewBatch batch);

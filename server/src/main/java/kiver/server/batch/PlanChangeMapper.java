@@ -29,7 +29,7 @@ interface PlanChangeMapper {
                    emergence_place_id = #{plan.emergencePlaceId}, growing_place_id = #{plan.growingPlaceId},
                    hardening_place_id = #{plan.hardeningPlaceId}, pinned = #{plan.pinned},
                    container_path = #{plan.containerPath}, containers = #{plan.containers},
-                   potted_late = #{plan.pottedLate}, plan_version = plan_version + 1
+                   potted_late = #{plan.pottedLate}, over_winter = #{plan.overWinter}, plan_version = plan_version + 1
             where number = #{number}
             """)
     int setPlan(@Param("number") int number, @Param("plan") BatchPlan plan);

@@ -93,7 +93,8 @@ class PlanEdits {
                 plan.pinned() || placed,
                 plan.containerPath(),
                 plan.containers(),
-                edit.pottedLate() == null ? plan.pottedLate() : edit.pottedLate());
+                edit.pottedLate() == null ? plan.pottedLate() : edit.pottedLate(),
+                plan.overWinter());
         if (edit.container() != null || edit.containerPath() != null) {
             ContainerCode last = edit.container() == null ? plan.lastContainer() : edit.container();
             ContainerPath.Kind kind = edit.containerPath() == null ? ContainerPath.Kind.STRAIGHT : edit.containerPath();

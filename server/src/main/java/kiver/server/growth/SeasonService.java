@@ -20,10 +20,10 @@ import org.springframework.stereotype.Service;
 @Service
 public class SeasonService {
 
-    /** A batch sown longer ago than this has long left. */
-    private static final int DAYS_BACK = 150;
+    /** What was sown longer ago than this has long left: a sowing of late summer that stands over winter goes out in May at the latest. */
+    private static final int DAYS_BACK = 270;
 
-    private static final int DAYS_AHEAD = 270;
+    private static final int DAYS_AHEAD = 400;
 
     private final NurseryClock clock;
     private final WeatherBook weather;

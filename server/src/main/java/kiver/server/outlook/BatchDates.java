@@ -17,6 +17,7 @@ import kiver.core.outlook.BatchOutlook;
  * @param ready when it will be ready, or was
  * @param pastLimit when it will be past its best
  * @param target day for which it is grown
+ * @param overWinter whether its plants stand over winter, cold, until then
  */
 public record BatchDates(
         LocalDate sowDay,
@@ -25,7 +26,8 @@ public record BatchDates(
         @Nullable DateSpread stageReached,
         @Nullable DateSpread ready,
         @Nullable DateSpread pastLimit,
-        LocalDate target) {
+        LocalDate target,
+        boolean overWinter) {
 
     public static BatchDates of(BatchOutlook outlook) {
         BatchForecast forecast = outlook.forecast();
@@ -40,6 +42,7 @@ public record BatchDates(
                 forecast.stageReached().orElse(null),
                 ready,
                 forecast.pastLimit().orElse(null),
-                outlook.file().batch().target());
+                outlook.file().batch().target(),
+                outlook.file().batch().plan().overWinter());
     }
 }

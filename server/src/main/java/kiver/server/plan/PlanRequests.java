@@ -128,6 +128,7 @@ public class PlanRequests {
                 Allowances.USUAL,
                 wish.seedsPerCell() == null ? 0 : wish.seedsPerCell(),
                 programme.days(),
+                wish.standsOverWinter(),
                 today);
         return new Prepared(request, season, programme, lot);
     }

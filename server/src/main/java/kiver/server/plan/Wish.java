@@ -1,5 +1,6 @@
 package kiver.server.plan;
 
+import com.fasterxml.jackson.annotation.JsonIgnore;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -32,6 +33,7 @@ import kiver.server.wording.Said;
  * @param under share that the grower takes as whole when it is missing; null for 3 of 100
  * @param countedIn what the number counts; null for plants
  * @param protection what they will stand under, where that was said; null for what the site has
+ * @param overWinter whether they are sown in late summer and stand over winter, cold; null for no
  */
 public record Wish(
         @NotNull(message = "Choose a variety.") Long varietyId,
@@ -70,10 +72,11 @@ public record Wish(
         Double under,
 
         @Nullable CountedIn countedIn,
-        @Nullable Protection protection) {
+        @Nullable Protection protection,
+        @Nullable Boolean overWinter) {
 
     /** So many days ahead plants can be promised. */
-    public static final int DAYS_AHEAD = 240;
+    public static final int DAYS_AHEAD = 370;
 
     /** A wish with the usual tolerance, counted in plants. */
     public Wish(
@@ -98,6 +101,7 @@ public record Wish(
                 lotId,
                 siteId,
                 containerPath,
+                null,
                 null,
                 null,
                 null);
@@ -126,6 +130,7 @@ public record Wish(
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 
@@ -144,7 +149,8 @@ public record Wish(
                 path,
                 under,
                 countedIn,
-                protection);
+                protection,
+                overWinter);
     }
 
     /** The same for other plants and another day. */
@@ -162,7 +168,8 @@ public record Wish(
                 containerPath,
                 under,
                 countedIn,
-                protection);
+                protection,
+                overWinter);
     }
 
     /** The same of another variety. */
@@ -180,7 +187,8 @@ public record Wish(
                 containerPath,
                 under,
                 countedIn,
-                protection);
+                protection,
+                overWinter);
     }
 
     /** The same at a site; null where it is open. */
@@ -198,7 +206,8 @@ public record Wish(
                 containerPath,
                 under,
                 countedIn,
-                protection);
+                protection,
+                overWinter);
     }
 
     /** The same from a lot. */
@@ -216,7 +225,8 @@ public record Wish(
                 containerPath,
                 under,
                 countedIn,
-                protection);
+                protection,
+                overWinter);
     }
 
     /** The same under another cover; null for what the site has. */
@@ -234,7 +244,14 @@ public record Wish(
                 containerPath,
                 under,
                 countedIn,
-                cover);
+                cover,
+                overWinter);
+    }
+
+    /** Whether its plants stand over winter. */
+    @JsonIgnore
+    public boolean standsOverWinter() {
+        return Boolean.TRUE.equals(overWinter);
     }
 
     /** What the number counts. */

@@ -129,11 +129,14 @@ class Bookings {
                                 option.cells(),
                                 cellsNeeded(prepared, option)),
                         BatchPlan.of(
-                                plan.sowDay().orElseThrow(),
-                                plan.window().map(SowWindow::latest).orElse(null),
-                                checked.promise().way(),
-                                path.kind(),
-                                path.containers().stream().map(Container::code).toList()),
+                                        plan.sowDay().orElseThrow(),
+                                        plan.window().map(SowWindow::latest).orElse(null),
+                                        checked.promise().way(),
+                                        path.kind(),
+                                        path.containers().stream()
+                                                .map(Container::code)
+                                                .toList())
+                                .overWinter(prepared.request().overWinter()),
                         prepared.programme(),
                         prepared.request().line(),
                         null),

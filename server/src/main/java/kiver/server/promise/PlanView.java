@@ -16,6 +16,8 @@ import kiver.core.plan.Obstacle;
 import kiver.core.plan.Plan;
 import kiver.core.plan.SowWindow;
 import kiver.core.plan.SowingSeason;
+import kiver.core.plan.WinterStand;
+import kiver.core.plan.WinterStand.Span;
 import kiver.core.promise.Answer;
 import kiver.core.promise.Offer;
 import kiver.core.promise.Promise;
@@ -37,6 +39,7 @@ import kiver.core.space.Rates;
  * @param outlay what it takes of room, seed, mix and work
  * @param crop name
  * @param outdoors when the crop may stand at the site; missing while no site is chosen
+ * @param winter how its plants stand over winter, where they do
  */
 public record PlanView(
         PossiblePromise promise,
@@ -48,7 +51,8 @@ public record PlanView(
         List<NamedContainer> containers,
         @Nullable Outlay outlay,
         String crop,
-        @Nullable OutdoorView outdoors) {
+        @Nullable OutdoorView outdoors,
+        @Nullable WinterView winter) {
 
     /**
      * What can be promised.
@@ -107,6 +111,24 @@ public record PlanView(
             @Nullable DateSpread ready,
             @Nullable DateSpread pastLimit,
             LocalDate target) {}
+
+    /**
+     * How plants stand over winter, and when they can go out.
+     *
+     * @param restsFrom day from which they make next to no leaves
+     * @param growsFrom day on which they begin again
+     * @param autumn when they can go out before it
+     * @param spring when they can go out after it
+     * @param coldWinters share of winters, 0 to 1, in which they must be covered or brought in on some night
+     * @param floorCelsius the lowest night that they stand
+     */
+    record WinterView(
+            LocalDate restsFrom,
+            LocalDate growsFrom,
+            @Nullable Span autumn,
+            @Nullable Span spring,
+            double coldWinters,
+            double floorCelsius) {}
 
     /**
      * Where it would stand.
@@ -238,7 +260,20 @@ public record PlanView(
                 request.outdoors()
                         .map(outdoors ->
                                 OutdoorView.of(outdoors, promise.sowingSeason().orElseThrow(), request.crop(), target))
+                        .orElse(null),
+                plan.winter()
+                        .map(winter -> winter(winter, promise, request.crop()))
                         .orElse(null));
+    }
+
+    private static WinterView winter(WinterStand winter, Promise promise, Crop crop) {
+        return new WinterView(
+                winter.restsFrom(),
+                winter.growsFrom(),
+                winter.autumn().orElse(null),
+                winter.spring().orElse(null),
+                promise.coldWinters(),
+                crop.hardiness().floor());
     }
 
     private static PlanDates dates(Plan plan, LocalDate target) {

@@ -152,7 +152,8 @@ public class PromiseService {
                 null,
                 line.under(),
                 line.countedIn(),
-                line.protection());
+                line.protection(),
+                null);
     }
 
     /** The site under better cover, and the grower's other sites. */

@@ -149,7 +149,8 @@ class Sources {
                 batch.containerPath(),
                 batch.aim().under(),
                 batch.aim().countedIn(),
-                null);
+                null,
+                batch.plan().overWinter());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(wish, planned);
         return new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)
@@ -186,7 +187,8 @@ class Sources {
                 batch.containerPath(),
                 batch.aim().under(),
                 batch.aim().countedIn(),
-                wish.protection());
+                wish.protection(),
+                batch.plan().overWinter());
         PlanRequests.Prepared prepared = plans.prepareInsteadOf(together, planned.file());
         Promise promise = new PromiseCheck(
                         prepared.season(), space.occupancy().with(batch.number(), List.of()), List.of(), List::of)

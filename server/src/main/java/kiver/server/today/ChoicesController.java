@@ -5,10 +5,13 @@ import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
+import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
+import kiver.core.crop.Hardiness;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
 import kiver.server.crop.CropBook;
+import kiver.server.crop.Variety;
 import kiver.server.harden.ProgrammeBook;
 import kiver.server.order.Grower;
 import kiver.server.order.OrderBook;
@@ -40,7 +43,7 @@ class ChoicesController {
     record CropChoice(CropCode code, String name) {}
 
     /** A variety. */
-    record VarietyChoice(long id, String name, String crop) {}
+    record VarietyChoice(long id, String name, String crop, boolean hardy) {}
 
     /** A container. */
     record ContainerChoice(ContainerCode code, String name, int cells, Container.Kind kind, double cellVolume) {}
@@ -76,10 +79,7 @@ class ChoicesController {
                         .map(crop -> new CropChoice(crop.code(), crop.name()))
                         .toList(),
                 crops.varieties().stream()
-                        .map(variety -> new VarietyChoice(
-                                variety.id(),
-                                variety.name(),
-                                crops.cropOf(variety).name()))
+                        .map(variety -> choice(variety, crops.cropOf(variety)))
                         .toList(),
                 crops.containers().stream().map(ChoicesController::choice).toList(),
                 seeds.lots().stream()
@@ -97,6 +97,10 @@ class ChoicesController {
                         .toList(),
                 List.of(LossReason.values()),
                 List.of(NameDoubt.values()));
+    }
+
+    private static VarietyChoice choice(Variety variety, Crop crop) {
+        return new VarietyChoice(variety.id(), variety.name(), crop.name(), crop.hardiness() == Hardiness.HARDY);
     }
 
     private static ContainerChoice choice(Container container) {

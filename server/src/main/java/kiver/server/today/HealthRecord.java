@@ -12,6 +12,7 @@ import kiver.core.batch.BatchState;
 import kiver.core.care.ColdNights;
 import kiver.core.care.WaterRecord;
 import kiver.core.care.WaterSeen;
+import kiver.core.crop.ColdNeeds;
 import kiver.core.outlook.BatchCourse;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.ClimateSeries;
@@ -104,13 +105,17 @@ class HealthRecord {
 
     /** What nights did to it since it was up; of plants that came, since they did. */
     static ColdNights cold(BatchOutlook batch, List<Day> days) {
+        ColdNeeds usual = batch.crop().cold();
+        ColdNeeds needs = batch.file().batch().plan().overWinter()
+                ? usual.overWinter(batch.crop().hardiness().floor())
+                : usual;
         return ColdNights.of(
                 days.stream()
                         .filter(day -> day.leaves().isPresent())
                         .map(day -> new ColdNights.Day(
                                 day.minimum(), day.maximum(), day.leaves().orElseThrow()))
                         .toList(),
-                batch.crop().cold(),
+                needs,
                 batch.crop().leaves().temperatures());
     }
 
