@@ -29,7 +29,7 @@ import org.springframework.test.context.TestPropertySource;
 class StoodOverWinterTest {
 
     private static final LocalDate JULY = LocalDate.of(2027, 7, 12);
-    private static final LocalDate SPRING = LocalDate.of(2028, 3, 24);
+    private static final LocalDate SPRING = LocalDate.of(2028, 4, 20);
 
     @Autowired
     SmallNursery nursery;
@@ -45,7 +45,7 @@ class StoodOverWinterTest {
 
     private String wish(int plants, LocalDate target, boolean overWinter) {
         return """
-                {"varietyId":%d,"container":"pot-9","plants":%d,"leavesFrom":4,"leavesTo":12,"target":"%s","siteId":%d,"overWinter":%s}""".formatted(nursery.varietyId, plants, target, nursery.siteId, overWinter);
+                {"varietyId":%d,"container":"pot-9","plants":%d,"leavesFrom":4,"leavesTo":14,"target":"%s","siteId":%d,"overWinter":%s}""".formatted(nursery.varietyId, plants, target, nursery.siteId, overWinter);
     }
 
     @Test

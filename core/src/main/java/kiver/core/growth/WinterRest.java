@@ -1,7 +1,7 @@
 package kiver.core.growth;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * The part of a winter in which plants that stand cold make next to no leaves: from the day on which less than one true leaf
@@ -18,35 +18,33 @@ public record WinterRest(double from, double until) {
     private static final int SHORTEST = 21;
 
     /**
-     * The rest that begins last before a day; empty where plants go on growing.
+     * All rests in the days of the scenarios, in order; none where plants go on growing.
      *
      * @param scenarios through which they stand, not empty
-     * @param first day that is looked at, in days since the first of the scenarios
-     * @param due day before which it begins
      */
-    public static Optional<WinterRest> before(List<Scenario> scenarios, double first, double due) {
-        int end = (int) scenarios.get(0).hardening().end() - FOUR_WEEKS;
-        Optional<WinterRest> found = Optional.empty();
+    public static List<WinterRest> in(List<Scenario> scenarios) {
+        double end = scenarios.get(0).hardening().end();
+        List<WinterRest> rests = new ArrayList<>();
         int from = -1;
-        for (int day = (int) first; day <= end; day++) {
-            boolean rests = leavesInFourWeeks(scenarios, day) < 1;
-            if (rests && from < 0) {
-                if (day >= due) {
-                    break;
-                }
+        for (int day = 0; day <= end - FOUR_WEEKS; day++) {
+            boolean still = leavesInFourWeeks(scenarios, day) < 1;
+            if (still && from < 0) {
                 from = day;
-            } else if (!rests && from >= 0) {
-                found = lastingOr(found, from, day);
+            } else if (!still && from >= 0) {
+                add(rests, from, day);
                 from = -1;
             }
         }
-        return from < 0
-                ? found
-                : lastingOr(found, from, scenarios.get(0).hardening().end());
+        if (from >= 0) {
+            add(rests, from, end);
+        }
+        return List.copyOf(rests);
     }
 
-    private static Optional<WinterRest> lastingOr(Optional<WinterRest> before, double from, double until) {
-        return until - from < SHORTEST ? before : Optional.of(new WinterRest(from, until));
+    private static void add(List<WinterRest> rests, double from, double until) {
+        if (until - from >= SHORTEST) {
+            rests.add(new WinterRest(from, until));
+        }
     }
 
     private static double leavesInFourWeeks(List<Scenario> scenarios, int day) {

@@ -37,7 +37,7 @@ public final class CountBack {
     private final Map<LocalDate, Milestones[]> bySowDay = new ConcurrentHashMap<>();
     private final Map<LocalDate, Milestones[]> drawnBySowDay = new ConcurrentHashMap<>();
     private final Map<LocalDate, Milestones[]> smallBySowDay = new ConcurrentHashMap<>();
-    private final Map<LocalDate, Optional<WinterRest>> restByTarget = new ConcurrentHashMap<>();
+    private final List<WinterRest> winters;
 
     /**
      * A count back where light does not count.
@@ -69,6 +69,7 @@ public final class CountBack {
         if (scenarios.isEmpty() || draws.isEmpty()) {
             throw new IllegalArgumentException("Counting back needs at least one scenario.");
         }
+        winters = path.winter().isPresent() ? WinterRest.in(scenarios) : List.of();
     }
 
     /**
@@ -165,7 +166,7 @@ public final class CountBack {
     /** What ends the stay of a batch sown on that day in most scenarios: leaves or days, or winter before either. */
     private SowWindow.Limit limitOn(LocalDate sowDay, LocalDate target) {
         Milestones[] both = milestones(sowDay);
-        if (restBefore(target).isPresent() && isWaryOfCold() && winterSetsIt(sowDay, target)) {
+        if (restBetween(sowDay, target).isPresent() && isWaryOfCold() && winterSetsIt(sowDay, target)) {
             return SowWindow.Limit.SEED_AFTER_WINTER;
         }
         Standing sown = Standing.sownAt(time(sowDay));
@@ -184,7 +185,7 @@ public final class CountBack {
     private boolean winterSetsIt(LocalDate sowDay, LocalDate target) {
         Milestones[] all = milestones(sowDay);
         Milestones[] small = small(sowDay);
-        double begins = restBefore(target).orElseThrow().from();
+        double begins = restBetween(sowDay, target).orElseThrow().from();
         double due = time(target);
         int byWinter = 0;
         for (int index = 0; index < all.length; index++) {
@@ -274,8 +275,10 @@ public final class CountBack {
         int notPast = 0;
         int fit = 0;
         Milestones[] all = milestones(sowDay);
-        Optional<WinterRest> rest = restBefore(target);
-        double leavesBy = rest.map(WinterRest::from).orElse(Double.POSITIVE_INFINITY);
+        Optional<WinterRest> rest = restBetween(sowDay, target);
+        // Sown when winter has begun, what is to stand over it is too late.
+        double leavesBy = rest.map(WinterRest::from)
+                .orElse(path.winter().isPresent() ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
         Milestones[] small = rest.isPresent() && isWaryOfCold() ? small(sowDay) : all;
         for (int index = 0; index < all.length; index++) {
             Milestones milestones = all[index];
@@ -290,13 +293,20 @@ public final class CountBack {
     }
 
     /**
-     * The winter that plants for a target stand through; empty on a path that does not lead through one, and where they would
-     * go on growing.
+     * The winter that plants sown on a day stand through until a target: the last that begins between the two; empty on a path
+     * that does not lead through one, and where they would go on growing.
      */
-    public Optional<WinterRest> restBefore(LocalDate target) {
-        return path.winter().isEmpty()
-                ? Optional.empty()
-                : restByTarget.computeIfAbsent(target, day -> WinterRest.before(scenarios, 0, time(day)));
+    public Optional<WinterRest> restBetween(LocalDate sowDay, LocalDate target) {
+        return winters.stream()
+                .filter(rest -> rest.from() > time(sowDay) && rest.from() < time(target))
+                .reduce((earlier, later) -> later);
+    }
+
+    /** The last winter that begins before a target and is not over today; plants may be too late for it. */
+    Optional<WinterRest> winterBefore(LocalDate target, LocalDate today) {
+        return winters.stream()
+                .filter(rest -> rest.until() > time(today) && rest.from() < time(target))
+                .reduce((earlier, later) -> later);
     }
 
     /** The day of a time of the scenarios. */

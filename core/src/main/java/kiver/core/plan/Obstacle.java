@@ -149,6 +149,9 @@ public sealed interface Obstacle {
     /** No winter lies before the target day, or where plants would stand it is so mild that they go on growing. */
     record NoWinterRest() implements Obstacle {}
 
+    /** With the leaves wanted it would take notice of the cold and run to seed; below so many it does not. */
+    record SeedAfterWinter(double mostLeaves) implements Obstacle {}
+
     /** Sown today they would not have their leaves by the day on which winter begins for them. */
     record TooLateBeforeWinter(LocalDate restsFrom) implements Obstacle {}
 

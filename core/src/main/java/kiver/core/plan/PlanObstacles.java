@@ -65,8 +65,14 @@ final class PlanObstacles {
         } else if (request.overWinter() && request.crop().hardiness() != Hardiness.HARDY) {
             found.add(new Obstacle.NotOverWinter());
         } else if (request.overWinter()
-                && countBack.restBefore(request.line().target()).isEmpty()) {
+                && countBack
+                        .winterBefore(request.line().target(), request.today())
+                        .isEmpty()) {
             found.add(new Obstacle.NoWinterRest());
+        } else if (path.winter()
+                .filter(winter -> winter.mostLeaves() <= path.leavesWanted())
+                .isPresent()) {
+            found.add(new Obstacle.SeedAfterWinter(path.winter().get().mostLeaves()));
         } else if (path.leavesLimit() <= path.leavesWanted()) {
             found.add(new Obstacle.CellTooSmall(path.leavesLimit(), leavesWanted));
         } else if (spreads.of(Milestones::emerged).isEmpty()) {
@@ -85,7 +91,7 @@ final class PlanObstacles {
     /** There is no day to sow: it is too late, or there is time enough but no day after which plants are still young. */
     private Obstacle noDay(MilestoneSpreads spreads) {
         Optional<DateSpread> ready = spreads.of(Milestones::ready);
-        Optional<WinterRest> rest = countBack.restBefore(request.line().target());
+        Optional<WinterRest> rest = countBack.winterBefore(request.line().target(), request.today());
         if (!countBack.everInTime(request.today(), request.line().target())) {
             if (rest.isPresent()) {
                 return new Obstacle.TooLateBeforeWinter(

@@ -70,17 +70,20 @@ public final class Planner {
                 spreads.of(Milestones::stageReached),
                 spreads.of(Milestones::ready),
                 spreads.of(Milestones::pastLimit),
-                window.flatMap(found -> winter(request, countBack, spreads)),
+                winter(request, countBack, sowDay, spreads, lastDay),
                 chanceInTime * chosen.map(SowingOption::chance).orElse(0.0),
                 new PlanObstacles(request, countBack, lastDay).all(window, chosen, spreads));
     }
 
     /** They go out before winter once they are ready, and after it until they are past their best, when the ground takes them. */
-    private static Optional<WinterStand> winter(PlanRequest request, CountBack countBack, MilestoneSpreads spreads) {
+    private static Optional<WinterStand> winter(
+            PlanRequest request, CountBack countBack, LocalDate sowDay, MilestoneSpreads spreads, LocalDate lastDay) {
         Optional<DateSpread> ready = spreads.of(Milestones::ready);
-        Optional<LocalDate> past = spreads.of(Milestones::pastLimit).map(DateSpread::early);
+        LocalDate past =
+                spreads.of(Milestones::pastLimit).map(DateSpread::early).orElse(lastDay);
         Optional<GroundRest> ground = request.outdoors().flatMap(OutdoorSeason::ground);
-        return countBack.restBefore(request.line().target()).map(rest -> {
+        LocalDate site = request.outdoors().map(OutdoorSeason::from).orElse(LocalDate.MIN);
+        return countBack.restBetween(sowDay, request.line().target()).map(rest -> {
             LocalDate rests = countBack.dayAt(rest.from());
             LocalDate grows = countBack.dayAt(rest.until());
             return new WinterStand(
@@ -91,9 +94,12 @@ public final class Planner {
                             ground.map(GroundRest::plantUntil)
                                     .filter(rests::isAfter)
                                     .orElse(rests))),
-                    past.flatMap(last -> WinterStand.Span.of(
-                            ground.map(GroundRest::plantFrom).orElse(grows), last)));
+                    WinterStand.Span.of(later(ground.map(GroundRest::plantFrom).orElse(grows), site), past));
         });
+    }
+
+    private static LocalDate later(LocalDate one, LocalDate other) {
+        return one.isAfter(other) ? one : other;
     }
 
     private static List<SowingOption> options(PlanRequest request, int aim) {

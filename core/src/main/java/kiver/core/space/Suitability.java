@@ -91,16 +91,16 @@ public final class Suitability {
         List<Stay> stays = new Footprint(path, way, slots)
                 .from(sown, passed, season.firstDay(), target, hardeningFrom(way, target));
         double cost = cost(way, countBack.chance(sowDay, target), sowDay, stays);
-        return new Candidate(way, cost + costOfWinter(countBack, way, target), stays);
+        return new Candidate(way, cost + costOfWinter(countBack, way, sowDay, target), stays);
     }
 
     /** Places too mild for a rest do not serve; of the others the one with fewest winters of nights that must be watched. */
-    private double costOfWinter(CountBack countBack, Way way, LocalDate target) {
+    private double costOfWinter(CountBack countBack, Way way, LocalDate sowDay, LocalDate target) {
         if (path.winter().isEmpty()) {
             return 0;
         }
         return countBack
-                .restBefore(target)
+                .restBetween(sowDay, target)
                 .map(rest -> WINTER_TO_WATCH
                         * season.chanceOfNightBelow(
                                 way.hardening(),

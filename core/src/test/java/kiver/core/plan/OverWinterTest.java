@@ -44,7 +44,7 @@ import org.junit.jupiter.api.Test;
 class OverWinterTest {
 
     private static final LocalDate JULY = LocalDate.of(2026, 7, 10);
-    private static final LocalDate SPRING = LocalDate.of(2027, 4, 1);
+    private static final LocalDate SPRING = LocalDate.of(2027, 4, 16);
     private static final Season SEASON = season(new PlaceClimate.FollowsWeather(0, 0, -60));
 
     private static Season season(PlaceClimate stand) {
@@ -66,7 +66,7 @@ class OverWinterTest {
         Optional<OutdoorSeason> site =
                 Optional.of(OutdoorSeason.of(crop, new SiteClimate(0, Protection.OPEN_GROUND), RECORD, 46, target));
         PlanRequest request = new PlanRequest(
-                new OrderLine(90, new LeafStage(4, 9), target),
+                new OrderLine(90, new LeafStage(4, 11), target),
                 crop,
                 ContainerPath.straight(MODULES),
                 site,
@@ -90,7 +90,7 @@ class OverWinterTest {
 
     @Test
     void isSownInLateSummerAndHasItsLeavesWhenWinterBegins() {
-        Crop kale = kale(14);
+        Crop kale = kale(16);
         Plan plan = plan(SEASON, kale, JULY, SPRING);
         WinterStand winter = plan.winter().orElseThrow();
         assertThat(plan.isPossible()).as("%s", plan.obstacles()).isTrue();
@@ -111,21 +111,21 @@ class OverWinterTest {
 
     @Test
     void goesOutInTwoSpansWithTheWinterOfTheGroundBetweenThem() {
-        WinterStand winter = plan(SEASON, kale(14), JULY, SPRING).winter().orElseThrow();
+        WinterStand winter = plan(SEASON, kale(16), JULY, SPRING).winter().orElseThrow();
         WinterStand.Span spring = winter.spring().orElseThrow();
         assertThat(spring.from()).isBefore(SPRING.plusDays(1));
         assertThat(spring.until()).isAfter(SPRING.minusDays(1));
         winter.autumn()
                 .ifPresent(autumn ->
                         assertThat(autumn.until()).isBefore(winter.restsFrom().plusDays(1)));
-        assertThat(obstacles(plan(SEASON, kale(14), JULY, LocalDate.of(2027, 1, 20))))
+        assertThat(obstacles(plan(SEASON, kale(16), JULY, LocalDate.of(2027, 1, 20))))
                 .contains(Obstacle.GroundTooCold.class);
     }
 
     @Test
     void daysInTheColdCountByTheLeavesMadeInThem() {
         Path straight = new Path(List.of(), 4, 20, 40, 3);
-        Crop kale = kale(14);
+        Crop kale = kale(16);
         double usual = kale.leaves().leavesPerDayInUsualWarmth();
         Path over = kale.overWinter(straight);
         assertThat(over.leavesLimit()).isCloseTo(Math.min(20, 40 * usual), within(1e-9));
@@ -142,11 +142,10 @@ class OverWinterTest {
     void whatRunsToSeedAfterAColdWinterGoesIntoItSmall() {
         Crop wary = wary(5);
         SowWindow window = plan(SEASON, wary, JULY, SPRING).window().orElseThrow();
-        SowWindow careless = plan(SEASON, kale(14), JULY, SPRING).window().orElseThrow();
+        SowWindow careless = plan(SEASON, kale(16), JULY, SPRING).window().orElseThrow();
         assertThat(window.earliest()).isAfter(careless.earliest());
         assertThat(window.earliestBecause()).isEqualTo(SowWindow.Limit.SEED_AFTER_WINTER);
-        WinterRest rest =
-                WinterRest.before(scenarios(SEASON, wary), 0, days(SPRING)).orElseThrow();
+        WinterRest rest = WinterRest.in(scenarios(SEASON, wary)).get(0);
         long large = scenarios(SEASON, wary).stream()
                 .filter(each -> new Path(4, 5, 3)
                                 .from(Standing.sownAt(days(window.earliest())), each)
@@ -160,10 +159,11 @@ class OverWinterTest {
 
     @Test
     void saysWhenItIsTooLateTooMildOrNoCropForIt() {
-        assertThat(obstacles(plan(SEASON, kale(14), LocalDate.of(2026, 11, 20), SPRING)))
+        assertThat(obstacles(plan(SEASON, kale(16), LocalDate.of(2026, 11, 20), SPRING)))
                 .contains(Obstacle.TooLateBeforeWinter.class);
-        assertThat(obstacles(plan(season(new PlaceClimate.SetPoints(20, 18)), kale(14), JULY, SPRING)))
+        assertThat(obstacles(plan(season(new PlaceClimate.SetPoints(20, 18)), kale(16), JULY, SPRING)))
                 .contains(Obstacle.NoWinterRest.class);
+        assertThat(obstacles(plan(SEASON, wary(4), JULY, SPRING))).contains(Obstacle.SeedAfterWinter.class);
         Crop tender = Samples.crop(
                 "Squash",
                 Hardiness.TENDER,
@@ -197,7 +197,7 @@ class OverWinterTest {
 
     /** Kale that runs to seed where it goes into winter with that many leaves. */
     private static Crop wary(double leaves) {
-        Crop kale = kale(14);
+        Crop kale = kale(16);
         return new Crop(
                 kale.code(),
                 kale.name(),

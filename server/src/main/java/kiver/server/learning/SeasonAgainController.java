@@ -162,9 +162,10 @@ class SeasonAgainController {
     private LineAgain again(
             OrderedLine line, int plants, @Nullable BatchFile file, @Nullable Kept.Line due, List<OrderedLine> ahead) {
         LocalDate target = line.target().plusWeeks(WEEKS_IN_A_YEAR);
-        Wish wish = PromiseService.wishFor(line, plants, target);
         Optional<BatchFile> sown =
                 Optional.ofNullable(file).filter(each -> !each.batch().isBoughtIn());
+        Wish wish = PromiseService.wishFor(line, plants, target)
+                .overWinter(sown.map(each -> each.batch().plan().overWinter()).orElse(false));
         ContainerPath.Kind path = sown.map(each -> each.batch().containerPath()).orElse(null);
         return new LineAgain(
                 line.variety(),

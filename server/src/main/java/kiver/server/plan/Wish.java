@@ -229,6 +229,25 @@ public record Wish(
                 overWinter);
     }
 
+    /** The same, sown in late summer to stand over winter or not. */
+    public Wish overWinter(boolean over) {
+        return new Wish(
+                varietyId,
+                container,
+                plants,
+                leavesFrom,
+                leavesTo,
+                target,
+                seedsPerCell,
+                lotId,
+                siteId,
+                containerPath,
+                under,
+                countedIn,
+                protection,
+                over ? Boolean.TRUE : null);
+    }
+
     /** The same under another cover; null for what the site has. */
     public Wish covered(Protection cover) {
         return new Wish(
