@@ -17,7 +17,7 @@ export function Winter({ winter, stand }: { winter: WinterView; stand: string })
         <dt className="text-pencil">{say('Goes out in autumn')}</dt>
         <dd>{span(winter.autumn, say('not sown early enough for that'))}</dd>
         <dt className="text-pencil">{say('or in spring')}</dt>
-        <dd>{span(winter.spring, say('past its best before the ground takes it'))}</dd>
+        <dd>{span(winter.spring, say('past its best before the site takes it'))}</dd>
         <dt className="text-pencil">{say('Rests')}</dt>
         <dd>{say('{from} to {until}: less than a leaf a month', { from: dayWords(winter.restsFrom), until: dayWords(winter.growsFrom) })}</dd>
         {winter.coldWinters > 0 && (
@@ -25,7 +25,7 @@ export function Winter({ winter, stand }: { winter: WinterView; stand: string })
             <dt className="text-pencil">{say('Cold nights')}</dt>
             <dd className={winter.coldWinters > 0.1 ? 'text-ochre' : ''}>
               {say(
-                'In {winters} of 100 winters some night on the {stand} falls below {floor}: cover them or bring them in on it. The evening says when.',
+                '{winters, plural, =100 {In every winter} other {In # of 100 winters}} some night on the {stand} falls below {floor}: cover them or bring them in on it. The evening says when.',
                 { winters: Math.round(winter.coldWinters * 100), stand: stand.toLowerCase(), floor: degrees(winter.floorCelsius, 0) },
               )}
             </dd>
