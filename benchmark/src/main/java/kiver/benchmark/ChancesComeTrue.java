@@ -9,11 +9,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.SplittableRandom;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropLibraryReader;
+import kiver.core.growth.DateSpread;
 import kiver.core.growth.Milestones;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
@@ -21,10 +21,6 @@ import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
 import kiver.core.order.LeafStage;
 import kiver.core.order.OrderLine;
-import kiver.core.place.Place;
-import kiver.core.place.PlaceClimate;
-import kiver.core.place.PlaceId;
-import kiver.core.place.PlaceUse;
 import kiver.core.plan.ContainerPath;
 import kiver.core.plan.Plan;
 import kiver.core.plan.PlanRequest;
@@ -36,7 +32,6 @@ import kiver.core.seed.GerminationNodes;
 import kiver.core.sow.Allowances;
 import kiver.core.space.Occupancy;
 import kiver.core.weather.DailyRange;
-import kiver.core.weather.StationClimate;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.StationSimulator;
 
@@ -48,7 +43,6 @@ import kiver.core.weather.StationSimulator;
 public final class ChancesComeTrue {
 
     private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
-    private static final StationClimate VALLEY = new StationClimate(9.2, 10.2, 10.5, 3.2, 0.72);
     private static final int QUESTIONS = 400;
     private static final int LIVES = 400;
     private static final int FRESH_YEARS = 60;
@@ -64,24 +58,25 @@ public final class ChancesComeTrue {
 
     private ChancesComeTrue(long seed) {
         random = new SplittableRandom(seed);
-        StationRecord record = StationSimulator.draw(VALLEY, random, LocalDate.of(1996, 1, 1), 32 * 366);
+        StationRecord record = StationSimulator.draw(MadeUpNursery.VALLEY, random, LocalDate.of(1996, 1, 1), 32 * 366);
         List<StationRecord> past =
                 record.scenarios(TODAY.minusDays(1), List.of(), TODAY.minusDays(30), TODAY.plusDays(260));
-        season = new Season(places(), past, Map.of(), 46);
+        season = new Season(MadeUpNursery.PLACES, past, Map.of(), 46);
         List<StationRecord> unseen = new ArrayList<>();
         for (int year = 0; year < FRESH_YEARS; year++) {
             List<DailyRange> days = StationSimulator.draw(
-                            VALLEY,
+                            MadeUpNursery.VALLEY,
                             random,
                             TODAY.minusDays(30),
                             past.get(0).days().size())
                     .days();
             unseen.add(new StationRecord(TODAY.minusDays(30), days));
         }
-        fresh = new Season(places(), unseen, Map.of(), 46);
+        fresh = new Season(MadeUpNursery.PLACES, unseen, Map.of(), 46);
     }
 
-    private record Outcome(Answer answer, double stated, double came) {}
+    /** An answer and what became of it; shares of lives in which days lay inside the bands of the plan. */
+    private record Outcome(Answer answer, double stated, double came, double upInside, double readyInside) {}
 
     public static void main(String[] arguments) throws IOException {
         Path library = Path.of(arguments.length > 0 ? arguments[0] : "library");
@@ -127,14 +122,14 @@ public final class ChancesComeTrue {
             Promise promise = new PromiseCheck(season, empty, List.of(), List::of).answer(request);
             Plan plan = promise.plan();
             if (plan.sowDay().isPresent() && plan.chosen().isPresent() && plan.isPossible()) {
-                outcomes.add(new Outcome(promise.answer(), plan.chance(), comesTrue(request, promise)));
+                outcomes.add(lived(request, promise));
             }
         }
         return outcomes;
     }
 
-    /** The share of lives in which enough plants are ready and young on the day. */
-    private double comesTrue(PlanRequest request, Promise promise) {
+    /** The share of lives in which enough plants are ready and young on the day, and in which the bands hold. */
+    private Outcome lived(PlanRequest request, Promise promise) {
         Plan plan = promise.plan();
         Way way = promise.way();
         Crop crop = request.crop();
@@ -142,6 +137,8 @@ public final class ChancesComeTrue {
         Standing sown = Standing.sownAt(
                 plan.sowDay().orElseThrow().toEpochDay() - season.firstDay().toEpochDay());
         int kept = 0;
+        int up = 0;
+        int ready = 0;
         for (int life = 0; life < LIVES; life++) {
             int year = random.nextInt(FRESH_YEARS);
             Scenario scenario = new Scenario(
@@ -156,8 +153,18 @@ public final class ChancesComeTrue {
                             && living(request, plan) >= request.line().accepted()
                     ? 1
                     : 0;
+            up += isInside(milestones.emerged(), plan.emerged()) ? 1 : 0;
+            ready += isInside(milestones.ready(), plan.ready()) ? 1 : 0;
         }
-        return kept / (double) LIVES;
+        return new Outcome(
+                promise.answer(), plan.chance(), kept / (double) LIVES, up / (double) LIVES, ready / (double) LIVES);
+    }
+
+    private boolean isInside(double time, Optional<DateSpread> band) {
+        LocalDate day = season.firstDay().plusDays((long) time);
+        return band.isPresent()
+                && !day.isBefore(band.get().early())
+                && !day.isAfter(band.get().late());
     }
 
     private double pace() {
@@ -236,54 +243,9 @@ public final class ChancesComeTrue {
                 wrong,
                 100.0 * wrong / Math.max(1, yes.size()),
                 yes.stream().mapToDouble(Outcome::came).average().orElse(0));
-    }
-
-    private static List<Place> places() {
-        return List.of(
-                new Place(
-                        new PlaceId(1),
-                        "Bench",
-                        1,
-                        400,
-                        new PlaceClimate.SetPoints(23, 20),
-                        0.4,
-                        6,
-                        Set.of(PlaceUse.EMERGENCE)),
-                new Place(
-                        new PlaceId(2),
-                        "House",
-                        2,
-                        400,
-                        new PlaceClimate.SetPoints(18, 13),
-                        0.75,
-                        2,
-                        Set.of(PlaceUse.GROWING_ON)),
-                new Place(
-                        new PlaceId(3),
-                        "Cool house",
-                        3,
-                        400,
-                        new PlaceClimate.SetPoints(14, 8),
-                        0.75,
-                        0,
-                        Set.of(PlaceUse.GROWING_ON, PlaceUse.EMERGENCE)),
-                new Place(
-                        new PlaceId(4),
-                        "Tunnel",
-                        4,
-                        400,
-                        new PlaceClimate.FollowsWeather(2, 7, -60),
-                        0.8,
-                        0,
-                        Set.of(PlaceUse.GROWING_ON)),
-                new Place(
-                        new PlaceId(5),
-                        "Yard",
-                        5,
-                        400,
-                        new PlaceClimate.FollowsWeather(0.5, 1, -60),
-                        0.9,
-                        0,
-                        Set.of(PlaceUse.HARDENING_OFF)));
+        System.out.printf(
+                "bands of nine in ten on either side: half up inside %.3f, ready inside %.3f of all lives%n",
+                outcomes.stream().mapToDouble(Outcome::upInside).average().orElse(0),
+                outcomes.stream().mapToDouble(Outcome::readyInside).average().orElse(0));
     }
 }
