@@ -5,7 +5,7 @@ import { say } from '../words/say';
 
 type Band = HonestyView['bands'][number];
 
-const MATTERS = { EMERGENCE: say('Half up'), LEAVES: say('Enough leaves'), SURVIVAL: '' };
+const MATTERS: Partial<Record<Band['matter'], string>> = { EMERGENCE: say('Half up'), LEAVES: say('Enough leaves') };
 const LEADS: Record<Band['lead'], string> = {
   DAYS: say('up to a week before'),
   A_FORTNIGHT: say('up to two weeks before'),

@@ -44,7 +44,11 @@ export function LessonsPage({ mayDecide }: { mayDecide: boolean }) {
       {atWork.length > 0 && (
         <section aria-label={say('At work already')} className="mb-6">
           <h2>{say('At work already')}</h2>
-          <p className="mb-2 text-pencil">{say('Leaves that were counted move plans and forecasts at once, unless you decide otherwise.')}</p>
+          <p className="mb-2 text-pencil">
+            {say(
+              'Leaves that were counted move plans and forecasts at once, and trays that were weighed the round of water, unless you decide otherwise.',
+            )}
+          </p>
           <Lessons lessons={atWork} mayDecide={mayDecide} />
         </section>
       )}
@@ -93,12 +97,18 @@ function Proposed({ proposal, mayDecide }: { proposal: Proposal; mayDecide: bool
       <p className="text-lg">{lessonWords(proposal)}</p>
       {matter === 'SURVIVAL' ? (
         <p>{say('Between {low} and {high} of 100, four times in five.', { low: figures(100 * low), high: figures(100 * high) })}</p>
+      ) : matter === 'DRYING' ? (
+        <p>{say('Between {low} and {high} times, four times in five.', { low: figures(low, 2), high: figures(high, 2) })}</p>
       ) : (
         <LessonScale proposal={proposal} />
       )}
       <p className="text-pencil">
         {say('{batches, plural, one {# batch} other {# batches}}.', { batches })}{' '}
-        {atWork ? say('Plans go by it.') : say('Plans go by: {inUse}.', { inUse: inUseWords(matter, inUse) })}
+        {atWork
+          ? matter === 'DRYING'
+            ? say('The round of water goes by it.')
+            : say('Plans go by it.')
+          : say('Plans go by: {inUse}.', { inUse: inUseWords(matter, inUse) })}
       </p>
       {decide.error && <p role="alert">{decide.error.message}</p>}
       {mayDecide && (
@@ -107,7 +117,7 @@ function Proposed({ proposal, mayDecide }: { proposal: Proposal; mayDecide: bool
             {atWork ? say('Hold plans to {value}', { value: inUseWords(matter, value) }) : say('Go by {value}', { value: inUseWords(matter, value) })}
           </button>
           <button type="button" className="act" disabled={decide.isPending} onClick={() => decide.mutate(false)}>
-            {atWork ? say('Go by the library instead') : say('Leave it')}
+            {atWork ? (matter === 'DRYING' ? say('Go by weather and leaves instead') : say('Go by the library instead')) : say('Leave it')}
           </button>
         </p>
       )}

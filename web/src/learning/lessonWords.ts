@@ -9,6 +9,7 @@ export type Lesson = Pick<Proposal, 'matter' | 'cropName' | 'beside' | 'name' | 
 export function lessonWords({ matter, cropName: crop, beside, name, value }: Lesson): string {
   const times = figures(value, 2);
   if (matter === 'SURVIVAL') return say('{crop}: of 100 plants that come up, {lived} reach their release.', { crop, lived: figures(100 * value) });
+  if (matter === 'DRYING') return say('Trays of {crop} dry {times} times as fast as weather and leaves say.', { crop: crop.toLowerCase(), times });
   const coming = matter === 'EMERGENCE';
   switch (beside) {
     case 'CROP':
@@ -33,5 +34,9 @@ export function lessonWords({ matter, cropName: crop, beside, name, value }: Les
 /** What plans go by, or went by: the figures of the library where nothing else was in use. */
 export function inUseWords(matter: Lesson['matter'], value: number): string {
   if (matter === 'SURVIVAL') return say('{lived} of 100', { lived: figures(100 * value) });
-  return Math.abs(value - 1) < 0.005 ? say('the library’s figures') : say('{times} times', { times: figures(value, 2) });
+  return Math.abs(value - 1) < 0.005
+    ? matter === 'DRYING'
+      ? say('weather and leaves')
+      : say('the library’s figures')
+    : say('{times} times', { times: figures(value, 2) });
 }

@@ -19,7 +19,14 @@ public record LessonAbout(Matter matter, CropCode crop, Beside beside, long numb
         /** Logarithm of the time that a leaf takes, by what the figures say. */
         LEAVES,
         /** Share of the plants that come up which reach their release. */
-        SURVIVAL
+        SURVIVAL,
+        /** Logarithm of how fast trays dry, by what weather and leaves say; positive is faster. */
+        DRYING;
+
+        /** Whether what is learnt of it is gone by before anybody decided. */
+        public boolean isAtWorkAtOnce() {
+            return this == LEAVES || this == DRYING;
+        }
     }
 
     /** Where in the levels it stands. */
@@ -40,8 +47,8 @@ public record LessonAbout(Matter matter, CropCode crop, Beside beside, long numb
         if ((beside == Beside.CROP) != (number == 0) || number < 0) {
             throw new IllegalArgumentException("A place, variety or lot has a number above 0, a crop none.");
         }
-        if (matter == Matter.SURVIVAL && beside != Beside.CROP) {
-            throw new IllegalArgumentException("Survival is learnt of crops alone.");
+        if ((matter == Matter.SURVIVAL || matter == Matter.DRYING) && beside != Beside.CROP) {
+            throw new IllegalArgumentException("Survival and drying are learnt of crops alone.");
         }
     }
 

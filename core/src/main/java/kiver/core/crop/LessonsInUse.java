@@ -10,7 +10,7 @@ import kiver.core.growth.TaughtPace;
 import kiver.core.place.PlaceId;
 
 /**
- * The lessons that plans and forecasts go by. What counts of leaves teach is gone by at once, unless somebody decided
+ * The lessons that plans and forecasts go by. What counts of leaves and weighings teach is gone by at once, unless somebody decided
  * otherwise; all else only once somebody took it.
  *
  * @param leaves what counts of leaves taught
@@ -45,14 +45,19 @@ public record LessonsInUse(PaceLessons leaves, Map<LessonAbout, LessonDecision> 
                                 .orElse(Survival.USUAL)));
     }
 
+    /** Logarithm of how fast trays of a crop dry, where somebody decided it; 0 as worked out. */
+    public Optional<Double> drying(CropCode crop) {
+        return value(LessonAbout.of(Matter.DRYING, crop));
+    }
+
     private Optional<LessonDecision> taken(LessonAbout about) {
         return Optional.ofNullable(decided.get(about)).filter(LessonDecision::taken);
     }
 
-    /** Leaves that were turned down go by the figures; all else that was turned down stays as it was. */
+    /** Leaves and drying that were turned down go by the figures; all else that was turned down stays as it was. */
     private Optional<Double> value(LessonAbout about) {
         return Optional.ofNullable(decided.get(about))
-                .filter(each -> each.taken() || about.matter() == Matter.LEAVES)
+                .filter(each -> each.taken() || about.matter().isAtWorkAtOnce())
                 .map(each -> each.taken() ? each.value() : 0);
     }
 

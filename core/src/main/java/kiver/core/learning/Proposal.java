@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import kiver.core.care.DryingLesson;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.LessonAbout;
 import kiver.core.crop.LessonAbout.Beside;
@@ -44,9 +45,11 @@ public record Proposal(
      *
      * @param emergence what counts of emergence taught
      * @param survival what batches that are over taught
+     * @param drying what weighings taught
      * @param lessons what plans go by
      */
-    public static List<Proposal> of(PaceLessons emergence, SurvivalLessons survival, LessonsInUse lessons) {
+    public static List<Proposal> of(
+            PaceLessons emergence, SurvivalLessons survival, List<DryingLesson> drying, LessonsInUse lessons) {
         List<Proposal> proposals = new ArrayList<>();
         emergence.crops().forEach(crop -> addPaces(proposals, Matter.EMERGENCE, emergence, crop, lessons));
         lessons.leaves().crops().forEach(crop -> addPaces(proposals, Matter.LEAVES, lessons.leaves(), crop, lessons));
@@ -60,6 +63,11 @@ public record Proposal(
                         about, said.mean(), said.deviation(), said.weight(), survival.batches(crop), inUse, false));
             }
         }
+        drying.forEach(said -> addPace(
+                proposals,
+                LessonAbout.of(Matter.DRYING, said.crop()),
+                new PaceLessons.Lesson(said.log(), said.deviation(), said.batches()),
+                lessons));
         return proposals.stream()
                 .sorted(Comparator.comparing((Proposal each) -> each.about().matter())
                         .thenComparing(each -> -Math.abs(each.value() - each.inUse())))
@@ -125,7 +133,7 @@ public record Proposal(
     private static void addPace(
             List<Proposal> proposals, LessonAbout about, PaceLessons.Lesson lesson, LessonsInUse lessons) {
         LessonDecision decision = lessons.decided().get(about);
-        boolean atWork = about.matter() == Matter.LEAVES && decision == null;
+        boolean atWork = about.matter().isAtWorkAtOnce() && decision == null;
         double inUse = atWork
                 ? lesson.log()
                 : inUse(lessons, about).or(() -> inUseOfCrop(lessons, about)).orElse(0.0);

@@ -1,9 +1,13 @@
 package kiver.core.learning;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import kiver.core.care.DryingLesson;
+import kiver.core.care.DryingPace;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.Descent;
 import kiver.core.crop.LessonAbout;
@@ -34,7 +38,7 @@ class ProposalTest {
     }
 
     private static List<Proposal> proposals(PaceLessons emergence, Map<LessonAbout, LessonDecision> decided) {
-        return Proposal.of(emergence, NONE_OVER, new LessonsInUse(NOTHING, decided));
+        return Proposal.of(emergence, NONE_OVER, List.of(), new LessonsInUse(NOTHING, decided));
     }
 
     @Test
@@ -84,7 +88,8 @@ class ProposalTest {
 
     @Test
     void leavesAreAtWorkAlready() {
-        List<Proposal> proposals = Proposal.of(NOTHING, NONE_OVER, new LessonsInUse(slow(-0.3, 5), Map.of()));
+        List<Proposal> proposals =
+                Proposal.of(NOTHING, NONE_OVER, List.of(), new LessonsInUse(slow(-0.3, 5), Map.of()));
         assertThat(proposals).isNotEmpty().allMatch(Proposal::atWork).allMatch(each -> each.inUse() == each.value());
     }
 
@@ -92,13 +97,40 @@ class ProposalTest {
     void survivalIsProposedFromTwoBatchesOn() {
         SurvivalLessons.LivedOn poor = new SurvivalLessons.LivedOn(PEPPER, 200, 150);
         LessonsInUse nothing = new LessonsInUse(NOTHING, Map.of());
-        assertThat(Proposal.of(NOTHING, new SurvivalLessons(List.of(poor)), nothing))
+        assertThat(Proposal.of(NOTHING, new SurvivalLessons(List.of(poor)), List.of(), nothing))
                 .isEmpty();
-        List<Proposal> proposals = Proposal.of(NOTHING, new SurvivalLessons(List.of(poor, poor)), nothing);
+        List<Proposal> proposals = Proposal.of(NOTHING, new SurvivalLessons(List.of(poor, poor)), List.of(), nothing);
         assertThat(proposals).singleElement().satisfies(each -> {
             assertThat(each.value()).isBetween(0.75, 0.94);
             assertThat(each.weight()).isGreaterThan(60);
             assertThat(each.inUse()).isEqualTo(0.95);
         });
+    }
+
+    @Test
+    void dryingIsAtWorkUntilItIsTurnedDownOrHeld() {
+        List<DryingLesson> weighed = List.of(new DryingLesson(PEPPER, Math.log(1.4), 0.1, 3));
+        Proposal said = Proposal.of(NOTHING, NONE_OVER, weighed, new LessonsInUse(NOTHING, Map.of()))
+                .get(0);
+        assertThat(said.atWork()).isTrue();
+        assertThat(said.value()).isEqualTo(Math.log(1.4));
+        LessonAbout about = LessonAbout.of(LessonAbout.Matter.DRYING, PEPPER);
+        LessonsInUse turnedDown = new LessonsInUse(NOTHING, Map.of(about, new LessonDecision(false, said.value(), 0)));
+        assertThat(turnedDown.drying(PEPPER)).contains(0.0);
+        assertThat(Proposal.of(NOTHING, NONE_OVER, weighed, turnedDown)).isEmpty();
+        LessonsInUse held = new LessonsInUse(NOTHING, Map.of(about, new LessonDecision(true, said.value(), 0)));
+        assertThat(held.drying(PEPPER)).contains(said.value());
+        assertThat(DryingLesson.held(said.value()).factor()).isEqualTo(1.4);
+        assertThat(new LessonsInUse(NOTHING, Map.of()).drying(PEPPER)).isEmpty();
+    }
+
+    @Test
+    void whatWasWeighedMoreSurelyCountsForMore() {
+        DryingLesson both = DryingLesson.of(PEPPER, List.of(new DryingPace(1.5, 0.1), new DryingPace(1, 0.2)), 2);
+        // Precisions 100 and 25.
+        assertThat(both.log()).isCloseTo(Math.log(1.5) * 0.8, within(1e-12));
+        assertThat(both.deviation()).isCloseTo(1 / Math.sqrt(125), within(1e-12));
+        assertThatThrownBy(() -> new LessonAbout(LessonAbout.Matter.DRYING, PEPPER, LessonAbout.Beside.PLACE, 2))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 }

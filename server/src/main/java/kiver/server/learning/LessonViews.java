@@ -56,6 +56,7 @@ class LessonViews {
     private final WorkTimes times;
     private final RateBook rates;
     private final NurseryClock clock;
+    private final DryingTold drying;
 
     LessonViews(
             LessonBook lessons,
@@ -66,7 +67,9 @@ class LessonViews {
             SeasonService seasons,
             WorkTimes times,
             RateBook rates,
-            NurseryClock clock) {
+            NurseryClock clock,
+            DryingTold drying) {
+        this.drying = drying;
         this.lessons = lessons;
         this.tellings = tellings;
         this.batches = batches;
@@ -185,7 +188,7 @@ class LessonViews {
                 .map(place -> place.id().number())
                 .collect(Collectors.toSet());
         // Of what the nursery has no more nothing is planned.
-        return Proposal.of(tellings.ofEmergence(), survival(), lessons.inUse()).stream()
+        return Proposal.of(tellings.ofEmergence(), survival(), drying.lessons(), lessons.inUse()).stream()
                 .filter(each -> known.contains(each.about().crop())
                         && (each.about().beside() != LessonAbout.Beside.PLACE
                                 || places.contains(each.about().number())))
@@ -244,7 +247,7 @@ class LessonViews {
     }
 
     private List<BatchTold> told(LessonAbout about) {
-        if (about.matter() == Matter.SURVIVAL) {
+        if (about.matter() == Matter.SURVIVAL || about.matter() == Matter.DRYING) {
             return List.of();
         }
         return (about.matter() == Matter.LEAVES ? tellings.ofLeaves() : tellings.ofEmergence())

@@ -5,11 +5,14 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchStage;
@@ -18,6 +21,7 @@ import kiver.core.batch.CellCondition;
 import kiver.core.care.AfterSowing;
 import kiver.core.care.AirDemand;
 import kiver.core.care.Drinking;
+import kiver.core.care.DryingLesson;
 import kiver.core.care.DryingPace;
 import kiver.core.care.TrayWeight;
 import kiver.core.care.WaterCall;
@@ -26,6 +30,7 @@ import kiver.core.care.WaterSeen;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.CropCode;
+import kiver.core.crop.LessonsInUse;
 import kiver.core.crop.Thirst;
 import kiver.core.growth.Season;
 import kiver.core.outlook.BatchOutlook;
@@ -35,7 +40,9 @@ import kiver.core.tray.TrayId;
 import kiver.server.care.WaterBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
+import kiver.server.crop.LessonBook;
 import kiver.server.growth.SeasonService;
+import kiver.server.learning.DryingTold;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
@@ -43,7 +50,7 @@ import org.springframework.stereotype.Component;
 
 /** Which trays want water, which a look, and which are left alone. */
 @Component
-public class WaterRound {
+public class WaterRound implements DryingTold {
 
     private static final int DAYS_BACK = 14;
     private static final int DAYS_LEARNT_FROM = 21;
@@ -64,7 +71,8 @@ public class WaterRound {
     private final CropBook crops;
     private final WaterBook water;
     private final NurseryClock clock;
-    private Lesson lesson = new Lesson(-1, LocalDate.MIN, Map.of(), DryingPace.learnt(Map.of()));
+    private final LessonBook lessons;
+    private Lesson lesson = new Lesson(-1, LocalDate.MIN, Map.of(), DryingPace.learnt(Map.of()), Map.of());
 
     /** What was gathered last, with all that it rests on; the outlooks are the same ones while nothing has changed. */
     private record Gathered(
@@ -83,7 +91,9 @@ public class WaterRound {
             TrayBook trays,
             CropBook crops,
             WaterBook water,
-            NurseryClock clock) {
+            NurseryClock clock,
+            LessonBook lessons) {
+        this.lessons = lessons;
         this.analyst = analyst;
         this.seasons = seasons;
         this.trays = trays;
@@ -97,7 +107,11 @@ public class WaterRound {
 
     /** What was learnt, as of the newest weighing. */
     private record Lesson(
-            long weighings, LocalDate day, Map<String, TrayWeight> weights, DryingPace.Learnt<Group> learnt) {}
+            long weighings,
+            LocalDate day,
+            Map<String, TrayWeight> weights,
+            DryingPace.Learnt<Group> learnt,
+            Map<CropCode, Set<Integer>> batches) {}
 
     /**
      * A tray in which something grows or is to come up.
@@ -139,6 +153,23 @@ public class WaterRound {
         }
     }
 
+    @Override
+    public List<DryingLesson> lessons() {
+        Season season = seasons.season();
+        LocalDateTime now = clock.now();
+        Lesson told = learnt(standing(season), season, now);
+        return told.learnt().byGroup().entrySet().stream()
+                .collect(Collectors.groupingBy(
+                        each -> each.getKey().crop(), Collectors.mapping(Map.Entry::getValue, Collectors.toList())))
+                .entrySet()
+                .stream()
+                .map(each -> DryingLesson.of(
+                        each.getKey(),
+                        each.getValue(),
+                        told.batches().getOrDefault(each.getKey(), Set.of()).size()))
+                .toList();
+    }
+
     /** Every tray that stands somewhere, with what it wants now. */
     public List<Called> calls() {
         return calls(clock.now());
@@ -149,7 +180,8 @@ public class WaterRound {
         Season season = seasons.season();
         Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_BACK));
         List<Standing> standing = standing(season);
-        DryingPace.Learnt<Group> learnt = learnt(standing, season, now);
+        DryingPace.Learnt<Group> learnt = learnt(standing, season, now).learnt();
+        LessonsInUse inUse = lessons.inUse();
         LocalDateTime next = now.toLocalDate().plusDays(1).atTime(ROUND);
         List<Called> calls = new ArrayList<>();
         for (Standing each : standing) {
@@ -158,7 +190,8 @@ public class WaterRound {
                     each.drinking(),
                     air.computeIfAbsent(
                             each.group().place(), place -> air(season, place, now.toLocalDate(), DAYS_BACK)));
-            DryingPace pace = learnt.of(each.group());
+            DryingPace pace =
+                    inUse.drying(each.group().crop()).map(DryingLesson::held).orElseGet(() -> learnt.of(each.group()));
             calls.add(new Called(
                     each, record, pace, WaterCall.of(each.asked(), record, pace, notBefore(record, now), next)));
         }
@@ -338,7 +371,7 @@ public class WaterRound {
     }
 
     /** Learnt anew when something more was weighed, a container was, or a day has passed. */
-    private synchronized DryingPace.Learnt<Group> learnt(List<Standing> standing, Season season, LocalDateTime now) {
+    private synchronized Lesson learnt(List<Standing> standing, Season season, LocalDateTime now) {
         long weighings = water.weighings();
         Map<String, TrayWeight> weights = water.weights();
         if (lesson.weighings() != weighings
@@ -347,9 +380,12 @@ public class WaterRound {
             Map<PlaceId, AirDemand> air = new HashMap<>();
             Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_LEARNT_FROM));
             Map<Group, List<DryingPace.Dried>> dried = new HashMap<>();
+            Map<CropCode, Set<Integer>> batches = new HashMap<>();
             for (Standing each : standing) {
                 List<WaterBook.Seen> own = seen.getOrDefault(each.tray().number(), List.of());
                 if (each.untilUp().isEmpty() && own.stream().anyMatch(one -> one.kind() == WaterBook.Kind.WEIGHED)) {
+                    batches.computeIfAbsent(each.group().crop(), crop -> new HashSet<>())
+                            .add(each.batch().number());
                     dried.computeIfAbsent(each.group(), group -> new ArrayList<>())
                             .addAll(new WaterRecord(
                                             WaterBook.sightings(own, each.weight()),
@@ -360,8 +396,8 @@ public class WaterRound {
                                     .dried());
                 }
             }
-            lesson = new Lesson(weighings, now.toLocalDate(), weights, DryingPace.learnt(dried));
+            lesson = new Lesson(weighings, now.toLocalDate(), weights, DryingPace.learnt(dried), batches);
         }
-        return lesson.learnt();
+        return lesson;
     }
 }
