@@ -45,9 +45,7 @@ export function LessonsPage({ mayDecide }: { mayDecide: boolean }) {
         <section aria-label={say('At work already')} className="mb-6">
           <h2>{say('At work already')}</h2>
           <p className="mb-2 text-pencil">
-            {say(
-              'Leaves that were counted move plans and forecasts at once, and trays that were weighed the round of water, unless you decide otherwise.',
-            )}
+            {say('Counted leaves move plans and forecasts at once, weighed trays the round of water, unless you decide otherwise.')}
           </p>
           <Lessons lessons={atWork} mayDecide={mayDecide} />
         </section>
@@ -114,7 +112,11 @@ function Proposed({ proposal, mayDecide }: { proposal: Proposal; mayDecide: bool
       {mayDecide && (
         <p className="mt-auto flex flex-wrap gap-2">
           <button type="button" className="act act-main" disabled={decide.isPending} onClick={() => decide.mutate(true)}>
-            {atWork ? say('Hold plans to {value}', { value: inUseWords(matter, value) }) : say('Go by {value}', { value: inUseWords(matter, value) })}
+            {atWork
+              ? matter === 'DRYING'
+                ? say('Hold it to {value}', { value: inUseWords(matter, value) })
+                : say('Hold plans to {value}', { value: inUseWords(matter, value) })
+              : say('Go by {value}', { value: inUseWords(matter, value) })}
           </button>
           <button type="button" className="act" disabled={decide.isPending} onClick={() => decide.mutate(false)}>
             {atWork ? (matter === 'DRYING' ? say('Go by weather and leaves instead') : say('Go by the library instead')) : say('Leave it')}

@@ -2,6 +2,7 @@ package kiver.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -128,6 +129,101 @@ class HandedOverTest {
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.GROWER)) {
             screen.open("/");
             assertThat(screen.page().getByText("“Gladly.”").first()).isVisible();
+        }
+    }
+
+    @Test
+    @Order(5)
+    void whatIsSownInLateSummerStandsOverWinter() {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/orders/new");
+            page.getByLabel("Grower").selectOption("1");
+            page.getByLabel("Site").selectOption("1");
+            page.getByLabel("Variety").fill("Speckled Bell");
+            page.keyboard().press("Enter");
+            page.getByLabel("Plants").fill("40");
+            page.getByLabel("to", new Page.GetByLabelOptions().setExact(true)).fill("9");
+            page.getByLabel("Container").selectOption("pot-9");
+            page.getByLabel("Wanted on").fill("2028-04-12");
+            page.getByLabel("Sow in late summer and stand it over winter, cold").check();
+            Locator winter = region(page, "Over winter");
+            assertThat(winter).containsText("less than a leaf a month");
+            assertThat(winter).containsText("cover them or bring them in");
+            screen.requireAccessible();
+            page.getByRole(AriaRole.BUTTON, named("Take the order for 40 plants"))
+                    .click();
+            page.getByRole(AriaRole.LINK, named(Pattern.compile("^2\\d\\d$|Batch 2\\d\\d")))
+                    .first()
+                    .click();
+            assertThat(page.getByText("Stands over winter, cold, until")).isVisible();
+        }
+    }
+
+    @Test
+    @Order(6)
+    void lessonsAreTakenTurnedDownAndUndone() {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/lessons");
+            Locator proposed = region(page, "Proposed").getByRole(AriaRole.LISTITEM);
+            String first = proposed.first().locator("p").first().textContent();
+            proposed.first()
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Go by")))
+                    .click();
+            Locator decided = region(page, "Decided");
+            assertThat(decided).containsText("Taken: " + first);
+            Locator drying = region(page, "At work already")
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("times as fast as weather and leaves say"));
+            drying.first()
+                    .getByRole(
+                            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Go by weather and leaves instead"))
+                    .click();
+            assertThat(decided).containsText("Turned down: Trays of");
+            for (int undone = 1; undone <= 2; undone++) {
+                decided.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Undo"))
+                        .first()
+                        .click();
+                assertThat(decided.getByText(Pattern.compile("^undone "))).hasCount(undone);
+            }
+            assertThat(region(page, "Proposed")).containsText(first);
+        }
+    }
+
+    @Test
+    @Order(7)
+    void cropFiguresGoOutAndAreLookedAtBesideOnesOwn() {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/lessons");
+            Download given = page.waitForDownload(
+                    () -> page.getByRole(AriaRole.LINK, named("Give them away")).click());
+            page.getByLabel("A package of another nursery").setInputFiles(given.path());
+            assertThat(region(page, "Exchange with other nurseries"))
+                    .containsText(Pattern.compile("\\d+ crops in it; \\d+ as yours"));
+        }
+    }
+
+    @Test
+    @Order(8)
+    void aSeasonIsLookedBackOnAndTakenAgain() {
+        try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
+            Page page = screen.page();
+            screen.open("/looking-back");
+            assertThat(page.getByText("Days came inside the band")).isVisible();
+            screen.open("/season/again");
+            button(page, "Plan it anew").first().click();
+            Locator take = page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Take \\d+ lines?$")));
+            assertThat(take).isVisible();
+            for (Locator line : page.getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^No\\b|Not for")))
+                    .all()) {
+                line.getByRole(AriaRole.CHECKBOX).uncheck();
+            }
+            assertThat(take).isEnabled();
+            take.click();
+            assertThat(page.getByText("Taken.")).isVisible();
         }
     }
 
