@@ -15,3 +15,6 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 };
+
+// The pages of tests have no layout that could be scrolled.
+Element.prototype.scrollIntoView = () => undefined;

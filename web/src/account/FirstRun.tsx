@@ -4,21 +4,31 @@ import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
+import { deviceTimeZone, whereIAm } from '../weather/here';
+import { altitudeTyped, altitudeUnit, typedAltitude, typedNumber } from '../words/quantity';
 import { say } from '../words/say';
-import { altitudeUnit, typedAltitude, typedNumber } from '../words/quantity';
+import { AMERICAN, METRIC, speakFromNowOn, speech } from '../words/speech';
 
 const EMPTY = { nursery: '', name: '', email: '', password: '', latitude: '', altitude: '' };
 
-/** The first page of a new nursery: makes the propagator's account. */
+/** The first page of a new nursery: makes the propagator's account and says where the nursery lies; the rest can wait. */
 export function FirstRun() {
   const [typed, setTyped] = useState(EMPTY);
-  const setUp = useChange((entry: typeof EMPTY) =>
-    answered(
+  const [refused, setRefused] = useState<string>();
+  const setUp = useChange(async (entry: typeof EMPTY) => {
+    await answered(
       api.POST('/api/setup', {
-        body: { ...entry, latitude: typedNumber(entry.latitude) as number, altitude: typedAltitude(entry.altitude) as number },
+        body: {
+          ...entry,
+          latitude: typedNumber(entry.latitude) as number,
+          altitude: Math.round(typedAltitude(entry.altitude) ?? Number.NaN),
+          timeZone: deviceTimeZone(),
+          speech,
+        },
       }),
-    ),
-  );
+    );
+    window.location.assign('/founding/climate');
+  });
   const entry = (key: keyof typeof EMPTY, type: string, autoComplete: string) => (
     <Input
       className="entry"
@@ -28,10 +38,22 @@ export function FirstRun() {
       onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
     />
   );
+  const american = speech.language === 'AMERICAN';
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-4 p-6">
       <h1>{say('Set up your nursery')}</h1>
-      <p className="text-pencil">{say("The first account is the propagator's: it takes orders, plans and releases.")}</p>
+      <p className="text-pencil">
+        {american ? say('Figures are in °F, inches, feet and ounces.') : say('Figures are in °C, millimetres, metres and grams.')}{' '}
+        <button
+          type="button"
+          className="trail min-h-11"
+          onClick={() => {
+            if (speakFromNowOn(american ? METRIC : AMERICAN)) window.location.reload();
+          }}
+        >
+          {american ? say('°C, millimetres and metres instead') : say('°F, inches and feet instead')}
+        </button>
+      </p>
       <form
         className="flex flex-col gap-4"
         noValidate
@@ -43,7 +65,7 @@ export function FirstRun() {
         <Field name={say('Name of the nursery')} problem={setUp.error?.problemAt('nursery')}>
           {entry('nursery', 'text', 'organization')}
         </Field>
-        <div className="grid grid-cols-2 gap-3">
+        <div className="grid grid-cols-2 items-start gap-3">
           <Field name={say('Latitude')} hint={say('degrees, south negative')} problem={setUp.error?.problemAt('latitude')}>
             {entry('latitude', 'text', 'off')}
           </Field>
@@ -51,10 +73,27 @@ export function FirstRun() {
             {entry('altitude', 'text', 'off')}
           </Field>
         </div>
-        <p className="text-sm text-pencil">
-          {say("From these Kiver knows the length of the days and assumes your weather, and says so, until you read a station's file in.")}
-        </p>
-        <Field name={say('Your name')} problem={setUp.error?.problemAt('name')}>
+        <button
+          type="button"
+          className="act self-start"
+          onClick={() =>
+            whereIAm().then(
+              (here) => {
+                setRefused(undefined);
+                setTyped({
+                  ...typed,
+                  latitude: String(here.latitude),
+                  altitude: here.altitude === undefined ? typed.altitude : altitudeTyped(here.altitude),
+                });
+              },
+              (why: unknown) => setRefused((why as Error).message),
+            )
+          }
+        >
+          {say('Take it from this device')}
+        </button>
+        <Refusal message={refused} />
+        <Field name={say('Your name')} hint={say('the propagator: takes orders, plans and releases')} problem={setUp.error?.problemAt('name')}>
           {entry('name', 'text', 'name')}
         </Field>
         <Field name={say('E-mail address')} problem={setUp.error?.problemAt('email')}>
@@ -65,7 +104,7 @@ export function FirstRun() {
         </Field>
         {setUp.error && setUp.error.problems.length === 0 && <Refusal message={setUp.error.message} />}
         <button className="act act-main" disabled={setUp.isPending}>
-          {say('Make the first account')}
+          {say('Found the nursery')}
         </button>
       </form>
     </main>

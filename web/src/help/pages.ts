@@ -314,6 +314,17 @@ export const PAGES: PageHelp[] = [
     offline: say('This tray was not fetched yet. On a tray that is open, what you count or mark is kept on this device and sent later.'),
   },
   {
+    at: '/founding/:step',
+    name: say('Founding the nursery'),
+    purpose: say('Where it lies, its climate, its places, its seed and for whom it grows: one thing at a time, each left out and come back to.'),
+    tries: [
+      say('Correct a frost date: the year beside it is drawn anew.'),
+      say('Pick a place and drag its thermometer.'),
+      say('Take a packet in with three entries.'),
+    ],
+    offline: say('What is said of the nursery changes every forecast, so it needs the connection. Nothing was changed.'),
+  },
+  {
     at: '/nursery',
     name: say('The nursery'),
     purpose: say('Places, seed, varieties, growers and people; every sheet can be taken out and read in again.'),

@@ -16,6 +16,7 @@ export interface Series {
   name: string;
   points: Point[];
   dashed?: boolean;
+  dotted?: boolean;
   unnamed?: boolean;
 }
 
@@ -28,6 +29,10 @@ const BOTTOM = 56;
 const WORDS = 'text-[13px]';
 /** So much room has a word under the axis. */
 const ROOM_FOR_WORD = 62;
+
+/** Lines are told apart by their stroke, never by colour. */
+const strokeOf = ({ dashed, dotted }: Series) =>
+  dashed ? { strokeDasharray: '6 5' } : dotted ? { strokeDasharray: '1.500 4', strokeLinecap: 'round' as const } : {};
 
 /** A small chart with titled axes; series are told apart by their stroke, and end where they leave the chart above. */
 export function LineChart({
@@ -113,14 +118,7 @@ export function LineChart({
           </g>
         ))}
         {series.map((each) => (
-          <path
-            key={each.name}
-            d={path(each.points) ?? ''}
-            fill="none"
-            className="stroke-dusk"
-            strokeWidth="2.500"
-            {...(each.dashed ? { strokeDasharray: '6 5' } : {})}
-          />
+          <path key={each.name} d={path(each.points) ?? ''} fill="none" className="stroke-dusk" strokeWidth="2.500" {...strokeOf(each)} />
         ))}
         {dots.map((dot) => (
           <circle key={`${dot.x}/${dot.y}`} cx={x(dot.x)} cy={y(dot.y)} r="4.500" className="fill-board stroke-ink" strokeWidth="2" />
@@ -133,15 +131,7 @@ export function LineChart({
             .map((each) => (
               <span key={each.name} className="flex items-center gap-2">
                 <svg width="28" height="8" aria-hidden>
-                  <line
-                    x1="0"
-                    x2="28"
-                    y1="4"
-                    y2="4"
-                    className="stroke-dusk"
-                    strokeWidth="2.500"
-                    {...(each.dashed ? { strokeDasharray: '6 5' } : {})}
-                  />
+                  <line x1="0" x2="28" y1="4" y2="4" className="stroke-dusk" strokeWidth="2.500" {...strokeOf(each)} />
                 </svg>
                 {each.name}
               </span>

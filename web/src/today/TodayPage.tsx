@@ -16,6 +16,7 @@ import { Stop } from './Stop';
 import { NotesOfEarlierYears } from '../learning/Notes';
 import { isOpen } from './TaskRow';
 import { degrees } from '../words/quantity';
+import { NextStep } from './NextStep';
 import { say } from '../words/say';
 import { told } from '../words/told';
 
@@ -58,10 +59,10 @@ export function TodayPage() {
           <ForecastStrip days={round.data.forecast} />
         </details>
       )}
-      {round.data.assumed && (
+      {round.data.estimated && (
         <p className="mb-3 text-sm text-ochre">
           {told(
-            "The weather is assumed from latitude and height, not measured; <to>read a station's file in</to> to forecast by your own.",
+            "The weather outdoors is estimated, not measured, and there is no forecast; <to>say more of your climate, or read a station's file in</to>.",
             {},
             {
               to: (inner) => (
@@ -73,6 +74,7 @@ export function TodayPage() {
           )}
         </p>
       )}
+      <NextStep />
       <Evening tasks={round.data.evening} />
       <SeedToGo seed={round.data.seedToGo} />
       {moved.data && moved.data.length > 0 && (

@@ -4,7 +4,7 @@ import { LineChart } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { addDays, dayOfYear, daysBetween, shortDay } from '../words/days';
 import { MovedGroups } from './MovedGroups';
-import { degreesWords, Position } from './Position';
+import { degreesWords } from './Position';
 import { StationFile } from './StationFile';
 import { say } from '../words/say';
 import { altitude, temperature, temperatureUnit } from '../words/quantity';
@@ -19,15 +19,17 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
   const { lately, forecast, usual } = weather.data;
   const first = usual[0]?.day ?? weather.data.lastDay;
   const at = (day: string) => daysBetween(first, day);
+  const measured = lately.filter((day) => !day.estimated);
+  const estimated = lately.filter((day) => day.estimated);
   return (
     <>
       <h1 className="mb-3">{say('Weather')}</h1>
-      {weather.data.assumed && (
+      {weather.data.estimated && (
         <div className="mb-4 border-l-4 border-ochre bg-ochre-wash p-3">
           <p>
-            <strong>{say('Assumed, not measured.')}</strong>{' '}
+            <strong>{say('Estimated, not measured.')}</strong>{' '}
             {say(
-              "Nobody has measured this weather: it is worked out for {latitude} at {altitude}. Days read in from a station's file take its place{either, select, true {; the record holds both.} other {.}}",
+              "Nobody has measured this weather: past years are drawn from what is known of the climate at {latitude} and {altitude}, this year is as it usually is, and nothing is forecast. Days read in from a station's file take its place{either, select, true {; the record holds both.} other {.}}",
               {
                 latitude: degreesWords(weather.data.latitude),
                 altitude: altitude(weather.data.altitude),
@@ -35,7 +37,16 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
               },
             )}
           </p>
-          {mayChange && <Position latitude={weather.data.latitude} altitude={weather.data.altitude} />}
+          {mayChange && (
+            <p className="flex flex-wrap gap-x-5">
+              <Link className="trail flex min-h-11 items-center" to="/founding/climate">
+                {say('Say what you know of the climate')}
+              </Link>
+              <Link className="trail flex min-h-11 items-center" to="/founding/where">
+                {say('It lies elsewhere')}
+              </Link>
+            </p>
+          )}
         </div>
       )}
       <div className="grid gap-5 lg:grid-cols-[1.4fr_1fr]">
@@ -45,12 +56,22 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
             xTitle={say('day')}
             yTitle={temperatureUnit()}
             series={[
+              ...(measured.length > 0
+                ? [{ name: say('measured'), points: measured.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })) }]
+                : []),
+              ...(estimated.length > 0
+                ? [{ name: say('estimated'), dotted: true, points: estimated.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })) }]
+                : []),
+              ...(forecast.length > 0
+                ? [{ name: say('forecast'), dashed: true, points: forecast.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })) }]
+                : []),
+              { name: say('highest'), unnamed: true, points: measured.map((day) => ({ x: at(day.day), y: temperature(day.maximum) })) },
               {
-                name: weather.data.assumed ? say('assumed') : say('measured'),
-                points: lately.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })),
+                name: say('estimated, highest'),
+                dotted: true,
+                unnamed: true,
+                points: estimated.map((day) => ({ x: at(day.day), y: temperature(day.maximum) })),
               },
-              { name: say('forecast'), dashed: true, points: forecast.map((day) => ({ x: at(day.day), y: temperature(day.minimum) })) },
-              { name: say('highest'), unnamed: true, points: lately.map((day) => ({ x: at(day.day), y: temperature(day.maximum) })) },
               {
                 name: say('forecast, highest'),
                 dashed: true,

@@ -7,7 +7,7 @@ import { PestsAtSite } from './PestsAtSite';
 import { SitePage } from './SitePage';
 import { WeatherPage } from './WeatherPage';
 
-const day = (name: string, minimum: number, maximum: number) => ({ day: name, minimum, maximum });
+const day = (name: string, minimum: number, maximum: number) => ({ day: name, minimum, maximum, estimated: false });
 
 const weather: WeatherView = {
   firstDay: '1996-01-01',
@@ -17,7 +17,8 @@ const weather: WeatherView = {
   daysFromFile: 0,
   latitude: 46,
   altitude: 600,
-  assumed: false,
+  timeZone: 'UTC',
+  estimated: false,
   lately: [day('2027-04-13', -3, 8), day('2027-04-14', 1, 9)],
   forecast: [day('2027-04-15', 0, 9)],
   usual: [day('2027-04-13', 1, 11), day('2027-04-14', 1, 12), day('2027-04-15', 2, 12)],

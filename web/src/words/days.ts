@@ -81,3 +81,34 @@ export function spreadWords(spread: DateSpread | undefined): string {
     middle: shortDay(spread.middle),
   });
 }
+
+/** "14 May", "May 14", of a day that comes every year: 05-14. */
+export const everyYear = (monthDay: string): string => shortDay(`2028-${monthDay}`);
+
+/**
+ * A day that comes every year as somebody typed it: "14 May", "May 14", "14.5.", and, in the order in which one is spoken
+ * to, "14/5" or "5/14"; nothing when it is none.
+ */
+export function typedEveryYear(typed: string): string | undefined {
+  const text = typed.trim().toLowerCase();
+  const numbers = text.match(/^(\d{1,2})\s*([./-])\s*(\d{1,2})\s*\.?$/);
+  if (numbers) {
+    const monthFirst = numbers[2] !== '.' && speech.language === 'AMERICAN';
+    const [day, month] = monthFirst ? [numbers[3], numbers[1]] : [numbers[1], numbers[3]];
+    return ofYear(Number(month), Number(day));
+  }
+  const word = text.match(/[a-zà-ÿ]{3,}/)?.[0];
+  const day = text.match(/\d{1,2}/)?.[0];
+  if (!word || !day) return undefined;
+  const month = MONTHS.findIndex((name) => name.startsWith(word.slice(0, 3)));
+  return month < 0 ? undefined : ofYear(month + 1, Number(day));
+}
+
+const MONTHS = Array.from({ length: 12 }, (_, month) =>
+  new Intl.DateTimeFormat(locale(), { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2028, month, 1))).toLowerCase(),
+);
+
+function ofYear(month: number, day: number): string | undefined {
+  const written = `2028-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
+  return isDay(written) && toDate(written).toISOString().startsWith(written) ? written.slice(5) : undefined;
+}

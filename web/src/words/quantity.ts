@@ -183,3 +183,15 @@ export function typedAltitude(typed: string): number | undefined {
   const read = typedNumber(typed);
   return read !== undefined && speech.length === 'INCHES' ? read * METRES_IN_FOOT : read;
 }
+
+export const surfaceUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'cm');
+
+/** The length of a shelf or a bed, from cm, as it is typed. */
+export const surfaceTyped = (centimetres: number): string =>
+  String(Math.round(speech.length === 'INCHES' ? (centimetres * 10) / MILLIMETRES_IN_INCH : centimetres));
+
+/** The same as it was typed, in cm. */
+export function lengthOfSurface(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.length === 'INCHES' ? (read * MILLIMETRES_IN_INCH) / 10 : read;
+}

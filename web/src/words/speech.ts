@@ -4,7 +4,7 @@ import type { SessionView } from '../api/client';
 export type Speech = NonNullable<SessionView['speech']>;
 
 export const METRIC: Speech = { language: 'BRITISH', temperature: 'CELSIUS', length: 'MILLIMETRES', volume: 'LITRES', mass: 'GRAMS' };
-const AMERICAN: Speech = { language: 'AMERICAN', temperature: 'FAHRENHEIT', length: 'INCHES', volume: 'GALLONS', mass: 'OUNCES' };
+export const AMERICAN: Speech = { language: 'AMERICAN', temperature: 'FAHRENHEIT', length: 'INCHES', volume: 'GALLONS', mass: 'OUNCES' };
 
 const KEPT_UNDER = 'kiver.speech';
 

@@ -58,6 +58,9 @@ record View(String email, String path, String heading) {
             new View(Nursery.HAND, "/season/wall", ""),
             new View(Nursery.PROPAGATOR, "/season/reschedule", "Reschedule"),
             new View(Nursery.PROPAGATOR, "/nursery", "The nursery"),
+            new View(Nursery.PROPAGATOR, "/founding/where", "Where it lies"),
+            new View(Nursery.PROPAGATOR, "/founding/climate", "Its climate"),
+            new View(Nursery.PROPAGATOR, "/founding/places", "Places for trays"),
             new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
             new View(Nursery.HAND, "/account", "Pell Oskway"),
             new View(Nursery.GROWER, "/", "Your plants"));

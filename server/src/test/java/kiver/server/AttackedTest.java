@@ -70,7 +70,7 @@ class AttackedTest extends AttackedNursery {
                         "/api/board/changes",
                         "{\"edit\":{\"batch\":" + batch + ",\"sowDay\":\"2190-01-01\"}}")
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors[0].message").value(containsString("240 days ahead")));
+                .andExpect(jsonPath("$.errors[0].message").value(containsString("370 days ahead")));
     }
 
     /** A row that was spoilt, by an older version or by hand, is shown as what it is among the others. */

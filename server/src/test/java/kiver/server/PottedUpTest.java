@@ -93,7 +93,7 @@ class PottedUpTest {
                 .andExpect(jsonPath(
                         POT.formatted("pot-7", "remarks[*].kind"), contains("TooNarrow", "TooShallow", "NeverCounted")))
                 .andExpect(jsonPath("$.pots[*].container", not(hasItem("plug-150"))))
-                .andExpect(jsonPath("$.roots.index").value(greaterThan(0.0)));
+                .andExpect(jsonPath("$.roots.index", greaterThan(0.0), Double.class));
         nursery.get(nursery.grower, "/api/batches/" + batch + "/potting").andExpect(status().isForbidden());
         nursery.get(nursery.hand, "/api/batches/4711/potting").andExpect(status().isNotFound());
     }

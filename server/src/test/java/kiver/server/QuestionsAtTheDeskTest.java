@@ -31,9 +31,12 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 @TestPropertySource(properties = "kiver.test=a nursery that is asked on the telephone")
 class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
+    /** A day for which the small nursery can say yes without an if. */
+    private static final LocalDate WANTED = TARGET.plusDays(4);
+
     @Test
     void aQuestionInPlainWordsIsAnsweredAndBecomesAnOrder() throws Exception {
-        String answer = ask("12 test kale, " + TARGET + ", Near, module 60, 4-6 leaves")
+        String answer = ask("12 test kale, " + WANTED + ", Near, module 60, 4-6 leaves")
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.lines[0].reading.wish.plants").value(12))
                 .andExpect(jsonPath("$.lines[0].reading.site").value("Near"))
@@ -52,7 +55,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
     @Test
     void whatWasNotSaidOrUnderstoodIsTold() throws Exception {
-        ask("zorbs for " + TARGET)
+        ask("zorbs for " + WANTED)
                 .andExpect(jsonPath("$.lines[0].missing", hasSize(2)))
                 .andExpect(jsonPath("$.notUnderstood[0].word").value("zorbs"));
     }
@@ -60,7 +63,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
     /** What cannot be asked for is told at its place; the other kinds have their answers. */
     @Test
     void oneKindThatCannotBeAskedForLeavesTheOthersTheirAnswers() throws Exception {
-        ask("12 test kale and 99999999999 test kale, " + TARGET + ", Near, module 60")
+        ask("12 test kale and 99999999999 test kale, " + WANTED + ", Near, module 60")
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$.lines[0].plan.promise.answer").value("YES"))
                 .andExpect(jsonPath("$.lines[0].refused").doesNotExist())
@@ -70,7 +73,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
     @Test
     void aChangeChangesWhatWasAskedBefore() throws Exception {
-        String first = json(ask("12 test kale, " + TARGET + ", Near, module 60").andExpect(status().isOk()));
+        String first = json(ask("12 test kale, " + WANTED + ", Near, module 60").andExpect(status().isOk()));
         String wish = written(JsonPath.read(first, "$.lines[0].reading.wish"));
         nursery.post(
                         nursery.propagator,
@@ -80,7 +83,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
                 .andExpect(jsonPath("$.lines", hasSize(1)))
                 .andExpect(jsonPath("$.lines[0].reading.wish.plants").value(20))
                 .andExpect(jsonPath("$.lines[0].reading.wish.target")
-                        .value(TARGET.plusWeeks(1).toString()))
+                        .value(WANTED.plusWeeks(1).toString()))
                 .andExpect(jsonPath("$.lines[0].reading.wish.protection").value("UNHEATED_TUNNEL"))
                 .andExpect(jsonPath("$.lines[0].reading.site").value("Near"));
         nursery.post(
@@ -89,14 +92,14 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
                         "{\"text\":\"and 30 test kale in 9 cm pots\",\"before\":[" + wish + "]}")
                 .andExpect(jsonPath("$.lines", hasSize(2)))
                 .andExpect(jsonPath("$.lines[1].reading.wish.container").value("pot-9"))
-                .andExpect(jsonPath("$.lines[1].reading.wish.target").value(TARGET.toString()));
+                .andExpect(jsonPath("$.lines[1].reading.wish.target").value(WANTED.toString()));
     }
 
     /** Of days that span months the middle is looked at, where the first is too soon. */
     @Test
     void theFirstOfManyDaysThatIsAYesIsAnswered() throws Exception {
-        LocalDate first = SmallNursery.TODAY.plusDays(10);
-        LocalDate last = SmallNursery.TODAY.plusDays(130);
+        LocalDate first = SmallNursery.TODAY.plusDays(14);
+        LocalDate last = SmallNursery.TODAY.plusDays(134);
         ask("12 test kale between " + first + " and " + last)
                 .andExpect(jsonPath("$.lines[0].reading.firstDay").value(first.toString()))
                 .andExpect(jsonPath("$.lines[0].reading.lastDay").value(last.toString()))
@@ -149,14 +152,14 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
     @Test
     void twoThatFitAreOfferedAndNeverGuessed() throws Exception {
         nursery.crops.add(new CropCode("curly-kale"), "Second Leaf");
-        ask("12 kale " + TARGET)
+        ask("12 kale " + WANTED)
                 .andExpect(jsonPath("$.lines[0].plan").doesNotExist())
                 .andExpect(jsonPath("$.lines[0].choices", hasSize(2)))
                 .andExpect(jsonPath("$.lines[0].choices[0].kind").value("VARIETY"))
                 .andExpect(jsonPath("$.lines[0].choices[0].answer").value("YES"))
                 .andExpect(jsonPath("$.lines[0].choices[1].name").value("Second Leaf"))
                 .andExpect(jsonPath("$.lines[0].choices[1].answer").value("NO"));
-        ask("12 second leaf " + TARGET)
+        ask("12 second leaf " + WANTED)
                 .andExpect(jsonPath("$.lines[0].reading.variety").value("Second Leaf"));
     }
 
@@ -194,7 +197,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
     @Test
     void pathsThroughContainersAreCompared() throws Exception {
-        nursery.post(nursery.propagator, "/api/paths", wish(60, "pot-9", TARGET.plusDays(20)))
+        nursery.post(nursery.propagator, "/api/paths", wish(60, "pot-9", WANTED.plusDays(20)))
                 .andExpect(status().isOk())
                 .andExpect(jsonPath("$[*].kind", hasItem("STRAIGHT")))
                 .andExpect(jsonPath("$[*].kind", hasItem("POTTED_TWICE")))
@@ -204,10 +207,10 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
     @Test
     void aSuccessionBecomesOrdersReadyEvenly() throws Exception {
         String succession = """
-                {"wish":%s,"until":"%s","count":3}""".formatted(wish(31, "module-60", TARGET), TARGET.plusDays(28));
+                {"wish":%s,"until":"%s","count":3}""".formatted(wish(31, "module-60", WANTED), WANTED.plusDays(28));
         nursery.post(nursery.propagator, "/api/successions/plan", succession)
                 .andExpect(jsonPath("$", hasSize(3)))
-                .andExpect(jsonPath("$[1].ready").value(TARGET.plusDays(14).toString()));
+                .andExpect(jsonPath("$[1].ready").value(WANTED.plusDays(14).toString()));
         String order = """
                 {"requestId":"%s","growerId":%d,"siteId":%d,"succession":%s}""".formatted(UUID.randomUUID(), nursery.growerId, nursery.siteId, succession);
         nursery.post(nursery.propagator, "/api/successions", order)
@@ -219,7 +222,7 @@ class QuestionsAtTheDeskTest extends DeskOfTheSeason {
                         Integer.class))
                 .containsExactly(10, 10, 11);
         nursery.post(nursery.propagator, "/api/successions/plan", """
-                {"wish":%s,"until":"%s"}""".formatted(wish(31, "module-60", TARGET), TARGET))
+                {"wish":%s,"until":"%s"}""".formatted(wish(31, "module-60", WANTED), WANTED))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].field").value("count"));
     }

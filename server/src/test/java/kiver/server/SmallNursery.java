@@ -88,7 +88,7 @@ public class SmallNursery {
         if (clock.nursery().isPresent()) {
             return;
         }
-        clock.open(new Nursery("Test nursery", 46, 600, true, TODAY, "01 / 555 20-30"));
+        clock.open(new Nursery("Test nursery", 46, 600, true, TODAY, "01 / 555 20-30", "UTC"));
         place(1, new PlaceClimate.SetPoints(21, 19), PlaceUse.EMERGENCE);
         place(2, new PlaceClimate.SetPoints(17, 11), PlaceUse.GROWING_ON);
         place(3, new PlaceClimate.FollowsWeather(1, 2, -3), PlaceUse.HARDENING_OFF);

@@ -150,7 +150,7 @@ public sealed interface Obstacle {
     record NoWinterRest() implements Obstacle {}
 
     /** With the leaves wanted it would take notice of the cold and run to seed; below so many it does not. */
-    record SeedAfterWinter(double mostLeaves) implements Obstacle {}
+    record SeedAfterWinter(int mostLeaves) implements Obstacle {}
 
     /** Sown today they would not have their leaves by the day on which winter begins for them. */
     record TooLateBeforeWinter(LocalDate restsFrom) implements Obstacle {}

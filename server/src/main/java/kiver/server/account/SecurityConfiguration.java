@@ -89,6 +89,8 @@ class SecurityConfiguration {
                                 "/api/weather/**",
                                 "/api/reschedule/**")
                         .hasRole(PROPAGATOR)
+                        .requestMatchers("/api/founding")
+                        .hasRole(PROPAGATOR)
                         .requestMatchers(
                                 HttpMethod.PUT,
                                 "/api/week/hands",
@@ -121,6 +123,7 @@ class SecurityConfiguration {
                                 "/api/places",
                                 "/api/varieties",
                                 "/api/lots",
+                                "/api/packets",
                                 "/api/growers")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")

@@ -15,8 +15,10 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
+import kiver.server.clock.TimeZones;
 import kiver.server.limit.Limits;
 import kiver.server.problem.Refusal;
 import kiver.server.problem.TooSoon;
@@ -112,8 +114,12 @@ class SessionController {
             @Max(value = 5_000, message = "Enter −400 to 5,000 m.")
             Integer altitude,
 
+            @Nullable String timeZone,
+
             @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.")
-            String password) {}
+            String password,
+
+            @Nullable @Valid SpeechEntry speech) {}
 
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal Person person) {
@@ -250,14 +256,17 @@ class SessionController {
 
             @NotNull(message = "Choose a unit of length.") Speech.LengthUnit length,
             @NotNull(message = "Choose a unit of volume.") Speech.VolumeUnit volume,
-            @NotNull(message = "Choose a unit of mass.") Speech.MassUnit mass) {}
+            @NotNull(message = "Choose a unit of mass.") Speech.MassUnit mass) {
+
+        Speech speech() {
+            return new Speech(language, temperature, length, volume, mass);
+        }
+    }
 
     /** Changes how one is spoken to, on whatever device. */
     @PutMapping("/api/session/speech")
     void speak(@Valid @RequestBody SpeechEntry typed, @AuthenticationPrincipal Person person) {
-        accounts.setSpeech(
-                person.id(),
-                new Speech(typed.language(), typed.temperature(), typed.length(), typed.volume(), typed.mass()));
+        accounts.setSpeech(person.id(), typed.speech());
     }
 
     @DeleteMapping("/api/session")
@@ -269,17 +278,26 @@ class SessionController {
         SecurityContextHolder.clearContext();
     }
 
+    /** Founds the nursery; whoever does is signed in. */
     @PostMapping("/api/setup")
     @Transactional
-    public void setUp(@Valid @RequestBody FirstAccount typed) {
+    public void setUp(
+            @Valid @RequestBody FirstAccount typed, HttpServletRequest request, HttpServletResponse response) {
         accounts.lockSetup();
         if (accounts.any()) {
             throw new Refusal("email", Said.of("This nursery has its first account already. Sign in instead."));
         }
         Passwords.requireUnguessable(
                 typed.password(), typed.email().strip(), typed.name().strip());
-        clock.open(new Nursery(typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null, ""));
+        ZoneId zone = typed.timeZone() == null ? clock.zone() : TimeZones.named(typed.timeZone());
+        clock.open(new Nursery(
+                typed.nursery().strip(), typed.latitude(), typed.altitude(), false, null, "", zone.getId()));
         accounts.insert(
                 typed.email().strip(), typed.name().strip(), encoder.encode(typed.password()), Role.PROPAGATOR, null);
+        Account account = accounts.byEmail(typed.email().strip()).orElseThrow();
+        if (typed.speech() != null) {
+            accounts.setSpeech(account.id(), typed.speech().speech());
+        }
+        keepSignedIn(Person.of(account).withoutPassword(), request, response);
     }
 }

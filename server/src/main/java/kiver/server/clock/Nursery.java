@@ -1,6 +1,7 @@
 package kiver.server.clock;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 
 /**
  * The nursery of this database.
@@ -11,6 +12,19 @@ import java.time.LocalDate;
  * @param demo whether it holds demonstration data
  * @param demoToday the day on the demonstration's clock; null in a real nursery
  * @param telephone where growers ring; empty for none
+ * @param timeZone in which its days begin, for example "Europe/Paris"
  */
 public record Nursery(
-        String name, double latitude, int stationAltitude, boolean demo, LocalDate demoToday, String telephone) {}
+        String name,
+        double latitude,
+        int stationAltitude,
+        boolean demo,
+        LocalDate demoToday,
+        String telephone,
+        String timeZone) {
+
+    /** The zone by its rules. */
+    public ZoneId zone() {
+        return ZoneId.of(timeZone);
+    }
+}

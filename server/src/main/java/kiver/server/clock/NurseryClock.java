@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.Optional;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
@@ -38,7 +39,7 @@ public class NurseryClock {
 
     /** The nursery's day. */
     public LocalDate today() {
-        return nursery().map(Nursery::demoToday).orElseGet(() -> LocalDate.now(calendar));
+        return nursery().map(Nursery::demoToday).orElseGet(() -> LocalDate.now(calendar.withZone(zone())));
     }
 
     /** The nursery's own time; in the demonstration it is always the hour of the morning round. */
@@ -46,7 +47,12 @@ public class NurseryClock {
         return nursery()
                 .map(Nursery::demoToday)
                 .map(day -> day.atTime(ROUND))
-                .orElseGet(() -> LocalDateTime.now(calendar));
+                .orElseGet(() -> LocalDateTime.now(calendar.withZone(zone())));
+    }
+
+    /** In which the nursery's days begin; that of this machine until it is set up. */
+    public ZoneId zone() {
+        return nursery().map(Nursery::zone).orElseGet(calendar::getZone);
     }
 
     /** Where the nursery lies, degrees, south below 0; in the north until it is set up. */
@@ -69,8 +75,8 @@ public class NurseryClock {
     }
 
     /** Says where the nursery lies; the demonstration's does not move. */
-    public void move(double latitude, int stationAltitude) {
-        if (mapper.move(latitude, stationAltitude) != 1) {
+    public void move(double latitude, int stationAltitude, ZoneId timeZone) {
+        if (mapper.move(latitude, stationAltitude, timeZone.getId()) != 1) {
             throw new IllegalStateException("There is no nursery that could be moved.");
         }
         kept.forget();
@@ -87,15 +93,19 @@ public class NurseryClock {
     /** The nursery table. */
     @Mapper
     interface NurseryMapper {
-        @Select("select name, latitude, station_altitude, demo, demo_today, telephone from nursery")
+        @Select("select name, latitude, station_altitude, demo, demo_today, telephone, time_zone from nursery")
         Optional<Nursery> find();
 
-        @Insert("insert into nursery (name, latitude, station_altitude, demo, demo_today, telephone) "
-                + "values (#{name}, #{latitude}, #{stationAltitude}, #{demo}, #{demoToday}, #{telephone})")
+        @Insert("insert into nursery (name, latitude, station_altitude, demo, demo_today, telephone, time_zone) "
+                + "values (#{name}, #{latitude}, #{stationAltitude}, #{demo}, #{demoToday}, #{telephone}, #{timeZone})")
         void insert(Nursery nursery);
 
-        @Update("update nursery set latitude = #{latitude}, station_altitude = #{stationAltitude}")
-        int move(@Param("latitude") double latitude, @Param("stationAltitude") int stationAltitude);
+        @Update("update nursery set latitude = #{latitude}, station_altitude = #{stationAltitude}, "
+                + "time_zone = #{timeZone} where not demo")
+        int move(
+                @Param("latitude") double latitude,
+                @Param("stationAltitude") int stationAltitude,
+                @Param("timeZone") String timeZone);
 
         @Update("update nursery set name = #{name}, telephone = #{telephone}")
         int call(@Param("name") String name, @Param("telephone") String telephone);

@@ -84,7 +84,8 @@ class DemoFounding {
                 DemoStock.STATION_ALTITUDE,
                 true,
                 DemoNursery.FIRST_DAY,
-                DemoStock.TELEPHONE));
+                DemoStock.TELEPHONE,
+                DemoStock.TIME_ZONE));
         DemoNursery.FIRST_DAY
                 .datesUntil(DemoNursery.FIRST_DAY.plusDays(7))
                 .forEach(day -> hands.set(day, DemoStock.minutesOfHands(day.getDayOfWeek()), true));

@@ -12,7 +12,7 @@ final class DemoOrders {
     private static final int UNTIL_THE_OPENING = 180;
 
     /** Those that come in on the day itself. */
-    private static final int ON_THE_DAY = 3;
+    private static final int ON_THE_DAY = 5;
 
     /** One wish, by positions in the stock's lists. */
     record Wished(LocalDate placedOn, int grower, int variety, int plants, int weeksAhead) {}

@@ -23,6 +23,10 @@ import kiver.core.seed.PacketSays;
 final class DemoStock {
 
     static final String TELEPHONE = "000 555 0142";
+
+    /** Its clock stands still at the hour of the round. */
+    static final String TIME_ZONE = "UTC";
+
     static final String NURSERY = "Quillmere Valley Nursery";
     static final double LATITUDE = 46.4;
     static final int STATION_ALTITUDE = 600;

@@ -9,16 +9,22 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
 import kiver.core.sheet.SheetFault;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
 import kiver.core.weather.DailyRange;
+import kiver.core.weather.Daylight;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.StationSheet;
 import kiver.server.clock.NurseryClock;
+import kiver.server.clock.TimeZones;
 import kiver.server.problem.Refusal;
+import kiver.server.weather.ClimateBook;
 import kiver.server.weather.WeatherBook;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
@@ -40,17 +46,23 @@ class WeatherController {
     private static final int FAULTS_LISTED = 60;
 
     private final WeatherBook weather;
+    private final ClimateBook climate;
     private final SeasonService seasons;
     private final NurseryClock clock;
 
-    WeatherController(WeatherBook weather, SeasonService seasons, NurseryClock clock) {
+    WeatherController(WeatherBook weather, ClimateBook climate, SeasonService seasons, NurseryClock clock) {
         this.weather = weather;
+        this.climate = climate;
         this.seasons = seasons;
         this.clock = clock;
     }
 
-    /** A day of the forecast or of the last weeks. */
-    record WeatherDay(LocalDate day, double minimum, double maximum) {}
+    /**
+     * A day of the forecast or of the last weeks.
+     *
+     * @param estimated whether nobody measured it
+     */
+    record WeatherDay(LocalDate day, double minimum, double maximum, boolean estimated) {}
 
     /** The record at a glance: the last weeks, the forecast, and what past years had on the same days. */
     record WeatherView(
@@ -64,7 +76,8 @@ class WeatherController {
             List<WeatherDay> usual,
             double latitude,
             int altitude,
-            boolean assumed) {}
+            String timeZone,
+            boolean estimated) {}
 
     /** Where the nursery lies. */
     record Position(
@@ -76,15 +89,38 @@ class WeatherController {
             @NotNull(message = "Say how high it lies.")
             @Min(value = -400, message = "Enter −400 to 5,000 m.")
             @Max(value = 5_000, message = "Enter −400 to 5,000 m.")
-            Integer altitude) {}
+            Integer altitude,
 
-    /** Moves the nursery on the map; weather that was assumed for where it was is worked out anew. */
+            @Nullable String timeZone) {}
+
+    /** Moves the nursery on the map; weather that was estimated for where it was is worked out anew. */
     @PutMapping("/api/weather/position")
     @Transactional
     public void move(@Valid @RequestBody Position position) {
-        clock.move(position.latitude(), position.altitude());
-        weather.assumeAnew(clock.today());
+        boolean otherHalf = position.latitude() >= 0 != clock.latitude() >= 0;
+        ZoneId zone = position.timeZone() == null ? clock.zone() : TimeZones.named(position.timeZone());
+        clock.move(position.latitude(), position.altitude(), zone);
+        if (otherHalf) {
+            climate.forget();
+        }
+        weather.estimateAnew(clock.today());
         seasons.forget();
+    }
+
+    /** How long it is light, hours from sunrise to sunset. */
+    record DayLength(LocalDate day, double hours) {}
+
+    /** The length of this year's days somewhere, every fifth; before anything is moved there. */
+    @GetMapping("/api/weather/daylight")
+    List<DayLength> daylight(@RequestParam double latitude) {
+        if (!(Math.abs(latitude) <= 90)) {
+            throw new Refusal("latitude", Said.of("Enter −90 to 90 degrees, south negative."));
+        }
+        LocalDate newYear = LocalDate.of(clock.today().getYear(), 1, 1);
+        return IntStream.rangeClosed(0, 72)
+                .mapToObj(fifth -> newYear.plusDays(5L * fifth))
+                .map(day -> new DayLength(day, Daylight.dayLength(latitude, day)))
+                .toList();
     }
 
     /** A line that cannot be used. */
@@ -107,13 +143,14 @@ class WeatherController {
     WeatherView weather() {
         LocalDate today = clock.today();
         StationRecord record = seasons.record();
+        Set<LocalDate> estimated = weather.estimatedFrom(today.minusDays(28));
         List<WeatherDay> lately = new ArrayList<>();
         for (LocalDate day = today.minusDays(28); day.isBefore(today); day = day.plusDays(1)) {
-            lately.add(day(day, record.on(day)));
+            lately.add(day(day, record.on(day), estimated.contains(day)));
         }
         List<WeatherDay> forecast = new ArrayList<>();
         for (DailyRange range : weather.forecast(today)) {
-            forecast.add(day(today.plusDays(forecast.size()), range));
+            forecast.add(day(today.plusDays(forecast.size()), range, false));
         }
         List<WeatherDay> usual = new ArrayList<>();
         for (LocalDate day = today.minusDays(28); day.isBefore(today.plusDays(14)); day = day.plusDays(1)) {
@@ -131,7 +168,8 @@ class WeatherController {
                 usual,
                 clock.nursery().orElseThrow().latitude(),
                 clock.nursery().orElseThrow().stationAltitude(),
-                weather.isAssumed());
+                clock.zone().getId(),
+                weather.isEstimated());
     }
 
     @GetMapping("/api/weather/file")
@@ -200,8 +238,8 @@ class WeatherController {
         return new FaultView(fault.line(), Said.of((Record) fault.fault()));
     }
 
-    private static WeatherDay day(LocalDate day, DailyRange range) {
-        return new WeatherDay(day, range.minimum(), range.maximum());
+    private static WeatherDay day(LocalDate day, DailyRange range, boolean estimated) {
+        return new WeatherDay(day, range.minimum(), range.maximum(), estimated);
     }
 
     /** The mean of past years on the same day of the calendar. */
@@ -214,6 +252,6 @@ class WeatherController {
             maximum += record.on(day.minusYears(back)).maximum();
             years++;
         }
-        return new WeatherDay(day, years == 0 ? 0 : minimum / years, years == 0 ? 0 : maximum / years);
+        return new WeatherDay(day, years == 0 ? 0 : minimum / years, years == 0 ? 0 : maximum / years, false);
     }
 }

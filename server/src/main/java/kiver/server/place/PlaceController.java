@@ -15,27 +15,116 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceLight;
+import kiver.core.place.PlacePattern;
 import kiver.core.place.PlaceUse;
+import kiver.core.place.ShadeCloth;
+import kiver.core.weather.Aspect;
+import kiver.core.weather.SkyView;
+import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
+import kiver.server.wording.Wording;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Adding places. */
+/** Adding places, from patterns or from nothing. */
 @RestController
 class PlaceController {
 
+    private static final double MOST_CENTIMETRES = 10_000;
+
     /** What an unheated place adds to the weather until its thermometer teaches better. */
-    private static final PlaceClimate.FollowsWeather UNHEATED = new PlaceClimate.FollowsWeather(2, 5, -60);
+    private static final PlaceClimate.FollowsWeather UNHEATED =
+            new PlaceClimate.FollowsWeather(2, 5, PatternBook.NO_FLOOR);
 
     private final PlaceBook places;
+    private final PatternBook patterns;
+    private final NurseryClock clock;
+    private final Wording wording;
 
-    PlaceController(PlaceBook places) {
+    PlaceController(PlaceBook places, PatternBook patterns, NurseryClock clock, Wording wording) {
         this.places = places;
+        this.patterns = patterns;
+        this.clock = clock;
+        this.wording = wording;
     }
 
-    /** A place to be added; without set points it follows the weather. */
+    /**
+     * A place as such places usually are.
+     *
+     * @param name what it is usually called
+     * @param day set point by day, °C; nothing where it is not heated
+     * @param night set point by night
+     * @param gainByDay K above outdoors at the highest; nothing where it is heated
+     * @param gainByNight K above outdoors at the lowest
+     * @param floor °C below which it does not fall; nothing where nothing protects it
+     * @param length of what trays stand on, cm
+     * @param breadth of the same, cm
+     * @param slots so many trays stand on it
+     */
+    record PatternView(
+            PlacePattern.Kind kind,
+            Said name,
+            @Nullable Double day,
+            @Nullable Double night,
+            @Nullable Double gainByDay,
+            @Nullable Double gainByNight,
+            @Nullable Double floor,
+            double daylightShare,
+            Aspect aspect,
+            double lampFlux,
+            double lampHours,
+            boolean keepsMiceOut,
+            List<PlaceUse> uses,
+            double length,
+            double breadth,
+            int slots) {}
+
+    @GetMapping("/api/places/patterns")
+    List<PatternView> patterns() {
+        return patterns.patterns(clock.latitude() >= 0).stream()
+                .map(PlaceController::view)
+                .toList();
+    }
+
+    private static PatternView view(PlacePattern pattern) {
+        PlaceClimate.SetPoints heated = pattern.climate() instanceof PlaceClimate.SetPoints points ? points : null;
+        PlaceClimate.FollowsWeather open =
+                pattern.climate() instanceof PlaceClimate.FollowsWeather follows ? follows : null;
+        return new PatternView(
+                pattern.kind(),
+                Said.of("pattern." + pattern.kind()),
+                heated == null ? null : heated.day(),
+                heated == null ? null : heated.night(),
+                open == null ? null : open.gainByDay(),
+                open == null ? null : open.gainByNight(),
+                open == null || open.floor() <= PatternBook.NO_FLOOR ? null : open.floor(),
+                pattern.light().daylightShare(),
+                pattern.light().sky().aspect(),
+                pattern.light().lamps().flux(),
+                pattern.light().lamps().hours(),
+                pattern.keepsMiceOut(),
+                pattern.suits().stream().sorted().toList(),
+                pattern.length(),
+                pattern.breadth(),
+                pattern.slots());
+    }
+
+    /** So many trays stand on a surface. */
+    record Surface(int slots) {}
+
+    @GetMapping("/api/places/surfaces")
+    Surface surface(@RequestParam double length, @RequestParam double breadth) {
+        if (!(length >= 0 && length <= MOST_CENTIMETRES && breadth >= 0 && breadth <= MOST_CENTIMETRES)) {
+            throw new Refusal("length", Said.of("Enter a length and a breadth of up to 100 m."));
+        }
+        return new Surface(PlacePattern.traysOn(length, breadth));
+    }
+
+    /** A place to be added; without set points it follows the weather, by its gains where they are known. */
     record PlaceEntry(
             @NotBlank(message = "Enter a name.") @Size(max = 60, message = "Use at most 60 letters.")
             String name,
@@ -70,7 +159,26 @@ class PlaceController {
 
             @Nullable Boolean keepsMiceOut,
 
-            @NotEmpty(message = "Say what it is used for.") List<PlaceUse> uses) {}
+            @NotEmpty(message = "Say what it is used for.") List<PlaceUse> uses,
+
+            @Nullable PlacePattern.Kind kind,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "Enter 0 to 30 K above outdoors.")
+            @DecimalMax(value = "30", message = "Enter 0 to 30 K above outdoors.")
+            Double gainByDay,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "Enter 0 to 30 K above outdoors.")
+            @DecimalMax(value = "30", message = "Enter 0 to 30 K above outdoors.")
+            Double gainByNight,
+
+            @Nullable
+            @DecimalMin(value = "-60", message = "Enter −60 to 30 °C.")
+            @DecimalMax(value = "30", message = "Enter −60 to 30 °C.")
+            Double floor,
+
+            @Nullable Aspect aspect) {}
 
     @PostMapping("/api/places")
     void add(@Valid @RequestBody PlaceEntry entry) {
@@ -92,7 +200,7 @@ class PlaceController {
             throw new Refusal("nightSetPoint", Said.of("The night set point is above the day set point."));
         }
         PlaceClimate climate = entry.daySetPoint() == null
-                ? UNHEATED
+                ? unheated(entry)
                 : new PlaceClimate.SetPoints(entry.daySetPoint(), entry.nightSetPoint());
         int last = present.stream().mapToInt(Place::walkingOrder).max().orElse(0);
         places.add(
@@ -102,10 +210,34 @@ class PlaceController {
                         last + 1,
                         entry.slots(),
                         climate,
-                        new PlaceLight(entry.daylightShare(), lamps(entry)),
+                        new PlaceLight(entry.daylightShare(), sky(entry), ShadeCloth.NONE, lamps(entry)),
                         Boolean.TRUE.equals(entry.keepsMiceOut()),
                         Set.copyOf(entry.uses())),
-                "");
+                caution(entry));
+    }
+
+    private static PlaceClimate.FollowsWeather unheated(PlaceEntry entry) {
+        return new PlaceClimate.FollowsWeather(
+                entry.gainByNight() == null ? UNHEATED.gainByNight() : entry.gainByNight(),
+                entry.gainByDay() == null ? UNHEATED.gainByDay() : entry.gainByDay(),
+                entry.floor() == null ? UNHEATED.floor() : entry.floor());
+    }
+
+    private static SkyView sky(PlaceEntry entry) {
+        return entry.aspect() == null
+                ? SkyView.OPEN
+                : new SkyView(entry.aspect(), SkyView.OPEN.sunFrom(), SkyView.OPEN.sunUntil());
+    }
+
+    /** What may hurt somebody in such places is said at that stop of the round. */
+    private String caution(PlaceEntry entry) {
+        return patterns.patterns(true).stream()
+                .filter(pattern -> pattern.kind() == entry.kind())
+                .map(PlacePattern::caution)
+                .filter(caution -> caution != PlacePattern.Caution.NONE)
+                .findFirst()
+                .map(caution -> wording.say(Said.of("caution." + caution)))
+                .orElse("");
     }
 
     /** Lamps of which nobody said how long they burn burn as long as most do. */

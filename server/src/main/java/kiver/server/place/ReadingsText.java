@@ -129,6 +129,7 @@ class ReadingsText {
         private final List<Weighed> weights = new ArrayList<>();
         private final List<RefusedRow> refused = new ArrayList<>();
         private final LocalDateTime now = clock.now();
+        private final ZoneId zone = clock.zone();
         private int number;
 
         Reader(int rows) {
@@ -198,9 +199,7 @@ class ReadingsText {
         private LocalDateTime time(String at) throws NotTaken {
             try {
                 return at.matches(".*(Z|[+-]\\d\\d:?\\d\\d)$") && at.contains("T")
-                        ? OffsetDateTime.parse(at)
-                                .atZoneSameInstant(ZoneId.systemDefault())
-                                .toLocalDateTime()
+                        ? OffsetDateTime.parse(at).atZoneSameInstant(zone).toLocalDateTime()
                         : LocalDateTime.parse(at.replace(' ', 'T'));
             } catch (DateTimeException unreadable) {
                 throw new NotTaken(

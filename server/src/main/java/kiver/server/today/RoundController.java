@@ -155,7 +155,7 @@ class RoundController {
      * The round of a day.
      *
      * @param forecast of the days to come
-     * @param assumed whether the weather is worked out and not measured
+     * @param estimated whether nobody measures the weather
      * @param evening what must come in or be covered before night
      * @param seedToGo seed that is to be with growers soon, to be sown in place
      * @param stops in walking order
@@ -163,7 +163,7 @@ class RoundController {
     record RoundView(
             LocalDate today,
             List<DayRange> forecast,
-            boolean assumed,
+            boolean estimated,
             List<EveningView> evening,
             List<InPlaceBook.SeedToGo> seedToGo,
             List<StopView> stops) {}
@@ -235,7 +235,7 @@ class RoundController {
         return new RoundView(
                 today,
                 forecast,
-                weather.isAssumed(),
+                weather.isEstimated(),
                 round.evening().stream().map(task -> view(task, summary)).toList(),
                 inPlace.toGo(),
                 stops);

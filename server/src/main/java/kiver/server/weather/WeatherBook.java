@@ -5,10 +5,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.DayAhead;
 import kiver.core.weather.Sky;
 import kiver.core.weather.StationRecord;
+import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -22,32 +24,30 @@ public class WeatherBook {
 
     private final WeatherMapper mapper;
     private final WeatherStation station;
+    private final ClimateBook climate;
 
     private final NurseryClock clock;
 
-    WeatherBook(WeatherMapper mapper, WeatherStation station, NurseryClock clock) {
+    WeatherBook(WeatherMapper mapper, WeatherStation station, ClimateBook climate, NurseryClock clock) {
         this.mapper = mapper;
         this.station = station;
+        this.climate = climate;
         this.clock = clock;
     }
 
-    /**
-     * Whether there is no station: the demonstration's is simulated and shown as its own, but a real nursery's weather is
-     * worked out from its latitude and height until a station's file is read in.
-     */
-    public boolean isAssumed() {
-        return clock.nursery().map(nursery -> !nursery.demo()).orElse(false);
+    /** Whether nobody measures the weather at present: yesterday was worked out from what is known of the climate. */
+    public boolean isEstimated() {
+        return mapper.isLastDayEstimated();
     }
 
-    private AssumedWeather assumed() {
-        return clock.nursery()
-                .filter(nursery -> !nursery.demo())
-                .map(nursery -> AssumedWeather.at(nursery.latitude(), nursery.stationAltitude()))
-                .orElse(AssumedWeather.AS_MEASURED);
+    /** Only the demonstration has the station that is simulated; elsewhere it would be taken for a measurement. */
+    private boolean hasStation() {
+        return clock.nursery().map(Nursery::demo).orElse(true);
     }
 
     /**
-     * Fetches what the station measured up to yesterday and its forecast from today on.
+     * Fetches what the station measured up to yesterday and its forecast from today on; where there is none, days are
+     * estimated, and nothing is forecast.
      *
      * <p>In a transaction of its own, because whoever looks first on a day may only be reading.
      *
@@ -57,42 +57,42 @@ public class WeatherBook {
     public List<LocalDate> catchUp(LocalDate today) {
         mapper.lock();
         LocalDate last = mapper.lastDay();
-        List<LocalDate> days = measureFrom(last == null ? station.firstDay() : last.plusDays(1), today);
-        forecastFrom(today);
+        LocalDate first = hasStation() ? station.firstDay() : climate.firstDay(today);
+        List<LocalDate> days = tellFrom(last == null ? first : last.plusDays(1), today);
+        if (hasStation()) {
+            forecastFrom(today);
+        }
         return days;
     }
 
-    private List<LocalDate> measureFrom(LocalDate first, LocalDate today) {
-        AssumedWeather assumed = assumed();
+    private List<LocalDate> tellFrom(LocalDate first, LocalDate today) {
+        List<LocalDate> days =
+                first.datesUntil(today.isBefore(first) ? first : today).toList();
+        List<DailyRange> told =
+                hasStation() ? days.stream().map(station::measured).toList() : climate.days(first, today);
         List<WeatherMapper.StationDay> fresh = new ArrayList<>();
-        List<LocalDate> days = new ArrayList<>();
-        for (LocalDate day = first; day.isBefore(today); day = day.plusDays(1)) {
-            fresh.add(row(day, assumed.of(station.measured(assumed.dayLike(day)))));
-            days.add(day);
+        for (int index = 0; index < days.size(); index++) {
+            fresh.add(row(days.get(index), told.get(index)));
         }
         for (int from = 0; from < fresh.size(); from += ROWS_AT_ONCE) {
             mapper.insert(
                     fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())),
-                    isAssumed() ? "ASSUMED" : "STATION");
+                    hasStation() ? "STATION" : "ESTIMATED");
         }
         return days;
     }
 
     private void forecastFrom(LocalDate today) {
-        AssumedWeather assumed = assumed();
         List<WeatherMapper.ForecastDay> ahead = new ArrayList<>();
-        for (DayAhead day : station.forecast(assumed.dayLike(today))) {
-            DailyRange range = assumed.of(day.range());
-            // What the sky of another valley does says nothing of this one.
-            Sky sky = isAssumed() ? Sky.UNKNOWN : day.sky();
+        for (DayAhead day : station.forecast(today)) {
             ahead.add(new WeatherMapper.ForecastDay(
                     today.plusDays(ahead.size()),
-                    range.minimum(),
-                    range.maximum(),
-                    orNull(sky.gust()),
-                    orNull(sky.rain()),
-                    orNull(sky.hail()),
-                    orNull(sky.sun())));
+                    day.range().minimum(),
+                    day.range().maximum(),
+                    orNull(day.sky().gust()),
+                    orNull(day.sky().rain()),
+                    orNull(day.sky().hail()),
+                    orNull(day.sky().sun())));
         }
         mapper.forgetForecast();
         mapper.insertForecast(ahead);
@@ -109,13 +109,22 @@ public class WeatherBook {
         }
     }
 
-    /** Forgets what was worked out and not measured, because the nursery lies elsewhere than was thought. */
+    /** Estimates the days anew that nobody measured, because more is known of the climate; measured days stay. */
     @Transactional
-    public void assumeAnew(LocalDate today) {
+    public void estimateAnew(LocalDate today) {
+        if (hasStation()) {
+            return;
+        }
         mapper.lock();
-        mapper.forgetAssumed();
-        measureFrom(station.firstDay(), today);
-        forecastFrom(today);
+        LocalDate before = mapper.firstDay();
+        LocalDate first = climate.firstDay(today);
+        mapper.forgetEstimated();
+        tellFrom(before != null && before.isBefore(first) ? before : first, today);
+    }
+
+    /** Days of the record that nobody measured, from a day on. */
+    public Set<LocalDate> estimatedFrom(LocalDate from) {
+        return Set.copyOf(mapper.estimated(from));
     }
 
     /** How many days of the record were read in from files. */

@@ -47,8 +47,18 @@ interface WeatherMapper {
     @Select("select true from (select pg_advisory_xact_lock(4713)) as held")
     boolean lock();
 
-    @Delete("delete from station_day where source = 'ASSUMED'")
-    void forgetAssumed();
+    @Select("select min(day) from station_day")
+    LocalDate firstDay();
+
+    @Select("select coalesce((select source = 'ESTIMATED' from station_day order by day desc limit 1), false)")
+    boolean isLastDayEstimated();
+
+    /** Estimated days from a day on. */
+    @Select("select day from station_day where source = 'ESTIMATED' and day >= #{from}")
+    List<LocalDate> estimated(@Param("from") LocalDate from);
+
+    @Delete("delete from station_day where source = 'ESTIMATED'")
+    void forgetEstimated();
 
     @Select("select count(*) from station_day where source = 'FILE'")
     int daysFromFile();

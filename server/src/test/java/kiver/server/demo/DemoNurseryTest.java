@@ -129,7 +129,7 @@ class DemoNurseryTest {
         assertThat(up).isBetween(80, 98);
         assertThat(DemoOrders.between(DemoNursery.FIRST_DAY, DemoNursery.OPENING_DAY))
                 .isEqualTo(DemoOrders.between(DemoNursery.FIRST_DAY, DemoNursery.OPENING_DAY))
-                .hasSize(183);
+                .hasSize(185);
     }
 
     @Test

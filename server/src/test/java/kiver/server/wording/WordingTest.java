@@ -26,6 +26,7 @@ import kiver.core.outlook.ForecastChange;
 import kiver.core.outlook.Remedy;
 import kiver.core.outlook.SpaceHelp;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlacePattern;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.SowWindow;
 import kiver.core.promise.Offer;
@@ -121,6 +122,9 @@ class WordingTest {
                 Arguments.of(
                         new WhyNow.NeedsNoHardening(), "Has its leaves and was raised cool: it can go out at once."),
                 Arguments.of(
+                        new WhyNow.StandsOverWinter(3, TODAY.plusDays(180)),
+                        "Has its leaves and is to stand over winter, cold, until Tue 12 Oct: get it used to the open for 3 days."),
+                Arguments.of(
                         new WhyNow.HardeningIsDue(5, TODAY.plusDays(3)),
                         "Has its leaves; hardening takes 5 days and the plants are wanted on Sun 18 Apr."),
                 Arguments.of(new WhyNow.HardeningIsDone(1), "Its one day of hardening is done."),
@@ -206,6 +210,21 @@ class WordingTest {
                 Arguments.of(
                         new Obstacle.TooLateForAutumn(60, TODAY),
                         "Planted on Sun 18 Apr, squash would not be done before frost and dark: 60 days and what shortening days add lead back to Thu 15 Apr at the latest."),
+                Arguments.of(
+                        new Obstacle.NotOverWinter(),
+                        "Squash does not stand a winter in the cold: choose a hardy kind, or sow in spring."),
+                Arguments.of(
+                        new Obstacle.NoWinterRest(),
+                        "No winter lies between sowing and Sun 18 Apr where they would stand: they would go on growing. Take a colder stand or a day in spring, or sow for the day itself."),
+                Arguments.of(
+                        new Obstacle.SeedAfterWinter(6),
+                        "Squash that goes into winter with 6 true leaves or more runs to seed in spring: order it younger, or sow in spring."),
+                Arguments.of(
+                        new Obstacle.TooLateBeforeWinter(TODAY.plusDays(200)),
+                        "It is too late to sow for a stand over winter: sown today it would not have its leaves by Mon 1 Nov, when growth stops there."),
+                Arguments.of(
+                        new Obstacle.GroundTooCold(TODAY.plusDays(10), TODAY.plusDays(20)),
+                        "On Sun 18 Apr the ground there is too cold for roots: plant until Sun 25 Apr, or from Wed 5 May."),
                 Arguments.of(
                         new Obstacle.PotTooLarge(new ContainerCode("pot-9"), new ContainerCode("plug-150"), 12),
                         "Pot of 9 cm holds 12 times a cell of Plug tray; more than about five times stays wet and sour. A step between would help."),
@@ -353,6 +372,10 @@ class WordingTest {
         Arrays.stream(Protection.values()).forEach(protection -> used.add("protection." + protection));
         Arrays.stream(Hardiness.values()).forEach(hardiness -> used.add("hardiness." + hardiness));
         Arrays.stream(ReadyCheck.values()).forEach(check -> used.add("ready." + check));
+        Arrays.stream(PlacePattern.Kind.values()).forEach(kind -> used.add("pattern." + kind));
+        Arrays.stream(PlacePattern.Caution.values())
+                .filter(caution -> caution != PlacePattern.Caution.NONE)
+                .forEach(caution -> used.add("caution." + caution));
         used.remove(Wording.key(Proviso.InTheWay.class));
         // Names of codes are the web's; columns are named after their sheets, which have a test of their own.
         assertThat(WORDING.keys().stream()

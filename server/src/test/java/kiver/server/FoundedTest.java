@@ -1,0 +1,194 @@
+package kiver.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.hamcrest.Matchers.everyItem;
+import static org.hamcrest.Matchers.is;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.jayway.jsonpath.JsonPath;
+import java.time.LocalDate;
+import java.time.MonthDay;
+import kiver.server.account.Account;
+import kiver.server.account.AccountMapper;
+import kiver.server.account.Person;
+import kiver.server.account.Role;
+import kiver.server.clock.NurseryClock;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/** A nursery of one's own on the southern half of the earth, from an empty database. */
+@ServerTest
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class FoundedTest {
+
+    private static final String FIRST = """
+            {"nursery":"Long Paddock","name":"First Person","email":"first@paddock.example",
+             "password":"long enough words","latitude":%s,"altitude":40,"timeZone":"%s"}""";
+
+    private static final String CLIMATE = """
+            {"coldestMinimum":4,"coldestMaximum":13,"warmestMinimum":13,"warmestMaximum":27,
+             "lastFrost":%s,"lastFrostAtWorst":%s,"firstFrost":%s,"firstFrostAtWorst":%s}""";
+
+    private static final String TOLD = CLIMATE.formatted("\"09-05\"", "\"10-02\"", "\"06-01\"", "\"05-08\"");
+
+    @Autowired
+    MockMvc http;
+
+    @Autowired
+    AccountMapper accounts;
+
+    @Autowired
+    NurseryClock clock;
+
+    private Person propagator() {
+        Account account = accounts.byEmail("first@paddock.example").orElseThrow();
+        return new Person(account.id(), account.email(), account.name(), "", Role.PROPAGATOR, null);
+    }
+
+    private ResultActions call(HttpMethod method, String path, String body) throws Exception {
+        return http.perform(MockMvcRequestBuilders.request(method, path)
+                .with(user(propagator()))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body));
+    }
+
+    private ResultActions found(String latitude, String zone) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post("/api/setup")
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(FIRST.formatted(latitude, zone)));
+    }
+
+    private String text(String path) throws Exception {
+        return call(HttpMethod.GET, path, "")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+    }
+
+    @Test
+    @Order(1)
+    void isFoundedWhereItLies() throws Exception {
+        found("91", "UTC").andExpect(jsonPath("$.errors[0].field").value("latitude"));
+        found("-38", "The moon").andExpect(jsonPath("$.errors[0].field").value("timeZone"));
+        found("-38", "Pacific/Kiritimati").andExpect(status().isOk());
+        assertThat(clock.zone().getId()).isEqualTo("Pacific/Kiritimati");
+        assertThat(clock.today()).isEqualTo(LocalDate.now(clock.zone()));
+    }
+
+    @Test
+    @Order(2)
+    void whatNobodyMeasuredIsCalledEstimatedAndNothingIsForecast() throws Exception {
+        call(HttpMethod.GET, "/api/weather", "")
+                .andExpect(jsonPath("$.estimated").value(true))
+                .andExpect(jsonPath("$.forecast").isEmpty())
+                .andExpect(jsonPath("$.years").value(30))
+                .andExpect(jsonPath("$.lately[*].estimated", everyItem(is(true))));
+        call(HttpMethod.GET, "/api/round", "")
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.estimated").value(true))
+                .andExpect(jsonPath("$.forecast").isEmpty());
+        call(HttpMethod.GET, "/api/weather/climate", "")
+                .andExpect(jsonPath("$.guessed").value(true))
+                .andExpect(jsonPath("$.northern").value(false));
+    }
+
+    @ParameterizedTest
+    @Order(3)
+    @CsvSource({
+        "'\"04-20\"', '\"05-10\"', '\"10-01\"', '\"09-20\"', lastFrost",
+        "'\"09-05\"', '\"08-10\"', '\"06-01\"', '\"05-20\"', lastFrostAtWorst",
+        "'\"09-05\"', '\"10-02\"', '\"06-01\"', '\"06-20\"', firstFrostAtWorst",
+        "'\"09-05\"', null, null, null, lastFrostAtWorst",
+        "'\"02-30\"', '\"10-02\"', '\"06-01\"', '\"05-20\"', lastFrost",
+        "'\"soon\"', '\"10-02\"', '\"06-01\"', '\"05-20\"', lastFrost"
+    })
+    void datesThatCannotBeAreRefusedAtTheirPlace(
+            String last, String lastAtWorst, String first, String firstAtWorst, String field) throws Exception {
+        for (HttpMethod method : new HttpMethod[] {HttpMethod.POST, HttpMethod.PUT}) {
+            call(
+                            method,
+                            method == HttpMethod.POST ? "/api/weather/climate/trial" : "/api/weather/climate",
+                            CLIMATE.formatted(last, lastAtWorst, first, firstAtWorst))
+                    .andExpect(status().isUnprocessableContent())
+                    .andExpect(jsonPath("$.errors[0].field").value(field));
+        }
+        call(HttpMethod.GET, "/api/weather/climate", "")
+                .andExpect(jsonPath("$.guessed").value(true));
+    }
+
+    @Test
+    @Order(4)
+    void whatIsToldMakesTheYearsThatForecastsAreTriedOn() throws Exception {
+        call(HttpMethod.PUT, "/api/weather/climate", TOLD).andExpect(status().isOk());
+        String climate = text("/api/weather/climate");
+        assertThat(JsonPath.<Boolean>read(climate, "$.guessed")).isFalse();
+        assertNear(JsonPath.read(climate, "$.spring.middle"), "09-05", 8);
+        assertNear(JsonPath.read(climate, "$.autumn.middle"), "06-01", 8);
+        call(HttpMethod.POST, "/api/growers", """
+                        {"grower":"Ourselves","site":"Own beds","altitude":40}""").andExpect(status().isOk());
+        String choices = text("/api/choices");
+        int site = JsonPath.read(choices, "$.sites[0].id");
+        // The same dates by the way that plans go: the record's thirty seasons at a site of the same height.
+        assertNear(JsonPath.read(text("/api/sites/" + site), "$.lightFrost.spring.middle"), "09-05", 12);
+    }
+
+    private static void assertNear(String day, String told, int days) {
+        LocalDate got = LocalDate.parse(day);
+        assertThat((double) got.toEpochDay())
+                .as(day)
+                .isCloseTo(MonthDay.parse("--" + told).atYear(got.getYear()).toEpochDay(), within((double) days));
+    }
+
+    @Test
+    @Order(5)
+    void measuredDaysStayWhenMoreIsKnownOfTheClimate() throws Exception {
+        LocalDate yesterday = clock.today().minusDays(1);
+        http.perform(MockMvcRequestBuilders.post("/api/weather/file?file=s.csv&take=true")
+                        .with(user(propagator()))
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                        .content("day,minimum,maximum\n" + yesterday + ",11.1,33.3\n"))
+                .andExpect(status().isOk());
+        call(HttpMethod.PUT, "/api/weather/climate", TOLD).andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/weather", "")
+                .andExpect(jsonPath("$.estimated").value(false))
+                .andExpect(jsonPath("$.lately[27].maximum").value(33.3))
+                .andExpect(jsonPath("$.lately[27].estimated").value(false))
+                .andExpect(jsonPath("$.lately[26].estimated").value(true));
+    }
+
+    @Test
+    @Order(6)
+    void whatWasToldOfOneHalfOfTheEarthIsNotBelievedOfTheOther() throws Exception {
+        call(HttpMethod.PUT, "/api/weather/position", """
+                        {"latitude":61,"altitude":120,"timeZone":"Europe/Helsinki"}""").andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/weather/climate", "")
+                .andExpect(jsonPath("$.guessed").value(true))
+                .andExpect(jsonPath("$.northern").value(true));
+        call(HttpMethod.PUT, "/api/weather/position", """
+                        {"latitude":70,"altitude":120,"timeZone":"nowhere"}""")
+                .andExpect(jsonPath("$.errors[0].field").value("timeZone"));
+        // The polar night: a round and a climate all the same.
+        call(HttpMethod.PUT, "/api/weather/position", """
+                        {"latitude":78,"altitude":5}""").andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/weather/climate", "").andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/round", "").andExpect(status().isOk());
+    }
+}
