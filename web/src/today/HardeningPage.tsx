@@ -36,7 +36,15 @@ export function HardeningPage() {
         <Nothing>{say('Nothing hardens off today. It is begun on the page of a batch that has its leaves.')}</Nothing>
       ) : (
         <>
-          <SkyAhead sky={view.sky} />
+          {view.sky.length === 0 && (
+            <p className="mb-4 border-l-4 border-ochre bg-ochre-wash p-3">
+              {say('Nothing is forecast, so no day can be judged: look at the sky yourself.')}{' '}
+              <Link className="trail" to="/weather">
+                {say('Type the forecast as you hear it')}
+              </Link>
+            </p>
+          )}
+          {view.sky.length > 0 && <SkyAhead sky={view.sky} />}
           <div className="mb-4 flex flex-wrap items-center gap-2" role="group" aria-label={say('People who carry')}>
             <span>{say('People who carry')}</span>
             {Array.from({ length: MOST_PEOPLE }, (_, index) => index + 1).map((count) => (

@@ -62,8 +62,8 @@ export function TodayPage() {
       {round.data.estimated && (
         <p className="mb-3 text-sm text-ochre">
           {told(
-            "The weather outdoors is estimated, not measured, and there is no forecast; <to>say more of your climate, or read a station's file in</to>.",
-            {},
+            'The weather outdoors is estimated, not measured{forecast, select, yes {} other {, and nothing is forecast}}; <to>say what you know of it</to>.',
+            { forecast: round.data.forecast.length > 0 ? 'yes' : 'no' },
             {
               to: (inner) => (
                 <Link className="trail" to="/weather">

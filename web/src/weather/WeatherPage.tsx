@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
-import { useChoices, useForecastChanges, useWeather } from '../api/queries';
+import { useChoices, useForecastChanges, useSession, useWeather } from '../api/queries';
 import { LineChart } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { addDays, dayOfYear, daysBetween, shortDay } from '../words/days';
+import { ForecastForm } from './ForecastForm';
 import { MovedGroups } from './MovedGroups';
 import { degreesWords } from './Position';
 import { StationFile } from './StationFile';
@@ -14,6 +15,7 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
   const weather = useWeather();
   const moved = useForecastChanges();
   const choices = useChoices();
+  const demo = useSession().data?.demo ?? true;
   if (weather.isPending) return <Loading what={say('the weather')} />;
   if (weather.isError) return <Trouble error={weather.error} retry={() => weather.refetch()} />;
   const { lately, forecast, usual } = weather.data;
@@ -29,7 +31,7 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
           <p>
             <strong>{say('Estimated, not measured.')}</strong>{' '}
             {say(
-              "Nobody has measured this weather: past years are drawn from what is known of the climate at {latitude} and {altitude}, this year is as it usually is, and nothing is forecast. Days read in from a station's file take its place{either, select, true {; the record holds both.} other {.}}",
+              "Nobody has measured this weather: past years are drawn from what is known of the climate at {latitude} and {altitude}, and this year is as it usually is. Days read in from a station's file take its place{either, select, true {; the record holds both.} other {.}}",
               {
                 latitude: degreesWords(weather.data.latitude),
                 altitude: altitude(weather.data.altitude),
@@ -103,9 +105,13 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
         </section>
       </div>
       <div className="mt-5 grid gap-5 lg:grid-cols-[1.4fr_1fr]">
-        {mayChange && <StationFile />}
+        <div className="flex flex-col gap-5">
+          {mayChange && !demo && <ForecastForm weather={weather.data} />}
+          {mayChange && <StationFile />}
+        </div>
         <section aria-label={say("Frost at the growers' sites")} className="board p-4">
           <h2 className="mb-1">{say("Frost at the growers' sites")}</h2>
+          {choices.data?.sites.length === 0 && <Nothing>{say('There is no site yet.')}</Nothing>}
           <ul className="text-sm">
             {choices.data?.sites.map((site) => (
               <li key={site.id} className="border-t border-rule">

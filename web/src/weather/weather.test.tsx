@@ -19,6 +19,7 @@ const weather: WeatherView = {
   altitude: 600,
   timeZone: 'UTC',
   estimated: false,
+  forecastSaidOn: null,
   lately: [day('2027-04-13', -3, 8), day('2027-04-14', 1, 9)],
   forecast: [day('2027-04-15', 0, 9)],
   usual: [day('2027-04-13', 1, 11), day('2027-04-14', 1, 12), day('2027-04-15', 2, 12)],

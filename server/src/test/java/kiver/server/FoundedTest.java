@@ -3,6 +3,8 @@ package kiver.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.hamcrest.Matchers.everyItem;
+import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.hasSize;
 import static org.hamcrest.Matchers.is;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
@@ -176,6 +178,108 @@ class FoundedTest {
 
     @Test
     @Order(6)
+    void aForecastIsTypedInOrPushedAndIsGoneByFromTodayOn() throws Exception {
+        LocalDate today = clock.today();
+        String days = "{\"days\":[%s]}";
+        String day = "{\"day\":\"%s\",\"minimum\":%s,\"maximum\":%s}";
+        call(HttpMethod.PUT, "/api/weather/forecast", days.formatted(day.formatted(today.plusDays(1), 3, 9)))
+                .andExpect(jsonPath("$.errors[0].field").value("days"));
+        call(HttpMethod.PUT, "/api/weather/forecast", days.formatted(day.formatted(today, 13, 9)))
+                .andExpect(jsonPath("$.errors[0].field").value("days"));
+        call(
+                        HttpMethod.PUT,
+                        "/api/weather/forecast",
+                        days.formatted(day.formatted(today, 1, 9) + "," + day.formatted(today, 1, 9)))
+                .andExpect(jsonPath("$.errors[0].field").value("days"));
+        call(HttpMethod.PUT, "/api/weather/forecast", days.formatted("")).andExpect(status().isUnprocessableContent());
+        call(
+                        HttpMethod.PUT,
+                        "/api/weather/forecast",
+                        days.formatted(day.formatted(today, -4, 9) + "," + day.formatted(today.plusDays(1), -2, 7)))
+                .andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/weather", "")
+                .andExpect(jsonPath("$.forecast", hasSize(2)))
+                .andExpect(jsonPath("$.forecast[0].minimum").value(-4.0))
+                .andExpect(jsonPath("$.forecastSaidOn").value(today.toString()));
+        call(HttpMethod.GET, "/api/round", "").andExpect(jsonPath("$.forecast", hasSize(2)));
+        http.perform(MockMvcRequestBuilders.post("/api/forecast")
+                        .header("Authorization", "Bearer guessed")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(days.formatted(day.formatted(today, 5, 9))))
+                .andExpect(status().isUnauthorized());
+        call(HttpMethod.POST, "/api/places", """
+                        {"name":"Shelf","slots":4,"daySetPoint":20,"nightSetPoint":16,"daylightShare":0.2,"uses":["EMERGENCE"],"kind":"LIT_SHELF"}""").andExpect(status().isOk());
+        int place = JsonPath.read(text("/api/choices"), "$.places[0].id");
+        String token = JsonPath.read(
+                call(HttpMethod.POST, "/api/devices", "{\"name\":\"Service\",\"placeId\":" + place + "}")
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.token");
+        http.perform(MockMvcRequestBuilders.post("/api/forecast")
+                        .header("Authorization", "Bearer " + token)
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(days.formatted(day.formatted(today, 5, 9))))
+                .andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/weather", "")
+                .andExpect(jsonPath("$.forecast", hasSize(1)))
+                .andExpect(jsonPath("$.forecast[0].minimum").value(5.0));
+    }
+
+    @Test
+    @Order(7)
+    void placesBeginFromPatternsWithTheirCaution() throws Exception {
+        call(HttpMethod.GET, "/api/places/patterns", "")
+                .andExpect(jsonPath("$", hasSize(13)))
+                // Here the sun stands in the north.
+                .andExpect(jsonPath("$[?(@.kind == 'WARM_WINDOWSILL')].aspect").value("NORTH"));
+        call(HttpMethod.GET, "/api/places/surfaces?length=120&breadth=60", "")
+                .andExpect(jsonPath("$.slots").value(4));
+        call(HttpMethod.GET, "/api/places/surfaces?length=-1&breadth=60", "")
+                .andExpect(status().isUnprocessableContent());
+        call(HttpMethod.POST, "/api/places", """
+                        {"name":"Frame","slots":16,"daylightShare":0.85,"uses":["GROWING_ON","HARDENING_OFF"],"gainByDay":4,"gainByNight":2}""").andExpect(status().isOk());
+        call(HttpMethod.POST, "/api/places", """
+                        {"name":"Oven","slots":1,"daySetPoint":200,"nightSetPoint":20,"daylightShare":0.85,"uses":["EMERGENCE"]}""")
+                .andExpect(jsonPath("$.errors[0].field").value("daySetPoint"));
+        call(HttpMethod.GET, "/api/round", "").andExpect(jsonPath("$.stops", hasSize(2)));
+        call(HttpMethod.GET, "/api/founding", "").andExpect(jsonPath("$.next").value("VARIETY"));
+    }
+
+    @Test
+    @Order(8)
+    void aPacketBringsItsVarietyAndSaysWhatItDidNotSay() throws Exception {
+        String packet = "{\"crop\":\"%s\",\"variety\":\"Hill Curl\"%s}";
+        call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ""))
+                .andExpect(jsonPath("$.errors[0].field").value("seeds"));
+        call(HttpMethod.POST, "/api/packets", packet.formatted("zorb", ",\"seeds\":40"))
+                .andExpect(status().isUnprocessableContent());
+        call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ",\"seeds\":40,\"packed\":2190"))
+                .andExpect(jsonPath("$.errors[0].field").value("packed"));
+        call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ",\"seeds\":40,\"days\":9"))
+                .andExpect(jsonPath("$.errors[0].field").value("daysAtMost"));
+        // Nothing of what was refused is left over.
+        call(HttpMethod.GET, "/api/founding", "")
+                .andExpect(jsonPath("$.varieties").value(0))
+                .andExpect(jsonPath("$.lots").value(0));
+        call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ",\"grams\":2"))
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.germinationUnsaid").value(true));
+        call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ",\"seeds\":40,\"germination\":0.6"))
+                .andExpect(status().isOk());
+        call(HttpMethod.POST, "/api/packets", packet.formatted("leek", ",\"seeds\":40"))
+                .andExpect(jsonPath("$.errors[0].field").value("variety"));
+        call(HttpMethod.GET, "/api/founding", "")
+                .andExpect(jsonPath("$.varieties").value(1))
+                .andExpect(jsonPath("$.lots").value(2))
+                .andExpect(jsonPath("$.next").value("FIRST_PLAN"));
+        call(HttpMethod.GET, "/api/choices", "")
+                .andExpect(jsonPath("$.lots[*].seedsLeft", hasItem(40)))
+                .andExpect(jsonPath("$.lots[*].germinationLabel", hasItem(0.85)));
+    }
+
+    @Test
+    @Order(9)
     void whatWasToldOfOneHalfOfTheEarthIsNotBelievedOfTheOther() throws Exception {
         call(HttpMethod.PUT, "/api/weather/position", """
                         {"latitude":61,"altitude":120,"timeZone":"Europe/Helsinki"}""").andExpect(status().isOk());

@@ -37,7 +37,7 @@ public class DeviceBook {
     }
 
     /** The device whose token it is, unless it was withdrawn. */
-    Optional<Device> byToken(String token) {
+    public Optional<Device> byToken(String token) {
         return mapper.byDigest(digest(token));
     }
 

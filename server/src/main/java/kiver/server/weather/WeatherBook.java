@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import kiver.core.weather.DailyRange;
@@ -83,8 +84,14 @@ public class WeatherBook {
     }
 
     private void forecastFrom(LocalDate today) {
+        foretell(today, station.forecast(today));
+    }
+
+    /** Keeps a forecast that begins today, in the place of the one before. */
+    @Transactional
+    public void foretell(LocalDate today, List<DayAhead> days) {
         List<WeatherMapper.ForecastDay> ahead = new ArrayList<>();
-        for (DayAhead day : station.forecast(today)) {
+        for (DayAhead day : days) {
             ahead.add(new WeatherMapper.ForecastDay(
                     today.plusDays(ahead.size()),
                     day.range().minimum(),
@@ -95,7 +102,12 @@ public class WeatherBook {
                     orNull(day.sky().sun())));
         }
         mapper.forgetForecast();
-        mapper.insertForecast(ahead);
+        mapper.insertForecast(ahead, today);
+    }
+
+    /** The day on which the newest forecast was made; nothing where there is none. */
+    public Optional<LocalDate> forecastSaidOn() {
+        return Optional.ofNullable(mapper.forecastSaidOn());
     }
 
     /** Puts measured days in the place of those that are there. */
@@ -157,13 +169,18 @@ public class WeatherBook {
         return ahead(from).stream().map(DayAhead::range).toList();
     }
 
-    /** The same with what is said of the sky. */
+    /** The same with what is said of the sky; from {@code from} on as far as no day is missing. */
     public List<DayAhead> ahead(LocalDate from) {
-        return mapper.forecast(from).stream()
-                .map(day -> new DayAhead(
-                        new DailyRange(day.minimum(), day.maximum()),
-                        new Sky(said(day.gust()), said(day.rain()), said(day.hail()), said(day.sun()))))
-                .toList();
+        List<DayAhead> ahead = new ArrayList<>();
+        for (WeatherMapper.ForecastDay day : mapper.forecast(from)) {
+            if (!day.day().equals(from.plusDays(ahead.size()))) {
+                break;
+            }
+            ahead.add(new DayAhead(
+                    new DailyRange(day.minimum(), day.maximum()),
+                    new Sky(said(day.gust()), said(day.rain()), said(day.hail()), said(day.sun()))));
+        }
+        return List.copyOf(ahead);
     }
 
     private static OptionalDouble said(Double value) {

@@ -68,13 +68,17 @@ interface WeatherMapper {
 
     @Insert("""
             <script>
-            insert into station_forecast (day, minimum, maximum, gust, rain, hail, sun) values
+            insert into station_forecast (day, minimum, maximum, gust, rain, hail, sun, said_on) values
             <foreach collection="days" item="each" separator=",">
-                (#{each.day}, #{each.minimum}, #{each.maximum}, #{each.gust}, #{each.rain}, #{each.hail}, #{each.sun})
+                (#{each.day}, #{each.minimum}, #{each.maximum}, #{each.gust}, #{each.rain}, #{each.hail}, #{each.sun},
+                    #{saidOn})
             </foreach>
             </script>
             """)
-    void insertForecast(@Param("days") List<ForecastDay> days);
+    void insertForecast(@Param("days") List<ForecastDay> days, @Param("saidOn") LocalDate saidOn);
+
+    @Select("select max(said_on) from station_forecast")
+    LocalDate forecastSaidOn();
 
     @Select("""
             select day, minimum, maximum, gust, rain, hail, sun from station_forecast where day >= #{from} order by day
