@@ -16,5 +16,5 @@ globalThis.ResizeObserver ??= class {
   disconnect() {}
 };
 
-// The pages of tests have no layout that could be scrolled.
-Element.prototype.scrollIntoView = () => undefined;
+// There is no layout that could be scrolled either. Newer browsers answer with a promise, which no effect may hand on.
+Element.prototype.scrollIntoView = (() => Promise.resolve()) as unknown as () => void;

@@ -22,7 +22,9 @@ export function FoundingPage() {
   const index = STEPS.findIndex((step) => step.at === at);
   const here = useRef<HTMLLIElement>(null);
   // On a telephone the steps are wider than the page.
-  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [index, founding.isPending]);
+  useEffect(() => {
+    here.current?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [index, founding.isPending]);
   if (founding.isPending) return <Loading what={say('the nursery')} />;
   if (founding.isError) return <Trouble error={founding.error} retry={() => founding.refetch()} />;
   const step = STEPS[index];

@@ -61,7 +61,9 @@ function OnePlace({ pattern, added }: { pattern: PlacePattern; added: () => void
   const heated = pattern.day != null;
   const form = useRef<HTMLFormElement>(null);
   // What was picked opens below the list, on a telephone out of sight.
-  useEffect(() => form.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    form.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const [name, setName] = useState(pattern.name);
   const [day, setDay] = useState(pattern.day ?? pattern.gainByDay ?? 0);
   const [night, setNight] = useState(pattern.night ?? pattern.gainByNight ?? 0);

@@ -90,6 +90,8 @@ describe("a station's file", () => {
       firstDay: '2027-01-01',
       lastDay: '2027-01-04',
       faults: 70,
+      understood: { separator: 'COMMA', dates: 'YEAR_FIRST', unit: 'CELSIUS', columns: ['day', 'minimum', 'maximum'], day: 0, lowest: 1, highest: 2 },
+      firstDays: [],
       gaps: [{ from: '2027-01-02', to: '2027-01-03', days: 2 }],
       faultsListed: [{ line: 3, problem: 'The minimum 9.0 °C is above the maximum 2.0 °C: are they swapped?' }],
     };

@@ -2,15 +2,18 @@ import { useState } from 'react';
 import type { FileReport } from '../api/client';
 import { sendFile } from '../api/client';
 import { useChange } from '../api/queries';
+import { Choice } from '../look/Choice';
 import { Refusal } from '../look/States';
 import { dayOfYear } from '../words/days';
+import { degrees } from '../words/quantity';
 import { say } from '../words/say';
 
 /** A station's file: looked over first, every bad line told, and read in when that is wanted. */
 export function StationFile() {
   const [file, setFile] = useState<File>();
-  const send = useChange(({ chosen, take }: { chosen: File; take: boolean }) =>
-    sendFile<FileReport>(`/api/weather/file?take=${take}&file=${encodeURIComponent(chosen.name)}`, chosen),
+  const [otherwise, setOtherwise] = useState<Otherwise>({});
+  const send = useChange(({ chosen, take, layout }: { chosen: File; take: boolean; layout: Otherwise }) =>
+    sendFile<FileReport>(`/api/weather/file?${new URLSearchParams({ take: String(take), file: chosen.name, ...layout }).toString()}`, chosen),
   );
   const report = send.data;
   return (
@@ -18,7 +21,7 @@ export function StationFile() {
       <h2 className="mb-1">{say("Read a station's file in")}</h2>
       <p className="mb-2 text-sm text-pencil">
         {say(
-          'Comma-separated, UTF-8, with the columns day,minimum,maximum: 2027-04-15,-1.5,9.0 in °C. Its days take the place of those in the record.',
+          'As the station writes it: a line for each day with its lowest and highest, or for each reading. Its days take the place of those in the record.',
         )}{' '}
         <a className="trail" href="/api/weather/file" download>
           {say('Take the record out')}
@@ -32,7 +35,8 @@ export function StationFile() {
         onChange={(event) => {
           const chosen = event.target.files?.[0];
           setFile(chosen);
-          if (chosen) send.mutate({ chosen, take: false });
+          setOtherwise({});
+          if (chosen) send.mutate({ chosen, take: false, layout: {} });
           event.target.value = '';
         }}
       />
@@ -51,6 +55,16 @@ export function StationFile() {
               )}
               .
             </p>
+            {!report.taken && (
+              <Understood
+                report={report}
+                choose={(more) => {
+                  const layout = { ...otherwise, ...more };
+                  setOtherwise(layout);
+                  send.mutate({ chosen: file, take: false, layout });
+                }}
+              />
+            )}
             {report.faultsListed.length > 0 && (
               <ul className="max-h-48 overflow-y-auto border-l-4 border-brick pl-3" tabIndex={0} aria-label={say('Bad lines')}>
                 {report.faultsListed.map((fault) => (
@@ -75,7 +89,11 @@ export function StationFile() {
               </p>
             ) : (
               report.days > 0 && (
-                <button className="act act-main self-start" disabled={send.isPending} onClick={() => send.mutate({ chosen: file, take: true })}>
+                <button
+                  className="act act-main self-start"
+                  disabled={send.isPending}
+                  onClick={() => send.mutate({ chosen: file, take: true, layout: otherwise })}
+                >
                   {say('Read {days, plural, one {# good day} other {# good days}} in', { days: report.days })}
                 </button>
               )
@@ -84,5 +102,54 @@ export function StationFile() {
         )}
       </div>
     </section>
+  );
+}
+
+/** What was understood wrongly, by its name in the address. */
+type Otherwise = Record<string, string>;
+
+const UNITS: [string, string][] = [
+  ['CELSIUS', '°C'],
+  ['FAHRENHEIT', '°F'],
+  ['TENTHS_OF_CELSIUS', say('tenths of °C')],
+];
+const DATES: [string, string][] = [
+  ['YEAR_FIRST', say('year, month, day')],
+  ['DAY_FIRST', say('day, month, year')],
+  ['MONTH_FIRST', say('month, day, year')],
+];
+
+/** How the file was read: every part can be chosen otherwise, and the first days show what comes of it. */
+function Understood({ report, choose }: { report: FileReport; choose: (more: Otherwise) => void }) {
+  const { understood } = report;
+  const columns = understood.columns.map((name, index): [string, string] => [String(index), name]);
+  const one = (name: string, key: string, value: number | string | null | undefined, choices: [string, string][]) => (
+    <Choice name={name} value={String(value)} choices={choices} choose={(chosen) => choose({ [key]: chosen })} />
+  );
+  return (
+    <fieldset className="border-l-4 border-dusk pl-3">
+      <legend className="font-semibold">
+        {understood.reading == null ? say('Understood: one line a day') : say('Understood: one line a reading, summed up by day')}
+      </legend>
+      <div className="flex flex-wrap gap-x-4">
+        {one(say('days in'), 'day', understood.day, columns)}
+        {one(say('written'), 'dates', understood.dates, DATES)}
+        {understood.reading != null && one(say('readings in'), 'reading', understood.reading, columns)}
+        {understood.lowest != null && one(say('lowest in'), 'lowest', understood.lowest, columns)}
+        {understood.highest != null && one(say('highest in'), 'highest', understood.highest, columns)}
+        {one(say('counted in'), 'unit', understood.unit, UNITS)}
+      </div>
+      {report.firstDays.length > 0 && (
+        <p>
+          {say('So it begins: {days}.', {
+            days: report.firstDays
+              .map((day) =>
+                say('{day} {minimum} to {maximum}', { day: dayOfYear(day.day), minimum: degrees(day.minimum), maximum: degrees(day.maximum) }),
+              )
+              .join('; '),
+          })}
+        </p>
+      )}
+    </fieldset>
   );
 }

@@ -52,6 +52,17 @@ const report = (more: Partial<FileReport> = {}): FileReport => ({
   faults: 0,
   faultsListed: [],
   gaps: [],
+  understood: {
+    separator: 'COMMA',
+    dates: 'DAY_FIRST',
+    unit: 'CELSIUS',
+    columns: ['Date', 'Low', 'High'],
+    day: 0,
+    lowest: 1,
+    highest: 2,
+    reading: null,
+  },
+  firstDays: [],
   taken: false,
   ...more,
 });

@@ -59,7 +59,18 @@ class FilesTest {
                 .isEqualTo(-5);
         file("/api/weather/file?take=true&file=s.csv", "day;minimum;maximum\n".getBytes(StandardCharsets.UTF_8))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.detail", containsString("semicolons")));
+                .andExpect(jsonPath("$.detail", containsString("No line of this file holds a day")));
+        String american = "Date;Low;High\n12/26/2026;20;30\n12/28/2026;24;31\n";
+        file("/api/weather/file?take=false&file=s.csv", american.getBytes(StandardCharsets.UTF_8))
+                .andExpect(jsonPath("$.understood.dates").value("MONTH_FIRST"))
+                .andExpect(jsonPath("$.understood.unit").value("CELSIUS"));
+        file("/api/weather/file?take=false&unit=FAHRENHEIT&file=s.csv", american.getBytes(StandardCharsets.UTF_8))
+                .andExpect(jsonPath("$.firstDays[0].day").value("2026-12-26"))
+                .andExpect(jsonPath("$.firstDays[0].minimum").value(-6.67));
+        file("/api/weather/file?take=false&unit=KELVIN&file=s.csv", american.getBytes(StandardCharsets.UTF_8))
+                .andExpect(status().is4xxClientError());
+        file("/api/weather/file?take=false&lowest=99&file=s.csv", american.getBytes(StandardCharsets.UTF_8))
+                .andExpect(status().isOk());
         nursery.get(nursery.hand, "/api/weather").andExpect(jsonPath("$.years", greaterThan(20)));
     }
 

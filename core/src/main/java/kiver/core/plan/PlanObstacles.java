@@ -72,7 +72,8 @@ final class PlanObstacles {
         } else if (path.winter()
                 .filter(winter -> winter.mostLeaves() <= path.leavesWanted())
                 .isPresent()) {
-            found.add(new Obstacle.SeedAfterWinter((int) Math.round(path.winter().get().mostLeaves())));
+            found.add(new Obstacle.SeedAfterWinter(
+                    (int) Math.round(path.winter().get().mostLeaves())));
         } else if (path.leavesLimit() <= path.leavesWanted()) {
             found.add(new Obstacle.CellTooSmall(path.leavesLimit(), leavesWanted));
         } else if (spreads.of(Milestones::emerged).isEmpty()) {

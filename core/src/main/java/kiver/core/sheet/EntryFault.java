@@ -51,8 +51,14 @@ public sealed interface EntryFault {
     /** The columns are not separated by commas. */
     record SeparatedBy(Separator separator) implements EntryFault {}
 
-    /** The temperatures are in degrees Fahrenheit. */
-    record LooksFahrenheit() implements EntryFault {}
+    /** Of a day's hours too few were read to believe its lowest and highest. */
+    record TooFewHours(LocalDate day, int hours) implements EntryFault {}
+
+    /** No line holds a day. */
+    record NoDays() implements EntryFault {}
+
+    /** The thermometer said the same all day, or the same for days on end. */
+    record Stuck(LocalDate day) implements EntryFault {}
 
     /** What may stand between columns. */
     enum Separator {

@@ -144,7 +144,7 @@ class SecurityConfiguration {
                         .hasAnyRole(PROPAGATOR, BENCH_HAND)
                         .anyRequest()
                         .permitAll())
-                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/readings"))
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/readings", "/api/forecast"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->
                         failures.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))

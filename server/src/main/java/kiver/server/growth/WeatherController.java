@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import kiver.core.sheet.SheetFault;
@@ -19,6 +20,7 @@ import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.Daylight;
+import kiver.core.weather.StationLayout;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.StationSheet;
 import kiver.server.clock.NurseryClock;
@@ -44,6 +46,9 @@ class WeatherController {
 
     /** More bad lines than this are counted, not listed. */
     private static final int FAULTS_LISTED = 60;
+
+    /** Days shown as they were understood. */
+    private static final int DAYS_SHOWN = 3;
 
     private final WeatherBook weather;
     private final ClimateBook climate;
@@ -138,7 +143,61 @@ class WeatherController {
             int faults,
             List<FaultView> faultsListed,
             List<GapView> gaps,
+            FileLayout understood,
+            List<WeatherDay> firstDays,
             boolean taken) {}
+
+    /**
+     * How a file was understood; what is wrong is chosen again.
+     *
+     * @param columns their names, or numbers where there is no heading
+     * @param day column, counted from 0
+     * @param lowest column; nothing where rows are readings
+     * @param highest column
+     * @param reading column of readings; nothing where a row is a day
+     */
+    record FileLayout(
+            StationLayout.Separator separator,
+            StationLayout.DateOrder dates,
+            StationLayout.Unit unit,
+            List<String> columns,
+            int day,
+            @Nullable Integer lowest,
+            @Nullable Integer highest,
+            @Nullable Integer reading) {
+
+        static FileLayout of(StationLayout layout) {
+            return new FileLayout(
+                    layout.separator(),
+                    layout.dates(),
+                    layout.unit(),
+                    layout.columns(),
+                    layout.day(),
+                    layout.lowest().orElse(null),
+                    layout.highest().orElse(null),
+                    layout.reading().orElse(null));
+        }
+    }
+
+    /** What somebody chose otherwise than it was understood. */
+    record ChosenLayout(
+            @Nullable StationLayout.DateOrder dates,
+            @Nullable StationLayout.Unit unit,
+            @Nullable Integer day,
+            @Nullable Integer lowest,
+            @Nullable Integer highest,
+            @Nullable Integer reading) {
+
+        StationLayout.Chosen chosen() {
+            return new StationLayout.Chosen(
+                    Optional.ofNullable(dates),
+                    Optional.ofNullable(unit),
+                    Optional.ofNullable(day),
+                    Optional.ofNullable(lowest),
+                    Optional.ofNullable(highest),
+                    Optional.ofNullable(reading));
+        }
+    }
 
     @GetMapping("/api/weather")
     WeatherView weather() {
@@ -194,11 +253,13 @@ class WeatherController {
      *
      * @param file name
      * @param take whether to read it in
+     * @param chosen what was understood wrongly
      * @param bytes of the file
      */
     @PostMapping(value = "/api/weather/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    FileReport readIn(@RequestParam String file, @RequestParam boolean take, @RequestBody byte[] bytes) {
-        StationSheet sheet = StationSheet.read(file, bytes, clock.today());
+    FileReport readIn(
+            @RequestParam String file, @RequestParam boolean take, ChosenLayout chosen, @RequestBody byte[] bytes) {
+        StationSheet sheet = StationSheet.read(file, bytes, clock.today(), chosen.chosen());
         if (take) {
             StationRecord record = seasons.record();
             if (sheet.days().isEmpty()) {
@@ -232,6 +293,11 @@ class WeatherController {
                         .toList(),
                 sheet.gaps().stream()
                         .map(gap -> new GapView(gap.from(), gap.to(), gap.days()))
+                        .toList(),
+                FileLayout.of(sheet.layout()),
+                days.stream()
+                        .limit(DAYS_SHOWN)
+                        .map(day -> day(day, sheet.days().get(day), false))
                         .toList(),
                 take);
     }
