@@ -39,7 +39,7 @@ export function HowItCameAbout({ batch }: { batch: BatchView }) {
             <th scope="row">
               {say('Ready in time and not past their best')}
               <span className="block text-pencil">
-                {say('ready {ready}; wanted {target}. Each past year of the station’s record is one way the weather may go.', {
+                {say('ready {ready}; wanted {target}. Each past year, measured or estimated, is one way the weather may go.', {
                   ready: spreadWords(summary.dates.ready ?? undefined),
                   target: dayWords(summary.dates.target),
                 })}{' '}

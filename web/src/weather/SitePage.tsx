@@ -55,7 +55,9 @@ export function SitePage() {
         />
         <table className="h-fit w-full text-left text-sm">
           <caption className="pb-1 text-left font-semibold">
-            {say('At the plants, in {seasons} seasons on record', { seasons: lightFrost.seasons })}
+            {site.data.estimated
+              ? say('At the plants, in {seasons} seasons, most of them estimated', { seasons: lightFrost.seasons })
+              : say('At the plants, in {seasons} seasons on record', { seasons: lightFrost.seasons })}
           </caption>
           <thead className="text-pencil">
             <tr>

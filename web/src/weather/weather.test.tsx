@@ -162,6 +162,7 @@ describe('a site', () => {
     altitude: 1120,
     protection: 'in the open',
     offset: -3.4,
+    estimated: false,
     lightFrost: frost(0),
     hardFrost: frost(-2, { autumn: undefined }),
     crops: [

@@ -20,4 +20,4 @@ delete from station_forecast where exists (select from nursery where not demo);
 
 -- The nursery's day begins at its own midnight.
 alter table nursery add column time_zone text not null default 'UTC' check (time_zone <> '');
-update nursery set time_zone = current_setting('TimeZone');
+update nursery set time_zone = current_setting('TimeZone') where current_setting('TimeZone') ~ '^[A-Z][A-Za-z]+/[A-Za-z/_+-]+$';

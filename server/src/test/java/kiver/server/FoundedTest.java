@@ -148,7 +148,9 @@ class FoundedTest {
         String choices = text("/api/choices");
         int site = JsonPath.read(choices, "$.sites[0].id");
         // The same dates by the way that plans go: the record's thirty seasons at a site of the same height.
-        assertNear(JsonPath.read(text("/api/sites/" + site), "$.lightFrost.spring.middle"), "09-05", 12);
+        String frost = text("/api/sites/" + site);
+        assertNear(JsonPath.read(frost, "$.lightFrost.spring.middle"), "09-05", 12);
+        assertThat(JsonPath.<Boolean>read(frost, "$.estimated")).isTrue();
     }
 
     private static void assertNear(String day, String told, int days) {

@@ -16,10 +16,11 @@ import java.util.regex.Pattern;
 record StationMoment(LocalDate day, Optional<Integer> hour) {
 
     private static final Pattern YEAR_FIRST =
-            Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})(?:[T ]+(\\d{1,2}):?\\d{0,2}.*)?");
-    private static final Pattern WITHOUT_MARKS = Pattern.compile("(\\d{4})(\\d{2})(\\d{2})(?:[T ]?(\\d{2})\\d{0,4})?");
+            Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})(?:[T\\s]+(\\d{1,2}):?\\d{0,2}.*)?");
+    private static final Pattern WITHOUT_MARKS =
+            Pattern.compile("(\\d{4})(\\d{2})(\\d{2})(?:[T\\s]?(\\d{2})\\d{0,4})?");
     private static final Pattern YEAR_LAST = Pattern.compile(
-            "(\\d{1,2})([-/.])(\\d{1,2})[-/.](\\d{4}|\\d{2})\\.?(?:[T ,]+(\\d{1,2}):\\d{2}.*?([ap]m)?)?");
+            "(\\d{1,2})([-/.])(\\d{1,2})[-/.](\\d{4}|\\d{2})\\.?(?:[T,\\s]+(\\d{1,2}):\\d{2}.*?([ap]m)?)?");
     private static final Pattern TIME = Pattern.compile("(\\d{1,2}):\\d{2}.*?([ap]m)?");
 
     private static final int CENTURY = 2000;
@@ -69,12 +70,7 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
     }
 
     private static String clean(String text) {
-        return text.strip()
-                .toLowerCase(Locale.ROOT)
-                .replace('t', 'T')
-                .replace("am", " am")
-                .replace("pm", " pm")
-                .strip();
+        return text.strip().toLowerCase(Locale.ROOT).replace('t', 'T');
     }
 
     private static Optional<StationMoment> moment(String year, String month, String day, Optional<Integer> hour) {

@@ -3,10 +3,9 @@ package kiver.core.weather;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
@@ -33,6 +32,9 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
 
     /** Tenths of °C lie beyond this on most days, whole degrees never. */
     private static final double TENTHS_HALF = 60;
+
+    /** The same file twice has two lines for each day; readings have at least one every six hours. */
+    private static final int MOST_ROWS_A_DAY = 3;
 
     private static final double HALF = 0.5;
     private static final int MOST_MONTHS = 12;
@@ -191,9 +193,7 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
 
         private boolean manyADay(int day, StationLayout.DateOrder order) {
             List<LocalDate> days = days(day, order);
-            Map<LocalDate, Integer> rowsOf = new HashMap<>();
-            days.forEach(each -> rowsOf.merge(each, 1, Integer::sum));
-            return rowsOf.values().stream().filter(count -> count > 2).count() > HALF * rowsOf.size();
+            return days.size() > MOST_ROWS_A_DAY * new HashSet<>(days).size();
         }
 
         private int reading(List<Integer> numbers) {

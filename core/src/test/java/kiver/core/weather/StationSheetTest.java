@@ -122,6 +122,16 @@ class StationSheetTest {
     }
 
     @Test
+    void hoursOfTheMorningAndTheEvening() {
+        String text = IntStream.range(0, 24)
+                .mapToObj(hour ->
+                        "4/1/27 %d:05 %s,%d".formatted(hour % 12 == 0 ? 12 : hour % 12, hour < 12 ? "AM" : "PM", hour))
+                .collect(Collectors.joining("\n", "Time,Outdoor\n", "\n4/13/27 1:00 PM,3\n"));
+        StationSheet sheet = read(text);
+        assertThat(sheet.days()).containsOnlyKeys(FIRST).containsEntry(FIRST, new DailyRange(0, 23));
+    }
+
+    @Test
     void daysThatCouldBeMonthsAreTakenInTheOrderInWhichTheyFollow() {
         StationSheet american = read("date,min,max\n1/1/2027,1,5\n1/2/2027,2,6\n1/3/2027,3,7\n1/4/2027,1,4\n");
         assertThat(american.layout().dates()).isEqualTo(StationLayout.DateOrder.MONTH_FIRST);

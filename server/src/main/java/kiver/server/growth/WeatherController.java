@@ -103,6 +103,9 @@ class WeatherController {
     @PutMapping("/api/weather/position")
     @Transactional
     public void move(@Valid @RequestBody Position position) {
+        if (clock.nursery().orElseThrow().demo()) {
+            throw new Refusal("", Said.of("The demonstration's valley stays where it is."));
+        }
         boolean otherHalf = position.latitude() >= 0 != clock.latitude() >= 0;
         ZoneId zone = position.timeZone() == null ? clock.zone() : TimeZones.named(position.timeZone());
         clock.move(position.latitude(), position.altitude(), zone);

@@ -11,6 +11,7 @@ import kiver.core.order.FrostDates;
 import kiver.core.order.OutdoorSeason;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
+import kiver.server.weather.WeatherBook;
 import kiver.server.wording.Said;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,9 +29,11 @@ class SiteController {
     private final OrderBook orders;
     private final OutdoorsBook outdoors;
     private final CropBook crops;
+    private final WeatherBook weather;
     private final NurseryClock clock;
 
-    SiteController(OrderBook orders, OutdoorsBook outdoors, CropBook crops, NurseryClock clock) {
+    SiteController(OrderBook orders, OutdoorsBook outdoors, CropBook crops, WeatherBook weather, NurseryClock clock) {
+        this.weather = weather;
         this.orders = orders;
         this.outdoors = outdoors;
         this.crops = crops;
@@ -58,7 +61,11 @@ class SiteController {
             @Nullable LocalDate ruleForSowing,
             @Nullable LocalDate ruleForPlanting) {}
 
-    /** A site with its frost. */
+    /**
+     * A site with its frost.
+     *
+     * @param estimated whether most of the seasons on record were not measured
+     */
     record SiteView(
             long id,
             String grower,
@@ -68,6 +75,7 @@ class SiteController {
             double offset,
             FrostView lightFrost,
             FrostView hardFrost,
+            boolean estimated,
             List<CropOutdoors> crops) {}
 
     @GetMapping("/api/sites/{id}")
@@ -89,6 +97,7 @@ class SiteController {
                 outdoors.climate(site).offset(),
                 frost(site, LIGHT_FROST, today),
                 frost(site, HARD_FROST, today),
+                weather.isMostlyEstimated(),
                 shown.stream().map(each -> outdoors(each, site, today)).toList());
     }
 

@@ -41,6 +41,11 @@ public class WeatherBook {
         return mapper.isLastDayEstimated();
     }
 
+    /** Whether most of the record was never measured. */
+    public boolean isMostlyEstimated() {
+        return mapper.isMostlyEstimated();
+    }
+
     /** Only the demonstration has the station that is simulated; elsewhere it would be taken for a measurement. */
     private boolean hasStation() {
         return clock.nursery().map(Nursery::demo).orElse(true);

@@ -53,6 +53,9 @@ interface WeatherMapper {
     @Select("select coalesce((select source = 'ESTIMATED' from station_day order by day desc limit 1), false)")
     boolean isLastDayEstimated();
 
+    @Select("select coalesce(avg((source = 'ESTIMATED')::int) > 0.5, false) from station_day")
+    boolean isMostlyEstimated();
+
     /** Estimated days from a day on. */
     @Select("select day from station_day where source = 'ESTIMATED' and day >= #{from}")
     List<LocalDate> estimated(@Param("from") LocalDate from);

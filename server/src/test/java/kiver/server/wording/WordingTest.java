@@ -408,6 +408,15 @@ class WordingTest {
                         new EntryFault.SeparatedBy(EntryFault.Separator.SEMICOLONS),
                         "The columns are separated by semicolons. Save the file separated by commas, with decimal points."),
                 Arguments.of(
+                        new EntryFault.TooFewHours(TODAY, 1),
+                        "Of Thu 15 Apr only 1 hour was read: too few to know its lowest and highest."),
+                Arguments.of(
+                        new EntryFault.Stuck(TODAY),
+                        "The thermometer said the same all Thu 15 Apr, or the same for days on end: it was stuck."),
+                Arguments.of(
+                        new EntryFault.NoDays(),
+                        "No line of this file holds a day beside other figures. A station's file has a line for each day, or for each reading."),
+                Arguments.of(
                         new EntryFault.NeverMeasured(-2, 75),
                         "From -2.0 to 75.0 °C was never measured on Earth. Is this in °F, or a slip?"));
     }
