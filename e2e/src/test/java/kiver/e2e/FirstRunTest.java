@@ -164,9 +164,9 @@ class FirstRunTest {
             founder.press("Add this place");
             assertThat(page.getByText("There so far: Lit shelf, Cold frame")).isVisible();
             founder.on("Seed packets");
-            founder.packet("Kale", "Hill Curl", "400");
+            founder.packet("Curly kale", "Hill Curl", "400");
             founder.on("Growers and sites");
-            founder.press("Add our own beds, at 130 ft");
+            founder.press("Add our own beds");
             assertThat(page.getByText("There so far: Hill nursery: Own beds")).isVisible();
             founder.on("People");
             founder.on("the first plan");
@@ -200,10 +200,10 @@ class FirstRunTest {
             founder.place("Sheltered yard");
             screen.requireAccessible();
             founder.on("Seed packets");
-            founder.packet("Kale", "Lake Curl", "400");
+            founder.packet("Curly kale", "Lake Curl", "400");
             screen.requireAccessible();
             founder.on("Growers and sites");
-            founder.press("Add our own beds, at 120 m");
+            founder.press("Add our own beds");
             screen.open("/nursery");
             assertThat(next).containsText("Everything is there for a first plan");
             next.getByRole(AriaRole.LINK).click();
