@@ -266,7 +266,8 @@ class SeasonAtTheDeskTest {
             page.navigate("/weather");
             Locator file = page.getByLabel("Station file");
             file.setInputFiles(payload("day;minimum;maximum\n2027-01-01;1;5\n"));
-            assertThat(page.getByText("So it begins: 1 Jan 2027 1.0 °C to 5.0 °C.")).isVisible();
+            assertThat(page.getByText("So it begins: 1 Jan 2027 1.0 °C to 5.0 °C."))
+                    .isVisible();
             file.setInputFiles(payload("variety;seeds\nHill Curl;40\n"));
             assertThat(page.getByText("No line of this file holds a day")).isVisible();
             file.setInputFiles(payload("day,minimum,maximum\n2027-01-01,1.5,5\n2027-01-02,9,2\n2027-01-04,-3,2\n"));
