@@ -4,7 +4,8 @@ import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
-import { deviceTimeZone, whereIAm } from '../weather/here';
+import { deviceTimeZone } from '../weather/here';
+import { TakeHere } from '../weather/TakeHere';
 import { altitudeTyped, altitudeUnit, typedAltitude, typedNumber } from '../words/quantity';
 import { say } from '../words/say';
 import { AMERICAN, METRIC, speakFromNowOn, speech } from '../words/speech';
@@ -14,7 +15,6 @@ const EMPTY = { nursery: '', name: '', email: '', password: '', latitude: '', al
 /** The first page of a new nursery: makes the propagator's account and says where the nursery lies; the rest can wait. */
 export function FirstRun() {
   const [typed, setTyped] = useState(EMPTY);
-  const [refused, setRefused] = useState<string>();
   const setUp = useChange(async (entry: typeof EMPTY) => {
     await answered(
       api.POST('/api/setup', {
@@ -73,26 +73,15 @@ export function FirstRun() {
             {entry('altitude', 'text', 'off')}
           </Field>
         </div>
-        <button
-          type="button"
-          className="act self-start"
-          onClick={() =>
-            whereIAm().then(
-              (here) => {
-                setRefused(undefined);
-                setTyped({
-                  ...typed,
-                  latitude: String(here.latitude),
-                  altitude: here.altitude === undefined ? typed.altitude : altitudeTyped(here.altitude),
-                });
-              },
-              (why: unknown) => setRefused((why as Error).message),
-            )
+        <TakeHere
+          take={(here) =>
+            setTyped({
+              ...typed,
+              latitude: String(here.latitude),
+              altitude: here.altitude === undefined ? typed.altitude : altitudeTyped(here.altitude),
+            })
           }
-        >
-          {say('Take it from this device')}
-        </button>
-        <Refusal message={refused} />
+        />
         <Field name={say('Your name')} hint={say('the propagator: takes orders, plans and releases')} problem={setUp.error?.problemAt('name')}>
           {entry('name', 'text', 'name')}
         </Field>

@@ -9,7 +9,8 @@ import { Refusal } from '../look/States';
 import { addDays, daysBetween, shortMonth } from '../words/days';
 import { altitudeTyped, altitudeUnit, typedAltitude, typedNumber } from '../words/quantity';
 import { say } from '../words/say';
-import { deviceTimeZone, whereIAm } from './here';
+import { deviceTimeZone } from './here';
+import { TakeHere } from './TakeHere';
 
 /** A latitude in words. */
 export const degreesWords = (latitude: number) =>
@@ -24,7 +25,6 @@ interface Entry {
 /** Where the nursery lies, with the length of its days drawn; what was estimated for another place is worked out anew. */
 export function Position({ latitude, altitude, timeZone, kept }: Entry & { kept?: () => void }) {
   const [typed, setTyped] = useState({ latitude: String(latitude), altitude: altitudeTyped(altitude), timeZone });
-  const [refused, setRefused] = useState<string>();
   const move = useChange((entry: Entry) => answered(api.PUT('/api/weather/position', { body: entry })));
   const asked = useDeferredValue(typedNumber(typed.latitude));
   const changed = typed.latitude !== String(latitude) || typed.altitude !== altitudeTyped(altitude) || typed.timeZone !== timeZone;
@@ -45,26 +45,15 @@ export function Position({ latitude, altitude, timeZone, kept }: Entry & { kept?
           );
         }}
       >
-        <button
-          type="button"
-          className="act self-start"
-          onClick={() =>
-            whereIAm().then(
-              (here) => {
-                setRefused(undefined);
-                setTyped({
-                  latitude: String(here.latitude),
-                  altitude: here.altitude === undefined ? typed.altitude : altitudeTyped(here.altitude),
-                  timeZone: deviceTimeZone(),
-                });
-              },
-              (why: unknown) => setRefused((why as Error).message),
-            )
+        <TakeHere
+          take={(here) =>
+            setTyped({
+              latitude: String(here.latitude),
+              altitude: here.altitude === undefined ? typed.altitude : altitudeTyped(here.altitude),
+              timeZone: deviceTimeZone(),
+            })
           }
-        >
-          {say('Take it from this device')}
-        </button>
-        <Refusal message={refused} />
+        />
         <div className="grid grid-cols-2 items-start gap-3">
           <Field name={say('Latitude')} hint={say('degrees, south negative')} problem={move.error?.problemAt('latitude')}>
             <Input className="entry" value={typed.latitude} onChange={(event) => setTyped({ ...typed, latitude: event.target.value })} />
