@@ -6,6 +6,7 @@ import { outbox } from './bench/useOutbox';
 import { Frame } from './shell/Frame';
 import { Away, Loading } from './look/States';
 import { TodayPage } from './today/TodayPage';
+import { standOn } from './words/days';
 import { say } from './words/say';
 import { speakFromNowOn } from './words/speech';
 
@@ -76,6 +77,7 @@ export function App() {
   }, [person, speech, session.isFetchedAfterMount]);
   if (session.isPending) return <Loading what="Kiver" />;
   if (session.isError && !session.data) return <Away error={session.error} />;
+  standOn(session.data.today);
   if (session.data.needsFirstAccount)
     return (
       <Suspense>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { wishIn } from '../order/typedLine';
-import { addDays, beginsWeek, dayOfYear, dayWords, daysBetween, longDay, spreadWords, weekOf } from './days';
+import { addDays, beginsWeek, dayOfYear, dayWords, daysBetween, longDay, spreadWords, standOn, weekOf } from './days';
 import { chanceWords, trayWords } from './phrases';
 import { METRIC, speech } from './speech';
 
@@ -9,6 +9,13 @@ describe('dates', () => {
     expect(dayWords('2027-04-29')).toBe('Thu 29 Apr');
     expect(longDay('2027-04-29')).toBe('Thursday 29 April 2027');
     expect(dayOfYear('2027-04-29')).toBe('29 Apr 2027');
+  });
+
+  it('carry their year where another day of that name lies nearer', () => {
+    standOn('2027-04-15');
+    expect(dayWords('2027-10-29')).toBe('Fri 29 Oct');
+    expect(dayWords('2028-04-12')).toBe('Wed 12 Apr 2028');
+    expect(dayWords('2026-04-16')).toBe('Thu 16 Apr 2026');
   });
 
   it('begin their week where the reader does', () => {

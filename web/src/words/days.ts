@@ -3,6 +3,7 @@ import { say } from './say';
 import { locale, speech } from './speech';
 
 const DAY = formatter({ weekday: 'short', day: 'numeric', month: 'short' });
+const DAY_AND_YEAR = formatter({ weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 const SHORT = formatter({ day: 'numeric', month: 'short' });
 const LONG = formatter({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 const MONTH = formatter({ month: 'long', year: 'numeric' });
@@ -28,8 +29,19 @@ export function toDate(day: string): Date {
 /** Whether a text is a day as it stands in addresses and entries: 2027-04-29. */
 export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(toDate(text).getTime());
 
-/** "Thu 29 Apr" */
-export const dayWords = (day: string): string => DAY(day);
+/** So many days from today a day without its year would be taken for the nearer one of that name. */
+const DAYS_UNTIL_THE_YEAR_IS_SAID = 300;
+
+let standsOn: string | undefined;
+
+/** Says on which day whoever reads stands. */
+export function standOn(today: string): void {
+  standsOn = today;
+}
+
+/** "Thu 29 Apr"; nearly a year away "Wed 12 Apr 2028" */
+export const dayWords = (day: string): string =>
+  standsOn !== undefined && Math.abs(daysBetween(standsOn, day)) > DAYS_UNTIL_THE_YEAR_IS_SAID ? DAY_AND_YEAR(day) : DAY(day);
 
 /** "29 Apr" */
 export const shortDay = (day: string): string => SHORT(day);

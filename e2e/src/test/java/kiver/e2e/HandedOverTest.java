@@ -134,7 +134,7 @@ class HandedOverTest {
 
     @Test
     @Order(5)
-    void whatWouldStandOverWinterIsSaidBeforeItIsOrdered() {
+    void plantsThatStandOverWinterAreOrderedAndSaidWithTheirBatch() {
         try (Screen screen = Screen.desk(nursery).signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
             screen.open("/orders/new");
@@ -150,6 +150,15 @@ class HandedOverTest {
             Locator winter = region(page, "Over winter");
             assertThat(winter).containsText("less than a leaf a month");
             assertThat(winter).containsText("cover them or bring them in");
+            screen.requireAccessible();
+            page.getByRole(AriaRole.BUTTON, named("Take the order for 40 plants"))
+                    .click();
+            page.waitForURL(Pattern.compile("/orders/\\d+$"));
+            page.getByRole(AriaRole.LINK, named(Pattern.compile("batch \\d+", Pattern.CASE_INSENSITIVE)))
+                    .first()
+                    .click();
+            page.waitForURL(Pattern.compile("/batches/\\d+$"));
+            assertThat(page.getByText("Stands over winter, cold, until")).isVisible();
             screen.requireAccessible();
         }
     }
