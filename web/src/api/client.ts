@@ -82,6 +82,7 @@ export type ClimateView = Schemas['ClimateView'];
 export type ClimateEntry = Schemas['ClimateEntry'];
 export type PlacePattern = Schemas['PatternView'];
 export type Founding = Schemas['FoundingView'];
+export type CopyView = Schemas['CopyView'];
 export type PacketTaken = Schemas['PacketTaken'];
 export type FileReport = Schemas['FileReport'];
 export type SiteView = Schemas['SiteView'];

@@ -10,6 +10,7 @@ import { altitude } from '../words/quantity';
 import { say } from '../words/say';
 import { Devices } from './Devices';
 import { AddLot, AddPerson, AddPlaceByHand, AddSite, AddVariety } from './forms';
+import { KeptSafe } from './KeptSafe';
 import { OnPapers } from './OnPapers';
 import { PlacePatterns } from './PlacePatterns';
 import { STEPS } from './steps';
@@ -104,6 +105,7 @@ export function NurseryPage() {
       <div className="mt-6">
         <OnPapers />
         <Devices choices={choices.data} />
+        <KeptSafe />
       </div>
     </>
   );

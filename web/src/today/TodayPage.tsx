@@ -16,6 +16,7 @@ import { Stop } from './Stop';
 import { NotesOfEarlierYears } from '../learning/Notes';
 import { isOpen } from './TaskRow';
 import { degrees } from '../words/quantity';
+import { CopyWarning } from './CopyWarning';
 import { NextStep } from './NextStep';
 import { say } from '../words/say';
 import { told } from '../words/told';
@@ -75,6 +76,7 @@ export function TodayPage() {
         </p>
       )}
       <NextStep />
+      <CopyWarning />
       <Evening tasks={round.data.evening} />
       <SeedToGo seed={round.data.seedToGo} />
       {moved.data && moved.data.length > 0 && (

@@ -32,6 +32,7 @@ class ServerStructureTest {
             "print",
             "clock",
             "account",
+            "backup",
             "message",
             "sheet",
             "weather",

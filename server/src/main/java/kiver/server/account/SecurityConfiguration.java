@@ -89,7 +89,7 @@ class SecurityConfiguration {
                                 "/api/weather/**",
                                 "/api/reschedule/**")
                         .hasRole(PROPAGATOR)
-                        .requestMatchers("/api/founding")
+                        .requestMatchers("/api/founding", "/api/safekeeping/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(
                                 HttpMethod.PUT,

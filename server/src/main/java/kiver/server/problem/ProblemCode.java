@@ -28,7 +28,9 @@ public enum ProblemCode {
     /** Somebody else was changing the same thing; the request may be sent again. */
     CROSSED(HttpStatus.SERVICE_UNAVAILABLE),
     /** The database does not answer; the request may be sent again. */
-    DATABASE_AWAY(HttpStatus.SERVICE_UNAVAILABLE);
+    DATABASE_AWAY(HttpStatus.SERVICE_UNAVAILABLE),
+    /** There is no room on the disk; once there is, the request may be sent again. */
+    DISK_FULL(HttpStatus.SERVICE_UNAVAILABLE);
 
     private final HttpStatus status;
 

@@ -1,5 +1,6 @@
 package kiver.server.problem;
 
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
 import kiver.core.batch.ChangeRefused;
@@ -10,6 +11,7 @@ import kiver.server.wording.Wording;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.slf4j.MDC;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
@@ -33,6 +35,9 @@ import tools.jackson.databind.DatabindException;
 class ProblemHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+    /** As PostgreSQL numbers it. */
+    private static final String DISK_FULL = "53100";
 
     private final Wording wording;
 
@@ -177,6 +182,14 @@ class ProblemHandler {
     @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
     ProblemDetail databaseAway(Exception failure) {
         LOG.error("The database does not answer: {}", failure.getMessage());
+        if (NestedExceptionUtils.getRootCause(failure) instanceof SQLException cause
+                && DISK_FULL.equals(cause.getSQLState())) {
+            return numbered(
+                    ProblemCode.DISK_FULL,
+                    wording.say(
+                            Said.of(
+                                    "The disk of Kiver's machine is full. Nothing was saved; make room on it, then try again.")));
+        }
         return numbered(
                 ProblemCode.DATABASE_AWAY,
                 wording.say(
