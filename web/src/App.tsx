@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
+import { NewPassword } from './account/NewPassword';
 import { SignIn } from './account/SignIn';
 import { useSession } from './api/queries';
 import { outbox } from './bench/useOutbox';
@@ -61,6 +62,8 @@ const WeekPage = lazy(() => import('./today/WeekPage').then((room) => ({ default
 const WeatherPage = lazy(() => import('./weather/WeatherPage').then((room) => ({ default: room.WeatherPage })));
 const SitePage = lazy(() => import('./weather/SitePage').then((room) => ({ default: room.SitePage })));
 
+const NEW_PASSWORD = '/new-password/';
+
 /** Which page is shown to whom. What each may see and do is decided by the server. */
 export function App() {
   const session = useSession();
@@ -84,6 +87,7 @@ export function App() {
         <FirstRun />
       </Suspense>
     );
+  if (window.location.pathname.startsWith(NEW_PASSWORD)) return <NewPassword code={window.location.pathname.slice(NEW_PASSWORD.length)} />;
   if (!session.data.signedIn)
     return <SignIn session={session.data} code={window.location.pathname.startsWith('/g/') ? window.location.pathname.slice(3) : ''} />;
   if (session.data.role === 'GROWER') {

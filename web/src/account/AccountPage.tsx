@@ -6,6 +6,7 @@ import { useChange } from '../api/queries';
 import { Field } from '../look/Field';
 import { Refusal } from '../look/States';
 import { say } from '../words/say';
+import { SignedIn } from './SignedIn';
 import { SpeechForm } from './SpeechForm';
 
 /** Whoever is signed in: how they are spoken to, and their password. */
@@ -59,6 +60,7 @@ export function AccountPage({ session }: { session: SessionView }) {
           {change.isSuccess && <p role="status">{say('The password is changed.')}</p>}
         </form>
       </section>
+      <SignedIn />
     </div>
   );
 }

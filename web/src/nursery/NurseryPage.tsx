@@ -12,10 +12,9 @@ import { Devices } from './Devices';
 import { AddLot, AddPerson, AddPlaceByHand, AddSite, AddVariety } from './forms';
 import { KeptSafe } from './KeptSafe';
 import { OnPapers } from './OnPapers';
+import { People } from './People';
 import { PlacePatterns } from './PlacePatterns';
 import { STEPS } from './steps';
-
-const ROLES = { PROPAGATOR: say('propagator'), BENCH_HAND: say('bench hand'), GROWER: say('grower') };
 
 /** What the nursery is and has, line by line as in an inventory: each is looked at, added to and changed where it stands. */
 export function NurseryPage() {
@@ -95,8 +94,13 @@ export function NurseryPage() {
         </Part>
         <Part
           name={say('People who can sign in')}
-          there={people.data ? say('{people, plural, one {only you} other {# people}}', { people: people.data.length }) : ''}
-          things={people.data?.map((person) => `${person.name}, ${ROLES[person.role]}, ${person.email}`) ?? []}
+          there={
+            people.data
+              ? say('{people, plural, one {only you} other {# people}}', { people: people.data.filter((person) => !person.keptOut).length })
+              : ''
+          }
+          things={[]}
+          list={people.data && <People people={people.data} choices={choices.data} />}
         >
           <AddPerson choices={choices.data} />
         </Part>
@@ -130,7 +134,21 @@ function Line({ name, there, to }: { name: string; there: string; to: string }) 
   );
 }
 
-function Part({ name, there, sheet, things, children }: { name: string; there: string; sheet?: string; things: string[]; children: ReactNode }) {
+function Part({
+  name,
+  there,
+  sheet,
+  things,
+  list,
+  children,
+}: {
+  name: string;
+  there: string;
+  sheet?: string;
+  things: string[];
+  list?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <section aria-label={name}>
       <details>
@@ -140,7 +158,8 @@ function Part({ name, there, sheet, things, children }: { name: string; there: s
           <span className="trail">{say('Look, add')}</span>
         </summary>
         <div className="border-t border-rule bg-wash/40 px-4 py-3">
-          {things.length === 0 && <Nothing>{say('None yet.')}</Nothing>}
+          {list}
+          {!list && things.length === 0 && <Nothing>{say('None yet.')}</Nothing>}
           {things.length > 0 && (
             <ul className="max-h-64 overflow-y-auto sm:columns-2 lg:columns-3" tabIndex={0} aria-label={name}>
               {things.map((thing) => (

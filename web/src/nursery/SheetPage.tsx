@@ -7,6 +7,7 @@ import { useChange, useSheet } from '../api/queries';
 import { Field } from '../look/Field';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { Sheet } from '../look/Sheet';
+import { SheetChanges } from './SheetChanges';
 import { say } from '../words/say';
 
 const NAMES: Record<string, { title: string; find: string; add: string }> = {
@@ -18,6 +19,9 @@ const NAMES: Record<string, { title: string; find: string; add: string }> = {
   lots: { title: say('Seed lots'), find: say('Find a lot'), add: say('Add a lot') },
   rates: { title: say('What things cost'), find: say('Find a cost'), add: say('Add a row') },
 };
+
+/** The column of rows that can be retired. */
+const IN_USE = 'in_use';
 
 /** Something of which the nursery has many, row by row: changed here, read in from a file, taken out as one. */
 export function SheetPage() {
@@ -33,7 +37,11 @@ function Rows({ sheet }: { sheet: SheetView }) {
   const [editing, setEditing] = useState<string[]>();
   const { title, find, add } = NAMES[sheet.name] ?? { title: sheet.name, find: say('Find a row'), add: say('Add a row') };
   const words = search.toLowerCase().split(' ').filter(Boolean);
-  const shown = sheet.rows.filter((row) => words.every((word) => row.join(' ').toLowerCase().includes(word)));
+  const used = sheet.columns.findIndex((column) => column.name === IN_USE);
+  const retired = (row: string[]) => used >= 0 && row[used] === 'no';
+  const shown = sheet.rows
+    .filter((row) => words.every((word) => row.join(' ').toLowerCase().includes(word)))
+    .sort((one, other) => Number(retired(one)) - Number(retired(other)));
   const columns = sheet.columns.slice(0, 6);
   return (
     <>
@@ -76,7 +84,7 @@ function Rows({ sheet }: { sheet: SheetView }) {
           </thead>
           <tbody>
             {shown.map((row) => (
-              <tr key={row.slice(0, sheet.keys).join('/')} className="border-t border-rule">
+              <tr key={row.slice(0, sheet.keys).join('/')} className={`border-t border-rule ${retired(row) ? 'text-pencil' : ''}`}>
                 {columns.map((column, index) => (
                   <td key={column.name} className={`px-2 ${index === 0 ? 'font-semibold' : ''}`}>
                     {sheet.name === 'crops' && index === 1 ? (
@@ -86,6 +94,7 @@ function Rows({ sheet }: { sheet: SheetView }) {
                     ) : (
                       brief(row[index])
                     )}
+                    {index === 0 && retired(row) && <span className="font-normal">{say(', no longer used')}</span>}
                   </td>
                 ))}
                 <td className="text-right">
@@ -98,6 +107,7 @@ function Rows({ sheet }: { sheet: SheetView }) {
           </tbody>
         </table>
       </div>
+      <SheetChanges name={sheet.name} />
       <Sheet
         title={editing?.[0] ? say('Change {row}', { row: editing[0] }) : add}
         wide

@@ -45,6 +45,48 @@ describe('a sheet', () => {
     expect(calls.filter((call) => call.method === 'PUT').at(-1)?.body).toEqual({ entries: { name: 'Frames', slots: '52', for_emergence: 'no' } });
   });
 
+  it('shows what is no longer used below, and takes a change back', async () => {
+    let refuse = true;
+    const calls = fakeServer({
+      'GET /api/sheets/places': {
+        ...sheet,
+        columns: [...sheet.columns, { name: 'in_use', words: 'Still used', hint: '', choices: ['yes', 'no'] }],
+        rows: [
+          ['Frames', '50', 'no', 'no'],
+          ['Heat mat', '8', 'yes', 'yes'],
+        ],
+      },
+      'GET /api/sheets/places/changes': [
+        {
+          number: 4,
+          row: 'Heat mat',
+          by: 'Maro',
+          at: '2027-04-15T08:30:00',
+          added: false,
+          entries: [{ column: 'Trays it holds', before: '6', after: '8' }],
+          undone: false,
+        },
+        { number: 3, row: 'Frames', by: 'Maro', at: '2027-04-14T08:30:00', added: true, entries: [], undone: false },
+      ],
+      'POST /api/sheets/places/changes/4/undo': () =>
+        refuse
+          ? new Status(422, { detail: 'The row has been changed since.', errors: [{ field: '', message: 'The row has been changed since.' }] })
+          : {},
+    });
+    show(<SheetPage />, '/nursery/places', '/nursery/:name');
+    expect(await screen.findByText(', no longer used')).toBeTruthy();
+    expect(screen.getAllByRole('row')[1]!.textContent).toContain('Heat mat');
+    fireEvent.click(screen.getByText('What was changed here'));
+    const undo = await screen.findAllByRole('button', { name: /^Undo/ });
+    expect(undo).toHaveLength(1);
+    expect(screen.getByText(/Trays it holds: 6 → 8/)).toBeTruthy();
+    fireEvent.click(undo[0]!);
+    expect(await screen.findByText('The row has been changed since.')).toBeTruthy();
+    refuse = false;
+    fireEvent.click(undo[0]!);
+    await waitFor(() => expect(calls.filter((call) => call.method === 'POST')).toHaveLength(2));
+  });
+
   it('adds a row from an empty form', async () => {
     const calls = fakeServer({ 'GET /api/sheets/places': sheet, 'PUT /api/sheets/places/rows': {} });
     show(<SheetPage />, '/nursery/places', '/nursery/:name');

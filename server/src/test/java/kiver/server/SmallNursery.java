@@ -260,7 +260,7 @@ public class SmallNursery {
         return http.perform(MockMvcRequestBuilders.get(path).with(user(person)));
     }
 
-    private Person person(String email, Role role, Long ofGrower) {
+    Person person(String email, Role role, Long ofGrower) {
         accounts.insert(email, role.name(), "no password", role, ofGrower);
         var account = accounts.byEmail(email).orElseThrow();
         return new Person(account.id(), email, account.name(), "", role, ofGrower);

@@ -36,6 +36,11 @@ public record Account(
         @Nullable String linkCode,
         @Nullable LocalDate endsOn) {
 
+    /** Whether it cannot be used on a day any more. */
+    boolean hasEnded(LocalDate today) {
+        return endsOn != null && endsOn.isBefore(today);
+    }
+
     /** How they are spoken to. */
     public Speech speech() {
         return new Speech(language, temperature, length, volume, mass);

@@ -25,8 +25,23 @@ public interface AccountMapper {
     @Select("select " + COLUMNS + " from account where id = #{id}")
     Optional<Account> byId(@Param("id") long id);
 
-    @Select("select " + COLUMNS + " from account where ends_on is null order by name, id")
+    /** The people; what stands behind growers' links is nobody. */
+    @Select("select " + COLUMNS + " from account where email not like 'link-%@kiver.invalid' order by name, id")
     List<Account> all();
+
+    @Update("""
+            update account set email = lower(#{email}), name = #{name}, role = #{role}, grower_id = #{growerId}
+            where id = #{id}
+            """)
+    int change(
+            @Param("id") long id,
+            @Param("email") String email,
+            @Param("name") String name,
+            @Param("role") Role role,
+            @Param("growerId") @Nullable Long growerId);
+
+    @Update("update account set ends_on = #{last} where id = #{id}")
+    int end(@Param("id") long id, @Param("last") @Nullable LocalDate last);
 
     @Update("update account set password_hash = #{passwordHash} where id = #{id}")
     int setPassword(@Param("id") long id, @Param("passwordHash") String passwordHash);

@@ -46,7 +46,9 @@ class AccountStillStands extends OncePerRequestFilter {
         Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
         if (signedIn != null && signedIn.getPrincipal() instanceof Person person) {
             Optional<Account> account = accounts.byId(person.id());
-            if (account.isEmpty() || !person.isOf(account.get()) || hasEnded(account.get())) {
+            if (account.isEmpty()
+                    || !person.isOf(account.get())
+                    || account.get().hasEnded(clock.today())) {
                 HttpSession session = request.getSession(false);
                 if (session != null) {
                     session.invalidate();
@@ -69,10 +71,6 @@ class AccountStillStands extends OncePerRequestFilter {
             }
         }
         chain.doFilter(request, response);
-    }
-
-    private boolean hasEnded(Account account) {
-        return account.endsOn() != null && account.endsOn().isBefore(clock.today());
     }
 
     private static boolean madeBySomebodyElse(HttpServletRequest request, Person person) {

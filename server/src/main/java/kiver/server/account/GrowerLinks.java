@@ -2,7 +2,6 @@ package kiver.server.account;
 
 import java.security.SecureRandom;
 import java.time.LocalDate;
-import java.util.Locale;
 import java.util.Optional;
 import kiver.server.clock.NurseryClock;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -18,10 +17,6 @@ public class GrowerLinks {
 
     private static final int DAYS = 60;
 
-    /** Without letters and figures that are taken for one another: 16 of these are 78 bits. */
-    private static final String LETTERS = "ABCDEFGHJKLMNPQRTUVWXYZ2346789";
-
-    private static final int LENGTH = 16;
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private final AccountMapper accounts;
@@ -50,15 +45,12 @@ public class GrowerLinks {
     /** Makes a new one in the place of the one there is. */
     @Transactional
     public Link renew(long grower, String name) {
-        StringBuilder code = new StringBuilder();
-        for (int index = 0; index < LENGTH; index++) {
-            code.append(LETTERS.charAt(RANDOM.nextInt(LETTERS.length())));
-        }
+        String code = WrittenCode.fresh();
         accounts.insert(address(grower), name, unguessable(), Role.GROWER, grower);
         LocalDate until = clock.today().plusDays(DAYS);
-        accounts.setLink(address(grower), unguessable(), code.toString(), until);
+        accounts.setLink(address(grower), unguessable(), code, until);
         accounts.endCalendars(address(grower));
-        return new Link(written(code.toString()), until);
+        return new Link(WrittenCode.grouped(code), until);
     }
 
     /** Ends the link of a grower, and what was opened by it. */
@@ -70,14 +62,14 @@ public class GrowerLinks {
 
     /** Whom a code lets in. */
     Optional<Account> account(String typed) {
-        String code = typed.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
-        return accounts.byLink(code).filter(account -> open(account).isPresent());
+        return accounts.byLink(WrittenCode.typed(typed))
+                .filter(account -> open(account).isPresent());
     }
 
     private Optional<Link> open(Account account) {
         return Optional.ofNullable(account.linkCode())
                 .filter(code -> account.endsOn() != null && !account.endsOn().isBefore(clock.today()))
-                .map(code -> new Link(written(code), account.endsOn()));
+                .map(code -> new Link(WrittenCode.grouped(code), account.endsOn()));
     }
 
     /** The last address part is kept free of real ones (RFC 2606). */
@@ -89,9 +81,5 @@ public class GrowerLinks {
         byte[] bytes = new byte[32];
         RANDOM.nextBytes(bytes);
         return encoder.encode(java.util.HexFormat.of().formatHex(bytes));
-    }
-
-    private static String written(String code) {
-        return code.replaceAll("(.{4})(?=.)", "$1-");
     }
 }

@@ -44,14 +44,19 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(calls -> calls.dispatcherTypeMatchers(
                                 DispatcherType.ERROR, DispatcherType.FORWARD)
                         .permitAll()
-                        .requestMatchers("/api/session", "/api/session/link", "/api/setup", "/actuator/health/**")
+                        .requestMatchers(
+                                "/api/session",
+                                "/api/session/link",
+                                "/api/session/reset",
+                                "/api/setup",
+                                "/actuator/health/**")
                         .permitAll()
                         .requestMatchers("/api/session/**")
                         .authenticated()
                         .requestMatchers("/actuator/**")
                         .denyAll()
                         .requestMatchers(
-                                "/api/people",
+                                "/api/people/**",
                                 "/api/nursery",
                                 "/api/growers/**",
                                 "/api/messages/**",
@@ -89,6 +94,8 @@ class SecurityConfiguration {
                                 "/api/weather/**",
                                 "/api/reschedule/**")
                         .hasRole(PROPAGATOR)
+                        .requestMatchers(HttpMethod.DELETE, "/api/people/**")
+                        .hasRole(PROPAGATOR)
                         .requestMatchers("/api/founding", "/api/safekeeping/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(
@@ -100,6 +107,7 @@ class SecurityConfiguration {
                                 "/api/lessons/**",
                                 "/api/loading/**",
                                 "/api/places/**",
+                                "/api/people/**",
                                 "/api/crops/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(
@@ -118,7 +126,7 @@ class SecurityConfiguration {
                                 "/api/lessons/**",
                                 "/api/trials",
                                 "/api/devices/*/withdrawals",
-                                "/api/people",
+                                "/api/people/**",
                                 "/api/nursery",
                                 "/api/places",
                                 "/api/varieties",
@@ -186,9 +194,11 @@ class SecurityConfiguration {
     }
 
     @Bean
-    AuthenticationManager authenticationManager(AccountMapper accounts, PasswordEncoder encoder) {
-        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(email ->
-                accounts.byEmail(email).map(Person::of).orElseThrow(() -> new UsernameNotFoundException("unknown")));
+    AuthenticationManager authenticationManager(AccountMapper accounts, PasswordEncoder encoder, NurseryClock clock) {
+        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(email -> accounts.byEmail(email)
+                .filter(account -> !account.hasEnded(clock.today()))
+                .map(Person::of)
+                .orElseThrow(() -> new UsernameNotFoundException("unknown")));
         provider.setPasswordEncoder(encoder);
         return new ProviderManager(provider);
     }

@@ -53,6 +53,7 @@ class SessionController {
     private final NurseryClock clock;
     private final SignInAttempts attempts;
     private final GrowerLinks links;
+    private final PasswordResets resets;
 
     SessionController(
             AuthenticationManager authentication,
@@ -61,7 +62,8 @@ class SessionController {
             PasswordEncoder encoder,
             NurseryClock clock,
             SignInAttempts attempts,
-            GrowerLinks links) {
+            GrowerLinks links,
+            PasswordResets resets) {
         this.authentication = authentication;
         this.contexts = contexts;
         this.accounts = accounts;
@@ -69,6 +71,7 @@ class SessionController {
         this.clock = clock;
         this.attempts = attempts;
         this.links = links;
+        this.resets = resets;
     }
 
     /** Who is signed in, and what the first page needs to know. */
@@ -192,6 +195,46 @@ class SessionController {
         return session(person);
     }
 
+    /** A code that was given out for a new password, and that password. */
+    record ResetEntry(
+            @NotBlank(message = "Enter the code.") @Size(max = 60, message = "A code has 16 letters and figures.")
+            String code,
+
+            @NotBlank(message = "Choose a password.") @Size(min = 10, max = 200, message = "Use 10 letters or more.")
+            String password) {}
+
+    /** Chooses a new password by a code, and signs in; wherever else one was signed in, that ends. */
+    @PostMapping("/api/session/reset")
+    SessionView byReset(
+            @Valid @RequestBody ResetEntry typed, HttpServletRequest request, HttpServletResponse response) {
+        String key = "reset from " + request.getRemoteAddr();
+        requireNotTooSoon(key, request);
+        Account account = resets.whose(typed.code())
+                .filter(each -> !each.hasEnded(clock.today()))
+                .orElseThrow(() -> {
+                    attempts.failed(key, request.getRemoteAddr());
+                    return usedUp();
+                });
+        Passwords.requireUnguessable(typed.password(), account.email(), account.name());
+        if (!resets.use(typed.code(), account.id(), encoder.encode(typed.password()))) {
+            throw usedUp();
+        }
+        attempts.succeeded(key, request.getRemoteAddr());
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        Person person = Person.of(accounts.byId(account.id()).orElseThrow()).withoutPassword();
+        keepSignedIn(person, request, response);
+        return session(person);
+    }
+
+    private static Refusal usedUp() {
+        return new Refusal(
+                "code",
+                Said.of(
+                        "This code opens nothing, or no longer; each is good once, for two days. Ask your propagator for a new one."));
+    }
+
     private void requireNotTooSoon(String email, HttpServletRequest request) {
         Duration wait = attempts.toWait(email, request.getRemoteAddr());
         if (!wait.isZero()) {
@@ -208,6 +251,7 @@ class SessionController {
                 UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+        OpenSessions.note(request);
     }
 
     /** A password kept in an older way is kept in the present one from now on. */

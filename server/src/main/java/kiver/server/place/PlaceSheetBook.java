@@ -71,6 +71,11 @@ class PlaceSheetBook implements SheetBook {
     }
 
     @Override
+    public boolean mayRetire() {
+        return false;
+    }
+
+    @Override
     public List<SheetRow> rows() {
         return places.placesWithCautions().stream().map(this::row).toList();
     }

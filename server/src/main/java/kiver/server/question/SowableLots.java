@@ -56,7 +56,7 @@ class SowableLots {
         Optional<Site> site = asked.sites().stream().findFirst().map(orders::site);
         List<Answered.SowableLot> lots = new ArrayList<>();
         int nothing = 0;
-        for (SeedLot lot : seeds.lots()) {
+        for (SeedLot lot : seeds.lotsInUse()) {
             if (lot.seedsLeft() == 0
                     || !(asked.varieties().isEmpty() || asked.varieties().contains(lot.varietyId()))) {
                 continue;

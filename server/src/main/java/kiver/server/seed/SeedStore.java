@@ -13,6 +13,7 @@ import kiver.core.seed.PacketSays;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
+import kiver.server.sheet.Retired;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
@@ -21,6 +22,7 @@ import org.springframework.stereotype.Component;
 public class SeedStore {
 
     private final SeedLotMapper mapper;
+    private final Retired retired;
     private final Revisions revisions;
     private volatile KeptLots kept = KeptLots.of("", List.of(), List.of());
 
@@ -37,7 +39,8 @@ public class SeedStore {
         }
     }
 
-    SeedStore(SeedLotMapper mapper, Revisions revisions) {
+    SeedStore(SeedLotMapper mapper, Revisions revisions, Retired retired) {
+        this.retired = retired;
         this.revisions = revisions;
         this.mapper = mapper;
     }
@@ -60,9 +63,14 @@ public class SeedStore {
         return present;
     }
 
-    /** The lots of a variety, newest test first. */
+    /** Those that may still be sown from. */
+    public List<SeedLot> lotsInUse() {
+        return lots().stream().filter(lot -> !retired.is("lots", lot.code())).toList();
+    }
+
+    /** The lots of a variety that may still be sown from, newest test first. */
     public List<SeedLot> lotsOf(long varietyId) {
-        return lots().stream()
+        return lotsInUse().stream()
                 .filter(lot -> lot.varietyId() == varietyId)
                 .sorted(Comparator.comparing(SeedLot::testedOn).reversed().thenComparing(SeedLot::code))
                 .toList();

@@ -19,6 +19,11 @@ public interface SheetBook {
             columns = List.copyOf(columns);
         }
 
+        /** What tells a row apart, in the order of its columns. */
+        public List<String> key(SheetRow row) {
+            return names().subList(0, keys).stream().map(row::text).toList();
+        }
+
         /** The names of the columns. */
         public List<String> names() {
             return columns.stream().map(Column::name).toList();
@@ -32,6 +37,11 @@ public interface SheetBook {
 
     /** What this sheet is like. */
     Shape shape();
+
+    /** Whether its rows can be said to be no longer used. */
+    default boolean mayRetire() {
+        return true;
+    }
 
     /** All rows in their order. */
     List<SheetRow> rows();

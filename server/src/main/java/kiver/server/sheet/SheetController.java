@@ -4,21 +4,21 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.EntryFault;
 import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.account.Person;
 import kiver.server.problem.FaultyFile;
 import kiver.server.problem.FieldProblem;
-import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.ColumnWords;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -35,14 +35,16 @@ class SheetController {
     /** Without it spreadsheet programs take a file for one in their own old alphabet, and umlauts come out wrong. */
     private static final String BYTE_ORDER_MARK = "\uFEFF";
 
-    private final Map<String, SheetBook> books = new TreeMap<>();
+    private final Sheets sheets;
+    private final SheetHistory history;
     private final SheetLocks locks;
     private final ColumnWords words;
 
-    SheetController(List<SheetBook> all, SheetLocks locks, ColumnWords words) {
+    SheetController(Sheets sheets, SheetHistory history, SheetLocks locks, ColumnWords words) {
+        this.sheets = sheets;
+        this.history = history;
         this.locks = locks;
         this.words = words;
-        all.forEach(book -> books.put(book.shape().name(), book));
     }
 
     /** A sheet with its columns. */
@@ -66,7 +68,7 @@ class SheetController {
 
     @GetMapping("/api/sheets/{name}")
     SheetView sheet(@PathVariable String name) {
-        SheetBook book = book(name);
+        SheetBook book = sheets.named(name);
         return new SheetView(
                 name,
                 book.shape().keys(),
@@ -80,7 +82,7 @@ class SheetController {
 
     @GetMapping("/api/sheets/{name}/file")
     ResponseEntity<byte[]> file(@PathVariable String name) {
-        SheetBook book = book(name);
+        SheetBook book = sheets.named(name);
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
@@ -90,28 +92,35 @@ class SheetController {
 
     @PutMapping("/api/sheets/{name}/rows")
     @Transactional
-    public void put(@PathVariable String name, @RequestBody RowEntry entry) {
-        SheetBook book = book(name);
+    public void put(@PathVariable String name, @RequestBody RowEntry entry, @AuthenticationPrincipal Person person) {
+        SheetBook book = sheets.named(name);
         if (entry.entries() == null || entry.entries().containsValue(null)) {
             throw new Refusal("entries", Said.of("The row is not whole; a column may be empty but not missing."));
         }
         locks.lock();
+        Map<String, Map<String, String>> before = SheetHistory.rowsByKey(book);
         try {
             book.put(new SheetRow(entry.entries()));
         } catch (IllegalArgumentException wrong) {
             EntryFault fault = EntryRefused.faultOf(wrong);
             throw new Refusal(columnOf(fault), Said.of((Record) fault));
         }
+        history.keep(book, before, person.id(), null);
     }
 
     /** Reads a whole file in, or nothing of it. */
     @PostMapping(value = "/api/sheets/{name}/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @Transactional
-    public ReadIn readIn(@PathVariable String name, @RequestParam String file, @RequestBody byte[] bytes) {
-        SheetBook book = book(name);
+    public ReadIn readIn(
+            @PathVariable String name,
+            @RequestParam String file,
+            @RequestBody byte[] bytes,
+            @AuthenticationPrincipal Person person) {
+        SheetBook book = sheets.named(name);
         locks.lock();
         List<SheetText.Line> lines = SheetText.lines(
                 file, SheetText.decoded(file, bytes), book.shape().required());
+        Map<String, Map<String, String>> before = SheetHistory.rowsByKey(book);
         List<FieldProblem> faults = new ArrayList<>();
         for (SheetText.Line line : lines) {
             try {
@@ -125,15 +134,8 @@ class SheetController {
         if (!faults.isEmpty()) {
             throw new FaultyFile(faults);
         }
+        history.keep(book, before, person.id(), null);
         return new ReadIn(lines.size());
-    }
-
-    private SheetBook book(String name) {
-        SheetBook book = books.get(name);
-        if (book == null) {
-            throw new NotFound(Said.of("There is no sheet {name}.").with("name", name));
-        }
-        return book;
     }
 
     private static FieldProblem atLine(long line, Said problem) {

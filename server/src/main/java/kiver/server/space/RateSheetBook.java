@@ -28,6 +28,11 @@ class RateSheetBook implements SheetBook {
     }
 
     @Override
+    public boolean mayRetire() {
+        return false;
+    }
+
+    @Override
     public List<SheetRow> rows() {
         return rates.all().stream()
                 .map(rate -> SheetText.row(SHAPE.names(), rate.code(), rate.words(), rate.value()))

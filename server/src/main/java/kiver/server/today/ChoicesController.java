@@ -1,6 +1,8 @@
 package kiver.server.today;
 
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.crop.Container;
@@ -18,6 +20,7 @@ import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.place.PlaceBook;
 import kiver.server.seed.SeedStore;
+import kiver.server.sheet.Retired;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -30,13 +33,21 @@ class ChoicesController {
     private final SeedStore seeds;
     private final PlaceBook places;
     private final ProgrammeBook programmes;
+    private final Retired retired;
 
-    ChoicesController(OrderBook orders, CropBook crops, SeedStore seeds, PlaceBook places, ProgrammeBook programmes) {
+    ChoicesController(
+            OrderBook orders,
+            CropBook crops,
+            SeedStore seeds,
+            PlaceBook places,
+            ProgrammeBook programmes,
+            Retired retired) {
         this.orders = orders;
         this.crops = crops;
         this.seeds = seeds;
         this.places = places;
         this.programmes = programmes;
+        this.retired = retired;
     }
 
     /** A crop. */
@@ -74,15 +85,21 @@ class ChoicesController {
     Choices choices() {
         return new Choices(
                 orders.growers(),
-                orders.sites(),
+                sites(),
                 crops.crops().stream()
+                        .filter(crop -> !retired.is("crops", crop.code().written()))
                         .map(crop -> new CropChoice(crop.code(), crop.name()))
                         .toList(),
                 crops.varieties().stream()
+                        .filter(variety -> !retired.is("varieties", variety.name()))
                         .map(variety -> choice(variety, crops.cropOf(variety)))
                         .toList(),
-                crops.containers().stream().map(ChoicesController::choice).toList(),
-                seeds.lots().stream()
+                crops.containers().stream()
+                        .filter(container ->
+                                !retired.is("containers", container.code().written()))
+                        .map(ChoicesController::choice)
+                        .toList(),
+                seeds.lotsInUse().stream()
                         .map(lot -> new LotChoice(
                                 lot.id().number(),
                                 lot.code(),
@@ -97,6 +114,13 @@ class ChoicesController {
                         .toList(),
                 List.of(LossReason.values()),
                 List.of(NameDoubt.values()));
+    }
+
+    private List<Site> sites() {
+        Map<Long, String> growers = orders.growers().stream().collect(Collectors.toMap(Grower::id, Grower::name));
+        return orders.sites().stream()
+                .filter(site -> !retired.is("sites", growers.getOrDefault(site.growerId(), ""), site.name()))
+                .toList();
     }
 
     private static VarietyChoice choice(Variety variety, Crop crop) {
