@@ -84,6 +84,7 @@ export type PlacePattern = Schemas['PatternView'];
 export type Founding = Schemas['FoundingView'];
 export type PersonView = Schemas['PersonView'];
 export type ResetView = Schemas['ResetView'];
+export type SheetReading = Schemas['SheetReading'];
 export type RowChange = Schemas['RowChange'];
 export type CopyView = Schemas['CopyView'];
 export type PacketTaken = Schemas['PacketTaken'];

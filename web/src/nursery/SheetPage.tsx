@@ -2,11 +2,12 @@ import { Input, Select } from '@headlessui/react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { SheetView } from '../api/client';
-import { answered, api, sendFile } from '../api/client';
+import { answered, api } from '../api/client';
 import { useChange, useSheet } from '../api/queries';
 import { Field } from '../look/Field';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
 import { Sheet } from '../look/Sheet';
+import { ReadIn } from './ReadIn';
 import { SheetChanges } from './SheetChanges';
 import { say } from '../words/say';
 
@@ -66,7 +67,7 @@ function Rows({ sheet }: { sheet: SheetView }) {
           </button>
         )}
       </div>
-      <Files sheet={sheet} />
+      <ReadIn sheet={sheet} />
       {shown.length === 0 && <Nothing>{say('Nothing fits.')}</Nothing>}
       <div className="board relative overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
         <table className="w-full text-left text-sm">
@@ -123,52 +124,6 @@ function Rows({ sheet }: { sheet: SheetView }) {
 /** A fitted figure with so many digits as mean something; the whole is in the row's form. */
 function brief(value: string | undefined): string | undefined {
   return value && /^-?\d{1,4}\.\d{2,}$/.test(value) && Math.abs(Number(value)) >= 1 ? Number(value).toFixed(1) : value;
-}
-
-/** Out as a file and in from one; a file with faults changes nothing, and each is told by its line. */
-function Files({ sheet }: { sheet: SheetView }) {
-  const send = useChange((file: File) => sendFile<{ rows: number }>(`/api/sheets/${sheet.name}/file?file=${encodeURIComponent(file.name)}`, file));
-  return (
-    <div className="mb-3 text-sm">
-      <p className="flex flex-wrap items-center gap-x-5">
-        <a className="trail flex min-h-11 items-center" href={`/api/sheets/${sheet.name}/file`} download>
-          {say('Take out as a file')}
-        </a>
-        <label className="trail flex min-h-11 cursor-pointer items-center focus-within:outline-3">
-          {say('Read a file in')}
-          <input
-            type="file"
-            className="sr-only"
-            accept=".csv,text/csv"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) send.mutate(file);
-              event.target.value = '';
-            }}
-          />
-        </label>
-        <span className="text-pencil">
-          {say('comma-separated, with the same columns; rows of the same {columns} are put in place of those here', {
-            columns: sheet.columns
-              .slice(0, sheet.keys)
-              .map((column) => column.words.toLowerCase())
-              .join(say(' and ')),
-          })}
-        </span>
-      </p>
-      {send.data && <p role="status">{say('{rows, plural, one {# row} other {# rows}} read in.', { rows: send.data.rows })}</p>}
-      {send.error && (
-        <div role="alert" className="border-l-4 border-brick bg-brick-wash p-3 text-brick">
-          <p className="font-semibold">{say('Nothing was read in.')}</p>
-          <ul>
-            {(send.error.problems.length > 0 ? send.error.problems : [{ field: '', message: send.error.message }]).map((problem) => (
-              <li key={problem.message}>{problem.message}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-    </div>
-  );
 }
 
 function RowForm({ sheet, row, done }: { sheet: SheetView; row: string[]; done: () => void }) {

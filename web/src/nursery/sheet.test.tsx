@@ -98,30 +98,70 @@ describe('a sheet', () => {
     expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ entries: { name: 'New frame', slots: '', for_emergence: 'yes' } });
   });
 
-  it('reads a file in, or tells every fault of it by its line', async () => {
-    let faulty = true;
-    fakeServer({
+  const reading = {
+    taken: false,
+    pages: ['Notes', 'Places'],
+    page: 1,
+    headings: ['Room', 'Trays'],
+    columns: [
+      { name: 'name', words: 'Name', mayLack: false, column: 0, first: ['Mat', 'Shelf'] },
+      { name: 'slots', words: 'Trays it holds', mayLack: false, column: 1, first: ['8', 'many'] },
+      { name: 'for_emergence', words: 'For coming up', mayLack: false, first: [] },
+    ],
+    remembered: false,
+    dates: 'YEAR_FIRST',
+    mark: 'POINT',
+    rows: 2,
+    added: 1,
+    changed: 0,
+    faulty: 1,
+    faults: [{ line: 3, problem: 'slots is “many”; it must be a number.' }],
+  };
+
+  it('is filled from a file that is looked over first: what is wrong is told by its line, columns are chosen otherwise', async () => {
+    let good = false;
+    const calls = fakeServer({
       'GET /api/sheets/places': sheet,
-      'POST /api/sheets/places/file': () =>
-        faulty
-          ? new Status(422, {
-              detail: 'x',
-              errors: [
-                { field: 'line 3', message: 'Line 3: slots is empty.' },
-                { field: 'line 5', message: 'Line 5: name is empty.' },
-              ],
-            })
-          : { rows: 2 },
+      'POST /api/sheets/places/file': ({ path }: { path: string }) =>
+        path.includes('take=true')
+          ? { ...reading, taken: true, faulty: 0, faults: [] }
+          : good
+            ? {
+                ...reading,
+                faulty: 0,
+                faults: [],
+                columns: [...reading.columns.slice(0, 2), { name: 'for_emergence', words: 'For coming up', mayLack: false, same: 'yes', first: [] }],
+              }
+            : reading,
     });
     show(<SheetPage />, '/nursery/places', '/nursery/:name');
     const input = await screen.findByLabelText('Read a file in');
     fireEvent.change(input, { target: { files: [file('name\n')] } });
+    expect(await screen.findByText(/Line 3: slots is “many”/)).toBeTruthy();
+    expect(screen.getByText('Mat · Shelf')).toBeTruthy();
+    const take = () => screen.getByRole('button', { name: 'Read 2 rows in' });
+    expect(take()).toHaveProperty('disabled', true);
+    good = true;
+    fireEvent.change(screen.getByLabelText('For coming up'), { target: { value: 'same' } });
+    const same = screen.getByLabelText('For coming up, the same for all rows');
+    fireEvent.change(same, { target: { value: 'yes' } });
+    fireEvent.blur(same);
+    await waitFor(() => expect(take()).toHaveProperty('disabled', false));
+    expect(decodeURIComponent(calls.filter((call) => call.method === 'POST').at(-1)!.path)).toContain('"for_emergence":{"same":"yes"}');
+    fireEvent.click(take());
+    expect(await screen.findByText('2 rows read in: 1 new, 0 changed.')).toBeTruthy();
+    expect(calls.filter((call) => call.path.includes('take=true'))).toHaveLength(1);
+  });
+
+  it('says what is no table at all', async () => {
+    fakeServer({
+      'GET /api/sheets/places': sheet,
+      'POST /api/sheets/places/file': new Status(422, { detail: 'x', errors: [{ field: 'file', message: 'Save it as CSV.' }] }),
+    });
+    show(<SheetPage />, '/nursery/places', '/nursery/:name');
+    fireEvent.change(await screen.findByLabelText('Read a file in'), { target: { files: [file('x')] } });
     expect(await screen.findByText('Nothing was read in.')).toBeTruthy();
-    expect(screen.getByText('Line 3: slots is empty.')).toBeTruthy();
-    expect(screen.getByText('Line 5: name is empty.')).toBeTruthy();
-    faulty = false;
-    fireEvent.change(input, { target: { files: [file('name\n')] } });
-    expect(await screen.findByText('2 rows read in.')).toBeTruthy();
+    expect(screen.getByText('Save it as CSV.')).toBeTruthy();
   });
 });
 

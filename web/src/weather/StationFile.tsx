@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { FileReport } from '../api/client';
 import { sendFile } from '../api/client';
 import { useChange } from '../api/queries';
-import { Choice } from '../look/Choice';
+import { NamedChoice } from '../look/NamedChoice';
 import { Refusal } from '../look/States';
 import { dayOfYear } from '../words/days';
 import { degrees } from '../words/quantity';
@@ -124,7 +124,7 @@ function Understood({ report, choose }: { report: FileReport; choose: (more: Oth
   const { understood } = report;
   const columns = understood.columns.map((name, index): [string, string] => [String(index), name]);
   const one = (name: string, key: string, value: number | string | null | undefined, choices: [string, string][]) => (
-    <Choice name={name} value={String(value)} choices={choices} choose={(chosen) => choose({ [key]: chosen })} />
+    <NamedChoice name={name} value={String(value)} choices={choices} choose={(chosen) => choose({ [key]: chosen })} />
   );
   return (
     <fieldset className="border-l-4 border-dusk pl-3">

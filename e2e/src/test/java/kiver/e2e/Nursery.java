@@ -180,6 +180,11 @@ abstract class Nursery implements AutoCloseable {
                             String.valueOf(port),
                             "KIVER_LIBRARY",
                             ROOT.resolve("library").toString(),
+                            "KIVER_BACKUPS",
+                            ROOT.resolve("target")
+                                    .resolve("copies")
+                                    .resolve(String.valueOf(port))
+                                    .toString(),
                             "KIVER_DEMO",
                             "true"));
             Process process = builder.start();

@@ -142,7 +142,8 @@ public final class SheetText {
         return formula ? "'" + entry : entry;
     }
 
-    private static String asItWas(String entry) {
+    /** An entry without the apostrophe that {@link #written} put before what a spreadsheet would take for a formula. */
+    static String asItWas(String entry) {
         return entry.length() > 1 && entry.charAt(0) == '\'' && "=+-@\t\r'".indexOf(entry.charAt(1)) >= 0
                 ? entry.substring(1)
                 : entry;

@@ -1,8 +1,10 @@
 package kiver.core.weather;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import kiver.core.sheet.DateOrder;
 
 /**
  * How a station's file is laid out: as it was understood from the file itself, or as somebody chose.
@@ -40,16 +42,12 @@ public record StationLayout(
             this.character = character;
         }
 
-        char character() {
-            return character;
+        static Separator of(char character) {
+            return Arrays.stream(values())
+                    .filter(each -> each.character == character)
+                    .findFirst()
+                    .orElse(COMMA);
         }
-    }
-
-    /** In which order a day is written: 2027-04-15, 15.4.2027 or 4/15/2027. */
-    public enum DateOrder {
-        YEAR_FIRST,
-        DAY_FIRST,
-        MONTH_FIRST
     }
 
     /** What temperatures are counted in. */

@@ -15,6 +15,8 @@ import kiver.core.sheet.EntryFault;
 import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.FaultySheetException;
 import kiver.core.sheet.SheetFault;
+import kiver.core.sheet.TextTable;
+import kiver.core.sheet.WrittenMoment;
 
 /**
  * A station's days out of a file as it comes: one row a day, or readings that are summed up. Reads what is right and lists what
@@ -83,7 +85,7 @@ public record StationSheet(
     private static final class Reading {
         private final String file;
         private final StationLayout layout;
-        private final List<StationRows.Row> rows;
+        private final List<TextTable.Row> rows;
         private final LocalDate today;
         private final TreeMap<LocalDate, DailyRange> days = new TreeMap<>();
         private final Map<LocalDate, Long> lineOf = new HashMap<>();
@@ -115,14 +117,14 @@ public record StationSheet(
             }
         }
 
-        private LocalDate dayOf(StationRows.Row row) {
+        private LocalDate dayOf(TextTable.Row row) {
             String written = row.cell(layout.day());
-            return StationMoment.of(written, layout.dates())
+            return WrittenMoment.of(written, layout.dates())
                     .orElseThrow(() -> new EntryRefused(new EntryFault.NotADay(name(layout.day()), written)))
                     .day();
         }
 
-        private void day(StationRows.Row row) {
+        private void day(TextTable.Row row) {
             int low = layout.lowest().orElseThrow();
             int high = layout.highest().orElseThrow();
             if (StationRows.isNothing(row.cell(low)) && StationRows.isNothing(row.cell(high))) {
@@ -140,7 +142,7 @@ public record StationSheet(
             lineOf.put(day, line);
         }
 
-        private double celsius(StationRows.Row row, int column) {
+        private double celsius(TextTable.Row row, int column) {
             String written = row.cell(column);
             require(!StationRows.isNothing(written), new EntryFault.Empty(name(column)));
             double value = StationRows.number(written)
@@ -167,7 +169,7 @@ public record StationSheet(
         private void sumUp() {
             Map<LocalDate, Summed> sums = new TreeMap<>();
             int column = layout.reading().orElseThrow();
-            for (StationRows.Row row : rows) {
+            for (TextTable.Row row : rows) {
                 if (StationRows.isNothing(row.cell(column))) {
                     continue;
                 }
@@ -187,11 +189,11 @@ public record StationSheet(
             }));
         }
 
-        private int hour(StationRows.Row row) {
+        private int hour(TextTable.Row row) {
             String written = row.cell(layout.day());
             return layout.time()
-                    .flatMap(column -> StationMoment.hourOf(row.cell(column)))
-                    .or(() -> StationMoment.of(written, layout.dates()).flatMap(StationMoment::hour))
+                    .flatMap(column -> WrittenMoment.hourOf(row.cell(column)))
+                    .or(() -> WrittenMoment.of(written, layout.dates()).flatMap(WrittenMoment::hour))
                     .orElseThrow(() -> new EntryRefused(new EntryFault.NotADay(name(layout.day()), written)));
         }
 

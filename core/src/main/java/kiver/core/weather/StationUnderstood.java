@@ -10,9 +10,12 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kiver.core.sheet.DateOrder;
 import kiver.core.sheet.EntryFault;
 import kiver.core.sheet.FaultySheetException;
 import kiver.core.sheet.SheetFault;
+import kiver.core.sheet.TextTable;
+import kiver.core.sheet.WrittenMoment;
 
 /**
  * Understands how a station's file is laid out, from its heading where there is one and from what stands in its columns.
@@ -20,7 +23,7 @@ import kiver.core.sheet.SheetFault;
  * @param layout as it was understood or chosen
  * @param data rows below the heading
  */
-record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
+record StationUnderstood(StationLayout layout, List<TextTable.Row> data) {
 
     private static final int ROWS_LOOKED_AT = 400;
 
@@ -54,8 +57,8 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
         private final String file;
         private final StationRows rows;
         private final StationLayout.Chosen chosen;
-        private final List<StationRows.Row> data;
-        private final List<StationRows.Row> looked;
+        private final List<TextTable.Row> data;
+        private final List<TextTable.Row> looked;
         private final List<String> names;
         private final String preface;
 
@@ -89,10 +92,10 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
 
         StationUnderstood understood() {
             int day = chosen.day().filter(this::isColumn).orElseGet(this::dayColumn);
-            StationLayout.DateOrder order = chosen.dates().orElseGet(() -> order(day));
+            DateOrder order = chosen.dates().orElseGet(() -> order(day));
             Optional<Integer> time = columns()
                     .filter(column -> column != day
-                            && share(column, cell -> StationMoment.hourOf(cell).isPresent()))
+                            && share(column, cell -> WrittenMoment.hourOf(cell).isPresent()))
                     .findFirst();
             List<Integer> numbers = columns()
                     .filter(column -> column != day
@@ -129,10 +132,10 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
             return column >= 0 && column < names.size();
         }
 
-        private static boolean isData(StationRows.Row row) {
+        private static boolean isData(TextTable.Row row) {
             boolean day = row.cells().stream()
-                    .anyMatch(cell -> StationMoment.of(cell, StationLayout.DateOrder.DAY_FIRST)
-                            .or(() -> StationMoment.of(cell, StationLayout.DateOrder.MONTH_FIRST))
+                    .anyMatch(cell -> WrittenMoment.of(cell, DateOrder.DAY_FIRST)
+                            .or(() -> WrittenMoment.of(cell, DateOrder.MONTH_FIRST))
                             .isPresent());
             return day && row.cells().size() > 1;
         }
@@ -149,33 +152,33 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
             return columns()
                     .filter(column -> share(
                             column,
-                            cell -> StationMoment.of(cell, StationLayout.DateOrder.DAY_FIRST)
-                                    .or(() -> StationMoment.of(cell, StationLayout.DateOrder.MONTH_FIRST))
+                            cell -> WrittenMoment.of(cell, DateOrder.DAY_FIRST)
+                                    .or(() -> WrittenMoment.of(cell, DateOrder.MONTH_FIRST))
                                     .isPresent()))
                     .findFirst()
                     .orElseThrow(this::noDays);
         }
 
         /** By what cannot be a month; where everything could be one, by the order in which days follow each other. */
-        private StationLayout.DateOrder order(int day) {
-            List<StationMoment.Parts> parts = looked.stream()
-                    .flatMap(row -> StationMoment.parts(row.cell(day)).stream())
+        private DateOrder order(int day) {
+            List<WrittenMoment.Parts> parts = looked.stream()
+                    .flatMap(row -> WrittenMoment.parts(row.cell(day)).stream())
                     .toList();
             if (parts.isEmpty()) {
-                return StationLayout.DateOrder.YEAR_FIRST;
+                return DateOrder.YEAR_FIRST;
             }
             if (parts.stream().anyMatch(each -> each.first() > MOST_MONTHS)) {
-                return StationLayout.DateOrder.DAY_FIRST;
+                return DateOrder.DAY_FIRST;
             }
             if (parts.stream().anyMatch(each -> each.second() > MOST_MONTHS)) {
-                return StationLayout.DateOrder.MONTH_FIRST;
+                return DateOrder.MONTH_FIRST;
             }
-            return steps(day, StationLayout.DateOrder.MONTH_FIRST) > steps(day, StationLayout.DateOrder.DAY_FIRST)
-                    ? StationLayout.DateOrder.MONTH_FIRST
-                    : StationLayout.DateOrder.DAY_FIRST;
+            return steps(day, DateOrder.MONTH_FIRST) > steps(day, DateOrder.DAY_FIRST)
+                    ? DateOrder.MONTH_FIRST
+                    : DateOrder.DAY_FIRST;
         }
 
-        private long steps(int day, StationLayout.DateOrder order) {
+        private long steps(int day, DateOrder order) {
             List<LocalDate> days = days(day, order);
             return IntStream.range(1, days.size())
                     .filter(index -> Math.abs(days.get(index).toEpochDay()
@@ -184,14 +187,14 @@ record StationUnderstood(StationLayout layout, List<StationRows.Row> data) {
                     .count();
         }
 
-        private List<LocalDate> days(int day, StationLayout.DateOrder order) {
+        private List<LocalDate> days(int day, DateOrder order) {
             return looked.stream()
-                    .flatMap(row -> StationMoment.of(row.cell(day), order).stream())
-                    .map(StationMoment::day)
+                    .flatMap(row -> WrittenMoment.of(row.cell(day), order).stream())
+                    .map(WrittenMoment::day)
                     .toList();
         }
 
-        private boolean manyADay(int day, StationLayout.DateOrder order) {
+        private boolean manyADay(int day, DateOrder order) {
             List<LocalDate> days = days(day, order);
             return days.size() > MOST_ROWS_A_DAY * new HashSet<>(days).size();
         }

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import kiver.core.sheet.DateOrder;
 import kiver.core.sheet.EntryFault;
 import kiver.core.sheet.FaultySheetException;
 import kiver.core.sheet.SheetFault;
@@ -67,7 +68,7 @@ class StationSheetTest {
     void fahrenheitByItsHeadingAndByItsFigures() {
         StationSheet named = read("Date,High °F,Low °F\n4/1/2027,50,32\n4/13/2027,41,23\n");
         assertThat(named.layout().unit()).isEqualTo(StationLayout.Unit.FAHRENHEIT);
-        assertThat(named.layout().dates()).isEqualTo(StationLayout.DateOrder.MONTH_FIRST);
+        assertThat(named.layout().dates()).isEqualTo(DateOrder.MONTH_FIRST);
         assertThat(named.days()).containsEntry(FIRST, new DailyRange(0, 10));
         StationSheet bare = read(IntStream.rangeClosed(1, 30)
                 .mapToObj(day -> "2026-06-%02d,48,%d".formatted(day, 60 + day % 7))
@@ -134,13 +135,13 @@ class StationSheetTest {
     @Test
     void daysThatCouldBeMonthsAreTakenInTheOrderInWhichTheyFollow() {
         StationSheet american = read("date,min,max\n1/1/2027,1,5\n1/2/2027,2,6\n1/3/2027,3,7\n1/4/2027,1,4\n");
-        assertThat(american.layout().dates()).isEqualTo(StationLayout.DateOrder.MONTH_FIRST);
+        assertThat(american.layout().dates()).isEqualTo(DateOrder.MONTH_FIRST);
         StationSheet chosen = StationSheet.read(
                 "s.csv",
                 "date,min,max\n3/4/2027,1,5\n".getBytes(StandardCharsets.UTF_8),
                 TODAY,
                 new StationLayout.Chosen(
-                        Optional.of(StationLayout.DateOrder.MONTH_FIRST),
+                        Optional.of(DateOrder.MONTH_FIRST),
                         Optional.of(StationLayout.Unit.TENTHS_OF_CELSIUS),
                         Optional.empty(),
                         Optional.of(2),

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import kiver.core.sheet.DateOrder;
 import kiver.core.sheet.SheetFault;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
@@ -161,7 +162,7 @@ class WeatherController {
      */
     record FileLayout(
             StationLayout.Separator separator,
-            StationLayout.DateOrder dates,
+            DateOrder dates,
             StationLayout.Unit unit,
             List<String> columns,
             int day,
@@ -184,7 +185,7 @@ class WeatherController {
 
     /** What somebody chose otherwise than it was understood. */
     record ChosenLayout(
-            @Nullable StationLayout.DateOrder dates,
+            @Nullable DateOrder dates,
             @Nullable StationLayout.Unit unit,
             @Nullable Integer day,
             @Nullable Integer lowest,

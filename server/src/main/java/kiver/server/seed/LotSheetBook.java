@@ -38,6 +38,7 @@ class LotSheetBook implements SheetBook {
 
     private static final int LONGEST = 365;
     private static final double DEEPEST = 200;
+    private static final double PER_CENT = 100;
 
     private final SeedLotMapper mapper;
     private final CropBook crops;
@@ -92,7 +93,9 @@ class LotSheetBook implements SheetBook {
                         "variety",
                         Said.of("There is no variety \"{name}\". Add the variety first.")
                                 .with("name", name)));
-        double germination = row.number("germination");
+        double said = row.number("germination");
+        // A label that says 90 means 90 in 100.
+        double germination = said > 1 && said <= PER_CENT ? said / PER_CENT : said;
         if (germination < 0 || germination > 1) {
             throw new Refusal(
                     "germination",

@@ -1,7 +1,6 @@
 package kiver.server.sheet;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import kiver.core.sheet.Column;
@@ -10,8 +9,6 @@ import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
 import kiver.server.account.Person;
-import kiver.server.problem.FaultyFile;
-import kiver.server.problem.FieldProblem;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.ColumnWords;
 import kiver.server.wording.Said;
@@ -22,10 +19,8 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Sheets on the screen, out of the nursery and into it. */
@@ -62,9 +57,6 @@ class SheetController {
 
     /** A row as it was edited, by column. */
     record RowEntry(Map<String, String> entries) {}
-
-    /** How many rows were read in. */
-    record ReadIn(int rows) {}
 
     @GetMapping("/api/sheets/{name}")
     SheetView sheet(@PathVariable String name) {
@@ -106,40 +98,6 @@ class SheetController {
             throw new Refusal(columnOf(fault), Said.of((Record) fault));
         }
         history.keep(book, before, person.id(), null);
-    }
-
-    /** Reads a whole file in, or nothing of it. */
-    @PostMapping(value = "/api/sheets/{name}/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    @Transactional
-    public ReadIn readIn(
-            @PathVariable String name,
-            @RequestParam String file,
-            @RequestBody byte[] bytes,
-            @AuthenticationPrincipal Person person) {
-        SheetBook book = sheets.named(name);
-        locks.lock();
-        List<SheetText.Line> lines = SheetText.lines(
-                file, SheetText.decoded(file, bytes), book.shape().required());
-        Map<String, Map<String, String>> before = SheetHistory.rowsByKey(book);
-        List<FieldProblem> faults = new ArrayList<>();
-        for (SheetText.Line line : lines) {
-            try {
-                book.put(line.row());
-            } catch (IllegalArgumentException wrong) {
-                faults.add(atLine(line.number(), Said.of((Record) EntryRefused.faultOf(wrong))));
-            } catch (Refusal wrong) {
-                faults.add(atLine(line.number(), wrong.said()));
-            }
-        }
-        if (!faults.isEmpty()) {
-            throw new FaultyFile(faults);
-        }
-        history.keep(book, before, person.id(), null);
-        return new ReadIn(lines.size());
-    }
-
-    private static FieldProblem atLine(long line, Said problem) {
-        return new FieldProblem("line " + line, FaultyFile.atLine(line, problem));
     }
 
     private ColumnView view(String sheet, Column column) {

@@ -100,7 +100,7 @@ class SowingController {
     @GetMapping(value = "/api/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> labels(
             @RequestParam List<Integer> batches, @RequestParam(defaultValue = "ROLL") LabelFormat format) {
-        if (batches.isEmpty() || batches.size() > MOST_BATCHES) {
+        if (batches.isEmpty() || batches.size() > MOST_BATCHES || batches.contains(null)) {
             throw new Refusal(
                     "batches",
                     Said.of("Print labels of 1 to {most} batches at once.").with("most", MOST_BATCHES));

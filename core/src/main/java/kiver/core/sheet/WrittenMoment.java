@@ -1,4 +1,4 @@
-package kiver.core.weather;
+package kiver.core.sheet;
 
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
  * @param day the date
  * @param hour 0 to 23; empty where none is said
  */
-record StationMoment(LocalDate day, Optional<Integer> hour) {
+public record WrittenMoment(LocalDate day, Optional<Integer> hour) {
 
     private static final Pattern YEAR_FIRST =
             Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})(?:[T\\s]+(\\d{1,2}):?\\d{0,2}.*)?");
@@ -30,9 +30,9 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
     private static final int HOURS = 24;
 
     /** The two parts of a day before its year, in the order in which they stand; nothing of days that begin with the year. */
-    record Parts(int first, int second, char between) {}
+    public record Parts(int first, int second, char between) {}
 
-    static Optional<Parts> parts(String text) {
+    public static Optional<Parts> parts(String text) {
         Matcher last = YEAR_LAST.matcher(clean(text));
         return last.matches()
                 ? Optional.of(new Parts(
@@ -43,7 +43,7 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
     }
 
     /** The day and hour of a text; nothing when it is none. */
-    static Optional<StationMoment> of(String text, StationLayout.DateOrder order) {
+    public static Optional<WrittenMoment> of(String text, DateOrder order) {
         String clean = clean(text);
         for (Pattern pattern : new Pattern[] {YEAR_FIRST, WITHOUT_MARKS}) {
             Matcher first = pattern.matcher(clean);
@@ -55,7 +55,7 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
         if (!last.matches()) {
             return Optional.empty();
         }
-        boolean monthFirst = order == StationLayout.DateOrder.MONTH_FIRST;
+        boolean monthFirst = order == DateOrder.MONTH_FIRST;
         return moment(
                 last.group(4),
                 monthFirst ? last.group(1) : last.group(3),
@@ -64,7 +64,7 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
     }
 
     /** The hour of a text that is a time of day; nothing when it is none. */
-    static Optional<Integer> hourOf(String text) {
+    public static Optional<Integer> hourOf(String text) {
         Matcher time = TIME.matcher(clean(text));
         return time.matches() ? hour(time.group(1), time.group(2)) : Optional.empty();
     }
@@ -73,7 +73,7 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
         return text.strip().toLowerCase(Locale.ROOT).replace('t', 'T');
     }
 
-    private static Optional<StationMoment> moment(String year, String month, String day, Optional<Integer> hour) {
+    private static Optional<WrittenMoment> moment(String year, String month, String day, Optional<Integer> hour) {
         int whole = Integer.parseInt(year);
         int full = year.length() == 2 ? CENTURY + whole : whole;
         if (full < OLDEST_YEAR || full > LATEST_YEAR) {
@@ -82,7 +82,7 @@ record StationMoment(LocalDate day, Optional<Integer> hour) {
         try {
             LocalDate date = LocalDate.of(full, Integer.parseInt(month), Integer.parseInt(day));
             // Midnight written as 24:00 belongs to the day that ends.
-            return Optional.of(new StationMoment(date, hour.map(each -> Math.min(each, HOURS - 1))));
+            return Optional.of(new WrittenMoment(date, hour.map(each -> Math.min(each, HOURS - 1))));
         } catch (DateTimeException noDay) {
             return Optional.empty();
         }
