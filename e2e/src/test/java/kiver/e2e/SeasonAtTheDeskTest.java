@@ -341,7 +341,8 @@ class SeasonAtTheDeskTest {
             assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("Frames"))))
                     .containsText("52");
             page.getByLabel("Read a file in").setInputFiles(payload("name,walking_order\nX,1\n"));
-            assertThat(page.getByText("Nothing was read in.")).isVisible();
+            assertThat(page.getByText("1 row that cannot be taken")).isVisible();
+            assertThat(button(page, "Read 1 row in")).isDisabled();
             page.navigate("/crops/tomato");
             assertThat(page.getByRole(
                             AriaRole.IMG, new Page.GetByRoleOptions().setName("Days from sowing until half are up")))

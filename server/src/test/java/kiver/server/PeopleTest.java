@@ -62,6 +62,7 @@ class PeopleTest {
         "N, no address, BENCH_HAND, null, email",
         "N, hand@test.example, BENCH_HAND, null, email",
         "N, HAND@test.example, BENCH_HAND, null, email",
+        "N, link-1@kiver.invalid, BENCH_HAND, null, email",
         "N, fresh@test.example, GROWER, null, growerId",
         "N, fresh@test.example, GROWER, 99999, growerId",
         "N, fresh@test.example, KING, null, role",

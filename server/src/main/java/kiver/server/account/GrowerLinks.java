@@ -2,6 +2,7 @@ package kiver.server.account;
 
 import java.security.SecureRandom;
 import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Optional;
 import kiver.server.clock.NurseryClock;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -16,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class GrowerLinks {
 
     private static final int DAYS = 60;
+    private static final String NOBODY = "@kiver.invalid";
 
     private static final SecureRandom RANDOM = new SecureRandom();
 
@@ -74,7 +76,12 @@ public class GrowerLinks {
 
     /** The last address part is kept free of real ones (RFC 2606). */
     private static String address(long grower) {
-        return "link-" + grower + "@kiver.invalid";
+        return "link-" + grower + NOBODY;
+    }
+
+    /** Whether an address is kept for links; nobody can be given one. */
+    static boolean isForLinks(String email) {
+        return email.strip().toLowerCase(Locale.ROOT).endsWith(NOBODY);
     }
 
     private String unguessable() {

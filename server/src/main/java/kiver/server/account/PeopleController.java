@@ -111,6 +111,7 @@ class PeopleController {
 
     @PostMapping("/api/people")
     void add(@Valid @RequestBody PersonEntry entry) {
+        requireReal(entry.email());
         Passwords.requireUnguessable(
                 entry.password(), entry.email().strip(), entry.name().strip());
         try {
@@ -132,6 +133,7 @@ class PeopleController {
     @PutMapping("/api/people/{id}")
     @Transactional
     public void change(@PathVariable long id, @Valid @RequestBody PersonChange entry) {
+        requireReal(entry.email());
         accounts.lockSetup();
         Account before = person(id);
         if (before.role() == Role.PROPAGATOR && entry.role() != Role.PROPAGATOR) {
@@ -213,6 +215,12 @@ class PeopleController {
             throw new Refusal("growerId", Said.of("Choose the grower they belong to."));
         }
         return role == Role.GROWER ? grower : null;
+    }
+
+    private static void requireReal(String email) {
+        if (GrowerLinks.isForLinks(email)) {
+            throw new Refusal("email", Said.of("This is not an e-mail address."));
+        }
     }
 
     private static Refusal addressTaken() {

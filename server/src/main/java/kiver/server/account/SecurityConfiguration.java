@@ -94,8 +94,6 @@ class SecurityConfiguration {
                                 "/api/weather/**",
                                 "/api/reschedule/**")
                         .hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.DELETE, "/api/people/**")
-                        .hasRole(PROPAGATOR)
                         .requestMatchers("/api/founding", "/api/safekeeping/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(
@@ -107,7 +105,6 @@ class SecurityConfiguration {
                                 "/api/lessons/**",
                                 "/api/loading/**",
                                 "/api/places/**",
-                                "/api/people/**",
                                 "/api/crops/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(
@@ -126,7 +123,6 @@ class SecurityConfiguration {
                                 "/api/lessons/**",
                                 "/api/trials",
                                 "/api/devices/*/withdrawals",
-                                "/api/people/**",
                                 "/api/nursery",
                                 "/api/places",
                                 "/api/varieties",

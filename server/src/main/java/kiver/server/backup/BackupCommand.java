@@ -48,7 +48,7 @@ public final class BackupCommand {
         Path part = file.resolveSibling(file.getFileName() + ".part");
         try {
             BackupContents contents;
-            try (OutputStream out = Files.newOutputStream(part)) {
+            try (OutputStream out = BackupFile.forItsOwnerOnly(part)) {
                 contents = EverythingPackage.write(database, out, clock.instant());
             }
             Files.move(part, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);

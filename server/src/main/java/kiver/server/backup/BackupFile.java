@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -45,7 +46,7 @@ final class BackupFile {
         Path part = file.resolveSibling(file.getFileName() + ".part");
         try {
             BackupContents contents;
-            try (OutputStream out = Files.newOutputStream(part)) {
+            try (OutputStream out = forItsOwnerOnly(part)) {
                 contents = write(database, out, now);
             }
             requireReadable(part);
@@ -125,6 +126,15 @@ final class BackupFile {
             throw new IOException("there is no " + name + " in it");
         }
         return zip.getInputStream(entry);
+    }
+
+    /** It holds what passwords are known by, so nobody else on the machine may read it. */
+    static OutputStream forItsOwnerOnly(Path file) throws IOException {
+        Files.deleteIfExists(file);
+        if (file.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        }
+        return Files.newOutputStream(file);
     }
 
     private static void force(Path file) throws IOException {

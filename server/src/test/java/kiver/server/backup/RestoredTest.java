@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -63,6 +64,9 @@ class RestoredTest {
         assertThat(written.nursery()).isEqualTo("Grünthal \"Q\"");
         assertThat(written.tables().get("grower").rows()).isEqualTo(5);
         assertThat(files()).containsExactly("copy.zip");
+        assertThat(Files.getPosixFilePermissions(file))
+                .as("nobody else on the machine may read it")
+                .containsOnly(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
 
         DatabaseAddress there = databases.free("there");
         BackupContents back = new Restore(there).from(file);
