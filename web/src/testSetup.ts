@@ -1,5 +1,6 @@
 import { cleanup } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
+import { standOn } from './words/days';
 
 // All files share one page, so each test leaves it as it found it.
 afterEach(() => {
@@ -7,6 +8,7 @@ afterEach(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
   localStorage.clear();
+  standOn(undefined);
 });
 
 // jsdom lays nothing out, so there is nothing to observe.

@@ -72,6 +72,7 @@ function OnePlace({ pattern, added }: { pattern: PlacePattern; added: () => void
   const [daylight, setDaylight] = useState(String(Math.round(pattern.daylightShare * 100)));
   const [mice, setMice] = useState(pattern.keepsMiceOut);
   const [uses, setUses] = useState(pattern.uses);
+  const [exists, setExists] = useState({ from: '', until: '' });
   const length = lengthOfSurface(size.length);
   const breadth = lengthOfSurface(size.breadth);
   const surface = useQuery({
@@ -92,6 +93,8 @@ function OnePlace({ pattern, added }: { pattern: PlacePattern; added: () => void
           lampHours: typedNumber(lamps.hours) as number,
           keepsMiceOut: mice,
           uses,
+          ...(exists.from ? { existsFrom: exists.from } : {}),
+          ...(exists.until ? { existsUntil: exists.until } : {}),
           ...(heated
             ? { daySetPoint: day, nightSetPoint: night }
             : { gainByDay: day, gainByNight: night, ...(pattern.floor != null ? { floor: pattern.floor } : {}) }),
@@ -188,6 +191,17 @@ function OnePlace({ pattern, added }: { pattern: PlacePattern; added: () => void
             </p>
           )}
         </fieldset>
+        <details className="col-span-2 lg:col-span-4" open={problem('existsUntil') ? true : undefined}>
+          <summary className="trail min-h-11 content-center text-sm">{say('It is there for a while only')}</summary>
+          <div className="grid grid-cols-2 items-start gap-3 lg:grid-cols-4">
+            <Field name={say('There from')} hint={say('empty: it is there')} problem={problem('existsFrom')}>
+              <Input className="entry" type="date" value={exists.from} onChange={(event) => setExists({ ...exists, from: event.target.value })} />
+            </Field>
+            <Field name={say('There until')} hint={say('empty: it stays')} problem={problem('existsUntil')}>
+              <Input className="entry" type="date" value={exists.until} onChange={(event) => setExists({ ...exists, until: event.target.value })} />
+            </Field>
+          </div>
+        </details>
         <div className="col-span-2 lg:col-span-4">
           <Refusal message={add.error && add.error.problems.length === 0 ? add.error.message : undefined} />
           <button className="act act-main" disabled={add.isPending || surface.isFetching}>

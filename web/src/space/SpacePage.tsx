@@ -99,6 +99,10 @@ function PlaceLane({
   const most = Math.max(place.slots * 1.15, ...used);
   const at = (day: string) => ((toDate(day).getTime() - toDate(firstDay).getTime()) / 86_400_000 / DAYS_SHOWN) * 100;
   const fullest = Math.max(...used);
+  // The line of what it holds is drawn only while the place is there.
+  const inDays = (day: string) => Math.min(DAYS_SHOWN, Math.max(0, daysBetween(firstDay, day)));
+  const thereFrom = place.existsFrom ? inDays(place.existsFrom) : 0;
+  const thereUntil = place.existsUntil ? inDays(addDays(place.existsUntil, 1)) : DAYS_SHOWN;
   const [lookedFor, lane] = useLookedFor(place.id);
   const points = used.flatMap((slots, day) => [`${day},${100 - (slots / most) * 100}`, `${day + 1},${100 - (slots / most) * 100}`]);
   return (
@@ -119,6 +123,8 @@ function PlaceLane({
             more: place.lampLight > 0 ? say(', lamps') : '',
             slots: place.slots,
           })}
+          {place.existsFrom && place.existsFrom > firstDay && say(', there from {day}', { day: shortDay(place.existsFrom) })}
+          {place.existsUntil && say(', there until {day}', { day: shortDay(place.existsUntil) })}
         </p>
         {fullest === 0 ? (
           <p className="text-xs text-pencil">{say('nothing stands there')}</p>
@@ -174,8 +180,8 @@ function PlaceLane({
         >
           <polygon points={`0,100 ${points.join(' ')} ${DAYS_SHOWN},100`} className="fill-dusk/30" />
           <line
-            x1="0"
-            x2={DAYS_SHOWN}
+            x1={thereFrom}
+            x2={thereUntil}
             y1={100 - (place.slots / most) * 100}
             y2={100 - (place.slots / most) * 100}
             className="stroke-ink"

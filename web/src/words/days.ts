@@ -34,8 +34,8 @@ const DAYS_UNTIL_THE_YEAR_IS_SAID = 300;
 
 let standsOn: string | undefined;
 
-/** Says on which day whoever reads stands. */
-export function standOn(today: string): void {
+/** Says on which day whoever reads stands; without one no year is said. */
+export function standOn(today: string | undefined): void {
   standsOn = today;
 }
 

@@ -23,12 +23,14 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** People come, change what they do, forget their password, lose a phone, and go. */
 @ServerTest
 @Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=people who come and go")
 class PeopleTest {
 
     private static final String PASSWORD = "three dry words";
@@ -50,6 +52,10 @@ class PeopleTest {
     @Test
     void somebodyIsChangedWhereTheyAreSeen() throws Exception {
         long id = add("BENCH_HAND");
+        Cookie session = signIn(address(id), PASSWORD);
+        change(id, "New Name", address(id), "BENCH_HAND").andExpect(status().isOk());
+        http.perform(get("/api/session").cookie(session))
+                .andExpect(jsonPath("$.name").value("New Name"));
         change(id, "New Name", address(id), "PROPAGATOR").andExpect(status().isOk());
         http.perform(get("/api/people").with(user(nursery.propagator)))
                 .andExpect(jsonPath("$[?(@.id==%d)].name".formatted(id)).value("New Name"))

@@ -28,12 +28,14 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** What the nursery has comes in from any spreadsheet: looked over first, taken whole or not at all. */
 @ServerTest
 @Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=sheets of others")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class SheetFilesTest {
 
@@ -169,6 +171,19 @@ class SheetFilesTest {
 
     @Test
     @Order(7)
+    void whatStandsTwiceInOneFileIsNotGuessedAt() throws Exception {
+        byte[] file = "code,seeds\nX-1,800\nX-2,300\nX-1,700\n".getBytes(StandardCharsets.UTF_8);
+        look("lots", "twice.csv", file, null)
+                .andExpect(jsonPath("$.faults", hasSize(1)))
+                .andExpect(jsonPath("$.faults[0].line").value(4))
+                .andExpect(jsonPath("$.faults[0].problem", containsString("line 2 already")));
+        take("lots", "twice.csv", file, null).andExpect(status().isUnprocessableContent());
+        assertThat(database.queryForObject("select seeds_bought from seed_lot where code = 'X-1'", Integer.class))
+                .isEqualTo(900);
+    }
+
+    @Test
+    @Order(8)
     void withoutWhatTellsRowsApartNothingIsTaken() throws Exception {
         byte[] file = "what,how many\nX,3\n".getBytes(StandardCharsets.UTF_8);
         look("lots", "x.csv", file, null)

@@ -12,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import com.jayway.jsonpath.JsonPath;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
@@ -20,12 +21,14 @@ import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** What the nursery has is changed where it is seen, with its history; what is no longer used is retired, not deleted. */
 @ServerTest
 @Import(SmallNursery.class)
+@TestPropertySource(properties = "kiver.test=sheets that are changed")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class SheetsChangedTest {
 
@@ -145,6 +148,56 @@ class SheetsChangedTest {
                 .andExpect(jsonPath("$[1].added").value(false));
     }
 
+    /** The only place to grow on in is taken down: it is not offered any more, and nothing new can be planned. */
+    @Test
+    @Order(6)
+    void aPlaceThatIsTakenDownHoldsNothingFromThenOn() throws Exception {
+        String there = place(2, "", "");
+        put(place(2, "2027-06-01", "2027-05-01"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("exists_until"));
+        put(place(2, "soon", ""))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("exists_from"));
+        choices().andExpect(jsonPath("$.places", hasSize(3)));
+        put(place(2, "", "2027-02-20")).andExpect(status().isOk());
+        choices().andExpect(jsonPath("$.places", hasSize(2)));
+        http.perform(get("/api/space").with(user(nursery.propagator)))
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.places[1].existsUntil").value("2027-02-20"));
+        put(there).andExpect(status().isOk());
+        choices().andExpect(jsonPath("$.places", hasSize(3)));
+    }
+
+    private ResultActions put(String row) throws Exception {
+        return nursery.put(nursery.propagator, "/api/sheets/places/rows", row);
+    }
+
+    /** The row of a place of the small nursery with another span, as its form sends it. */
+    private String place(int stop, String from, String until) throws Exception {
+        String answer = http.perform(get("/api/sheets/places").with(user(nursery.propagator)))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        List<String> names = JsonPath.read(answer, "$.columns[*].name");
+        List<String> row = JsonPath.read(answer, "$.rows[" + (stop - 1) + "]");
+        StringBuilder entries = new StringBuilder();
+        for (int column = 0; column < names.size(); column++) {
+            String entry = switch (names.get(column)) {
+                case "exists_from" -> from;
+                case "exists_until" -> until;
+                default -> row.get(column);
+            };
+            entries.append(column == 0 ? "" : ",")
+                    .append('"')
+                    .append(names.get(column))
+                    .append("\":\"")
+                    .append(entry)
+                    .append('"');
+        }
+        return "{\"entries\":{" + entries + "}}";
+    }
+
     private int kept() {
         return database.queryForObject("select count(*) from sheet_change", Integer.class);
     }
@@ -177,8 +230,8 @@ class SheetsChangedTest {
                 .andReturn()
                 .getResponse()
                 .getContentAsString();
-        java.util.List<String> names = JsonPath.read(answer, "$.columns[*].name");
-        java.util.List<java.util.List<String>> rows = JsonPath.read(answer, "$.rows");
+        List<String> names = JsonPath.read(answer, "$.columns[*].name");
+        List<List<String>> rows = JsonPath.read(answer, "$.rows");
         return assertThat(rows.stream()
                 .filter(each -> each.get(0).equals(key))
                 .findFirst()

@@ -1,5 +1,6 @@
 package kiver.core.place;
 
+import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Set;
 
@@ -14,6 +15,7 @@ import java.util.Set;
  * @param light what makes its light
  * @param keepsMiceOut whether no mouse comes in
  * @param suits the stages of the work that are done here; not empty
+ * @param exists from when until when it is there
  */
 public record Place(
         PlaceId id,
@@ -23,9 +25,11 @@ public record Place(
         PlaceClimate climate,
         PlaceLight light,
         boolean keepsMiceOut,
-        Set<PlaceUse> suits) {
+        Set<PlaceUse> suits,
+        PlaceSpan exists) {
 
     public Place {
+        Objects.requireNonNull(exists);
         Objects.requireNonNull(id);
         Objects.requireNonNull(climate);
         Objects.requireNonNull(light);
@@ -36,6 +40,19 @@ public record Place(
         if (suits.isEmpty()) {
             throw new IllegalArgumentException(name + " must suit at least one stage of the work.");
         }
+    }
+
+    /** A place that is there and stays. */
+    public Place(
+            PlaceId id,
+            String name,
+            int walkingOrder,
+            int slots,
+            PlaceClimate climate,
+            PlaceLight light,
+            boolean keepsMiceOut,
+            Set<PlaceUse> suits) {
+        this(id, name, walkingOrder, slots, climate, light, keepsMiceOut, suits, PlaceSpan.ALWAYS);
     }
 
     /** A place that mice come into, lit from above and by lamps for the usual hours: so many mol m⁻² d⁻¹. */
@@ -57,6 +74,11 @@ public record Place(
                 new PlaceLight(daylightShare, Lamps.giving(lampLight)),
                 false,
                 suits);
+    }
+
+    /** How many trays it holds on a day: none while it is not there. */
+    public int slotsOn(LocalDate day) {
+        return exists.holds(day) ? slots : 0;
     }
 
     /** Whether that stage of the work is done here. */

@@ -60,11 +60,12 @@ public final class WayFinder {
         ToDoubleFunction<Place> speed =
                 place -> crop.emergence().temperatures().rate(season.meanTemperature(place.id(), from, 14));
         double fastest = season.places().stream()
-                .filter(place -> place.suits(PlaceUse.EMERGENCE))
+                .filter(place ->
+                        place.suits(PlaceUse.EMERGENCE) && !place.exists().isOverOn(from))
                 .mapToDouble(speed)
                 .max()
                 .orElse(0);
-        List<Place> emergence = ranked(season, PlaceUse.EMERGENCE, MOST_EMERGENCE, place -> {
+        List<Place> emergence = ranked(season, from, PlaceUse.EMERGENCE, MOST_EMERGENCE, place -> {
             double fast = speed.applyAsDouble(place);
             boolean safe = place.keepsMiceOut() || !crop.seed().eatenByMice();
             if (fast >= FAST_ENOUGH * fastest) {
@@ -74,8 +75,8 @@ public final class WayFinder {
         });
         ToDoubleFunction<Place> misfit =
                 place -> Math.abs(season.meanTemperature(place.id(), from.plusDays(7), DAYS_LOOKED_AT) - crop.growAt());
-        List<Place> growing = ranked(season, PlaceUse.GROWING_ON, MOST_GROWING, misfit);
-        List<Place> hardening = ranked(season, PlaceUse.HARDENING_OFF, MOST_HARDENING, place -> -place.slots());
+        List<Place> growing = ranked(season, from, PlaceUse.GROWING_ON, MOST_GROWING, misfit);
+        List<Place> hardening = ranked(season, from, PlaceUse.HARDENING_OFF, MOST_HARDENING, place -> -place.slots());
         List<Way> ways = new ArrayList<>();
         for (Place outside : hardening) {
             for (Place warm : emergence) {
@@ -89,9 +90,10 @@ public final class WayFinder {
         return List.copyOf(ways);
     }
 
-    private static List<Place> ranked(Season season, PlaceUse use, int most, ToDoubleFunction<Place> distance) {
+    private static List<Place> ranked(
+            Season season, LocalDate from, PlaceUse use, int most, ToDoubleFunction<Place> distance) {
         List<Place> ranked = season.places().stream()
-                .filter(place -> place.suits(use))
+                .filter(place -> place.suits(use) && !place.exists().isOverOn(from))
                 .sorted(Comparator.comparingDouble(distance).thenComparing(Place::walkingOrder))
                 .limit(most)
                 .toList();

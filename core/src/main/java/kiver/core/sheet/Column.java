@@ -9,8 +9,9 @@ import java.util.List;
  * @param name in the heading line, lower case with underscores, for example "seed_depth"
  * @param choices the only entries allowed; empty when any may stand there
  * @param mayLack whether a file may come without it, as those do that an earlier Kiver wrote
+ * @param isDay whether a day stands there
  */
-public record Column(String name, List<String> choices, boolean mayLack) {
+public record Column(String name, List<String> choices, boolean mayLack, boolean isDay) {
 
     public Column {
         choices = List.copyOf(choices);
@@ -18,17 +19,22 @@ public record Column(String name, List<String> choices, boolean mayLack) {
 
     /** A column for any entry. */
     public static Column of(String name) {
-        return new Column(name, List.of(), false);
+        return new Column(name, List.of(), false, false);
+    }
+
+    /** A column for days, in a file written as 2027-04-15. */
+    public static Column day(String name) {
+        return new Column(name, List.of(), false, true);
     }
 
     /** A column for one of a few entries. */
     public static Column choice(String name, String... choices) {
-        return new Column(name, List.of(choices), false);
+        return new Column(name, List.of(choices), false, false);
     }
 
     /** The same column, which a file may come without. */
     public Column orNone() {
-        return new Column(name, choices, true);
+        return new Column(name, choices, true, isDay);
     }
 
     /** The names of those that a file must have. */

@@ -182,9 +182,8 @@ public record ForeignSheet(List<String> headings, List<TextTable.Row> rows) {
                     .findFirst()
                     .orElse(text);
         }
-        Optional<LocalDate> day = column.name().endsWith("_on")
-                ? WrittenMoment.of(text, writing.dates()).map(WrittenMoment::day)
-                : Optional.empty();
+        Optional<LocalDate> day =
+                column.isDay() ? WrittenMoment.of(text, writing.dates()).map(WrittenMoment::day) : Optional.empty();
         return day.map(LocalDate::toString)
                 .or(() -> WrittenNumber.plain(text, writing.mark()))
                 .orElse(text);

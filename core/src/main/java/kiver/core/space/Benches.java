@@ -13,6 +13,7 @@ final class Benches {
 
     private final int days;
     private final long firstDay;
+    private final int placeCount;
     private final double[] capacity;
     private final double[] load;
     private final Option[][] options;
@@ -115,21 +116,24 @@ final class Benches {
         firstDay = first;
         days = (int) (last - first) + 1;
         Map<PlaceId, Integer> position = new HashMap<>();
-        capacity = new double[places.size()];
-        for (int index = 0; index < places.size(); index++) {
-            position.put(places.get(index).id(), index);
-            capacity[index] = places.get(index).slots();
+        placeCount = places.size();
+        capacity = new double[placeCount * days];
+        for (int place = 0; place < placeCount; place++) {
+            position.put(places.get(place).id(), place);
+            for (int day = 0; day < days; day++) {
+                capacity[place * days + day] = places.get(place).slotsOn(LocalDate.ofEpochDay(first + day));
+            }
         }
         options = batches.stream()
                 .map(batch -> batch.candidates().stream()
                         .map(candidate -> option(candidate, position))
                         .toArray(Option[]::new))
                 .toArray(Option[][]::new);
-        load = new double[capacity.length * days];
+        load = new double[capacity.length];
     }
 
     int places() {
-        return capacity.length;
+        return placeCount;
     }
 
     int days() {
@@ -144,8 +148,9 @@ final class Benches {
         return options[batch];
     }
 
-    double capacity(int place) {
-        return capacity[place];
+    /** Room at a place on a day; places stand one after the other, each with all its days. */
+    double capacity(int placeAndDay) {
+        return capacity[placeAndDay];
     }
 
     /** Takes everything off. */
@@ -160,7 +165,7 @@ final class Benches {
             int place = option.place()[stay];
             double slots = option.slots()[stay];
             for (int index = place * days + option.from()[stay]; index < place * days + option.until()[stay]; index++) {
-                double free = capacity[place] - load[index];
+                double free = capacity[index] - load[index];
                 if (slots > free) {
                     over += Math.min(slots, slots - free);
                 }
@@ -200,7 +205,7 @@ final class Benches {
     double overflow() {
         double over = 0;
         for (int index = 0; index < load.length; index++) {
-            over += Math.max(0, load[index] - capacity[index / days]);
+            over += Math.max(0, load[index] - capacity[index]);
         }
         return over < 1e-7 ? 0 : over;
     }

@@ -2,6 +2,7 @@ package kiver.core.space;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -21,9 +22,16 @@ public final class Occupancy {
     private final int days;
     private final List<Place> places;
     private final Map<PlaceId, double[]> used = new HashMap<>();
+    private final Map<PlaceId, int[]> room;
     private final Map<Integer, List<Stay>> stays;
 
-    private Occupancy(LocalDate firstDay, int days, List<Place> places, Map<Integer, List<Stay>> stays) {
+    private Occupancy(
+            LocalDate firstDay,
+            int days,
+            List<Place> places,
+            Map<PlaceId, int[]> room,
+            Map<Integer, List<Stay>> stays) {
+        this.room = room;
         this.firstDay = firstDay;
         this.days = days;
         this.places = places;
@@ -48,7 +56,13 @@ public final class Occupancy {
      * @param days of the span, 1 or more
      */
     public static Occupancy of(List<Place> places, Map<Integer, List<Stay>> stays, LocalDate firstDay, int days) {
-        Occupancy occupancy = new Occupancy(firstDay, days, List.copyOf(places), Map.copyOf(stays));
+        Map<PlaceId, int[]> room = new HashMap<>();
+        for (Place place : places) {
+            int[] slots = new int[days];
+            Arrays.setAll(slots, day -> place.slotsOn(firstDay.plusDays(day)));
+            room.put(place.id(), slots);
+        }
+        Occupancy occupancy = new Occupancy(firstDay, days, List.copyOf(places), room, Map.copyOf(stays));
         places.forEach(place -> occupancy.used.put(place.id(), new double[days]));
         stays.values().forEach(each -> occupancy.add(each, 1));
         return occupancy;
@@ -58,7 +72,7 @@ public final class Occupancy {
     public Occupancy with(int batch, List<Stay> otherwise) {
         Map<Integer, List<Stay>> changed = new HashMap<>(stays);
         changed.put(batch, otherwise);
-        Occupancy copy = new Occupancy(firstDay, days, places, changed);
+        Occupancy copy = new Occupancy(firstDay, days, places, room, changed);
         used.forEach((place, slots) -> copy.used.put(place, slots.clone()));
         copy.add(stays.getOrDefault(batch, List.of()), -1);
         copy.add(otherwise, 1);
@@ -107,11 +121,11 @@ public final class Occupancy {
     /** Slots free at a place through all of some days; negative where it is over-full. */
     public double free(PlaceId place, LocalDate from, LocalDate until) {
         double[] slots = usedAt(place);
-        double most = 0;
+        double least = place(place).slots();
         for (int day = indexOf(from); day < indexOf(until); day++) {
-            most = Math.max(most, slots[day]);
+            least = Math.min(least, capacity(place, day) - slots[day]);
         }
-        return capacity(place) - most;
+        return least;
     }
 
     /** The worst lack of room that stays would meet, were they added; empty when all of them fit. */
@@ -133,7 +147,8 @@ public final class Occupancy {
             int last = -1;
             double over = 0;
             for (int day = indexOf(stay.from()); slots != null && day < indexOf(stay.until()); day++) {
-                double lack = slots[day] + stay.slots() - taken(insteadOf, stay.place(), day) - capacity(stay.place());
+                double lack =
+                        slots[day] + stay.slots() - taken(insteadOf, stay.place(), day) - capacity(stay.place(), day);
                 if (lack > CROWDED) {
                     first = first < 0 ? day : first;
                     last = day;
@@ -165,8 +180,8 @@ public final class Occupancy {
             for (int day = 0; day < days; day++) {
                 int from = day;
                 double most = 0;
-                while (day < days && slots[day] > place.slots() + CROWDED) {
-                    most = Math.max(most, slots[day] - place.slots());
+                while (day < days && slots[day] > capacity(place.id(), day) + CROWDED) {
+                    most = Math.max(most, slots[day] - capacity(place.id(), day));
                     day++;
                 }
                 if (day > from) {
@@ -183,8 +198,9 @@ public final class Occupancy {
     public double overfullness() {
         double over = 0;
         for (Place place : places) {
-            for (double slots : usedAt(place.id())) {
-                over += Math.max(0, slots - place.slots());
+            double[] slots = usedAt(place.id());
+            for (int day = 0; day < days; day++) {
+                over += Math.max(0, slots[day] - capacity(place.id(), day));
             }
         }
         return over < CROWDED ? 0 : over;
@@ -212,8 +228,8 @@ public final class Occupancy {
                 .toList();
     }
 
-    private int capacity(PlaceId place) {
-        return place(place).slots();
+    private int capacity(PlaceId place, int day) {
+        return room.get(place)[day];
     }
 
     private Place place(PlaceId id) {

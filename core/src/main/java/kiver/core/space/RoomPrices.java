@@ -100,7 +100,7 @@ final class RoomPrices {
             for (int day = 0; day < days; day++) {
                 running += steps[place * (days + 1) + day];
                 wanted[place * days + day] = running;
-                lower -= price[place * days + day] * benches.capacity(place);
+                lower -= price[place * days + day] * benches.capacity(place * days + day);
             }
         }
         return lower;
@@ -117,7 +117,7 @@ final class RoomPrices {
     boolean raise(double step, double best, double bound) {
         double norm = 0;
         for (int index = 0; index < wanted.length; index++) {
-            double excess = wanted[index] - benches.capacity(index / days);
+            double excess = wanted[index] - benches.capacity(index);
             if (excess > 0 || price[index] > 0) {
                 norm += excess * excess;
             }
@@ -127,7 +127,7 @@ final class RoomPrices {
         }
         double length = step * Math.max(best - bound, 1e-3) / norm;
         for (int index = 0; index < wanted.length; index++) {
-            double raised = price[index] + length * (wanted[index] - benches.capacity(index / days));
+            double raised = price[index] + length * (wanted[index] - benches.capacity(index));
             price[index] = Math.min(Assignment.OVERFLOW_COST, Math.max(0, raised));
         }
         for (int place = 0; place < places; place++) {

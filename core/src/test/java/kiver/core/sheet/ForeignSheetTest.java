@@ -18,7 +18,7 @@ class ForeignSheetTest {
     private static final List<Column> COLUMNS = List.of(
             Column.of("code"),
             Column.of("germination"),
-            Column.of("tested_on"),
+            Column.day("tested_on"),
             Column.of("seeds"),
             Column.choice("keeps_mice_out", "yes", "no"),
             Column.choice("protection", "open ground", "low cover"));

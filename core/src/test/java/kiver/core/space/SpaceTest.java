@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import kiver.core.Samples;
 import kiver.core.growth.Path;
@@ -20,6 +21,7 @@ import kiver.core.growth.Way;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceSpan;
 import kiver.core.place.PlaceUse;
 import org.junit.jupiter.api.Test;
 
@@ -134,6 +136,31 @@ class SpaceTest {
         Assignment assignment = assign(batches);
         assertThat(assignment.overflow()).isZero();
         assertThat(assignment.chosen()).as("the bench of 5 holds two of 2").containsExactly(0, 1, 0);
+    }
+
+    @Test
+    void nothingIsPlacedWhereThereIsNoPlaceYet() {
+        Place glazedLater = new Place(
+                BENCH.id(),
+                BENCH.name(),
+                1,
+                BENCH.slots(),
+                BENCH.climate(),
+                BENCH.light(),
+                false,
+                BENCH.suits(),
+                new PlaceSpan(Optional.of(TODAY.plusDays(10)), Optional.empty()));
+        Assignment assignment = Assigner.assign(
+                List.of(glazedLater, FRAME),
+                List.of(wants(201, 3, 0, 9), wants(202, 3, 10, 20), wants(203, 2, 5, 15)),
+                new SplittableRandom(1),
+                share -> {},
+                () -> false);
+        assertThat(assignment.overflow()).isZero();
+        assertThat(assignment.chosen())
+                .as("the bench costs less, and only the second comes when it is there")
+                .containsExactly(1, 0, 1);
+        assertThat(assignment.bound()).isLessThanOrEqualTo(assignment.total() + 1e-9);
     }
 
     @Test

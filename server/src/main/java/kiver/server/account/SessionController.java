@@ -16,6 +16,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Optional;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.clock.TimeZones;
@@ -127,18 +128,18 @@ class SessionController {
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal Person person) {
         Nursery nursery = clock.nursery().orElse(null);
+        // As the account stands now: somebody may have been renamed since they signed in.
+        Optional<Account> account = person == null ? Optional.empty() : accounts.byId(person.id());
         return new SessionView(
                 person != null,
                 person == null ? null : person.id(),
-                person == null ? null : person.name(),
+                person == null ? null : account.map(Account::name).orElse(person.name()),
                 person == null ? null : person.role(),
                 !accounts.any(),
                 nursery == null ? null : nursery.name(),
                 clock.today(),
                 nursery != null && nursery.demo(),
-                person == null
-                        ? null
-                        : accounts.byId(person.id()).map(Account::speech).orElse(null));
+                account.map(Account::speech).orElse(null));
     }
 
     @PostMapping("/api/session")

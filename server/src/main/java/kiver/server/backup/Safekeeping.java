@@ -3,6 +3,7 @@ package kiver.server.backup;
 import jakarta.annotation.Nullable;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -83,7 +84,13 @@ public class Safekeeping {
             @Nullable String trouble) {}
 
     State state() {
-        List<Copies.Copy> all = copies == null ? List.of() : copies.all();
+        List<Copies.Copy> all = List.of();
+        String unread = null;
+        try {
+            all = copies == null ? List.of() : copies.all();
+        } catch (UncheckedIOException unreadable) {
+            unread = why(unreadable.getCause());
+        }
         Instant last = all.isEmpty() ? startedAt : all.get(0).madeAt();
         Long free = freeBytes();
         return new State(
@@ -92,7 +99,7 @@ public class Safekeeping {
                 copies != null && last.plus(OLD).isBefore(calendar.instant()),
                 free,
                 free != null && free < LOW_ON_DISK,
-                trouble);
+                unread == null ? trouble : unread);
     }
 
     /** Makes one now. */

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kiver.core.place.Lamps;
@@ -13,6 +14,7 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceLight;
+import kiver.core.place.PlaceSpan;
 import kiver.core.place.PlaceUse;
 import kiver.core.place.ShadeCloth;
 import kiver.core.weather.Aspect;
@@ -104,7 +106,9 @@ public class PlaceBook {
                 place.suits(PlaceUse.GROWING_ON),
                 place.suits(PlaceUse.HARDENING_OFF),
                 place.keepsMiceOut(),
-                caution);
+                caution,
+                place.exists().firstDay().orElse(null),
+                place.exists().lastDay().orElse(null));
     }
 
     /** Reads the thermometers for days that are over, in a transaction of its own. */
@@ -154,7 +158,8 @@ public class PlaceBook {
                 climate,
                 light,
                 row.keepsMiceOut(),
-                suits);
+                suits,
+                new PlaceSpan(Optional.ofNullable(row.existsFrom()), Optional.ofNullable(row.existsUntil())));
     }
 
     private static PlaceLight light(PlaceMapper.LightRow row) {

@@ -8,7 +8,9 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import kiver.core.place.Lamps;
 import kiver.core.place.Place;
@@ -16,6 +18,7 @@ import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceLight;
 import kiver.core.place.PlacePattern;
+import kiver.core.place.PlaceSpan;
 import kiver.core.place.PlaceUse;
 import kiver.core.place.ShadeCloth;
 import kiver.core.weather.Aspect;
@@ -178,7 +181,10 @@ class PlaceController {
             @DecimalMax(value = "30", message = "Enter −60 to 30 °C.")
             Double floor,
 
-            @Nullable Aspect aspect) {}
+            @Nullable Aspect aspect,
+
+            @Nullable LocalDate existsFrom,
+            @Nullable LocalDate existsUntil) {}
 
     @PostMapping("/api/places")
     void add(@Valid @RequestBody PlaceEntry entry) {
@@ -212,7 +218,8 @@ class PlaceController {
                         climate,
                         new PlaceLight(entry.daylightShare(), sky(entry), ShadeCloth.NONE, lamps(entry)),
                         Boolean.TRUE.equals(entry.keepsMiceOut()),
-                        Set.copyOf(entry.uses())),
+                        Set.copyOf(entry.uses()),
+                        span(entry)),
                 caution(entry));
     }
 
@@ -221,6 +228,15 @@ class PlaceController {
                 entry.gainByNight() == null ? UNHEATED.gainByNight() : entry.gainByNight(),
                 entry.gainByDay() == null ? UNHEATED.gainByDay() : entry.gainByDay(),
                 entry.floor() == null ? UNHEATED.floor() : entry.floor());
+    }
+
+    private static PlaceSpan span(PlaceEntry entry) {
+        if (entry.existsFrom() != null
+                && entry.existsUntil() != null
+                && entry.existsUntil().isBefore(entry.existsFrom())) {
+            throw new Refusal("existsUntil", Said.of("A place cannot end before it begins."));
+        }
+        return new PlaceSpan(Optional.ofNullable(entry.existsFrom()), Optional.ofNullable(entry.existsUntil()));
     }
 
     private static SkyView sky(PlaceEntry entry) {

@@ -1,5 +1,6 @@
 package kiver.server.place;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.place.PlaceLight;
@@ -28,7 +29,9 @@ interface PlaceMapper {
             boolean forGrowingOn,
             boolean forHardeningOff,
             boolean keepsMiceOut,
-            String caution) {}
+            String caution,
+            @Nullable LocalDate existsFrom,
+            @Nullable LocalDate existsUntil) {}
 
     /** What makes the light of a place. */
     record LightRow(
@@ -48,7 +51,7 @@ interface PlaceMapper {
 
     @Select("""
             select id, name, walking_order, slots, day_set_point, night_set_point, gain_by_day, gain_by_night, floor,
-                   for_emergence, for_growing_on, for_hardening_off, keeps_mice_out, caution
+                   for_emergence, for_growing_on, for_hardening_off, keeps_mice_out, caution, exists_from, exists_until
             from place order by walking_order
             """)
     List<PlaceRow> all();
@@ -64,13 +67,13 @@ interface PlaceMapper {
             insert into place (name, walking_order, slots, day_set_point, night_set_point, gain_by_day, gain_by_night,
                                floor, daylight_share, lamp_flux, lamp_hours, lamp_distance, aspect, sun_from, sun_until,
                                cloth_takes, cloth_above, for_emergence, for_growing_on, for_hardening_off,
-                               keeps_mice_out, caution)
+                               keeps_mice_out, caution, exists_from, exists_until)
             values (#{place.name}, #{place.walkingOrder}, #{place.slots}, #{place.daySetPoint}, #{place.nightSetPoint},
                     #{place.gainByDay}, #{place.gainByNight}, #{place.floor}, #{light.daylightShare},
                     #{light.lamps.flux}, #{light.lamps.hours}, #{light.lamps.distance}, #{light.sky.aspect},
                     #{light.sky.sunFrom}, #{light.sky.sunUntil}, #{light.cloth.takes}, #{light.cloth.above},
                     #{place.forEmergence}, #{place.forGrowingOn}, #{place.forHardeningOff}, #{place.keepsMiceOut},
-                    #{place.caution})
+                    #{place.caution}, #{place.existsFrom}, #{place.existsUntil})
             """)
     void insert(@Param("place") PlaceRow place, @Param("light") PlaceLight light);
 
@@ -78,7 +81,8 @@ interface PlaceMapper {
             update place set walking_order = #{walkingOrder}, slots = #{slots}, day_set_point = #{daySetPoint},
                    night_set_point = #{nightSetPoint}, gain_by_day = #{gainByDay}, gain_by_night = #{gainByNight},
                    floor = #{floor}, for_emergence = #{forEmergence}, for_growing_on = #{forGrowingOn},
-                   for_hardening_off = #{forHardeningOff}, keeps_mice_out = #{keepsMiceOut}, caution = #{caution}
+                   for_hardening_off = #{forHardeningOff}, keeps_mice_out = #{keepsMiceOut}, caution = #{caution},
+                   exists_from = #{existsFrom}, exists_until = #{existsUntil}
             where name = #{name}
             """)
     int update(PlaceRow place);

@@ -1,15 +1,18 @@
 package kiver.server.place;
 
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import kiver.core.place.Lamps;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceLight;
+import kiver.core.place.PlaceSpan;
 import kiver.core.place.PlaceUse;
 import kiver.core.place.ShadeCloth;
 import kiver.core.sheet.Column;
@@ -57,7 +60,9 @@ class PlaceSheetBook implements SheetBook {
                     Column.choice("for_growing_on", "yes", "no"),
                     Column.choice("for_hardening_off", "yes", "no"),
                     Column.choice("keeps_mice_out", "yes", "no").orNone(),
-                    Column.of("caution")));
+                    Column.of("caution"),
+                    Column.day("exists_from").orNone(),
+                    Column.day("exists_until").orNone()));
 
     private final PlaceBook places;
 
@@ -108,7 +113,9 @@ class PlaceSheetBook implements SheetBook {
                 yes(place, PlaceUse.GROWING_ON),
                 yes(place, PlaceUse.HARDENING_OFF),
                 place.keepsMiceOut() ? "yes" : "no",
-                named.caution());
+                named.caution(),
+                place.exists().firstDay().map(LocalDate::toString).orElse(""),
+                place.exists().lastDay().map(LocalDate::toString).orElse(""));
     }
 
     private static PlaceLight light(SheetRow row) {
@@ -139,6 +146,19 @@ class PlaceSheetBook implements SheetBook {
 
     private static String words(Aspect aspect) {
         return aspect.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static PlaceSpan span(SheetRow row) {
+        Optional<LocalDate> from = day(row, "exists_from");
+        Optional<LocalDate> until = day(row, "exists_until");
+        if (from.isPresent() && until.isPresent() && until.get().isBefore(from.get())) {
+            throw new Refusal("exists_until", Said.of("A place cannot end before it begins."));
+        }
+        return new PlaceSpan(from, until);
+    }
+
+    private static Optional<LocalDate> day(SheetRow row, String column) {
+        return row.text(column).isEmpty() ? Optional.empty() : Optional.of(row.day(column));
     }
 
     private static String yes(Place place, PlaceUse use) {
@@ -178,7 +198,8 @@ class PlaceSheetBook implements SheetBook {
                         climate,
                         light(row),
                         row.yesOrNothing("keeps_mice_out"),
-                        uses),
+                        uses,
+                        span(row)),
                 row.text("caution"));
     }
 }

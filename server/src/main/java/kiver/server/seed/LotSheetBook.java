@@ -29,7 +29,7 @@ class LotSheetBook implements SheetBook {
                     Column.of("supplier"),
                     Column.of("germination"),
                     Column.of("tested_seeds"),
-                    Column.of("tested_on"),
+                    Column.day("tested_on"),
                     Column.of("seeds"),
                     Column.of("grams"),
                     Column.of("packet_days_from").orNone(),

@@ -2,6 +2,7 @@ package kiver.server.sheet;
 
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -197,9 +198,18 @@ class SheetFileController {
             ForeignSheet.Writing writing,
             Map<String, Map<String, String>> before) {
         List<RowFault> faults = new ArrayList<>();
+        Map<String, Long> lines = new HashMap<>();
         for (TextTable.Row row : sheet.rows()) {
             SheetRow said = ForeignSheet.read(row, book.shape().columns(), sources, writing);
-            Map<String, String> there = before.get(SheetHistory.key(book.shape().key(said)));
+            String key = SheetHistory.key(book.shape().key(said));
+            Long already = lines.putIfAbsent(key, row.line());
+            if (already != null && !key.isBlank()) {
+                faults.add(new RowFault(
+                        row.line(),
+                        Said.of("The same stands on line {line} already.").with("line", already)));
+                continue;
+            }
+            Map<String, String> there = before.get(key);
             Map<String, String> entries = new LinkedHashMap<>(there == null ? Map.of() : there);
             entries.putAll(said.entries());
             try {

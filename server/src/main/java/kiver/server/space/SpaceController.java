@@ -56,6 +56,8 @@ class SpaceController {
             @Nullable Double day,
             @Nullable Double night,
             double lampLight,
+            @Nullable LocalDate existsFrom,
+            @Nullable LocalDate existsUntil,
             List<PlaceUse> uses,
             List<Double> used,
             List<Double> mean) {}
@@ -147,6 +149,8 @@ class SpaceController {
                 set == null ? null : set.day(),
                 set == null ? null : set.night(),
                 place.light().lamps().light(),
+                place.exists().firstDay().orElse(null),
+                place.exists().lastDay().orElse(null),
                 place.suits().stream().sorted().toList(),
                 Arrays.stream(occupancy.used(place.id()))
                         .map(slots -> Math.round(100 * slots) / 100.0)

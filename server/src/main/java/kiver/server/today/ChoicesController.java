@@ -12,6 +12,7 @@ import kiver.core.crop.CropCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
+import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
 import kiver.server.harden.ProgrammeBook;
@@ -34,6 +35,7 @@ class ChoicesController {
     private final PlaceBook places;
     private final ProgrammeBook programmes;
     private final Retired retired;
+    private final NurseryClock clock;
 
     ChoicesController(
             OrderBook orders,
@@ -41,13 +43,15 @@ class ChoicesController {
             SeedStore seeds,
             PlaceBook places,
             ProgrammeBook programmes,
-            Retired retired) {
+            Retired retired,
+            NurseryClock clock) {
         this.orders = orders;
         this.crops = crops;
         this.seeds = seeds;
         this.places = places;
         this.programmes = programmes;
         this.retired = retired;
+        this.clock = clock;
     }
 
     /** A crop. */
@@ -108,7 +112,10 @@ class ChoicesController {
                                 lot.germinationLabel(),
                                 lot.seedsLeft()))
                         .toList(),
-                places.places().stream().map(ChoicesController::choice).toList(),
+                places.places().stream()
+                        .filter(place -> !place.exists().isOverOn(clock.today()))
+                        .map(ChoicesController::choice)
+                        .toList(),
                 programmes.all().stream()
                         .map(programme -> new ProgrammeChoice(programme.code(), programme.name(), programme.days()))
                         .toList(),
