@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.regex.Pattern;
@@ -226,7 +227,8 @@ class HandedOverTest {
             }
             assertThat(take).isEnabled();
             take.click();
-            assertThat(page.getByText("Taken.")).isVisible();
+            // Every line of the order is planned anew as it is taken: beside other tests that takes its time.
+            assertThat(page.getByText("Taken.")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
         }
     }
 
