@@ -17,11 +17,13 @@ const ANSWERS: Record<Seen, string> = { YES: say('yes'), YES_IF: say('yes, with 
 /** A growing year taken again: what growers had then, a year on, sown when the plan says by what was learnt since. */
 export function SeasonAgainPage() {
   const [year, setYear] = useState<number | undefined>();
+  const [taken, setTaken] = useState<Record<number, number>>({});
   const again = useSeasonAgain(year);
   if (again.isPending) return <Loading what={say('the year')} />;
   if (again.isError) return <Trouble error={again.error} retry={() => again.refetch()} />;
   const { orders, lastDay } = again.data;
-  const open = orders.filter((order) => order.lines.some((line) => line.standing === 'OPEN'));
+  // What was taken stays, with the way to its order: once it is read anew, no line of it need be open any longer.
+  const open = orders.filter((order) => taken[order.number] !== undefined || order.lines.some((line) => line.standing === 'OPEN'));
   const count = (standing: LineAgain['standing']) => orders.flatMap((order) => order.lines).filter((line) => line.standing === standing).length;
   return (
     <>
@@ -49,7 +51,7 @@ export function SeasonAgainPage() {
         <ul className="flex flex-col gap-3">
           {open.map((order) => (
             <li key={order.number}>
-              <Again order={order} />
+              <Again order={order} takenAs={taken[order.number]} tookAs={(number) => setTaken((now) => ({ ...now, [order.number]: number }))} />
             </li>
           ))}
         </ul>
@@ -58,7 +60,8 @@ export function SeasonAgainPage() {
   );
 }
 
-function Again({ order }: { order: OrderAgain }) {
+/** An order of then; what of it was taken in this visit is number `takenAs`. */
+function Again({ order, takenAs, tookAs }: { order: OrderAgain; takenAs: number | undefined; tookAs: (number: number) => void }) {
   const [opened, setOpened] = useState(false);
   const lines = order.lines.filter((line) => line.standing === 'OPEN');
   const [left, setLeft] = useState<number[]>([]);
@@ -67,31 +70,40 @@ function Again({ order }: { order: OrderAgain }) {
     answered(api.POST('/api/orders', { body: { requestId, growerId: order.growerId, siteId: order.siteId, ...entry } })),
   );
   const chosen = lines.map((line, index) => ({ line, index })).filter(({ index }) => !left.includes(index));
+  const taken = ({ number }: { number: number }) => {
+    // The lines that were left out move up in the order that is read anew: what was marked by their place is let go.
+    setOpened(false);
+    setLeft([]);
+    setSeen({});
+    tookAs(number);
+  };
   const ready = chosen.length > 0 && chosen.every(({ index }) => seen[index] !== undefined && seen[index] !== 'NO');
   return (
     <section aria-label={say('Order {order} of {grower}', { order: order.number, grower: order.grower })} className="board p-3">
-      <h2 className="flex flex-wrap items-center gap-3">
-        {order.grower}
-        <span className="text-sm font-normal text-pencil">
+      <div className="flex flex-wrap items-center gap-3">
+        <h2>{order.grower}</h2>
+        <span className="text-sm text-pencil">
           {say('{site}, as order {order}; {lines, plural, one {# line} other {# lines}}', {
             site: order.site,
             order: order.number,
             lines: lines.length,
           })}
         </span>
-        <button type="button" className="act ml-auto" aria-expanded={opened} onClick={() => setOpened(!opened)}>
-          {opened ? say('Close') : say('Plan it anew')}
-        </button>
-      </h2>
-      {take.data && (
+        {lines.length > 0 && (
+          <button type="button" className="act ml-auto" aria-expanded={opened} onClick={() => setOpened(!opened)}>
+            {opened ? say('Close') : say('Plan it anew')}
+          </button>
+        )}
+      </div>
+      {takenAs !== undefined && (
         <p role="status">
           {say('Taken.')}{' '}
-          <Link className="trail" to={`/orders/${take.data.number}`}>
-            {say('Order {order}', { order: take.data.number })}
+          <Link className="trail" to={`/orders/${takenAs}`}>
+            {say('Order {order}', { order: takenAs })}
           </Link>
         </p>
       )}
-      {opened && !take.data && (
+      {opened && (
         <>
           <ul className="divide-y divide-rule">
             {lines.map((line, index) => (
@@ -110,7 +122,10 @@ function Again({ order }: { order: OrderAgain }) {
             className="act act-main mt-2"
             disabled={!ready || take.isPending}
             onClick={() =>
-              take.mutate({ lines: chosen.map(({ line, index }) => ({ wish: line.wish, ...(seen[index] ? { seen: seen[index] } : {}) })) })
+              take.mutate(
+                { lines: chosen.map(({ line, index }) => ({ wish: line.wish, ...(seen[index] ? { seen: seen[index] } : {}) })) },
+                { onSuccess: taken },
+              )
             }
           >
             {say('Take {lines, plural, one {# line} other {# lines}}', { lines: chosen.length })}

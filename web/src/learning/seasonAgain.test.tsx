@@ -29,14 +29,23 @@ const again: SeasonAgain = {
     },
   ],
 };
+/** The same once the server knows of the order that was taken. */
+const takenAgain: SeasonAgain = {
+  ...again,
+  orders: again.orders.map((order) => ({ ...order, lines: order.lines.map((each) => ({ ...each, standing: 'ORDERED' as const })) })),
+};
 
 describe('a season again', () => {
   it('plans an order anew and takes it on what was seen', async () => {
+    let ordered = false;
     const calls = fakeServer({
-      'GET /api/season-again': again,
+      'GET /api/season-again': () => (ordered ? takenAgain : again),
       'GET /api/growing-years': { present: 2027, earlier: [2026] },
       'POST /api/plans': samplePlan(),
-      'POST /api/orders': { number: 205 },
+      'POST /api/orders': () => {
+        ordered = true;
+        return { number: 205 };
+      },
     });
     show(<SeasonAgainPage />);
     expect(await screen.findByText(/One line lies beyond .* One is ordered again already./)).toBeTruthy();
@@ -46,6 +55,9 @@ describe('a season again', () => {
     await waitFor(() => expect(screen.getByRole('button', { name: 'Take 1 line' })).toHaveProperty('disabled', false));
     fireEvent.click(screen.getByRole('button', { name: 'Take 1 line' }));
     expect(await screen.findByRole('link', { name: 'Order 205' })).toBeTruthy();
+    expect(await screen.findByText(/3 are ordered again already./)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Order 205' }).getAttribute('href')).toBe('/orders/205');
+    expect(screen.queryByRole('button', { name: 'Plan it anew' })).toBeNull();
     expect(calls.find((call) => call.path === '/api/orders')?.body).toMatchObject({
       growerId: 3,
       siteId: 4,

@@ -5,7 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.regex.Pattern;
@@ -220,6 +219,7 @@ class HandedOverTest {
             button(page, "Plan it anew").first().click();
             Locator take = page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Take \\d+ lines?$")));
             assertThat(take).isVisible();
+            assertThat(page.getByText("Planning…")).hasCount(0);
             for (Locator line : page.getByRole(AriaRole.LISTITEM)
                     .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^No\\b|Not for")))
                     .all()) {
@@ -227,8 +227,11 @@ class HandedOverTest {
             }
             assertThat(take).isEnabled();
             take.click();
-            // Every line of the order is planned anew as it is taken: beside other tests that takes its time.
-            assertThat(page.getByText("Taken.")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+            assertThat(page.getByText("Taken.")).isVisible();
+            // The way to it stays when the year is read anew and has no open line of it any more.
+            assertThat(page.getByText("ordered again already")).isVisible();
+            page.getByRole(AriaRole.LINK, named(Pattern.compile("^Order \\d+$"))).click();
+            assertThat(page).hasURL(Pattern.compile("/orders/\\d+$"));
         }
     }
 
