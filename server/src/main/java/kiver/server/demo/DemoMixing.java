@@ -47,7 +47,10 @@ class DemoMixing {
             "rock-dust", new Bought(9, 3));
 
     /** Pots and trays that somebody counted before the winter; small pots run short in spring. */
-    private static final Map<String, Integer> IN_THE_SHED = Map.of("pot-9", 1_400, "pot-7", 120, "module-60", 60);
+    private static final List<InTheShed> IN_THE_SHED =
+            List.of(new InTheShed("pot-9", 1_400), new InTheShed("pot-7", 120), new InTheShed("module-60", 60));
+
+    private record InTheShed(String container, int pieces) {}
 
     private final MediaBook media;
     private final MixingService mixing;
@@ -68,8 +71,8 @@ class DemoMixing {
         }
         media.set(new Mixing(12.0, 90.0, 0.05, 20, 0.32, 6.0));
         media.ingredients().values().forEach(this::buy);
-        IN_THE_SHED.forEach((container, pieces) ->
-                shed.counted(id("shed/" + container), new ContainerCode(container), pieces, null));
+        IN_THE_SHED.forEach(each ->
+                shed.counted(id("shed/" + each.container()), new ContainerCode(each.container()), each.pieces(), null));
     }
 
     private void buy(Ingredient each) {
@@ -86,8 +89,9 @@ class DemoMixing {
                 each.dusty(),
                 each.alive()));
         // Most of it came before the winter; the last bags are of another delivery.
-        deliver(each.code(), "A1", bought.bags() / 2 * each.bagLitres());
-        deliver(each.code(), "B7", (bought.bags() - bought.bags() / 2) * each.bagLitres());
+        int before = bought.bags() / 2;
+        deliver(each.code(), "A1", before * each.bagLitres());
+        deliver(each.code(), "B7", (bought.bags() - before) * each.bagLitres());
     }
 
     private void deliver(IngredientCode code, String lot, double litres) {
