@@ -32,6 +32,7 @@ const BarrowPage = lazy(() => import('./media/BarrowPage').then((room) => ({ def
 const MixPage = lazy(() => import('./media/MixPage').then((room) => ({ default: room.MixPage })));
 const RecipePage = lazy(() => import('./media/RecipePage').then((room) => ({ default: room.RecipePage })));
 const NurseryPage = lazy(() => import('./nursery/NurseryPage').then((room) => ({ default: room.NurseryPage })));
+const DevicesPage = lazy(() => import('./nursery/DevicesPage').then((room) => ({ default: room.DevicesPage })));
 const FoundingPage = lazy(() => import('./nursery/FoundingPage').then((room) => ({ default: room.FoundingPage })));
 const SheetPage = lazy(() => import('./nursery/SheetPage').then((room) => ({ default: room.SheetPage })));
 const NewOrderPage = lazy(() => import('./order/NewOrderPage').then((room) => ({ default: room.NewOrderPage })));
@@ -142,6 +143,7 @@ export function App() {
           <Route path="/crops/:code" element={<CropPage today={session.data.today} />} />
           {propagator && <Route path="/nursery" element={<NurseryPage />} />}
           {propagator && <Route path="/founding/:step" element={<FoundingPage />} />}
+          {propagator && <Route path="/nursery/devices" element={<DevicesPage />} />}
           {propagator && <Route path="/nursery/:name" element={<SheetPage />} />}
           {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
           <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />

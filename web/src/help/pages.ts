@@ -325,6 +325,13 @@ export const PAGES: PageHelp[] = [
     offline: say('What is said of the nursery changes every forecast, so it needs the connection. Nothing was changed.'),
   },
   {
+    at: '/nursery/devices',
+    name: say('What measures here'),
+    purpose: say('What is known of the weather and of each place: by which device, by hand or not at all; and which device is silent.'),
+    tries: [say('Add a thermometer: its token is shown once, to be put into it.')],
+    offline: say('When a device was heard of last is known with the connection only. Go by the thermometer at the place.'),
+  },
+  {
     at: '/nursery',
     name: say('The nursery'),
     purpose: say('Places, seed, varieties, growers and people; every sheet can be taken out and read in again.'),

@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Choices, Founding } from '../api/client';
+import type { Choices, DeviceView, Founding } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChoices } from '../api/queries';
 import { Loading, Nothing, Trouble } from '../look/States';
 import { NextStep, useFounding } from '../today/NextStep';
 import { altitude } from '../words/quantity';
 import { say } from '../words/say';
-import { Devices } from './Devices';
+import { useDevices } from './DevicesPage';
 import { AddLot, AddPerson, AddPlaceByHand, AddSite, AddVariety } from './forms';
 import { KeptSafe } from './KeptSafe';
 import { OnPapers } from './OnPapers';
@@ -20,6 +20,7 @@ import { STEPS } from './steps';
 export function NurseryPage() {
   const choices = useChoices();
   const founding = useFounding();
+  const devices = useDevices();
   const people = useQuery({ queryKey: ['people'], queryFn: () => answered(api.GET('/api/people')) });
   if (choices.isPending || founding.isPending) return <Loading what={say('the nursery')} />;
   if (choices.isError) return <Trouble error={choices.error} retry={() => choices.refetch()} />;
@@ -34,6 +35,7 @@ export function NurseryPage() {
           <Line key={step.at} name={step.name} there={step.there(founding.data)} to={`/founding/${step.at}`} />
         ))}
         <Line name={say('Weather station')} there={station(founding.data)} to="/weather" />
+        <Line name={say('What measures here')} there={devices.data ? sendingWords(devices.data.devices) : ''} to="/nursery/devices" />
         <Part
           name={say('Places')}
           there={STEPS[2]!.there(founding.data)}
@@ -108,7 +110,6 @@ export function NurseryPage() {
       </div>
       <div className="mt-6">
         <OnPapers />
-        <Devices choices={choices.data} />
         <KeptSafe />
       </div>
     </>
@@ -119,8 +120,16 @@ const station = (founding: Founding) =>
   founding.daysFromFile > 0
     ? say('{days, plural, one {# day} other {# days}} read in from files', { days: founding.daysFromFile })
     : founding.weather === 'MEASURED'
-      ? say('measures and forecasts')
+      ? say('measures')
       : say('none: read its file in, or let it send');
+
+function sendingWords(devices: DeviceView[]): string {
+  const sending = devices.filter((device) => !device.withdrawnOn);
+  return say(
+    '{devices, plural, =0 {no device sends by itself} one {one device sends} other {# devices send}}{silent, plural, =0 {} one {, one is silent} other {, # are silent}}',
+    { devices: sending.length, silent: sending.filter((device) => device.sign === 'SILENT').length },
+  );
+}
 
 const LINE = 'grid min-h-12 grid-cols-[1fr_auto] items-center gap-x-4 px-4 py-2 sm:grid-cols-[14rem_1fr_auto]';
 

@@ -73,7 +73,7 @@ const server = (more: Record<string, unknown> = {}) =>
     'GET /api/weather/climate': climate,
     'GET /api/choices': { ...sampleChoices, places: [] },
     'GET /api/people': [],
-    'GET /api/devices': [],
+    'GET /api/devices': { simulatedStation: false, estimated: true, places: [], devices: [] },
     'GET /api/nursery': { name: 'Long Paddock', telephone: '' },
     'GET /api/places/patterns': [shelf],
     'GET /api/places/surfaces': { slots: 4 },

@@ -2,13 +2,13 @@ import { Link } from 'react-router';
 import { useChoices, useForecastChanges, useSession, useWeather } from '../api/queries';
 import { LineChart } from '../look/LineChart';
 import { Loading, Nothing, Trouble } from '../look/States';
-import { addDays, dayOfYear, daysBetween, shortDay } from '../words/days';
+import { addDays, dayOfYear, daysBetween, shortDay, timeWords } from '../words/days';
 import { ForecastForm } from './ForecastForm';
 import { MovedGroups } from './MovedGroups';
 import { degreesWords } from './Position';
 import { StationFile } from './StationFile';
 import { say } from '../words/say';
-import { altitude, temperature, temperatureUnit } from '../words/quantity';
+import { altitude, degrees, temperature, temperatureUnit } from '../words/quantity';
 
 /** The station: what it measured, what is forecast, what is usual, and what that has moved. */
 export function WeatherPage({ mayChange }: { mayChange: boolean }) {
@@ -95,8 +95,24 @@ export function WeatherPage({ mayChange }: { mayChange: boolean }) {
                 weather.data.daysFromFile > 0
                   ? say('{days, plural, one {# day} other {# days}} were read in from files.', { days: weather.data.daysFromFile })
                   : '',
-            })}
+            })}{' '}
+            {weather.data.daysFromDevices > 0 &&
+              say('{days, plural, one {# day was} other {# days were}} sent by a station.', { days: weather.data.daysFromDevices })}
           </p>
+          {weather.data.now && (
+            <p className="mt-1 text-sm">
+              {say('It read {degrees} at {time} on {day}.', {
+                degrees: degrees(weather.data.now.celsius),
+                time: timeWords(weather.data.now.at.slice(11, 16)),
+                day: shortDay(weather.data.now.at.slice(0, 10)),
+              })}
+            </p>
+          )}
+          {mayChange && (
+            <Link className="trail mt-1 inline-flex min-h-11 items-center" to="/nursery/devices">
+              {say('What measures here')}
+            </Link>
+          )}
         </section>
         <section aria-label={say('What has moved')} className="board p-4">
           <h2 className="mb-1">{say('What has moved')}</h2>

@@ -15,6 +15,7 @@ const weather: WeatherView = {
   days: 11_427,
   years: 31,
   daysFromFile: 0,
+  daysFromDevices: 0,
   latitude: 46,
   altitude: 600,
   timeZone: 'UTC',
@@ -91,6 +92,44 @@ describe('the weather', () => {
     const site = await screen.findByRole('link', { name: /Field one: Near/ });
     expect(site.getAttribute('href')).toBe('/sites/7');
     expect(screen.queryByLabelText('Station file')).toBeNull();
+  });
+});
+
+describe('a forecast as it was heard', () => {
+  const own = {
+    session: { signedIn: true, person: 1, name: 'Own', role: 'PROPAGATOR', needsFirstAccount: false, nursery: 'N', today: '2027-04-15', demo: false },
+  };
+
+  it('takes wind, rain and sun where they are known, and sends what nobody touched as it was', async () => {
+    const calls = page({
+      'GET /api/session': own.session,
+      'GET /api/weather': { ...weather, forecast: [{ day: '2027-04-15', minimum: -1.46, maximum: 9 }] },
+      'PUT /api/weather/forecast': {},
+    });
+    show(<WeatherPage mayChange />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Wind, rain and sun as well' }));
+    fireEvent.change(screen.getByLabelText('Gusts of Thu 15 Apr'), { target: { value: '36' } });
+    fireEvent.change(screen.getByLabelText('Sun of Thu 15 Apr'), { target: { value: '25' } });
+    fireEvent.change(screen.getByLabelText('Rain of Thu 15 Apr'), { target: { value: 'much' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Go by this forecast' }));
+    expect(await screen.findByText('Rain of 15 Apr: enter a number.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Rain of Thu 15 Apr'), { target: { value: '' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Go by this forecast' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({
+        days: [{ day: '2027-04-15', minimum: -1.46, maximum: 9, gust: 10, sun: 0.25 }],
+      }),
+    );
+  });
+
+  it('shows what a service said of the sky', async () => {
+    page({
+      'GET /api/session': own.session,
+      'GET /api/weather': { ...weather, forecast: [{ day: '2027-04-15', minimum: 1, maximum: 9, gust: 20, rain: 4 }] },
+    });
+    show(<WeatherPage mayChange />);
+    expect(await screen.findByLabelText('Gusts of Thu 15 Apr')).toHaveProperty('value', '72');
+    expect(screen.getByLabelText('Rain of Thu 15 Apr')).toHaveProperty('value', '4');
   });
 });
 

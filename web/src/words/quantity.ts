@@ -154,7 +154,22 @@ export const lengthUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'mm
 
 /** A wind in the person's own unit, from m/s: "40 km/h". */
 export const wind = (metresPerSecond: number): string =>
-  speech.length === 'INCHES' ? `${figures(metresPerSecond * 2.237)} mph` : `${figures(metresPerSecond * 3.6)} km/h`;
+  `${figures(metresPerSecond * (speech.length === 'INCHES' ? MILES_AN_HOUR : KILOMETRES_AN_HOUR))} ${windUnit()}`;
+
+const KILOMETRES_AN_HOUR = 3.6;
+const MILES_AN_HOUR = 2.237;
+
+export const windUnit = (): string => (speech.length === 'INCHES' ? 'mph' : 'km/h');
+
+/** A wind as it is typed, from m/s. */
+export const windTyped = (metresPerSecond: number): string =>
+  String(Math.round(metresPerSecond * (speech.length === 'INCHES' ? MILES_AN_HOUR : KILOMETRES_AN_HOUR)));
+
+/** A wind as it was typed, in m/s. */
+export function typedWind(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read === undefined ? undefined : read / (speech.length === 'INCHES' ? MILES_AN_HOUR : KILOMETRES_AN_HOUR);
+}
 
 /** A small length as it is typed. */
 export const lengthTyped = (millimetres: number): string =>

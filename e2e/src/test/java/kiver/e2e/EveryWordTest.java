@@ -153,7 +153,7 @@ class EveryWordTest {
               gather((await get('/api/trials')).map?.((trial) => [trial.name, trial.ways.map((way) => way.name)]));
               gather(await get('/api/store/spots'));
               gather((await get('/api/feeding')).feeds?.map((each) => each.feed.name));
-              gather((await get('/api/devices')).map?.((device) => device.name));
+              gather((await get('/api/devices')).devices?.map((device) => device.name));
               const media = await get('/api/media');
               gather([media.recipes?.map((recipe) => recipe.name), media.library?.map((recipe) => [recipe.name, recipe.litres.map((each) => each.name)]), media.ingredients?.map((each) => each.name)]);
               gather((await get('/api/stock')).ingredients?.map((each) => each.deliveries.map((delivery) => delivery.supplier)));

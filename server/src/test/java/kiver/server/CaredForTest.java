@@ -140,7 +140,8 @@ class CaredForTest {
     @Test
     @Order(40)
     void aScaleSendsWeightsByTheWayOfReadings() throws Exception {
-        String added = nursery.post(nursery.propagator, "/api/devices", "{\"name\":\"Scale\",\"placeId\":1}")
+        String added = nursery.post(
+                        nursery.propagator, "/api/devices", "{\"name\":\"Scale\",\"feeds\":\"PLACE\",\"placeId\":1}")
                 .andReturn()
                 .getResponse()
                 .getContentAsString();

@@ -2,6 +2,7 @@ package kiver.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.everyItem;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
@@ -14,6 +15,8 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kiver.server.account.Account;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.Person;
@@ -164,12 +167,7 @@ class FoundedTest {
     @Order(5)
     void measuredDaysStayWhenMoreIsKnownOfTheClimate() throws Exception {
         LocalDate yesterday = clock.today().minusDays(1);
-        http.perform(MockMvcRequestBuilders.post("/api/weather/file?file=s.csv&take=true")
-                        .with(user(propagator()))
-                        .with(csrf())
-                        .contentType(MediaType.APPLICATION_OCTET_STREAM)
-                        .content("day,minimum,maximum\n" + yesterday + ",11.1,33.3\n"))
-                .andExpect(status().isOk());
+        readIn(yesterday + ",11.1,33.3");
         call(HttpMethod.PUT, "/api/weather/climate", TOLD).andExpect(status().isOk());
         call(HttpMethod.GET, "/api/weather", "")
                 .andExpect(jsonPath("$.estimated").value(false))
@@ -211,13 +209,7 @@ class FoundedTest {
                 .andExpect(status().isUnauthorized());
         call(HttpMethod.POST, "/api/places", """
                         {"name":"Shelf","slots":4,"daySetPoint":20,"nightSetPoint":16,"daylightShare":0.2,"uses":["EMERGENCE"],"kind":"LIT_SHELF"}""").andExpect(status().isOk());
-        int place = JsonPath.read(text("/api/choices"), "$.places[0].id");
-        String token = JsonPath.read(
-                call(HttpMethod.POST, "/api/devices", "{\"name\":\"Service\",\"placeId\":" + place + "}")
-                        .andReturn()
-                        .getResponse()
-                        .getContentAsString(),
-                "$.token");
+        String token = token("Service", "FORECAST");
         http.perform(MockMvcRequestBuilders.post("/api/forecast")
                         .header("Authorization", "Bearer " + token)
                         .contentType(MediaType.APPLICATION_JSON)
@@ -226,6 +218,32 @@ class FoundedTest {
         call(HttpMethod.GET, "/api/weather", "")
                 .andExpect(jsonPath("$.forecast", hasSize(1)))
                 .andExpect(jsonPath("$.forecast[0].minimum").value(5.0));
+    }
+
+    private String token(String name, String feeds) throws Exception {
+        return JsonPath.read(
+                call(HttpMethod.POST, "/api/devices", "{\"name\":\"%s\",\"feeds\":\"%s\"}".formatted(name, feeds))
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString(),
+                "$.token");
+    }
+
+    private void readIn(String day) throws Exception {
+        http.perform(MockMvcRequestBuilders.post("/api/weather/file?file=s.csv&take=true")
+                        .with(user(propagator()))
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                        .content("day,minimum,maximum\n" + day + "\n"))
+                .andExpect(status().isOk());
+    }
+
+    private ResultActions send(String token, String path, String type, String body) throws Exception {
+        return http.perform(MockMvcRequestBuilders.post(path)
+                .header("Authorization", "Bearer " + token)
+                .contentType(type)
+                .content(body));
     }
 
     @Test
@@ -296,5 +314,83 @@ class FoundedTest {
                         {"latitude":78,"altitude":5}""").andExpect(status().isOk());
         call(HttpMethod.GET, "/api/weather/climate", "").andExpect(status().isOk());
         call(HttpMethod.GET, "/api/round", "").andExpect(status().isOk());
+    }
+
+    @Test
+    @Order(90)
+    void aStationSendsItsDaysAndNobodyEstimatesThemAnyMore() throws Exception {
+        LocalDate today = clock.today();
+        LocalDate over = today.minusDays(2);
+        String station = token("Mast", "STATION");
+        String hours = IntStream.range(0, 24)
+                .mapToObj(hour -> "%sT%02d:00,%s".formatted(over, hour, hour == 5 ? "-3,4" : hour == 15 ? "8,1" : "2"))
+                .map(row -> row.replaceFirst(",(.*)", ",\"$1\""))
+                .collect(Collectors.joining("\n"));
+        send(station, "/api/readings", "text/csv", "at,celsius\n" + hours)
+                .andExpect(jsonPath("$.taken").value(24))
+                .andExpect(jsonPath("$.refused", hasSize(0)));
+        send(station, "/api/readings", "text/csv", "at,celsius\n" + hours)
+                .andExpect(jsonPath("$.taken").value(0))
+                .andExpect(jsonPath("$.known").value(24));
+        call(HttpMethod.GET, "/api/weather", "")
+                .andExpect(jsonPath("$.daysFromDevices").value(1))
+                .andExpect(jsonPath("$.now.celsius").value(2.0))
+                .andExpect(jsonPath("$.lately[?(@.day == '%s')].minimum".formatted(over))
+                        .value(-3.4))
+                .andExpect(jsonPath("$.lately[?(@.day == '%s')].maximum".formatted(over))
+                        .value(8.1))
+                .andExpect(jsonPath("$.lately[?(@.day == '%s')].estimated".formatted(over))
+                        .value(false));
+        send(station, "/api/readings", "application/json", """
+                        {"readings":[
+                          {"day":"%s","minimum":-6,"maximum":1.5},
+                          {"day":"%s","minimum":1,"maximum":9},
+                          {"day":"%s","minimum":9,"maximum":1},
+                          {"day":"1999-01-01","minimum":1,"maximum":9},
+                          {"day":"the ides","minimum":1,"maximum":9},
+                          {"day":"%s","minimum":1,"maximum":75},
+                          {"day":"%s","maximum":7}]}""".formatted(today.minusDays(3), today, over, over, over))
+                .andExpect(jsonPath("$.taken").value(1))
+                .andExpect(jsonPath("$.refused[0].why", containsString("not over yet")))
+                .andExpect(jsonPath("$.refused[1].why", containsString("highest is below the lowest")))
+                .andExpect(jsonPath("$.refused[2].why", containsString("days back")))
+                .andExpect(jsonPath("$.refused[3].why", containsString("is no day")))
+                .andExpect(jsonPath("$.refused[4].why", containsString("not between -60 and 60")))
+                .andExpect(jsonPath("$.refused[5].why", containsString("no minimum")));
+        // What somebody read in from a file and looked over stays.
+        readIn(today.minusDays(1) + ",2,12");
+        send(station, "/api/readings", "text/csv", "day,minimum,maximum\n" + today.minusDays(1) + ",-20,-10")
+                .andExpect(jsonPath("$.taken").value(0));
+        call(HttpMethod.GET, "/api/weather", "")
+                .andExpect(jsonPath("$.daysFromDevices").value(2))
+                .andExpect(jsonPath("$.lately[?(@.day == '%s')].minimum".formatted(today.minusDays(3)))
+                        .value(-6.0));
+    }
+
+    @Test
+    @Order(91)
+    void whatADeviceFeedsIsSetUpAndHeldTo() throws Exception {
+        String forecast = token("Forecaster", "FORECAST");
+        send(forecast, "/api/readings", "application/json", "{\"at\":\"2027-04-15T06:30\",\"celsius\":4}")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.detail", containsString("is for a forecast")));
+        String station = token("Mast on the roof", "STATION");
+        send(
+                        station,
+                        "/api/forecast",
+                        "application/json",
+                        "{\"days\":[{\"day\":\"2027-04-15\",\"minimum\":4,\"maximum\":9}]}")
+                .andExpect(status().isUnprocessableContent());
+        call(HttpMethod.POST, "/api/devices", "{\"name\":\"Nowhere\",\"feeds\":\"PLACE\"}")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("placeId"));
+        call(HttpMethod.POST, "/api/devices", "{\"name\":\"Oracle\",\"feeds\":\"STARS\"}")
+                .andExpect(status().isUnprocessableContent());
+        call(HttpMethod.POST, "/api/devices", "{\"name\":\"Nothing\"}").andExpect(status().isUnprocessableContent());
+        call(HttpMethod.GET, "/api/devices", "")
+                .andExpect(jsonPath("$.simulatedStation").value(false))
+                .andExpect(jsonPath("$.devices[?(@.name == 'Forecaster')].sign").value("AWAITED"))
+                .andExpect(jsonPath("$.devices[?(@.name == 'Mast')].sign").value("LATELY"))
+                .andExpect(jsonPath("$.devices[?(@.name == 'Mast')].celsius").value(2.0));
     }
 }

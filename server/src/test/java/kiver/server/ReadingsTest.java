@@ -48,7 +48,9 @@ class ReadingsTest {
 
     private String token(String name, int place) throws Exception {
         String added = nursery.post(
-                        nursery.propagator, "/api/devices", "{\"name\":\"%s\",\"placeId\":%d}".formatted(name, place))
+                        nursery.propagator,
+                        "/api/devices",
+                        "{\"name\":\"%s\",\"feeds\":\"PLACE\",\"placeId\":%d}".formatted(name, place))
                 .andExpect(status().isOk())
                 .andReturn()
                 .getResponse()
@@ -85,7 +87,8 @@ class ReadingsTest {
                 .andExpect(jsonPath("$.places[1].humidity").value(60.0))
                 .andExpect(jsonPath("$.places[0].readings", empty()));
         nursery.get(nursery.propagator, "/api/devices")
-                .andExpect(jsonPath("$[?(@.name == 'Probe A')].lastHeard").value(yesterday + "T23:30:00"));
+                .andExpect(
+                        jsonPath("$.devices[?(@.name == 'Probe A')].lastHeard").value(yesterday + "T23:30:00"));
     }
 
     @Test
@@ -149,7 +152,7 @@ class ReadingsTest {
                 .getResponse()
                 .getContentAsString();
         assertThat(devices).doesNotContain(token);
-        int id = JsonPath.<List<Integer>>read(devices, "$[?(@.name == 'Probe C')].id")
+        int id = JsonPath.<List<Integer>>read(devices, "$.devices[?(@.name == 'Probe C')].id")
                 .get(0);
         nursery.post(nursery.hand, "/api/devices/" + id + "/withdrawals", "{}").andExpect(status().isForbidden());
         nursery.post(nursery.propagator, "/api/devices/" + id + "/withdrawals", "{}")
@@ -157,11 +160,11 @@ class ReadingsTest {
         nursery.post(nursery.propagator, "/api/devices/" + id + "/withdrawals", "{}")
                 .andExpect(status().isNotFound());
         send(token, "application/json", reading).andExpect(status().isUnauthorized());
-        nursery.post(nursery.propagator, "/api/devices", "{\"name\":\"Probe C\",\"placeId\":1}")
+        nursery.post(nursery.propagator, "/api/devices", "{\"name\":\"Probe C\",\"feeds\":\"PLACE\",\"placeId\":1}")
                 .andExpect(status().isUnprocessableContent());
-        nursery.post(nursery.propagator, "/api/devices", "{\"name\":\"Probe E\",\"placeId\":99}")
+        nursery.post(nursery.propagator, "/api/devices", "{\"name\":\"Probe E\",\"feeds\":\"PLACE\",\"placeId\":99}")
                 .andExpect(status().isUnprocessableContent());
-        nursery.post(nursery.hand, "/api/devices", "{\"name\":\"Probe F\",\"placeId\":1}")
+        nursery.post(nursery.hand, "/api/devices", "{\"name\":\"Probe F\",\"feeds\":\"PLACE\",\"placeId\":1}")
                 .andExpect(status().isForbidden());
     }
 }

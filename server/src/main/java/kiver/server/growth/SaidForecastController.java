@@ -16,25 +16,23 @@ import kiver.core.weather.DailyRange;
 import kiver.core.weather.DayAhead;
 import kiver.core.weather.Sky;
 import kiver.server.clock.NurseryClock;
+import kiver.server.place.Device;
 import kiver.server.place.DeviceBook;
 import kiver.server.problem.Refusal;
 import kiver.server.weather.WeatherBook;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.server.ResponseStatusException;
 
-/** A forecast that comes from people or services: typed in as it was heard, or pushed with a device's token. */
+/** A forecast that comes from people or services: typed in as it was heard, or pushed with the token of a device that feeds it. */
 @RestController
 class SaidForecastController {
 
-    private static final String BEARER = "Bearer ";
     private static final int MOST_DAYS = 16;
 
     private final WeatherBook weather;
@@ -121,12 +119,13 @@ class SaidForecastController {
     public void push(
             @RequestHeader(value = HttpHeaders.AUTHORIZATION, required = false) @Nullable String authorization,
             @Valid @RequestBody ForecastSaid said) {
-        if (authorization == null
-                || !authorization.startsWith(BEARER)
-                || devices.byToken(authorization.substring(BEARER.length()).strip())
-                        .isEmpty()) {
-            throw new ResponseStatusException(HttpStatus.UNAUTHORIZED);
+        Device device = devices.sender(authorization);
+        if (device.feeds() != Device.Feeds.FORECAST) {
+            throw new Refusal(
+                    "",
+                    Said.of("This token is for readings. Add a device for the forecast, and send it with that token."));
         }
+        devices.heard(device, clock.now());
         take(said);
     }
 

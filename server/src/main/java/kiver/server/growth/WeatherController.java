@@ -13,6 +13,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
 import kiver.core.sheet.DateOrder;
@@ -20,7 +21,9 @@ import kiver.core.sheet.SheetFault;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
 import kiver.core.weather.DailyRange;
+import kiver.core.weather.DayAhead;
 import kiver.core.weather.Daylight;
+import kiver.core.weather.OutdoorReading;
 import kiver.core.weather.StationLayout;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.StationSheet;
@@ -28,6 +31,7 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.clock.TimeZones;
 import kiver.server.problem.Refusal;
 import kiver.server.weather.ClimateBook;
+import kiver.server.weather.StationReadings;
 import kiver.server.weather.WeatherBook;
 import kiver.server.wording.Said;
 import org.springframework.http.HttpHeaders;
@@ -53,10 +57,17 @@ class WeatherController {
 
     private final WeatherBook weather;
     private final ClimateBook climate;
+    private final StationReadings station;
     private final SeasonService seasons;
     private final NurseryClock clock;
 
-    WeatherController(WeatherBook weather, ClimateBook climate, SeasonService seasons, NurseryClock clock) {
+    WeatherController(
+            WeatherBook weather,
+            ClimateBook climate,
+            StationReadings station,
+            SeasonService seasons,
+            NurseryClock clock) {
+        this.station = station;
         this.weather = weather;
         this.climate = climate;
         this.seasons = seasons;
@@ -70,15 +81,52 @@ class WeatherController {
      */
     record WeatherDay(LocalDate day, double minimum, double maximum, boolean estimated) {}
 
-    /** The record at a glance: the last weeks, the forecast, and what past years had on the same days. */
+    /**
+     * A day that is forecast; what is not said of its sky is null.
+     *
+     * @param gust strongest, m/s
+     * @param rain mm
+     * @param sun share of the day, 0 to 1
+     */
+    record ForecastView(
+            LocalDate day,
+            double minimum,
+            double maximum,
+            @Nullable Double gust,
+            @Nullable Double rain,
+            @Nullable Double sun) {
+
+        static ForecastView of(LocalDate day, DayAhead ahead) {
+            return new ForecastView(
+                    day,
+                    ahead.range().minimum(),
+                    ahead.range().maximum(),
+                    orNull(ahead.sky().gust()),
+                    orNull(ahead.sky().rain()),
+                    orNull(ahead.sky().sun()));
+        }
+
+        private static @Nullable Double orNull(OptionalDouble value) {
+            return value.isPresent() ? value.getAsDouble() : null;
+        }
+    }
+
+    /**
+     * The record at a glance: the last weeks, the forecast, and what past years had on the same days.
+     *
+     * @param daysFromDevices days that a station sent by itself
+     * @param now what it read last; null where none sends
+     */
     record WeatherView(
             LocalDate firstDay,
             LocalDate lastDay,
             int days,
             int daysFromFile,
+            int daysFromDevices,
+            @Nullable OutdoorReading now,
             int years,
             List<WeatherDay> lately,
-            List<WeatherDay> forecast,
+            List<ForecastView> forecast,
             @Nullable LocalDate forecastSaidOn,
             List<WeatherDay> usual,
             double latitude,
@@ -212,9 +260,9 @@ class WeatherController {
         for (LocalDate day = today.minusDays(28); day.isBefore(today); day = day.plusDays(1)) {
             lately.add(day(day, record.on(day), estimated.contains(day)));
         }
-        List<WeatherDay> forecast = new ArrayList<>();
-        for (DailyRange range : weather.forecast(today)) {
-            forecast.add(day(today.plusDays(forecast.size()), range, false));
+        List<ForecastView> forecast = new ArrayList<>();
+        for (DayAhead ahead : weather.ahead(today)) {
+            forecast.add(ForecastView.of(today.plusDays(forecast.size()), ahead));
         }
         List<WeatherDay> usual = new ArrayList<>();
         for (LocalDate day = today.minusDays(28); day.isBefore(today.plusDays(14)); day = day.plusDays(1)) {
@@ -226,6 +274,8 @@ class WeatherController {
                 record.lastDay(),
                 record.days().size(),
                 weather.daysFromFile(),
+                weather.daysFromDevices(),
+                station.last().orElse(null),
                 years,
                 lately,
                 forecast,

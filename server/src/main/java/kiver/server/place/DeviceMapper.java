@@ -15,7 +15,7 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface DeviceMapper {
 
-    String COLUMNS = "select id, name, place_id, added_on, withdrawn_on, simulated, last_heard from device";
+    String COLUMNS = "select id, name, feeds, place_id, added_on, withdrawn_on, simulated, last_heard from device";
 
     @Select(COLUMNS + " order by withdrawn_on nulls first, name")
     List<Device> all();
@@ -24,13 +24,14 @@ interface DeviceMapper {
     Optional<Device> byDigest(@Param("digest") String digest);
 
     @Select("""
-            insert into device (name, place_id, token_digest, added_on, simulated)
-            values (#{name}, #{placeId}, #{digest}, #{day}, #{simulated})
+            insert into device (name, feeds, place_id, token_digest, added_on, simulated)
+            values (#{name}, #{feeds}, #{placeId}, #{digest}, #{day}, #{simulated})
             on conflict (name) do nothing returning id
             """)
     Optional<Long> add(
             @Param("name") String name,
-            @Param("placeId") long placeId,
+            @Param("feeds") Device.Feeds feeds,
+            @Param("placeId") Long placeId,
             @Param("digest") String digest,
             @Param("day") LocalDate day,
             @Param("simulated") boolean simulated);
@@ -49,6 +50,38 @@ interface DeviceMapper {
             on conflict do nothing
             """)
     int take(@Param("device") long device, @Param("placeId") long placeId, @Param("rows") String rows);
+
+    /** The lowest and the highest of a day as a device worked them out; what was read by hand counts for more. */
+    @Insert("""
+            insert into place_reading (place_id, day, minimum, maximum)
+            select #{place}, #{day}, #{minimum}, #{maximum}
+            where not exists (select from hand_reading where place_id = #{place} and day = #{day})
+            on conflict (place_id, day) do update set minimum = excluded.minimum, maximum = excluded.maximum
+            where (place_reading.minimum, place_reading.maximum) <> (excluded.minimum, excluded.maximum)
+            """)
+    int tellDay(
+            @Param("place") long place,
+            @Param("day") LocalDate day,
+            @Param("minimum") double minimum,
+            @Param("maximum") double maximum);
+
+    /** What a device said last. */
+    record LastSaid(long device, double celsius, Double humidity) {}
+
+    @Select("""
+            select device.id as device, said.celsius, said.humidity from device, lateral (
+                select celsius, humidity from probe_reading where device_id = device.id order by read_at desc limit 1) said
+            union all
+            select device.id as device, said.celsius, null from device, lateral (
+                select celsius from station_reading where device_id = device.id order by read_at desc limit 1) said
+            """)
+    List<LastSaid> lastSaid();
+
+    /** Places that are read by hand, and of which day last. */
+    record LastByHand(long placeId, LocalDate day) {}
+
+    @Select("select place_id, max(day) as day from hand_reading group by place_id")
+    List<LastByHand> lastByHand();
 
     /** A reading as it is kept. */
     record ReadingRow(long placeId, LocalDateTime readAt, double celsius, Double humidity) {}

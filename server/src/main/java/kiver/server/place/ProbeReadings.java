@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.SortedMap;
 import java.util.UUID;
 import kiver.core.place.PlaceId;
 import kiver.core.place.ProbeReading;
@@ -58,6 +59,27 @@ public class ProbeReadings {
         return taken;
     }
 
+    /**
+     * Takes days that are over as a device summed them up.
+     *
+     * @return how many were new or other than before
+     */
+    @Transactional
+    public int takeDays(Device device, SortedMap<LocalDate, DailyRange> days) {
+        int told = 0;
+        for (Map.Entry<LocalDate, DailyRange> day : days.entrySet()) {
+            told += mapper.tellDay(
+                    device.hangsAt(),
+                    day.getKey(),
+                    day.getValue().minimum(),
+                    day.getValue().maximum());
+        }
+        if (told > 0) {
+            revisions.weatherChanged();
+        }
+        return told;
+    }
+
     /** Keeps readings without telling their days. */
     int keep(Device device, List<ProbeReading> readings) {
         mapper.heard(
@@ -72,7 +94,7 @@ public class ProbeReadings {
                         reading.celsius(),
                         reading.humidity().isPresent() ? reading.humidity().getAsDouble() : null))
                 .toList();
-        return mapper.take(device.id(), device.placeId(), json.writeValueAsString(rows));
+        return mapper.take(device.id(), device.hangsAt(), json.writeValueAsString(rows));
     }
 
     /**

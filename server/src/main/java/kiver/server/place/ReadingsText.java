@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import java.io.IOException;
 import java.io.StringReader;
 import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
@@ -11,7 +12,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import kiver.core.place.ProbeReading;
+import kiver.core.weather.DailyRange;
+import kiver.core.weather.OutdoorReading;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -47,13 +53,41 @@ class ReadingsText {
     record RefusedRow(int row, String why) {}
 
     /** What could be read, and what could not. */
-    record Read(List<ProbeReading> readings, List<Weighed> weights, List<RefusedRow> refused) {}
+    record Read(
+            List<ProbeReading> readings,
+            SortedMap<LocalDate, DailyRange> days,
+            List<Weighed> weights,
+            List<RefusedRow> refused) {
+
+        boolean isEmpty() {
+            return rows() == 0 && refused.isEmpty();
+        }
+
+        /** How many rows could be read. */
+        int rows() {
+            return readings.size() + days.size() + weights.size();
+        }
+
+        /** The latest moment of which something is said; a day is said of when it is over. */
+        Optional<LocalDateTime> latest() {
+            return Stream.of(
+                            readings.stream().map(ProbeReading::at),
+                            days.keySet().stream().map(day -> day.plusDays(1).atStartOfDay()),
+                            weights.stream().map(Weighed::at))
+                    .flatMap(moments -> moments)
+                    .max(LocalDateTime::compareTo);
+        }
+    }
 
     /** A tray on a scale. */
     record Weighed(int tray, LocalDateTime at, double grams) {}
 
-    /** Either one reading, or a list of them, or an object that holds the list as "readings". */
-    Read json(String body) {
+    /**
+     * Either one reading, or a list of them, or an object that holds the list as "readings".
+     *
+     * @param device that sent it: none measures what its surroundings cannot be
+     */
+    Read json(String body, Device device) {
         JsonNode root;
         try {
             root = json.readTree(body);
@@ -67,10 +101,12 @@ class ReadingsText {
         } else {
             rows.add(list);
         }
-        Reader reader = new Reader(rows.size());
+        Reader reader = new Reader(rows.size(), device);
         rows.forEach(row -> {
             if (row.has("grams")) {
                 reader.weight(text(row, "at"), text(row, "tray"), text(row, "grams"));
+            } else if (row.has("day")) {
+                reader.day(text(row, "day"), text(row, "minimum"), text(row, "maximum"));
             } else {
                 reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity"));
             }
@@ -84,7 +120,7 @@ class ReadingsText {
     }
 
     /** With a first line that names the columns at, celsius and, where it is measured, humidity. */
-    Read csv(String body) {
+    Read csv(String body, Device device) {
         try (CSVParser parser = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
@@ -96,19 +132,22 @@ class ReadingsText {
                 .parse(new StringReader(body.startsWith("\uFEFF") ? body.substring(1) : body))) {
             List<CSVRecord> rows = parser.getRecords();
             boolean weighed = parser.getHeaderMap().containsKey("grams");
-            for (String column : weighed ? List.of("at", "tray") : List.of("at", "celsius")) {
+            boolean byDay = parser.getHeaderMap().containsKey("day");
+            for (String column : columns(weighed, byDay)) {
                 if (!parser.getHeaderMap().containsKey(column)) {
                     throw new Refusal(
                             "readings",
                             Said.of(
-                                            "The first line must name the columns at and celsius, or at, tray and grams; {column} is missing.")
+                                            "The first line must name the columns at and celsius, or day, minimum and maximum, or at, tray and grams; {column} is missing.")
                                     .with("column", column));
                 }
             }
-            Reader reader = new Reader(rows.size());
+            Reader reader = new Reader(rows.size(), device);
             rows.forEach(row -> {
                 if (weighed) {
                     reader.weight(text(row, "at"), text(row, "tray"), text(row, "grams"));
+                } else if (byDay) {
+                    reader.day(text(row, "day"), text(row, "minimum"), text(row, "maximum"));
                 } else {
                     reader.row(text(row, "at"), text(row, "celsius"), text(row, "humidity"));
                 }
@@ -119,6 +158,13 @@ class ReadingsText {
         }
     }
 
+    private static List<String> columns(boolean weighed, boolean byDay) {
+        if (weighed) {
+            return List.of("at", "tray");
+        }
+        return byDay ? List.of("day", "minimum", "maximum") : List.of("at", "celsius");
+    }
+
     private static @Nullable String text(CSVRecord row, String column) {
         return row.isSet(column) && !row.get(column).isEmpty() ? row.get(column) : null;
     }
@@ -126,13 +172,16 @@ class ReadingsText {
     /** Takes row after row and keeps what is wrong with each. */
     private final class Reader {
         private final List<ProbeReading> readings = new ArrayList<>();
+        private final SortedMap<LocalDate, DailyRange> days = new TreeMap<>();
         private final List<Weighed> weights = new ArrayList<>();
         private final List<RefusedRow> refused = new ArrayList<>();
         private final LocalDateTime now = clock.now();
         private final ZoneId zone = clock.zone();
+        private final double hottest;
         private int number;
 
-        Reader(int rows) {
+        Reader(int rows, Device device) {
+            hottest = device.feeds() == Device.Feeds.STATION ? OutdoorReading.HOTTEST : ProbeReading.HOTTEST;
             if (rows > MOST_ROWS) {
                 throw new Refusal(
                         "readings",
@@ -149,13 +198,55 @@ class ReadingsText {
                 LocalDateTime time = lately(at);
                 readings.add(new ProbeReading(
                         time,
-                        within(figure(celsius), ProbeReading.COLDEST, ProbeReading.HOTTEST),
+                        within(figure(celsius), ProbeReading.COLDEST, hottest),
                         humidity == null
                                 ? OptionalDouble.empty()
                                 : OptionalDouble.of(within(figure(humidity), 0, 100))));
             } catch (NotTaken why) {
                 refused.add(new RefusedRow(number, wording.say(why.said)));
             }
+        }
+
+        void day(@Nullable String day, @Nullable String minimum, @Nullable String maximum) {
+            number++;
+            try {
+                if (day == null || minimum == null || maximum == null) {
+                    throw new NotTaken(Said.of("It says no day, no minimum or no maximum."));
+                }
+                LocalDate date = over(day);
+                double low = within(figure(minimum), ProbeReading.COLDEST, hottest);
+                double high = within(figure(maximum), ProbeReading.COLDEST, hottest);
+                if (low > high) {
+                    throw new NotTaken(Said.of("On {day} the highest is below the lowest. Look again which is which.")
+                            .with("day", date));
+                }
+                days.put(date, new DailyRange(low, high));
+            } catch (NotTaken why) {
+                refused.add(new RefusedRow(number, wording.say(why.said)));
+            }
+        }
+
+        /** A day is told when it is over: until then its lowest and highest are not known. */
+        private LocalDate over(String day) throws NotTaken {
+            LocalDate date;
+            try {
+                date = LocalDate.parse(day);
+            } catch (DateTimeException unreadable) {
+                throw new NotTaken(
+                        Said.of("\"{day}\" is no day; write 2027-04-15.").with("day", day));
+            }
+            if (!date.isBefore(now.toLocalDate())) {
+                throw new NotTaken(
+                        Said.of("{day} is not over yet; send it tomorrow.").with("day", date));
+            }
+            if (date.isBefore(now.toLocalDate().minusDays(DAYS_BACK))) {
+                throw new NotTaken(tooLongAgo(date.toString()));
+            }
+            return date;
+        }
+
+        private static Said tooLongAgo(String at) {
+            return Said.of("{at} is more than {days} days back.").with("at", at).with("days", DAYS_BACK);
         }
 
         void weight(@Nullable String at, @Nullable String tray, @Nullable String grams) {
@@ -178,7 +269,7 @@ class ReadingsText {
         }
 
         Read read() {
-            return new Read(readings, weights, refused);
+            return new Read(readings, days, weights, refused);
         }
 
         private LocalDateTime lately(String at) throws NotTaken {
@@ -188,9 +279,7 @@ class ReadingsText {
                         .with("at", time.toString()));
             }
             if (time.isBefore(now.minusDays(DAYS_BACK))) {
-                throw new NotTaken(Said.of("{at} is more than {days} days back.")
-                        .with("at", time.toString())
-                        .with("days", DAYS_BACK));
+                throw new NotTaken(tooLongAgo(time.toString()));
             }
             return time;
         }

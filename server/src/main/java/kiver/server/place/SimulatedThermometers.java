@@ -53,7 +53,7 @@ public class SimulatedThermometers {
         Map<Long, Place> byId = places.places().stream()
                 .collect(Collectors.toMap(place -> place.id().number(), Function.identity()));
         for (Device device : devices.devices()) {
-            Place place = byId.get(device.placeId());
+            Place place = device.placeId() == null ? null : byId.get(device.placeId());
             if (!device.simulated() || device.withdrawnOn() != null || place == null) {
                 continue;
             }

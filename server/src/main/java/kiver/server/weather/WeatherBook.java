@@ -149,6 +149,11 @@ public class WeatherBook {
         return mapper.daysFromFile();
     }
 
+    /** How many days of the record a station sent by itself. */
+    public int daysFromDevices() {
+        return mapper.daysFromDevices();
+    }
+
     /** Everything measured so far, when what was measured up to some day is known: only what came after is read. */
     public StationRecord recordAfter(StationRecord known) {
         List<DailyRange> later = mapper.recordFrom(known.lastDay().plusDays(1)).stream()

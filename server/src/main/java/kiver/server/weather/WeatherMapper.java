@@ -2,6 +2,8 @@ package kiver.server.weather;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import kiver.core.weather.OutdoorReading;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -65,6 +67,47 @@ interface WeatherMapper {
 
     @Select("select count(*) from station_day where source = 'FILE'")
     int daysFromFile();
+
+    @Select("select count(*) from station_day where source = 'DEVICE'")
+    int daysFromDevices();
+
+    /** Takes what is new of a station's readings and answers how many that were. */
+    @Insert("""
+            insert into station_reading (device_id, read_at, celsius)
+            select #{device}, new.at, new.celsius
+            from jsonb_to_recordset(#{rows}::jsonb) as new(at timestamp, celsius double precision)
+            on conflict do nothing
+            """)
+    int take(@Param("device") long device, @Param("rows") String rows);
+
+    /**
+     * Writes the ranges of days that are over from what was read on them, and answers how many were new or other than before. A
+     * day of which fewer hours are known than {@code hours} is not told, and what came from a file stays.
+     */
+    @Insert("""
+            insert into station_day (day, minimum, maximum, source)
+            select read_at::date, min(celsius), max(celsius), 'DEVICE' from station_reading
+            where read_at >= #{from} and read_at < #{today}
+            group by read_at::date having count(distinct extract(hour from read_at)) >= #{hours}
+            on conflict (day) do update
+                set minimum = excluded.minimum, maximum = excluded.maximum, source = excluded.source
+                where station_day.source = 'ESTIMATED' or station_day.source = 'DEVICE'
+                    and (station_day.minimum, station_day.maximum) <> (excluded.minimum, excluded.maximum)
+            """)
+    int tellDays(@Param("from") LocalDate from, @Param("today") LocalDate today, @Param("hours") int hours);
+
+    /** The same of one day that a station summed up itself. */
+    @Insert("""
+            insert into station_day (day, minimum, maximum, source) values (#{day}, #{minimum}, #{maximum}, 'DEVICE')
+            on conflict (day) do update
+                set minimum = excluded.minimum, maximum = excluded.maximum, source = excluded.source
+                where station_day.source = 'ESTIMATED' or station_day.source = 'DEVICE'
+                    and (station_day.minimum, station_day.maximum) <> (excluded.minimum, excluded.maximum)
+            """)
+    int tellDay(@Param("day") LocalDate day, @Param("minimum") double minimum, @Param("maximum") double maximum);
+
+    @Select("select read_at as at, celsius from station_reading order by read_at desc limit 1")
+    Optional<OutdoorReading> lastReading();
 
     @Delete("delete from station_forecast")
     void forgetForecast();
