@@ -22,7 +22,7 @@ export function DevicesPage() {
   const { simulatedStation, estimated, forecastSaidOn, places } = known.data;
   const sending = known.data.devices.filter((device) => !device.withdrawnOn);
   const withdrawn = known.data.devices.filter((device) => device.withdrawnOn);
-  const feeding = (feeds: Feeds, place?: number) => sending.filter((device) => device.feeds === feeds && device.placeId === place);
+  const feeding = (feeds: Feeds, place?: number) => sending.filter((device) => device.feeds === feeds && (device.placeId ?? undefined) === place);
   const silent = sending.filter((device) => device.sign === 'SILENT');
   return (
     <>
