@@ -11,6 +11,7 @@ import { Position } from '../weather/Position';
 import { altitude } from '../words/quantity';
 import { say } from '../words/say';
 import { AddPerson, AddSite } from './forms';
+import { Grown } from './Grown';
 import { PacketForm } from './PacketForm';
 import { PlacePatterns } from './PlacePatterns';
 import { STEPS } from './steps';
@@ -99,6 +100,15 @@ function Content({ at, founding, next }: { at: string; founding: Founding; next:
           </p>
           <PlacePatterns />
           <Standing />
+        </>
+      );
+    case 'crops':
+      return (
+        <>
+          <p className="mb-4 max-w-prose text-pencil">
+            {say('The library holds more than one nursery grows. Begin from a set or from all of it, and press what is to be offered or not.')}
+          </p>
+          <Grown />
         </>
       );
     case 'packets':

@@ -38,7 +38,7 @@ export function NurseryPage() {
         <Line name={say('What measures here')} there={devices.data ? sendingWords(devices.data.devices) : ''} to="/nursery/devices" />
         <Part
           name={say('Places')}
-          there={STEPS[2]!.there(founding.data)}
+          there={STEPS.find((step) => step.at === 'places')!.there(founding.data)}
           sheet="places"
           things={places.map((place) => `${place.name}: ${usesWords(place)}`)}
         >
@@ -88,7 +88,7 @@ export function NurseryPage() {
         </Part>
         <Part
           name={say('Growers and their sites')}
-          there={STEPS[4]!.there(founding.data)}
+          there={STEPS.find((step) => step.at === 'sites')!.there(founding.data)}
           sheet="sites"
           things={sites.map((site) => `${growers.find((each) => each.id === site.growerId)?.name}: ${site.name}, ${altitude(site.altitude)}`)}
         >

@@ -15,6 +15,7 @@ const founding: Founding = {
   daysFromFile: 0,
   places: 0,
   slots: 0,
+  crops: 60,
   varieties: 0,
   lots: 0,
   growers: 0,

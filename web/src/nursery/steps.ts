@@ -42,6 +42,12 @@ export const STEPS: Step[] = [
     done: (founding) => founding.places > 0 && !founding.next?.startsWith('PLACE'),
   },
   {
+    at: 'crops',
+    name: say('What one grows'),
+    there: (founding) => say('{crops, plural, one {# crop} other {# crops}}', { crops: founding.crops }),
+    done: () => true,
+  },
+  {
     at: 'packets',
     name: say('Seed packets'),
     there: (founding) =>

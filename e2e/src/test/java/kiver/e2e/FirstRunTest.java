@@ -163,6 +163,13 @@ class FirstRunTest {
             screen.requireAccessible();
             founder.press("Add this place");
             assertThat(page.getByText("There so far: Lit shelf, Cold frame")).isVisible();
+            founder.on("What one grows");
+            founder.press("The kitchen table");
+            assertThat(page.getByText("20 crops of")).isVisible();
+            founder.press("Carrot");
+            founder.press("Offer these");
+            assertThat(page.getByText("Only these are offered from now on")).isVisible();
+            screen.requireAccessible();
             founder.on("Seed packets");
             founder.packet("Curly kale", "Hill Curl", "400");
             founder.on("Growers and sites");
@@ -188,6 +195,7 @@ class FirstRunTest {
             founder.press("Go by this guess");
             founder.arrive("Places for trays");
             // Everything can wait: the nursery says what is missing next.
+            founder.on("What one grows");
             founder.on("Seed packets");
             founder.on("Growers and sites");
             screen.open("/nursery");
@@ -199,6 +207,7 @@ class FirstRunTest {
             founder.place("Unheated house");
             founder.place("Sheltered yard");
             screen.requireAccessible();
+            founder.on("What one grows");
             founder.on("Seed packets");
             founder.packet("Curly kale", "Lake Curl", "400");
             screen.requireAccessible();

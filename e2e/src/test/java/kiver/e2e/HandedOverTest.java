@@ -230,7 +230,8 @@ class HandedOverTest {
             assertThat(page.getByText("Taken.")).isVisible();
             // The way to it stays when the year is read anew and has no open line of it any more.
             assertThat(page.getByText("ordered again already")).isVisible();
-            page.getByRole(AriaRole.LINK, named(Pattern.compile("^Order \\d+$"))).click();
+            page.getByRole(AriaRole.LINK, named(Pattern.compile("^Order \\d+$")))
+                    .click();
             assertThat(page).hasURL(Pattern.compile("/orders/\\d+$"));
         }
     }

@@ -2,6 +2,7 @@ package kiver.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.everyItem;
 import static org.hamcrest.Matchers.hasItem;
@@ -15,13 +16,19 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import kiver.core.crop.Crop;
+import kiver.core.crop.Descent;
+import kiver.core.crop.Maturity;
 import kiver.server.account.Account;
 import kiver.server.account.AccountMapper;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.clock.NurseryClock;
+import kiver.server.crop.CropBook;
+import kiver.server.crop.Variety;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -58,6 +65,9 @@ class FoundedTest {
 
     @Autowired
     NurseryClock clock;
+
+    @Autowired
+    CropBook crops;
 
     private Person propagator() {
         Account account = accounts.byEmail("first@paddock.example").orElseThrow();
@@ -284,7 +294,8 @@ class FoundedTest {
                 .andExpect(jsonPath("$.lots").value(0));
         call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ",\"grams\":2"))
                 .andExpect(status().isOk())
-                .andExpect(jsonPath("$.germinationUnsaid").value(true));
+                .andExpect(jsonPath("$.germinationReckoned").value(0.85))
+                .andExpect(jsonPath("$.cautions", hasSize(0)));
         call(HttpMethod.POST, "/api/packets", packet.formatted("curly-kale", ",\"seeds\":40,\"germination\":0.6"))
                 .andExpect(status().isOk());
         call(HttpMethod.POST, "/api/packets", packet.formatted("leek", ",\"seeds\":40"))
@@ -299,7 +310,80 @@ class FoundedTest {
     }
 
     @Test
-    @Order(9)
+    @Order(10)
+    void aPacketSaysOfItsSeedAndItsVarietyWhatNoLibraryKnows() throws Exception {
+        String packet = "{\"crop\":\"french-bean\",\"variety\":\"Low Marble\"%s}";
+        call(HttpMethod.POST, "/api/packets", packet.formatted(",\"grams\":30,\"coated\":true"))
+                .andExpect(jsonPath("$.errors[0].field").value("seeds"));
+        call(HttpMethod.POST, "/api/packets", packet.formatted(",\"seeds\":90,\"maturityDays\":55"))
+                .andExpect(jsonPath("$.errors[0].field").value("maturityFrom"));
+        call(
+                        HttpMethod.POST,
+                        "/api/packets",
+                        packet.formatted(",\"seeds\":90,\"maturityDays\":0,\"maturityFrom\":\"SOWING\""))
+                .andExpect(jsonPath("$.errors[0].field").value("maturityDays"));
+        call(
+                        HttpMethod.POST,
+                        "/api/packets",
+                        packet.formatted(
+                                ",\"seeds\":90,\"code\":\"LM1\",\"belowStandard\":true,\"hybrid\":true,\"coated\":true,\"ownSaved\":true,"
+                                        + "\"sowBy\":2020,\"maturityDays\":55,\"maturityFrom\":\"SOWING\""))
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.germinationReckoned").value(0.6))
+                .andExpect(jsonPath("$.cautions", contains("PAST_ITS_YEAR", "SAVED_FROM_HYBRID", "COATED")));
+        Variety variety = crops.varieties().stream()
+                .filter(each -> each.name().equals("Low Marble"))
+                .findFirst()
+                .orElseThrow();
+        long lot = JsonPath.<List<Integer>>read(text("/api/choices"), "$.lots[?(@.code == 'LM1')].id")
+                .get(0);
+        Crop beans = crops.crop(variety.crop());
+        Crop these = crops.cropOf(new Descent(variety.crop(), variety.id(), lot));
+        assertThat(these.outdoors().maturityDays())
+                .isEqualTo(new Maturity(55, Maturity.From.SOWING).fromPlanting(beans))
+                .isNotEqualTo(beans.outdoors().maturityDays());
+        assertThat(these.seed().soakHours()).isZero();
+        // A second packet that says nothing of it leaves what is known of the variety.
+        call(HttpMethod.POST, "/api/packets", packet.formatted(",\"seeds\":20")).andExpect(status().isOk());
+        assertThat(crops.variety(variety.id()).hybrid()).isTrue();
+        assertThat(crops.variety(variety.id()).maturity()).contains(new Maturity(55, Maturity.From.SOWING));
+    }
+
+    @Test
+    @Order(11)
+    void whatIsGrownIsPickedFromTheLibraryAndKeptInItsHistory() throws Exception {
+        String library = text("/api/grown");
+        List<String> all = JsonPath.read(library, "$.crops[*].code");
+        List<String> containers = JsonPath.read(library, "$.containers[*].code");
+        assertThat(JsonPath.<List<String>>read(library, "$.sets[*].crops[*]"))
+                .isNotEmpty()
+                .allMatch(all::contains);
+        assertThat(JsonPath.<List<String>>read(library, "$.sets[*].containers[*]"))
+                .isNotEmpty()
+                .allMatch(containers::contains);
+        call(HttpMethod.PUT, "/api/grown", "{\"crops\":[\"leek\",\"zorb\"],\"containers\":[\"module-60\"]}")
+                .andExpect(jsonPath("$.errors[0].field").value("crops"));
+        call(HttpMethod.PUT, "/api/grown", "{\"crops\":[],\"containers\":[\"module-60\"]}")
+                .andExpect(status().isUnprocessableContent());
+        call(HttpMethod.GET, "/api/choices", "").andExpect(jsonPath("$.crops", hasSize(all.size())));
+        call(HttpMethod.PUT, "/api/grown", "{\"crops\":[\"leek\",\"curly-kale\"],\"containers\":[\"module-60\"]}")
+                .andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/choices", "")
+                .andExpect(jsonPath("$.crops", hasSize(2)))
+                .andExpect(jsonPath("$.containers", hasSize(1)));
+        call(HttpMethod.GET, "/api/sheets/containers/changes", "")
+                .andExpect(jsonPath("$", hasSize(containers.size() - 1)));
+        call(
+                        HttpMethod.PUT,
+                        "/api/grown",
+                        "{\"crops\":[\"%s\"],\"containers\":[\"%s\"]}"
+                                .formatted(String.join("\",\"", all), String.join("\",\"", containers)))
+                .andExpect(status().isOk());
+        call(HttpMethod.GET, "/api/choices", "").andExpect(jsonPath("$.crops", hasSize(all.size())));
+    }
+
+    @Test
+    @Order(12)
     void whatWasToldOfOneHalfOfTheEarthIsNotBelievedOfTheOther() throws Exception {
         call(HttpMethod.PUT, "/api/weather/position", """
                         {"latitude":61,"altitude":120,"timeZone":"Europe/Helsinki"}""").andExpect(status().isOk());

@@ -121,6 +121,34 @@ public record Crop(
                 beside);
     }
 
+    /** The same with seed of another kind. */
+    public Crop sownAs(SeedTraits otherwise) {
+        return new Crop(
+                code, name, hardiness, emergence, leaves, growAt, leafLimit, cells, otherwise, cold, tending, outdoors,
+                planting, sources, learnt);
+    }
+
+    /** The same, ripe so many days after planting out. */
+    public Crop maturing(int days) {
+        return new Crop(
+                code,
+                name,
+                hardiness,
+                emergence,
+                leaves,
+                growAt,
+                leafLimit,
+                cells,
+                seed,
+                cold,
+                tending,
+                new OutdoorNeeds(
+                        outdoors.soilWait(), outdoors.sowWeeks(), outdoors.plantWeeks(), days, outdoors.longDays()),
+                planting,
+                sources,
+                learnt);
+    }
+
     /** The same, tended and set otherwise. */
     public Crop tended(Tending otherwise, PotDepth depth) {
         return new Crop(

@@ -29,6 +29,11 @@ public record SeedTraits(
         }
     }
 
+    /** The same seed in a coat of clay or film, which water would wash off before it is sown. */
+    public SeedTraits coated() {
+        return new SeedTraits(depth, needsLight, 0, onEdge, eatenByMice, thousandSeedWeight);
+    }
+
     /**
      * The day on which seed that is soaked goes into water: the evening before, or where it takes few hours the same
      * morning.

@@ -39,6 +39,12 @@ public sealed interface PacketBeside {
      */
     record OtherDepth(double packetMillimetres, double cropMillimetres) implements PacketBeside {}
 
+    /** The packet is older than it is good for; its germination is less than the label says, and sinks from year to year. */
+    record PastItsYear(int sowBy) implements PacketBeside {}
+
+    /** It lies in a coat, which water washes off before its time. */
+    record Coated() implements PacketBeside {}
+
     /** Depths closer than this, mm, are the same to a finger. */
     double SAME_DEPTH = 2.5;
 
@@ -49,9 +55,18 @@ public sealed interface PacketBeside {
      * What there is to say; empty where the packet says nothing, or the same depth and no days.
      *
      * @param here °C of the place where it is to come up
+     * @param year in which it is sown
      */
-    static List<PacketBeside> of(PacketSays packet, Crop crop, double here) {
+    static List<PacketBeside> of(PacketSays packet, Crop crop, double here, int year) {
         List<PacketBeside> said = new ArrayList<>();
+        packet.sowBy().ifPresent(sowBy -> {
+            if (sowBy < year) {
+                said.add(new PastItsYear(sowBy));
+            }
+        });
+        if (packet.coated()) {
+            said.add(new Coated());
+        }
         packet.emergence().ifPresent(days -> said.add(days(days, crop.emergence(), here)));
         packet.depth().ifPresent(depth -> {
             if (Math.abs(depth - crop.seed().depth()) > SAME_DEPTH) {

@@ -94,7 +94,7 @@ class SecurityConfiguration {
                                 "/api/weather/**",
                                 "/api/reschedule/**")
                         .hasRole(PROPAGATOR)
-                        .requestMatchers("/api/founding", "/api/safekeeping/**")
+                        .requestMatchers("/api/founding", "/api/grown", "/api/safekeeping/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers(
                                 HttpMethod.PUT,

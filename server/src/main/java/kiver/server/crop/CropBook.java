@@ -1,13 +1,20 @@
 package kiver.server.crop;
 
+import jakarta.annotation.Nullable;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.Descent;
 import kiver.core.crop.LessonsInUse;
+import kiver.core.crop.Maturity;
+import kiver.server.kept.Kept;
+import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
+import kiver.server.sheet.Retired;
 import kiver.server.wording.Said;
 import org.springframework.stereotype.Component;
 
@@ -18,8 +25,26 @@ public class CropBook {
     private final LibraryBook library;
     private final VarietyMapper varieties;
     private final LessonBook lessons;
+    private final CoatedLots coated;
+    private final Retired retired;
 
-    CropBook(LibraryBook library, VarietyMapper varieties, LessonBook lessons) {
+    /** What packets say of when their varieties are ripe, by the variety's number. */
+    private final Kept<Map<Long, Maturity>> maturities;
+
+    CropBook(
+            LibraryBook library,
+            VarietyMapper varieties,
+            LessonBook lessons,
+            CoatedLots coated,
+            Retired retired,
+            Revisions revisions) {
+        this.retired = retired;
+        this.coated = coated;
+        maturities = new Kept<>(() -> varieties.all().stream()
+                .filter(variety -> variety.maturity().isPresent())
+                .collect(Collectors.toMap(
+                        Variety::id, variety -> variety.maturity().orElseThrow())));
+        revisions.whenChanged("variety", maturities::discard);
         this.library = library;
         this.varieties = varieties;
         this.lessons = lessons;
@@ -30,6 +55,20 @@ public class CropBook {
         LessonsInUse learnt = lessons.inUse();
         return library.library().crops().stream()
                 .map(crop -> learnt.learnt(crop, Descent.of(crop.code())))
+                .toList();
+    }
+
+    /** The crops that are offered: those that the nursery grows. */
+    public List<Crop> cropsOffered() {
+        return crops().stream()
+                .filter(crop -> !retired.is("crops", crop.code().written()))
+                .toList();
+    }
+
+    /** The containers that are offered: those that it grows in. */
+    public List<Container> containersOffered() {
+        return containers().stream()
+                .filter(container -> !retired.is("containers", container.code().written()))
                 .toList();
     }
 
@@ -57,7 +96,7 @@ public class CropBook {
 
     /** The crop of some descent, with what was learnt of it. */
     public Crop cropOf(Descent descent) {
-        return lessons.inUse().learnt(untaught(descent.crop()), descent);
+        return lessons.inUse().learnt(untaught(descent), descent);
     }
 
     /** The crop of that code, with what was learnt of it. */
@@ -67,10 +106,18 @@ public class CropBook {
 
     /** The same for a batch, but for what its own count taught: it goes by that itself. */
     public Crop crop(Descent descent, int batch) {
-        return lessons.inUse().learnt(untaught(descent.crop()), descent, batch);
+        return lessons.inUse().learnt(untaught(descent), descent, batch);
     }
 
-    private Crop untaught(CropCode code) {
+    /** The library's crop, with what the packet says of the variety and of the seed. */
+    private Crop untaught(Descent descent) {
+        Crop crop = ofLibrary(descent.crop());
+        Maturity said = maturities.get().get(descent.variety());
+        Crop ripe = said == null ? crop : crop.maturing(said.fromPlanting(crop));
+        return coated.isCoated(descent.lot()) ? ripe.sownAs(ripe.seed().coated()) : ripe;
+    }
+
+    private Crop ofLibrary(CropCode code) {
         return library.library()
                 .crop(code)
                 .orElseThrow(() -> new Refusal(
@@ -88,10 +135,31 @@ public class CropBook {
                                 .with("code", code.written())));
     }
 
+    /** Writes down what a packet says of its variety; what it does not say stays. */
+    public void sayOf(long variety, boolean hybrid, @Nullable Maturity maturity) {
+        Variety known = variety(variety);
+        Maturity said = maturity == null ? known.maturity().orElse(null) : maturity;
+        varieties.sayOf(new Variety(
+                known.id(),
+                known.crop(),
+                known.name(),
+                hybrid || known.hybrid(),
+                said == null ? null : said.days(),
+                said == null ? null : said.from()));
+        maturities.forget();
+    }
+
+    /** Adds a variety, or puts it in the place of the one of that name. */
+    void put(Variety variety) {
+        varieties.put(variety);
+        maturities.forget();
+    }
+
     /** Adds a variety and answers its number. */
     public long add(CropCode crop, String name) {
         crop(crop);
         Long id = varieties.insert(crop, name);
+        maturities.forget();
         if (id == null) {
             throw new Refusal(
                     "name",

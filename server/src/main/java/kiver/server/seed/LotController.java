@@ -10,7 +10,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import kiver.core.seed.LotId;
 import kiver.core.seed.PacketSays;
@@ -78,16 +77,8 @@ class LotController {
             Double packetDepth) {
 
         PacketSays packet() {
-            if ((packetDaysFrom == null) != (packetDaysTo == null)
-                    || (packetDaysFrom != null && packetDaysFrom > packetDaysTo)) {
-                throw new Refusal(
-                        "packetDaysTo",
-                        Said.of("Enter from how many to how many days, the smaller first, or leave both empty."));
-            }
             return new PacketSays(
-                    packetDaysFrom == null
-                            ? Optional.empty()
-                            : Optional.of(new PacketSays.Days(packetDaysFrom, packetDaysTo)),
+                    DaysOnPacket.typed(packetDaysFrom, packetDaysTo, "packetDaysTo"),
                     packetDepth == null ? OptionalDouble.empty() : OptionalDouble.of(packetDepth));
         }
     }

@@ -2,9 +2,14 @@ package kiver.server.seed;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import kiver.core.seed.LotId;
+import kiver.core.seed.PacketSays;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
@@ -34,18 +39,24 @@ class LotSheetBook implements SheetBook {
                     Column.of("grams"),
                     Column.of("packet_days_from").orNone(),
                     Column.of("packet_days_to").orNone(),
-                    Column.of("packet_depth").orNone()));
+                    Column.of("packet_depth").orNone(),
+                    Column.of("sow_by").orNone(),
+                    Column.choice("coated", "yes", "no").orNone(),
+                    Column.choice("own_saved", "yes", "no").orNone()));
 
-    private static final int LONGEST = 365;
+    private static final int FIRST_YEAR = 1990;
+    private static final int LAST_YEAR = 2200;
     private static final double DEEPEST = 200;
     private static final double PER_CENT = 100;
 
     private final SeedLotMapper mapper;
+    private final SeedStore store;
     private final CropBook crops;
     private final NurseryClock clock;
 
-    LotSheetBook(SeedLotMapper mapper, CropBook crops, NurseryClock clock) {
+    LotSheetBook(SeedLotMapper mapper, SeedStore store, CropBook crops, NurseryClock clock) {
         this.mapper = mapper;
+        this.store = store;
         this.crops = crops;
         this.clock = clock;
     }
@@ -73,7 +84,10 @@ class LotSheetBook implements SheetBook {
                         "",
                         orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::daysFrom),
                         orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::daysTo),
-                        orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::depth)))
+                        orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::depth),
+                        orEmpty(packets.get(lot.code()), SeedLotMapper.PacketRow::sowBy),
+                        yesOrNo(packets.get(lot.code()), SeedLotMapper.PacketRow::coated),
+                        yesOrNo(packets.get(lot.code()), SeedLotMapper.PacketRow::ownSaved)))
                 .toList();
     }
 
@@ -81,6 +95,10 @@ class LotSheetBook implements SheetBook {
             SeedLotMapper.PacketRow packet, Function<SeedLotMapper.PacketRow, ? extends Number> part) {
         Number said = packet == null ? null : part.apply(packet);
         return said == null ? "" : said;
+    }
+
+    private static String yesOrNo(SeedLotMapper.PacketRow packet, Predicate<? super SeedLotMapper.PacketRow> part) {
+        return packet != null && part.test(packet) ? "yes" : "no";
     }
 
     @Override
@@ -114,7 +132,7 @@ class LotSheetBook implements SheetBook {
                     Said.of("A lot holds, and a test takes, at least one seed, not {seeds}.")
                             .with("seeds", seeds));
         }
-        mapper.put(new SeedLot(
+        store.put(new SeedLot(
                 new LotId(0),
                 row.words("code"),
                 variety.id(),
@@ -124,17 +142,12 @@ class LotSheetBook implements SheetBook {
                 row.day("tested_on"),
                 seeds,
                 seeds));
-        mapper.sayOf(packet(row));
+        store.sayOf(row.words("code"), packet(row));
     }
 
-    private static SeedLotMapper.PacketRow packet(SheetRow row) {
-        Integer from = days(row, "packet_days_from");
-        Integer to = days(row, "packet_days_to");
-        if ((from == null) != (to == null) || (from != null && from > to)) {
-            throw new Refusal(
-                    "packet_days_to",
-                    Said.of("Enter from how many to how many days, the smaller first, or leave both empty."));
-        }
+    private static PacketSays packet(SheetRow row) {
+        Optional<PacketSays.Days> days =
+                DaysOnPacket.typed(days(row, "packet_days_from"), days(row, "packet_days_to"), "packet_days_to");
         Double depth = row.text("packet_depth").isEmpty() ? null : row.number("packet_depth");
         if (depth != null && (depth < 0 || depth > DEEPEST)) {
             throw new Refusal(
@@ -143,19 +156,30 @@ class LotSheetBook implements SheetBook {
                             .with("deepest", DEEPEST)
                             .with("depth", depth));
         }
-        return new SeedLotMapper.PacketRow(row.words("code"), from, to, depth);
+        return new PacketSays(
+                days,
+                depth == null ? OptionalDouble.empty() : OptionalDouble.of(depth),
+                sowBy(row),
+                isYes(row, "coated"),
+                isYes(row, "own_saved"));
     }
 
     private static Integer days(SheetRow row, String column) {
-        if (row.text(column).isEmpty()) {
-            return null;
+        return row.text(column).isEmpty() ? null : row.wholeNumber(column);
+    }
+
+    private static OptionalInt sowBy(SheetRow row) {
+        if (row.text("sow_by").isEmpty()) {
+            return OptionalInt.empty();
         }
-        int days = row.wholeNumber(column);
-        if (days < 1 || days > LONGEST) {
-            throw new Refusal(
-                    column,
-                    Said.of("Seed comes up after 1 to 365 days, not {days}.").with("days", days));
+        int year = row.wholeNumber("sow_by");
+        if (year < FIRST_YEAR || year > LAST_YEAR) {
+            throw new Refusal("sow_by", Said.of("Enter the year with four digits."));
         }
-        return days;
+        return OptionalInt.of(year);
+    }
+
+    private static boolean isYes(SheetRow row, String column) {
+        return !row.text(column).isEmpty() && row.yes(column);
     }
 }

@@ -10,13 +10,17 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
+import kiver.core.crop.Maturity;
 import kiver.core.seed.LotId;
 import kiver.core.seed.PacketSays;
 import kiver.server.clock.NurseryClock;
@@ -36,6 +40,9 @@ class PacketController {
 
     /** Of a packet that says nothing of it: so many of a hundred, known no better than by a score of seeds. */
     private static final double GERMINATION_UNSAID = 0.85;
+
+    /** Of one that says only that it is below standard. */
+    private static final double GERMINATION_BELOW_STANDARD = 0.6;
 
     private static final int SEEDS_TESTED_UNSAID = 20;
     private static final int SEEDS_TESTED_USUALLY = 100;
@@ -59,10 +66,17 @@ class PacketController {
      * @param seeds in it; or its weight
      * @param grams in it
      * @param germination share, 0 to 1
+     * @param belowStandard whether it says that its germination is below standard
      * @param packed year in which it was packed or tested
      * @param days until seedlings show, the fewest
      * @param daysAtMost the most
      * @param depth mm
+     * @param sowBy the last year for which it is sold
+     * @param hybrid whether its variety is one
+     * @param coated whether each seed lies in a coat
+     * @param ownSaved whether the nursery saved it itself
+     * @param maturityDays until the variety is ripe
+     * @param maturityFrom the day from which they count
      */
     record PacketEntry(
             @NotNull(message = "Choose the crop.") CropCode crop,
@@ -107,10 +121,42 @@ class PacketController {
             @Nullable
             @DecimalMin(value = "0", message = "Seed lies on the surface or deeper.")
             @DecimalMax(value = "200", message = "No seed lies so deep.")
-            Double depth) {}
+            Double depth,
 
-    /** The lot that was made, and what was worked out because the packet did not say it. */
-    record PacketTaken(String code, int seeds, boolean germinationUnsaid) {}
+            @Nullable
+            @Min(value = 1990, message = "Enter the year with four digits.")
+            @Max(value = 2200, message = "Enter the year with four digits.")
+            Integer sowBy,
+
+            boolean belowStandard,
+            boolean hybrid,
+            boolean coated,
+            boolean ownSaved,
+
+            @Nullable
+            @Min(value = 1, message = "Enter 1 to 730 days.")
+            @Max(value = 730, message = "Enter 1 to 730 days.")
+            Integer maturityDays,
+
+            @Nullable Maturity.From maturityFrom) {}
+
+    /**
+     * The lot that was made, and what was worked out because the packet did not say it.
+     *
+     * @param germinationReckoned share that is reckoned with until counts tell; null where the packet says it
+     * @param cautions what to bear in mind of it
+     */
+    record PacketTaken(String code, int seeds, @Nullable Double germinationReckoned, List<PacketCaution> cautions) {}
+
+    /** What to bear in mind of a packet. */
+    enum PacketCaution {
+        /** The year until which it is good is over. */
+        PAST_ITS_YEAR,
+        /** Seed saved from a hybrid does not come true. */
+        SAVED_FROM_HYBRID,
+        /** Seed in a coat is not soaked, and does not keep. */
+        COATED
+    }
 
     @PostMapping("/api/packets")
     @Transactional
@@ -119,23 +165,52 @@ class PacketController {
         int count = count(entry, crop);
         LocalDate tested = testedOn(entry);
         boolean unsaid = entry.germination() == null;
+        double reckoned = entry.belowStandard() ? GERMINATION_BELOW_STANDARD : GERMINATION_UNSAID;
+        Optional<Maturity> maturity = maturity(entry);
         String code = entry.code() == null || entry.code().isBlank()
                 ? codeFor(entry)
                 : entry.code().strip();
+        long variety = variety(entry);
+        crops.sayOf(variety, entry.hybrid(), maturity.orElse(null));
         seeds.add(new SeedLot(
                 new LotId(0),
                 code,
-                variety(entry),
+                variety,
                 entry.supplier() == null || entry.supplier().isBlank()
-                        ? wording.say(Said.of("not said"))
+                        ? wording.say(entry.ownSaved() ? Said.of("own seed") : Said.of("not said"))
                         : entry.supplier().strip(),
-                unsaid ? GERMINATION_UNSAID : entry.germination(),
+                unsaid ? reckoned : entry.germination(),
                 unsaid ? SEEDS_TESTED_UNSAID : SEEDS_TESTED_USUALLY,
                 tested,
                 count,
                 count));
         seeds.sayOf(code, said(entry));
-        return new PacketTaken(code, count, unsaid);
+        return new PacketTaken(code, count, unsaid ? reckoned : null, cautions(entry, variety));
+    }
+
+    private List<PacketCaution> cautions(PacketEntry entry, long variety) {
+        List<PacketCaution> cautions = new ArrayList<>();
+        if (entry.sowBy() != null && entry.sowBy() < clock.today().getYear()) {
+            cautions.add(PacketCaution.PAST_ITS_YEAR);
+        }
+        if (entry.ownSaved() && crops.variety(variety).hybrid()) {
+            cautions.add(PacketCaution.SAVED_FROM_HYBRID);
+        }
+        if (entry.coated()) {
+            cautions.add(PacketCaution.COATED);
+        }
+        return cautions;
+    }
+
+    private static Optional<Maturity> maturity(PacketEntry entry) {
+        if (entry.maturityDays() == null) {
+            return Optional.empty();
+        }
+        if (entry.maturityFrom() == null) {
+            throw new Refusal(
+                    "maturityFrom", Said.of("Say from when the days to maturity count; packets differ in it."));
+        }
+        return Optional.of(new Maturity(entry.maturityDays(), entry.maturityFrom()));
     }
 
     private static int count(PacketEntry entry, Crop crop) {
@@ -144,6 +219,10 @@ class PacketController {
         }
         if (entry.grams() == null) {
             throw new Refusal("seeds", Said.of("Say how many seeds there are, or what they weigh."));
+        }
+        if (entry.coated()) {
+            throw new Refusal(
+                    "seeds", Said.of("Coats weigh more than seed: say how many seeds there are, as the packet does."));
         }
         long count = Math.round(entry.grams() / crop.seed().thousandSeedWeight() * GRAMS_OF_A_THOUSAND);
         if (count < 1 || count > Integer.MAX_VALUE) {
@@ -179,17 +258,12 @@ class PacketController {
     }
 
     private static PacketSays said(PacketEntry entry) {
-        if ((entry.days() == null) != (entry.daysAtMost() == null)
-                || (entry.days() != null && entry.days() > entry.daysAtMost())) {
-            throw new Refusal(
-                    "daysAtMost",
-                    Said.of("Enter from how many to how many days, the smaller first, or leave both empty."));
-        }
         return new PacketSays(
-                entry.days() == null
-                        ? Optional.empty()
-                        : Optional.of(new PacketSays.Days(entry.days(), entry.daysAtMost())),
-                entry.depth() == null ? OptionalDouble.empty() : OptionalDouble.of(entry.depth()));
+                DaysOnPacket.typed(entry.days(), entry.daysAtMost(), "daysAtMost"),
+                entry.depth() == null ? OptionalDouble.empty() : OptionalDouble.of(entry.depth()),
+                entry.sowBy() == null ? OptionalInt.empty() : OptionalInt.of(entry.sowBy()),
+                entry.coated(),
+                entry.ownSaved());
     }
 
     /** A code for a packet without one: its variety, the year and a number. */

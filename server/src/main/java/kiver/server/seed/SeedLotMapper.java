@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import kiver.core.seed.LotId;
 import kiver.core.seed.PacketSays;
 import org.apache.ibatis.annotations.Insert;
@@ -62,34 +63,55 @@ interface SeedLotMapper {
      *
      * @param daysFrom until it comes up
      * @param depth mm
+     * @param sowBy year
      */
-    record PacketRow(String code, Integer daysFrom, Integer daysTo, Double depth) {
+    record PacketRow(
+            String code,
+            Integer daysFrom,
+            Integer daysTo,
+            Double depth,
+            Integer sowBy,
+            boolean coated,
+            boolean ownSaved) {
         static PacketRow of(String lot, PacketSays packet) {
             return new PacketRow(
                     lot,
                     packet.emergence().map(PacketSays.Days::from).orElse(null),
                     packet.emergence().map(PacketSays.Days::to).orElse(null),
-                    packet.depth().isPresent() ? packet.depth().getAsDouble() : null);
+                    packet.depth().isPresent() ? packet.depth().getAsDouble() : null,
+                    packet.sowBy().isPresent() ? packet.sowBy().getAsInt() : null,
+                    packet.coated(),
+                    packet.ownSaved());
         }
 
         PacketSays packet() {
             return new PacketSays(
                     daysFrom == null ? Optional.empty() : Optional.of(new PacketSays.Days(daysFrom, daysTo)),
-                    depth == null ? OptionalDouble.empty() : OptionalDouble.of(depth));
+                    depth == null ? OptionalDouble.empty() : OptionalDouble.of(depth),
+                    sowBy == null ? OptionalInt.empty() : OptionalInt.of(sowBy),
+                    coated,
+                    ownSaved);
         }
     }
 
     @Select("""
-            select code, packet_days_from as days_from, packet_days_to as days_to, packet_depth as depth from seed_lot
-            where kind = 'SEED' and (packet_days_from is not null or packet_depth is not null)
+            select code, packet_days_from as days_from, packet_days_to as days_to, packet_depth as depth, sow_by, coated,
+                own_saved
+            from seed_lot
+            where kind = 'SEED' and (packet_days_from is not null or packet_depth is not null or sow_by is not null
+                or coated or own_saved)
             """)
     List<PacketRow> packets();
 
     @Update("""
-            update seed_lot set packet_days_from = #{daysFrom}, packet_days_to = #{daysTo}, packet_depth = #{depth}
+            update seed_lot set packet_days_from = #{daysFrom}, packet_days_to = #{daysTo}, packet_depth = #{depth},
+                sow_by = #{sowBy}, coated = #{coated}, own_saved = #{ownSaved}
             where code = #{code}
             """)
     void sayOf(PacketRow packet);
+
+    @Select("select id from seed_lot where coated")
+    List<Long> coated();
 
     @Select(LOTS + " where lot.id = #{id}")
     Optional<SeedLot> byId(@Param("id") LotId id);

@@ -5,11 +5,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kiver.core.seed.LotId;
 import kiver.core.seed.PacketSays;
+import kiver.server.crop.CoatedLots;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import kiver.server.problem.Refusal;
@@ -19,11 +21,12 @@ import org.springframework.stereotype.Component;
 
 /** The seed store. */
 @Component
-public class SeedStore {
+public class SeedStore implements CoatedLots {
 
     private final SeedLotMapper mapper;
     private final Retired retired;
     private final Revisions revisions;
+    private final Kept<Set<Long>> coated;
     private volatile KeptLots kept = KeptLots.of("", List.of(), List.of());
 
     /** All lots, with the mark under which they were read. */
@@ -43,6 +46,13 @@ public class SeedStore {
         this.retired = retired;
         this.revisions = revisions;
         this.mapper = mapper;
+        coated = new Kept<>(() -> Set.copyOf(mapper.coated()));
+        revisions.whenChanged("seed_lot", coated::discard);
+    }
+
+    @Override
+    public boolean isCoated(long lot) {
+        return coated.get().contains(lot);
     }
 
     /** All lots by code; read anew only when something has changed, since what is left follows from the whole record. */
@@ -133,6 +143,7 @@ public class SeedStore {
     /** Writes down what the packet of a lot says. */
     public void sayOf(String lot, PacketSays packet) {
         mapper.sayOf(SeedLotMapper.PacketRow.of(lot, packet));
+        coated.forget();
     }
 
     /** Adds a lot, or changes the one of its code; its number in {@code lot} is not used. */

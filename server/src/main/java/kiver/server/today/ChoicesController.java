@@ -90,17 +90,14 @@ class ChoicesController {
         return new Choices(
                 orders.growers(),
                 sites(),
-                crops.crops().stream()
-                        .filter(crop -> !retired.is("crops", crop.code().written()))
+                crops.cropsOffered().stream()
                         .map(crop -> new CropChoice(crop.code(), crop.name()))
                         .toList(),
                 crops.varieties().stream()
                         .filter(variety -> !retired.is("varieties", variety.name()))
                         .map(variety -> choice(variety, crops.cropOf(variety)))
                         .toList(),
-                crops.containers().stream()
-                        .filter(container ->
-                                !retired.is("containers", container.code().written()))
+                crops.containersOffered().stream()
                         .map(ChoicesController::choice)
                         .toList(),
                 seeds.lotsInUse().stream()

@@ -74,6 +74,7 @@ class FoundingController {
      * The nursery at a glance.
      *
      * @param slots trays that all places hold together
+     * @param crops of the library that are offered
      * @param batches planned or sown so far
      * @param next what is missing for a first round; nothing once plants are planned
      */
@@ -85,6 +86,7 @@ class FoundingController {
             int daysFromFile,
             int places,
             int slots,
+            int crops,
             int varieties,
             int lots,
             int growers,
@@ -108,6 +110,7 @@ class FoundingController {
                 weather.daysFromFile(),
                 stands.size(),
                 stands.stream().mapToInt(Place::slots).sum(),
+                crops.cropsOffered().size(),
                 crops.varieties().size(),
                 seeds.lots().size(),
                 orders.growers().size(),

@@ -271,7 +271,11 @@ class SowingList {
                 warmth,
                 crop.emergence().daysAt(warmth),
                 crop.seed().soakHours(),
-                PacketBeside.of(packets.getOrDefault(lot.code(), PacketSays.NOTHING), crop, warmth),
+                PacketBeside.of(
+                        packets.getOrDefault(lot.code(), PacketSays.NOTHING),
+                        crop,
+                        warmth,
+                        clock.today().getYear()),
                 SeedHandling.of(crop, container(batch), place(batch.way().emergence())),
                 crop.planting().caution(),
                 batch.file().toSow().stream()

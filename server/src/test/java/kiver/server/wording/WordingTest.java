@@ -282,6 +282,12 @@ class WordingTest {
                         new PacketBeside.OtherSeed(2, 3, 8, 6),
                         "The packet says 2 to 3 days; half are expected up on day 8 here, and this kind of plant takes 6 days where it is warm enough. The first counts will tell who is right."),
                 Arguments.of(
+                        new PacketBeside.PastItsYear(2026),
+                        "The packet was to be sown by 2026. Try twenty seeds on damp paper first, or sow thicker."),
+                Arguments.of(
+                        new PacketBeside.Coated(),
+                        "The seed is coated: do not soak it, and keep it moist until the coat has split."),
+                Arguments.of(
                         new PacketBeside.OtherDepth(6, 13),
                         "The packet says 6 mm deep; this kind of plant is sown at 13 mm here. Shallower comes up sooner and dries sooner."),
                 Arguments.of(
