@@ -36,6 +36,7 @@ const DevicesPage = lazy(() => import('./nursery/DevicesPage').then((room) => ({
 const FoundingPage = lazy(() => import('./nursery/FoundingPage').then((room) => ({ default: room.FoundingPage })));
 const SheetPage = lazy(() => import('./nursery/SheetPage').then((room) => ({ default: room.SheetPage })));
 const NewOrderPage = lazy(() => import('./order/NewOrderPage').then((room) => ({ default: room.NewOrderPage })));
+const OwnTablePage = lazy(() => import('./order/OwnTablePage').then((room) => ({ default: room.OwnTablePage })));
 const OrdersPage = lazy(() => import('./order/OrdersPage').then((room) => ({ default: room.OrdersPage })));
 const TraceBackPage = lazy(() => import('./release/TraceBackPage').then((room) => ({ default: room.TraceBackPage })));
 const LotTracePage = lazy(() => import('./release/TraceForwardPage').then((room) => ({ default: room.LotTracePage })));
@@ -129,6 +130,7 @@ export function App() {
           <Route path="/potting" element={<PottingDayPage />} />
           {propagator && <Route path="/growers" element={<GrowersPage today={session.data.today} />} />}
           <Route path="/looking-back" element={<LookingBackPage mayPlan={propagator} />} />
+          {propagator && <Route path="/season/own-table" element={<OwnTablePage today={session.data.today} />} />}
           {propagator && <Route path="/season/again" element={<SeasonAgainPage />} />}
           <Route path="/lessons" element={<LessonsPage mayDecide={propagator} />} />
           <Route path="/loading" element={<LoadingPage today={session.data.today} mayRelease={propagator} />} />

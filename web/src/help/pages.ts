@@ -61,6 +61,15 @@ export const PAGES: PageHelp[] = [
     offline: say('Sheets and calendars are drawn from the season as it is now. A calendar that follows Kiver keeps what it fetched last.'),
   },
   {
+    at: '/season/own-table',
+    name: say('For our own table'),
+    purpose: say(
+      'What one would like to eat or cut, and when, turned into sowings, a seed list, room and days. Nothing is planned before you say so.',
+    ),
+    tries: [say('Say a bed instead of a number: Kiver counts what stands in it.'), say('Divide it into sowings: little and often.')],
+    offline: say('A season is counted back with all that stands in the nursery, so it needs the connection. What you typed stays on this device.'),
+  },
+  {
     at: '/season',
     name: say('The season'),
     purpose: say('Every batch drawn towards the day on which it is wanted: one sees what is tight before one reads.'),

@@ -48,7 +48,7 @@ export function AddForm({
       <Field key={entry.key} name={entry.name} problem={problem} {...(entry.hint ? { hint: entry.hint } : {})}>
         {entry.type === 'tick' ? (
           <span className="flex min-h-11 items-center">
-            <input
+            <Input
               type="checkbox"
               className="size-5"
               checked={typed[entry.key] === TICKED}

@@ -65,7 +65,7 @@ describe('a packet', () => {
     fireEvent.change(screen.getByLabelText('Days to maturity'), { target: { value: '55' } });
     fireEvent.change(screen.getByLabelText('Counted from'), { target: { value: 'SOWING' } });
     for (const name of ['A hybrid', 'Coated seed', 'Saved by ourselves', 'Says that it is below standard'])
-      fireEvent.click(screen.getByLabelText(name));
+      fireEvent.click(await screen.findByLabelText(name));
     fireEvent.click(screen.getByRole('button', { name: 'Take the packet in' }));
     expect(await screen.findByText(/60 in 100 are reckoned with/)).toBeTruthy();
     expect(screen.getByText(/Seed saved from a hybrid does not come true.*Coated seed is not soaked/)).toBeTruthy();

@@ -53,6 +53,11 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
           {say('Loading')}
         </Link>
         {mayTake && (
+          <Link to="/season/own-table" className="act">
+            {say('For our own table')}
+          </Link>
+        )}
+        {mayTake && (
           <Link to="/orders/new" className="act act-main">
             {say('Take an order')}
           </Link>

@@ -156,6 +156,27 @@ export const lengthUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'mm
 export const wind = (metresPerSecond: number): string =>
   `${figures(metresPerSecond * (speech.length === 'INCHES' ? MILES_AN_HOUR : KILOMETRES_AN_HOUR))} ${windUnit()}`;
 
+/** What a bed is paced out in. */
+export const distanceUnit = altitudeUnit;
+
+/** A distance as it was typed, in m. */
+export function typedDistance(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.length === 'INCHES' ? read * METRES_IN_FOOT : read;
+}
+
+export const spacingUnit = (): string => (speech.length === 'INCHES' ? 'in' : 'cm');
+
+/** How far apart plants stand, as it is shown: from cm, "30 cm", "12 in". */
+export const spacing = (centimetres: number): string =>
+  `${figures(speech.length === 'INCHES' ? (centimetres * 10) / MILLIMETRES_IN_INCH : centimetres)} ${spacingUnit()}`;
+
+/** The same as it was typed, in cm. */
+export function typedSpacing(typed: string): number | undefined {
+  const read = typedNumber(typed);
+  return read !== undefined && speech.length === 'INCHES' ? (read * MILLIMETRES_IN_INCH) / 10 : read;
+}
+
 const KILOMETRES_AN_HOUR = 3.6;
 const MILES_AN_HOUR = 2.237;
 

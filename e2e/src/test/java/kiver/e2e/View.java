@@ -61,6 +61,9 @@ record View(String email, String path, String heading) {
             new View(Nursery.PROPAGATOR, "/founding/where", "Where it lies"),
             new View(Nursery.PROPAGATOR, "/founding/climate", "Its climate"),
             new View(Nursery.PROPAGATOR, "/founding/places", "Places for trays"),
+            new View(Nursery.PROPAGATOR, "/founding/crops", "What one grows"),
+            new View(Nursery.PROPAGATOR, "/nursery/devices", "What measures here"),
+            new View(Nursery.PROPAGATOR, "/season/own-table", "For our own table"),
             new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
             new View(Nursery.HAND, "/account", "Pell Oskway"),
             new View(Nursery.GROWER, "/", "Your plants"));

@@ -145,12 +145,7 @@ public record OutdoorSeason(
         while (day.isAfter(midsummer) && Daylight.dayLength(latitude, day) < SHORTEST_GROWING_DAY) {
             day = day.minusDays(1);
         }
-        double left = crop.outdoors().maturityDays();
-        while (left > 0) {
-            left -= Math.min(1, Daylight.dayLength(latitude, day) / longest);
-            day = day.minusDays(1);
-        }
-        return Optional.of(day);
+        return Optional.of(Ripening.plantedBy(day, crop.outdoors().maturityDays(), longest, latitude));
     }
 
     /** The rule of thumb for sowing: weeks from the average last frost; empty where there is no frost. */

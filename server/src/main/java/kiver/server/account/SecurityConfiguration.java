@@ -69,7 +69,8 @@ class SecurityConfiguration {
                                 "/api/data-package/**",
                                 "/api/plant-health",
                                 "/api/paths",
-                                "/api/successions/**")
+                                "/api/successions/**",
+                                "/api/own-table/**")
                         .hasRole(PROPAGATOR)
                         .requestMatchers("/calendar/*")
                         .permitAll()

@@ -19,6 +19,7 @@ import kiver.core.promise.Answer;
 import kiver.core.promise.Promise;
 import kiver.core.promise.PromiseCheck;
 import kiver.core.promise.SiteChoice;
+import kiver.core.space.Occupancy;
 import kiver.core.space.Rates;
 import kiver.server.crop.CropBook;
 import kiver.server.order.OrderBook;
@@ -105,6 +106,24 @@ public class PromiseService {
                     Said.of(
                             "With this seed no number of cells gives so many plants. Choose another lot, or fewer plants."));
         }
+    }
+
+    /** Answers to several wishes, each as if those before it had been taken: none gets room that another stands in. */
+    @Transactional(readOnly = true)
+    public List<Checked> checkTogether(List<Wish> wishes) {
+        Occupancy room = space.occupancy();
+        List<Checked> answers = new ArrayList<>();
+        for (Wish wish : wishes) {
+            PlanRequests.Prepared prepared = plans.prepare(wish);
+            Promise promise = new PromiseCheck(prepared.season(), room, List.of(), List::of)
+                    .withMix(mixes.ahead())
+                    .answer(prepared.request());
+            if (promise.plan().isPossible()) {
+                room = room.with(-1 - answers.size(), promise.stays());
+            }
+            answers.add(new Checked(prepared, promise));
+        }
+        return answers;
     }
 
     /** The wish on every path that ends in its container, the straight one first. */
