@@ -146,7 +146,7 @@ function Sender({ device }: { device: DeviceView }) {
           {signWords(device)}
         </span>
       </span>
-      <button className="act" disabled={withdraw.isPending} onClick={() => withdraw.mutate(device.id)}>
+      <button className="trail min-h-11" disabled={withdraw.isPending} onClick={() => withdraw.mutate(device.id)}>
         {say('Withdraw its token')}
         <span className="sr-only">: {device.name}</span>
       </button>

@@ -59,7 +59,7 @@ function Pick({ library }: { library: LibraryView }) {
         {say('{crops, plural, one {# crop} other {# crops}} of {all}', { crops: picked.crops.size, all: library.crops.length })}
       </h2>
       <div className="mb-4 flex flex-wrap gap-2">
-        {library.crops.map((crop) => (
+        {[...library.crops].sort(byName).map((crop) => (
           <Press
             key={crop.code}
             name={crop.name}
@@ -114,6 +114,8 @@ function Press({ name, on, press }: { name: string; on: boolean; press: () => vo
     </button>
   );
 }
+
+const byName = (one: { name: string }, other: { name: string }): number => one.name.localeCompare(other.name);
 
 const inUse = (things: { code: string; inUse: boolean }[]): ReadonlySet<string> =>
   new Set(things.filter((thing) => thing.inUse).map((thing) => thing.code));

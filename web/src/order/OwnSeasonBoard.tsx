@@ -21,64 +21,68 @@ export function OwnSeasonBoard({ season, choices }: { season: OwnSeason; choices
         <h2 className="mb-2">{say('From the tray to the table')}</h2>
         <Drawing sowings={season.sowings} name={name} />
       </section>
-      <section aria-label={say('Seed')} className="board p-4">
-        <h2 className="mb-1">
-          {short.length === 0
-            ? say('Seed: all of it is there')
-            : say('Seed: {short, plural, one {one kind runs} other {# kinds run}} short', { short: short.length })}
-        </h2>
-        <ul>
-          {season.seeds.map((seed) => (
-            <li key={seed.varietyId} className="py-0.5">
-              {seed.needed > seed.inStore
-                ? say('{variety}: {needed, plural, one {# seed} other {# seeds}}, {inStore} there; buy {missing} more.', {
-                    variety: seed.variety,
-                    needed: seed.needed,
-                    inStore: seed.inStore,
-                    missing: seed.needed - seed.inStore,
-                  })
-                : say('{variety}: {needed, plural, one {# seed} other {# seeds}} of {inStore}.', {
-                    variety: seed.variety,
-                    needed: seed.needed,
-                    inStore: seed.inStore,
-                  })}
-            </li>
-          ))}
-        </ul>
-      </section>
-      <section aria-label={say('Days')} className="board p-4">
-        <h2 className="mb-1">{say('Week by week')}</h2>
-        {tight.length > 0 && (
-          <p className="mb-2 border-l-4 border-ochre bg-ochre-wash p-2">
-            {say('Room runs out at {place} in the week of {monday}: {needed} trays are needed, {free} are free.', {
-              place: tight[0]!.place,
-              monday: dayWords(tight[0]!.monday),
-              needed: trays(tight[0]!.needed),
-              free: trays(Math.max(0, tight[0]!.free)),
-            })}
-          </p>
-        )}
-        <ol className="divide-y divide-rule">
-          {season.weeks.map((week) => (
-            <li key={week.monday} className="grid gap-x-4 py-2 sm:grid-cols-[7rem_1fr_12rem]">
-              <span className="text-pencil">{say('from {day}', { day: shortDay(week.monday) })}</span>
-              <ul>
-                {week.tasks.map((task, index) => {
-                  const sowing = season.sowings[task.sowing]!;
-                  return (
-                    <li key={index}>
-                      {taskWords(task, name(sowing), sowing)} <span className="text-sm text-pencil">{dayWords(task.day)}</span>
-                    </li>
-                  );
+      {season.sowings.some((each) => each.answer !== 'NO') && (
+        <>
+          <section aria-label={say('Seed')} className="board p-4">
+            <h2 className="mb-1">
+              {short.length === 0
+                ? say('Seed: all of it is there')
+                : say('Seed: {short, plural, one {one kind runs} other {# kinds run}} short', { short: short.length })}
+            </h2>
+            <ul>
+              {season.seeds.map((seed) => (
+                <li key={seed.varietyId} className="py-0.5">
+                  {seed.needed > seed.inStore
+                    ? say('{variety}: {needed, plural, one {# seed} other {# seeds}}, {inStore} there; buy {missing} more.', {
+                        variety: seed.variety,
+                        needed: seed.needed,
+                        inStore: seed.inStore,
+                        missing: seed.needed - seed.inStore,
+                      })
+                    : say('{variety}: {needed, plural, one {# seed} other {# seeds}} of {inStore}.', {
+                        variety: seed.variety,
+                        needed: seed.needed,
+                        inStore: seed.inStore,
+                      })}
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-label={say('Days')} className="board p-4">
+            <h2 className="mb-1">{say('Week by week')}</h2>
+            {tight.length > 0 && (
+              <p className="mb-2 border-l-4 border-ochre bg-ochre-wash p-2">
+                {say('Room runs out at {place} in the week of {monday}: {needed} trays are needed, {free} are free.', {
+                  place: tight[0]!.place,
+                  monday: dayWords(tight[0]!.monday),
+                  needed: trays(tight[0]!.needed),
+                  free: trays(Math.max(0, tight[0]!.free)),
                 })}
-              </ul>
-              <span className="text-sm text-pencil">
-                {week.rooms.map((room) => say('{place}: {trays}', { place: room.place, trays: trays(room.needed) })).join(', ')}
-              </span>
-            </li>
-          ))}
-        </ol>
-      </section>
+              </p>
+            )}
+            <ol className="divide-y divide-rule">
+              {season.weeks.map((week) => (
+                <li key={week.monday} className="grid gap-x-4 py-2 sm:grid-cols-[7rem_1fr_12rem]">
+                  <span className="text-pencil">{say('from {day}', { day: shortDay(week.monday) })}</span>
+                  <ul>
+                    {week.tasks.map((task, index) => {
+                      const sowing = season.sowings[task.sowing]!;
+                      return (
+                        <li key={index}>
+                          {taskWords(task, name(sowing), sowing)} <span className="text-sm text-pencil">{dayWords(task.day)}</span>
+                        </li>
+                      );
+                    })}
+                  </ul>
+                  <span className="text-sm text-pencil">
+                    {week.rooms.map((room) => say('{place}: {trays}', { place: room.place, trays: trays(room.needed) })).join(', ')}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </section>
+        </>
+      )}
     </>
   );
 }
@@ -104,7 +108,12 @@ function Drawing({ sowings, name }: { sowings: Sowing[]; name: (sowing: Sowing) 
               </span>
             </span>
             {sowing.answer === 'NO' || !sowing.sowDay ? (
-              <p className="text-sm">{sowing.why}</p>
+              <div className="text-sm">
+                {sowing.couldPickFrom && (
+                  <p className="font-semibold">{say('It could be picked from {day} on.', { day: dayWords(sowing.couldPickFrom) })}</p>
+                )}
+                <p>{sowing.why}</p>
+              </div>
             ) : (
               <div>
                 <Bar sowing={sowing} sowDay={sowing.sowDay} at={scale.at} />

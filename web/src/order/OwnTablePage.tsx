@@ -24,7 +24,8 @@ export function OwnTablePage({ today }: { today: string }) {
 function Table({ choices, today }: { choices: Choices; today: string }) {
   const navigate = useNavigate();
   const [wants, setWants] = useKeptWants();
-  const [siteId, setSiteId] = useState(choices.sites[0] ? String(choices.sites[0].id) : '');
+  const nursery = useSession().data?.nursery;
+  const [siteId, setSiteId] = useState(() => ownSite(choices, nursery));
   const site = choices.sites.find((each) => String(each.id) === siteId);
   const asked = wants.map(wantIn).filter((want) => want !== undefined);
   const season = useQuery<OwnSeason, Refused>({
@@ -86,11 +87,11 @@ function Table({ choices, today }: { choices: Choices; today: string }) {
           {wants.length > 0 && season.isFetching && <p role="status">{say('Counting each sowing back…')}</p>}
           {shown && <OwnSeasonBoard season={shown} choices={choices} />}
           <Refusal message={take.error?.message} />
-          {shown && site && (
+          {site && lines.length > 0 && (
             <button
               type="button"
               className="act act-main self-start"
-              disabled={lines.length === 0 || season.isFetching || take.isPending}
+              disabled={season.isFetching || take.isPending}
               onClick={() =>
                 take.mutate(
                   { growerId: site.growerId, siteId: site.id, lines },
@@ -110,6 +111,13 @@ function Table({ choices, today }: { choices: Choices; today: string }) {
       </div>
     </>
   );
+}
+
+/** The nursery's own beds where it has some, or else the first site there is. */
+function ownSite({ sites, growers }: Choices, nursery: string | null | undefined): string {
+  const own = growers.find((grower) => grower.name === nursery);
+  const site = sites.find((each) => each.growerId === own?.id) ?? sites[0];
+  return site ? String(site.id) : '';
 }
 
 /** What can be sown, taken on the answer that is shown. */

@@ -20,6 +20,7 @@ const season: OwnSeason = {
       seeds: 0,
       trays: 0,
       why: 'It would have had to be planted by 1 Apr.',
+      couldPickFrom: '2027-06-20',
     },
   ],
   seeds: [{ varietyId: 1, variety: 'Blue Lantern', needed: 70, inStore: 40 }],
@@ -72,6 +73,7 @@ describe('for our own table', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Put it on the table' }));
     expect(await screen.findByRole('img', { name: /In trays from .*20 Apr.*, planted .*1 Jun.*, picked from .*31 Jul/ })).toBeTruthy();
     expect(screen.getByText('It would have had to be planted by 1 Apr.')).toBeTruthy();
+    expect(screen.getByText('It could be picked from Sun 20 Jun on.')).toBeTruthy();
     expect(screen.getByText('Blue Lantern: 70 seeds, 40 there; buy 30 more.')).toBeTruthy();
     expect(screen.getByText(/Room runs out at Heat mat/)).toBeTruthy();
     expect(screen.getByText(/Sow Blue Lantern, 70 seeds, at Heat mat./)).toBeTruthy();

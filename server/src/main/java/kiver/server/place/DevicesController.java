@@ -24,10 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class DevicesController {
 
-    /** Who sends quarter-hours is missed within a day; a forecast comes once a day, and not always at the same time. */
-    private static final Duration PATIENCE = Duration.ofHours(24);
+    /** Who sends reading after reading is missed within a morning. */
+    private static final Duration PATIENCE = Duration.ofHours(4);
 
-    private static final Duration PATIENCE_WITH_FORECASTS = Duration.ofHours(36);
+    /** What comes once a day, as forecasts and sums of days do, does not always come at the same time. */
+    private static final Duration PATIENCE_WITH_DAYS = Duration.ofHours(36);
 
     private final DeviceBook devices;
     private final PlaceBook places;
@@ -120,17 +121,17 @@ class DevicesController {
                 device.withdrawnOn(),
                 device.simulated(),
                 device.lastHeard(),
-                device.withdrawnOn() == null ? sign(device) : null,
+                device.withdrawnOn() == null ? sign(device, said != null) : null,
                 said == null ? null : said.celsius(),
                 said == null ? null : said.humidity());
     }
 
-    private SignOfLife sign(Device device) {
+    private SignOfLife sign(Device device, boolean readsByTheHour) {
         return SignOfLife.of(
                 Optional.ofNullable(device.lastHeard()),
                 device.addedOn().plusDays(1).atStartOfDay(),
                 clock.now(),
-                device.feeds() == Device.Feeds.FORECAST ? PATIENCE_WITH_FORECASTS : PATIENCE);
+                readsByTheHour ? PATIENCE : PATIENCE_WITH_DAYS);
     }
 
     @PostMapping("/api/devices")

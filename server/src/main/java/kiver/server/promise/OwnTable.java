@@ -3,6 +3,7 @@ package kiver.server.promise;
 import jakarta.annotation.Nullable;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,6 +23,7 @@ import kiver.core.place.PlaceId;
 import kiver.core.plan.Plan;
 import kiver.core.plan.Succession;
 import kiver.core.promise.Answer;
+import kiver.core.promise.Offer;
 import kiver.core.promise.Promise;
 import kiver.core.sow.SowingOption;
 import kiver.core.space.Occupancy;
@@ -99,6 +101,8 @@ class OwnTable {
      * @param seeds that it takes
      * @param trays on the bench when sown
      * @param why it is no plain yes; empty where it is one
+     * @param couldPickFrom of one that is not in time, the first day from which as many could be picked; null where no day near
+     *     it would do
      */
     record OwnSowing(
             int want,
@@ -109,7 +113,8 @@ class OwnTable {
             @Nullable LocalDate sowDay,
             int seeds,
             double trays,
-            String why) {}
+            String why,
+            @Nullable LocalDate couldPickFrom) {}
 
     /**
      * Seed that is needed.
@@ -192,7 +197,7 @@ class OwnTable {
     }
 
     private OwnSowing notSown(Part part, Said why) {
-        return new OwnSowing(part.want(), part.wish(), part.pickOn(), Answer.NO, 0, null, 0, 0, wording.say(why));
+        return new OwnSowing(part.want(), part.wish(), part.pickOn(), Answer.NO, 0, null, 0, 0, wording.say(why), null);
     }
 
     /** The plants that a want comes to; of a bed, as many as stand in it. */
@@ -275,12 +280,26 @@ class OwnTable {
                 plan.sowDay().orElse(null),
                 plan.chosen().map(SowingOption::seeds).orElse(0),
                 promise.stays().isEmpty() ? 0 : promise.stays().get(0).slots(),
-                words.all(checked.prepared(), promise));
+                words.all(checked.prepared(), promise),
+                promise.answer() == Answer.NO ? couldPickFrom(part) : null);
+    }
+
+    /** As much later as the next day that is offered for planting. */
+    private @Nullable LocalDate couldPickFrom(Part part) {
+        LocalDate target = part.wish().target();
+        return promises.check(part.wish(), true).promise().offers().stream()
+                .filter(offer ->
+                        offer.change() == Offer.Change.DAY && offer.target().isAfter(target))
+                .map(offer -> part.pickOn().plusDays(ChronoUnit.DAYS.between(target, offer.target())))
+                .findFirst()
+                .orElse(null);
     }
 
     private List<SeedWanted> seedsWanted(List<OwnSowing> sowings) {
         Map<Long, Integer> needed = new LinkedHashMap<>();
-        sowings.forEach(each -> needed.merge(each.wish().varietyId(), each.seeds(), Integer::sum));
+        sowings.stream()
+                .filter(each -> each.answer() != Answer.NO)
+                .forEach(each -> needed.merge(each.wish().varietyId(), each.seeds(), Integer::sum));
         Map<Long, Integer> inStore = seeds.lotsInUse().stream()
                 .collect(Collectors.groupingBy(SeedLot::varietyId, Collectors.summingInt(SeedLot::seedsLeft)));
         return needed.entrySet().stream()
@@ -299,7 +318,7 @@ class OwnTable {
         TreeMap<LocalDate, Map<PlaceId, Double>> room = new TreeMap<>();
         for (int index = 0; index < parts.size(); index++) {
             PromiseService.Checked answer = checked.get(parts.get(index));
-            if (answer == null || !answer.promise().plan().isPossible()) {
+            if (answer == null || answer.promise().answer() == Answer.NO) {
                 continue;
             }
             Promise promise = answer.promise();
@@ -321,7 +340,7 @@ class OwnTable {
             }
         }
         List<Stay> all = checked.values().stream()
-                .filter(each -> each.promise().plan().isPossible())
+                .filter(each -> each.promise().answer() != Answer.NO)
                 .flatMap(each -> each.promise().stays().stream())
                 .toList();
         all.forEach(stay -> stay.from()

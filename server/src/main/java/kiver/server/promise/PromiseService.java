@@ -118,7 +118,7 @@ public class PromiseService {
             Promise promise = new PromiseCheck(prepared.season(), room, List.of(), List::of)
                     .withMix(mixes.ahead())
                     .answer(prepared.request());
-            if (promise.plan().isPossible()) {
+            if (promise.answer() != Answer.NO) {
                 room = room.with(-1 - answers.size(), promise.stays());
             }
             answers.add(new Checked(prepared, promise));
