@@ -36,6 +36,7 @@ const DevicesPage = lazy(() => import('./nursery/DevicesPage').then((room) => ({
 const FoundingPage = lazy(() => import('./nursery/FoundingPage').then((room) => ({ default: room.FoundingPage })));
 const SheetPage = lazy(() => import('./nursery/SheetPage').then((room) => ({ default: room.SheetPage })));
 const NewOrderPage = lazy(() => import('./order/NewOrderPage').then((room) => ({ default: room.NewOrderPage })));
+const OrdersFromFilePage = lazy(() => import('./order/OrdersFromFilePage').then((room) => ({ default: room.OrdersFromFilePage })));
 const OwnTablePage = lazy(() => import('./order/OwnTablePage').then((room) => ({ default: room.OwnTablePage })));
 const OrdersPage = lazy(() => import('./order/OrdersPage').then((room) => ({ default: room.OrdersPage })));
 const TraceBackPage = lazy(() => import('./release/TraceBackPage').then((room) => ({ default: room.TraceBackPage })));
@@ -147,6 +148,7 @@ export function App() {
           {propagator && <Route path="/founding/:step" element={<FoundingPage />} />}
           {propagator && <Route path="/nursery/devices" element={<DevicesPage />} />}
           {propagator && <Route path="/nursery/:name" element={<SheetPage />} />}
+          {propagator && <Route path="/orders/from-file" element={<OrdersFromFilePage />} />}
           {propagator && <Route path="/orders/new" element={<NewOrderPage today={session.data.today} />} />}
           <Route path="/orders/:number" element={<OrderPage mayRelease={propagator} />} />
           <Route path="/batches" element={<BatchesPage mayPlan={propagator} />} />

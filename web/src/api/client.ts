@@ -89,6 +89,7 @@ export type ResetView = Schemas['ResetView'];
 export type SheetReading = Schemas['SheetReading'];
 export type RowChange = Schemas['RowChange'];
 export type CopyView = Schemas['CopyView'];
+export type OrderFileReading = Schemas['OrderFileReading'];
 export type OwnSeason = Schemas['OwnSeason'];
 export type Want = Schemas['Want'];
 export type PacketTaken = Schemas['PacketTaken'];

@@ -252,6 +252,13 @@ export const PAGES: PageHelp[] = [
     offline: say('Recipes are shared by everybody, so they are changed with the connection only. What you typed stays while the page is open.'),
   },
   {
+    at: '/orders/from-file',
+    name: say('Orders from a file'),
+    purpose: say('What growers send as a spreadsheet becomes orders: looked over, planned line by line, and taken grower by grower.'),
+    tries: [say('Choose which column is which where it was understood wrongly; it is remembered.')],
+    offline: say('A file is looked over against growers and varieties as they are now, so it needs the connection. Nothing was taken.'),
+  },
+  {
     at: '/orders/new',
     name: say('Taking an order'),
     purpose: say('Line by line; each line shows at once when it must be sown, how sure it is and what stands in the way.'),

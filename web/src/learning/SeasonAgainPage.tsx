@@ -1,18 +1,15 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { answered, api, type SeasonAgain } from '../api/client';
-import { useNumberedChange, useSeasonAgain } from '../api/queries';
-import { Loading, Nothing, Refusal, Trouble } from '../look/States';
+import type { SeasonAgain } from '../api/client';
+import { useSeasonAgain } from '../api/queries';
+import { Loading, Nothing, Trouble } from '../look/States';
 import { YearChoice } from '../look/YearChoice';
-import { usePlan } from '../plan/usePlan';
+import { TakenAs, WishesToTake } from '../order/WishesToTake';
 import { dayOfYear, dayWords, daysBetween } from '../words/days';
 import { say } from '../words/say';
 
 type OrderAgain = SeasonAgain['orders'][number];
 type LineAgain = OrderAgain['lines'][number];
-type Seen = 'YES' | 'YES_IF' | 'NO';
-
-const ANSWERS: Record<Seen, string> = { YES: say('yes'), YES_IF: say('yes, with conditions'), NO: say('no') };
 
 /** A growing year taken again: what growers had then, a year on, sown when the plan says by what was learnt since. */
 export function SeasonAgainPage() {
@@ -64,20 +61,6 @@ export function SeasonAgainPage() {
 function Again({ order, takenAs, tookAs }: { order: OrderAgain; takenAs: number | undefined; tookAs: (number: number) => void }) {
   const [opened, setOpened] = useState(false);
   const lines = order.lines.filter((line) => line.standing === 'OPEN');
-  const [left, setLeft] = useState<number[]>([]);
-  const [seen, setSeen] = useState<Record<number, Seen | undefined>>({});
-  const take = useNumberedChange((entry: { lines: { wish: LineAgain['wish']; seen?: Seen }[] }, requestId) =>
-    answered(api.POST('/api/orders', { body: { requestId, growerId: order.growerId, siteId: order.siteId, ...entry } })),
-  );
-  const chosen = lines.map((line, index) => ({ line, index })).filter(({ index }) => !left.includes(index));
-  const taken = ({ number }: { number: number }) => {
-    // The lines that were left out move up in the order that is read anew: what was marked by their place is let go.
-    setOpened(false);
-    setLeft([]);
-    setSeen({});
-    tookAs(number);
-  };
-  const ready = chosen.length > 0 && chosen.every(({ index }) => seen[index] !== undefined && seen[index] !== 'NO');
   return (
     <section aria-label={say('Order {order} of {grower}', { order: order.number, grower: order.grower })} className="board p-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -95,84 +78,19 @@ function Again({ order, takenAs, tookAs }: { order: OrderAgain; takenAs: number 
           </button>
         )}
       </div>
-      {takenAs !== undefined && (
-        <p role="status">
-          {say('Taken.')}{' '}
-          <Link className="trail" to={`/orders/${takenAs}`}>
-            {say('Order {order}', { order: takenAs })}
-          </Link>
-        </p>
-      )}
+      {takenAs !== undefined && <TakenAs order={takenAs} />}
       {opened && (
-        <>
-          <ul className="divide-y divide-rule">
-            {lines.map((line, index) => (
-              <Line
-                key={index}
-                line={line}
-                wanted={!left.includes(index)}
-                choose={(wanted) => setLeft(wanted ? left.filter((each) => each !== index) : [...left, index])}
-                answer={(told) => setSeen((now) => (now[index] === told ? now : { ...now, [index]: told }))}
-              />
-            ))}
-          </ul>
-          <Refusal message={take.error?.message} />
-          <button
-            type="button"
-            className="act act-main mt-2"
-            disabled={!ready || take.isPending}
-            onClick={() =>
-              take.mutate(
-                { lines: chosen.map(({ line, index }) => ({ wish: line.wish, ...(seen[index] ? { seen: seen[index] } : {}) })) },
-                { onSuccess: taken },
-              )
-            }
-          >
-            {say('Take {lines, plural, one {# line} other {# lines}}', { lines: chosen.length })}
-          </button>
-        </>
+        <WishesToTake
+          growerId={order.growerId}
+          siteId={order.siteId}
+          lines={lines.map((line) => ({ variety: line.variety, wish: line.wish, note: thenWords(line), sown: (sowDay) => sowWords(line, sowDay) }))}
+          taken={(number) => {
+            setOpened(false);
+            tookAs(number);
+          }}
+        />
       )}
     </section>
-  );
-}
-
-function Line({
-  line,
-  wanted,
-  choose,
-  answer,
-}: {
-  line: LineAgain;
-  wanted: boolean;
-  choose: (wanted: boolean) => void;
-  answer: (told: Seen | undefined) => void;
-}) {
-  const plan = usePlan(line.wish);
-  const told = plan.isOfThis && !plan.isError ? plan.data?.promise.answer : undefined;
-  useEffect(() => answer(told), [told]); // eslint-disable-line react-hooks/exhaustive-deps
-  const sowDay = plan.data?.dates.window?.best;
-  return (
-    <li className="grid gap-x-4 gap-y-1 py-2 md:grid-cols-[auto_1fr_1fr]">
-      <label className="flex min-h-11 min-w-11 items-center">
-        <input type="checkbox" className="size-5" checked={wanted} onChange={(event) => choose(event.target.checked)} aria-label={line.variety} />
-      </label>
-      <div>
-        <p>{say('{plants} {variety} for {day}', { plants: line.wish.plants, variety: line.variety, day: dayOfYear(line.wish.target) })}</p>
-        <p className="text-sm text-pencil">{thenWords(line)}</p>
-      </div>
-      <div>
-        {plan.isError ? (
-          <p>{plan.error.message}</p>
-        ) : told === undefined ? (
-          <p className="text-pencil">{say('Planning…')}</p>
-        ) : (
-          <>
-            <p>{ANSWERS[told]}</p>
-            {sowDay && <p className="text-sm text-pencil">{sowWords(line, sowDay)}</p>}
-          </>
-        )}
-      </div>
-    </li>
   );
 }
 

@@ -58,6 +58,11 @@ export function OrdersPage({ mayTake }: { mayTake: boolean }) {
           </Link>
         )}
         {mayTake && (
+          <Link to="/orders/from-file" className="act">
+            {say('From a file')}
+          </Link>
+        )}
+        {mayTake && (
           <Link to="/orders/new" className="act act-main">
             {say('Take an order')}
           </Link>

@@ -121,36 +121,27 @@ public record Crop(
                 beside);
     }
 
+    /** The same, tended and set otherwise. */
+    public Crop tended(Tending otherwise, PotDepth depth) {
+        return with(cells.set(depth), seed, otherwise, outdoors);
+    }
+
     /** The same with seed of another kind. */
     public Crop sownAs(SeedTraits otherwise) {
-        return new Crop(
-                code, name, hardiness, emergence, leaves, growAt, leafLimit, cells, otherwise, cold, tending, outdoors,
-                planting, sources, learnt);
+        return with(cells, otherwise, tending, outdoors);
     }
 
     /** The same, ripe so many days after planting out. */
     public Crop maturing(int days) {
-        return new Crop(
-                code,
-                name,
-                hardiness,
-                emergence,
-                leaves,
-                growAt,
-                leafLimit,
+        return with(
                 cells,
                 seed,
-                cold,
                 tending,
                 new OutdoorNeeds(
-                        outdoors.soilWait(), outdoors.sowWeeks(), outdoors.plantWeeks(), days, outdoors.longDays()),
-                planting,
-                sources,
-                learnt);
+                        outdoors.soilWait(), outdoors.sowWeeks(), outdoors.plantWeeks(), days, outdoors.longDays()));
     }
 
-    /** The same, tended and set otherwise. */
-    public Crop tended(Tending otherwise, PotDepth depth) {
+    private Crop with(CellHabits otherCells, SeedTraits otherSeed, Tending otherTending, OutdoorNeeds otherOutdoors) {
         return new Crop(
                 code,
                 name,
@@ -159,11 +150,11 @@ public record Crop(
                 leaves,
                 growAt,
                 leafLimit,
-                cells.set(depth),
-                seed,
+                otherCells,
+                otherSeed,
                 cold,
-                otherwise,
-                outdoors,
+                otherTending,
+                otherOutdoors,
                 planting,
                 sources,
                 learnt);

@@ -82,7 +82,7 @@ class VarietySheetBook implements SheetBook {
                 0,
                 crop,
                 row.words("name"),
-                !row.text("hybrid").isEmpty() && row.yes("hybrid"),
+                row.yesOrNothing("hybrid"),
                 days,
                 days == null ? null : Maturity.From.valueOf(from.toUpperCase(Locale.ROOT))));
     }

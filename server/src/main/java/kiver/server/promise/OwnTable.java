@@ -8,13 +8,14 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.order.Bed;
 import kiver.core.order.Ripening;
@@ -48,14 +49,9 @@ class OwnTable {
     /** Each is counted back by itself, which takes its time. */
     private static final int MOST_SOWINGS = 40;
 
-    /** mL; what most plants are raised in where nobody says otherwise. */
-    private static final double USUAL_CELL = 40;
-
-    private static final int USUAL_LEAVES = 6;
-    private static final int LEAVES_BETWEEN = 2;
-
     private final PromiseService promises;
     private final CropBook crops;
+    private final UsualRaising usual;
     private final SeedStore seeds;
     private final PlaceBook places;
     private final SpaceBook space;
@@ -66,6 +62,7 @@ class OwnTable {
     OwnTable(
             PromiseService promises,
             CropBook crops,
+            UsualRaising usual,
             SeedStore seeds,
             PlaceBook places,
             SpaceBook space,
@@ -75,6 +72,7 @@ class OwnTable {
         this.wording = wording;
         this.promises = promises;
         this.crops = crops;
+        this.usual = usual;
         this.seeds = seeds;
         this.places = places;
         this.space = space;
@@ -101,8 +99,8 @@ class OwnTable {
      * @param seeds that it takes
      * @param trays on the bench when sown
      * @param why it is no plain yes; empty where it is one
-     * @param couldPickFrom of one that is not in time, the first day from which as many could be picked; null where no day near
-     *     it would do
+     * @param couldPickFrom of the first of its kind that is not in time, the day from which as many could be picked; null where
+     *     no day near it would do
      */
     record OwnSowing(
             int want,
@@ -173,11 +171,17 @@ class OwnTable {
         for (int index = 0; index < ahead.size(); index++) {
             byPart.put(ahead.get(index), checked.get(index));
         }
-        List<OwnSowing> sowings = parts.stream()
-                .map(part -> byPart.containsKey(part)
-                        ? sowing(part, byPart.get(part))
-                        : notSown(part, outOfSight(part).orElseThrow()))
-                .toList();
+        Set<Integer> told = new HashSet<>();
+        List<OwnSowing> sowings = new ArrayList<>();
+        for (Part part : parts) {
+            PromiseService.Checked answer = byPart.get(part);
+            // Another day is looked for once for each kind, since that takes longer than the answer.
+            boolean later = answer != null && answer.promise().answer() == Answer.NO && told.add(part.want());
+            sowings.add(
+                    answer == null
+                            ? notSown(part, outOfSight(part).orElseThrow())
+                            : sowing(part, answer, later ? couldPickFrom(part) : null));
+        }
         return new OwnSeason(sowings, seedsWanted(sowings), weeks(parts, byPart));
     }
 
@@ -226,23 +230,13 @@ class OwnTable {
                     "sowings",
                     Said.of("Choose from 1 to {most} sowings for this period.").with("most", most));
         }
-        Container container = container(want, crop);
-        int leaves = (int) Math.max(LEAVES_BETWEEN, Math.min(USUAL_LEAVES, Math.floor(crop.leafLimitIn(container))));
+        UsualRaising.Raised raised = usual.of(crop, want.container());
         return Succession.dividing(plants, want.from(), want.until(), want.sowings()).parts().stream()
                 .map(part -> {
                     LocalDate planted = plantedOn(want, crop, part.ready());
                     return new Part(
                             index,
-                            new Wish(
-                                            variety.id(),
-                                            container.code(),
-                                            part.plants(),
-                                            Math.max(1, leaves - LEAVES_BETWEEN),
-                                            leaves,
-                                            planted,
-                                            null,
-                                            null)
-                                    .at(siteId),
+                            raised.wish(variety.id(), part.plants(), planted).at(siteId),
                             part.ready());
                 })
                 .toList();
@@ -256,19 +250,7 @@ class OwnTable {
         return want.bedFree() != null && planted.isBefore(want.bedFree()) ? want.bedFree() : planted;
     }
 
-    private Container container(OwnTableController.Want want, Crop crop) {
-        if (want.container() != null) {
-            return crops.container(want.container());
-        }
-        return crops.containersOffered().stream()
-                .filter(each -> each.kind() != Container.Kind.OPEN)
-                .filter(each -> each.cellDepth() > crop.seed().depth())
-                .min(Comparator.comparingDouble(each -> Math.abs(Math.log(each.cellVolume() / USUAL_CELL))))
-                .orElseThrow(() -> new Refusal(
-                        "container", Said.of("No container is offered in which this can be sown. Choose one.")));
-    }
-
-    private OwnSowing sowing(Part part, PromiseService.Checked checked) {
+    private OwnSowing sowing(Part part, PromiseService.Checked checked, @Nullable LocalDate couldPickFrom) {
         Plan plan = checked.promise().plan();
         Promise promise = checked.promise();
         return new OwnSowing(
@@ -281,7 +263,7 @@ class OwnTable {
                 plan.chosen().map(SowingOption::seeds).orElse(0),
                 promise.stays().isEmpty() ? 0 : promise.stays().get(0).slots(),
                 words.all(checked.prepared(), promise),
-                promise.answer() == Answer.NO ? couldPickFrom(part) : null);
+                couldPickFrom);
     }
 
     /** As much later as the next day that is offered for planting. */

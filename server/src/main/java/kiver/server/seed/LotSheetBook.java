@@ -160,8 +160,8 @@ class LotSheetBook implements SheetBook {
                 days,
                 depth == null ? OptionalDouble.empty() : OptionalDouble.of(depth),
                 sowBy(row),
-                isYes(row, "coated"),
-                isYes(row, "own_saved"));
+                row.yesOrNothing("coated"),
+                row.yesOrNothing("own_saved"));
     }
 
     private static Integer days(SheetRow row, String column) {
@@ -177,9 +177,5 @@ class LotSheetBook implements SheetBook {
             throw new Refusal("sow_by", Said.of("Enter the year with four digits."));
         }
         return OptionalInt.of(year);
-    }
-
-    private static boolean isYes(SheetRow row, String column) {
-        return !row.text(column).isEmpty() && row.yes(column);
     }
 }
