@@ -163,6 +163,10 @@ class SessionController {
         attempts.succeeded(email, request.getRemoteAddr());
         Person person = keptAsIsCurrent((Person) checked.getPrincipal(), typed.password())
                 .withoutPassword();
+        // A new session number, so that one planted before signing in is worth nothing.
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
         keepSignedIn(person, request, response);
         return session(person);
     }
@@ -184,6 +188,9 @@ class SessionController {
                     Said.of("This code opens nothing, or no longer. Check it, or ask your propagator for a new one."));
         });
         attempts.succeeded(key, request.getRemoteAddr());
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
         Person person = Person.of(account).withoutPassword();
         keepSignedIn(person, request, response);
         return session(person);
@@ -214,6 +221,9 @@ class SessionController {
             throw usedUp();
         }
         attempts.succeeded(key, request.getRemoteAddr());
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
         Person person = Person.of(accounts.byId(account.id()).orElseThrow()).withoutPassword();
         keepSignedIn(person, request, response);
         return session(person);
@@ -237,10 +247,6 @@ class SessionController {
     }
 
     private void keepSignedIn(Person person, HttpServletRequest request, HttpServletResponse response) {
-        // A new session number, so that one planted before signing in is worth nothing.
-        if (request.getSession(false) != null) {
-            request.changeSessionId();
-        }
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(
                 UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
