@@ -50,7 +50,7 @@ export function NurseryPage() {
         </Part>
         <Line
           name={say('Crops')}
-          there={say('{crops, plural, one {# in the library} other {# in the library}}', { crops: crops.length })}
+          there={say('{crops, plural, one {# is offered} other {# are offered}}', { crops: crops.length })}
           to="/nursery/crops"
         />
         <Line

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { SheetReading, SheetView } from '../api/client';
 import { sendFile } from '../api/client';
 import { useChange } from '../api/queries';
+import { ChooseTable } from '../look/ChooseTable';
 import { FileLookedOver, lackingIn, matchingOf, readingAddress, type ChosenReading } from '../look/FileLookedOver';
 import { say } from '../words/say';
 
@@ -23,23 +24,15 @@ export function ReadIn({ sheet }: { sheet: SheetView }) {
         <a className="trail flex min-h-11 items-center" href={`/api/sheets/${sheet.name}/file`} download>
           {say('Take out as a file')}
         </a>
-        <label className="trail flex min-h-11 cursor-pointer items-center focus-within:outline-3">
-          {say('Read a file in')}
-          <input
-            type="file"
-            className="sr-only"
-            accept=".csv,.txt,.xlsx,.ods,text/csv"
-            onChange={(event) => {
-              const next = event.target.files?.[0];
-              if (next) {
-                setFile(next);
-                setChosen({});
-                send.mutate({ file: next, take: false, chosen: {} });
-              }
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <ChooseTable
+          name={say('Read a file in')}
+          className="trail flex min-h-11"
+          chosen={(next) => {
+            setFile(next);
+            setChosen({});
+            send.mutate({ file: next, take: false, chosen: {} });
+          }}
+        />
         <span className="text-pencil">
           {say('any table: CSV, .xlsx or .ods; rows of the same {columns} are changed, what the file does not say of them stays', {
             columns: sheet.columns

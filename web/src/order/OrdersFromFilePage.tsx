@@ -2,6 +2,7 @@ import { Select } from '@headlessui/react';
 import { useState } from 'react';
 import { sendFile, type Choices, type OrderFileReading } from '../api/client';
 import { useChange, useChoices } from '../api/queries';
+import { ChooseTable } from '../look/ChooseTable';
 import { Field } from '../look/Field';
 import { FileLookedOver, readingAddress, type ChosenReading } from '../look/FileLookedOver';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
@@ -35,19 +36,7 @@ export function OrdersFromFilePage() {
       <p className="mb-3 max-w-prose text-pencil">
         {say('Any table with a variety, a number and a day on each line: CSV, .xlsx or .ods. Nothing is taken before each order was planned.')}
       </p>
-      <label className="act mb-3 inline-flex cursor-pointer items-center focus-within:outline-3">
-        {say('Choose a file')}
-        <input
-          type="file"
-          className="sr-only"
-          accept=".csv,.txt,.xlsx,.ods,text/csv"
-          onChange={(event) => {
-            const next = event.target.files?.[0];
-            if (next) look(next, {});
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <ChooseTable name={say('Choose a file')} className="act mb-3 inline-flex" chosen={(next) => look(next, {})} />
       {send.isPending && <p role="status">{say('Looking the file over…')}</p>}
       <Refusal message={send.error?.problems[0]?.message ?? send.error?.message} />
       {send.data && file && (
