@@ -154,6 +154,21 @@ public final class Season {
         return crossed(way, crop, paces, manyFreshScatter);
     }
 
+    /**
+     * How the season goes for a batch of middling pace in the weather of one past year.
+     *
+     * @param year index of the weather scenario
+     */
+    public Scenario inYear(int year, Way way, Development crop, Paces paces) {
+        return new Scenario(
+                emergence(way.emergence(), crop.emergence()).get(year),
+                leaves(way.growingOn(), crop.leaves()).get(year),
+                leaves(way.hardening(), crop.leaves()).get(year),
+                daysOut(way.hardening(), crop.daysOut()).get(year),
+                paces.emergence().paceAt(0),
+                paces.leaves().paceAt(0));
+    }
+
     private List<Scenario> crossed(Way way, Development crop, Paces paces, double[][] pairs) {
         List<ProgressSeries> emerging = emergence(way.emergence(), crop.emergence());
         List<ProgressSeries> growing = leaves(way.growingOn(), crop.leaves());

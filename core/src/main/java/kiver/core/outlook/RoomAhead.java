@@ -22,43 +22,79 @@ import kiver.core.tray.TrayId;
  */
 record RoomAhead(BatchFile file, ContainerPath containers, Journey journey, LocalDate today) {
 
+    /** Plants that are not ready on their day are waited for so long, then thrown out or handed over as they are. */
+    private static final int MOST_DAYS_LATE = 28;
+
     /** Its stays as most likely; none once all its plants are gone. */
     List<Stay> stays(List<Scenario> scenarios) {
-        BatchState state = file.state();
-        int living = state.balance().alive() + state.balance().waiting();
-        boolean sown = state.sownOn().isPresent();
-        if (sown && living == 0) {
+        if (isGone()) {
             return List.of();
         }
-        int plants = sown ? Math.max(1, living) : file.batch().cellsNeeded();
-        int pottingsDone = journey.standing().pottingsDone();
-        List<Double> planned = containers.slots(file.batch().cells(), plants);
-        List<Double> slots = new ArrayList<>(planned.subList(pottingsDone, planned.size()));
-        double slotsOfOne = containers.containers().get(pottingsDone).slots();
-        List<TrayId> inUse = state.trays().stream().filter(this::isInUse).toList();
-        if (!inUse.isEmpty()) {
-            slots.set(0, slotsOfOne * inUse.stream().mapToDouble(file::roomOf).sum());
-        } else if (!sown) {
-            slots.set(0, Math.max(0, slots.get(0) - slotsOfOne * roomSaved()));
+        return withThoseElsewhere(footprint().from(journey.standing(), scenarios, leaves()), leaves());
+    }
+
+    /** Its stays in each of some ways the season may go, in their order. */
+    List<List<Stay>> inEach(List<Scenario> ways) {
+        if (isGone()) {
+            return ways.stream().map(way -> List.<Stay>of()).toList();
         }
-        List<TrayId> elsewhere = state.trays().stream()
+        return footprint().inEach(journey.standing(), ways, leaves(), MOST_DAYS_LATE).stream()
+                .map(stays -> withThoseElsewhere(
+                        stays,
+                        stays.isEmpty()
+                                ? leaves()
+                                : stays.get(stays.size() - 1).until().minusDays(1)))
+                .toList();
+    }
+
+    private boolean isGone() {
+        return file.state().sownOn().isPresent() && living() == 0;
+    }
+
+    private int living() {
+        return file.state().balance().alive() + file.state().balance().waiting();
+    }
+
+    private LocalDate leaves() {
+        return Days.later(file.batch().target(), today);
+    }
+
+    private double slotsOfOne() {
+        return containers.containers().get(journey.standing().pottingsDone()).slots();
+    }
+
+    private List<TrayId> elsewhere() {
+        return file.state().trays().stream()
                 .filter(this::isInUse)
                 .filter(this::standsElsewhere)
                 .toList();
-        slots.set(
-                0,
-                Math.max(
-                        0,
-                        slots.get(0)
-                                - slotsOfOne
-                                        * elsewhere.stream()
-                                                .mapToDouble(file::roomOf)
-                                                .sum()));
-        LocalDate leaves = Days.later(file.batch().target(), today);
-        List<Stay> stays = new ArrayList<>(beginningWhereItStands(
-                new Footprint(journey.path(), journey.way(), slots).from(journey.standing(), scenarios, leaves)));
-        elsewhere.forEach(tray -> stays.add(new Stay(
-                state.placeOf(tray).orElseThrow(), today, leaves.plusDays(1), slotsOfOne * file.roomOf(tray))));
+    }
+
+    /** The room that most of it takes; what stands elsewhere is left out. */
+    private Footprint footprint() {
+        boolean sown = file.state().sownOn().isPresent();
+        int plants = sown ? Math.max(1, living()) : file.batch().cellsNeeded();
+        List<Double> planned = containers.slots(file.batch().cells(), plants);
+        List<Double> slots = new ArrayList<>(planned.subList(journey.standing().pottingsDone(), planned.size()));
+        List<TrayId> inUse = file.state().trays().stream().filter(this::isInUse).toList();
+        if (!inUse.isEmpty()) {
+            slots.set(0, slotsOfOne() * inUse.stream().mapToDouble(file::roomOf).sum());
+        } else if (!sown) {
+            slots.set(0, Math.max(0, slots.get(0) - slotsOfOne() * roomSaved()));
+        }
+        double away = elsewhere().stream().mapToDouble(file::roomOf).sum();
+        slots.set(0, Math.max(0, slots.get(0) - slotsOfOne() * away));
+        return new Footprint(journey.path(), journey.way(), slots);
+    }
+
+    private List<Stay> withThoseElsewhere(List<Stay> most, LocalDate lastDay) {
+        List<Stay> stays = new ArrayList<>(beginningWhereItStands(most));
+        elsewhere()
+                .forEach(tray -> stays.add(new Stay(
+                        file.state().placeOf(tray).orElseThrow(),
+                        today,
+                        lastDay.plusDays(1),
+                        slotsOfOne() * file.roomOf(tray))));
         return List.copyOf(stays);
     }
 

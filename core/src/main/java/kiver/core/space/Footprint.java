@@ -72,6 +72,34 @@ public record Footprint(Path path, Way way, List<Double> slotsByContainer) {
                         ChronoUnit.DAYS.between(scenarios.get(0).growingOn().firstDay(), leaves), scenarios));
     }
 
+    /**
+     * The stays in each of some ways the season may go: plants wait where they harden until they are ready, and when to begin
+     * hardening is decided without knowing which of the ways it will be.
+     *
+     * @param standing of the batch
+     * @param ways the season may go
+     * @param leaves day on which its plants are to be handed over
+     * @param mostDaysLate for so long they are waited for beyond that day, 0 or more
+     * @return one list for each way, in their order
+     */
+    public List<List<Stay>> inEach(Standing standing, List<Scenario> ways, LocalDate leaves, int mostDaysLate) {
+        LocalDate firstDay = ways.get(0).growingOn().firstDay();
+        double hardeningFrom = path.hardeningFrom(ChronoUnit.DAYS.between(firstDay, leaves), ways);
+        List<List<Stay>> stays = new ArrayList<>(ways.size());
+        for (Scenario way : ways) {
+            Milestones passed = path.from(standing, way);
+            LocalDate gone = leaves;
+            if (passed.ready() > ChronoUnit.DAYS.between(firstDay, leaves) + 1) {
+                gone = passed.ready() > ChronoUnit.DAYS.between(firstDay, leaves) + mostDaysLate
+                        ? leaves.plusDays(mostDaysLate)
+                        : firstDay.plusDays((long) passed.ready());
+            }
+            Milestones[] alone = {passed};
+            stays.add(from(standing, Marks.of(alone, path, standing, List.of(way)), firstDay, gone, hardeningFrom));
+        }
+        return List.copyOf(stays);
+    }
+
     List<Stay> from(Standing standing, Marks marks, LocalDate firstDay, LocalDate leaves, double hardeningFrom) {
         double end = leaves.toEpochDay() - firstDay.toEpochDay() + 1;
         double emerged = Math.min(end, marks.emerged() + DAYS_AFTER_HALF_UP);

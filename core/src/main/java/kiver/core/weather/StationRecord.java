@@ -70,10 +70,7 @@ public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
     public List<StationRecord> scenarios(
             LocalDate today, List<DailyRange> forecast, LocalDate firstDayWanted, LocalDate lastDayWanted) {
         List<StationRecord> scenarios = new ArrayList<>();
-        for (int yearsBack = 1; covers(firstDayAhead(today, yearsBack)); yearsBack++) {
-            if (lastDayWanted.minusYears(yearsBack).isAfter(lastDay())) {
-                continue;
-            }
+        for (int yearsBack : yearsBack(today, lastDayWanted)) {
             List<DailyRange> course = new ArrayList<>(between(firstDayWanted, today));
             int ahead = 0;
             for (LocalDate day = today.plusDays(1); !day.isAfter(lastDayWanted); day = day.plusDays(1), ahead++) {
@@ -86,6 +83,23 @@ public record StationRecord(LocalDate firstDay, List<DailyRange> days) {
                     + " holds no whole year before " + today + "; at least one is needed to look ahead.");
         }
         return List.copyOf(scenarios);
+    }
+
+    /**
+     * By how many years each past year lies back that is measured whole over the days ahead, the nearest first: those of
+     * which {@link #scenarios} makes its scenarios, in their order.
+     *
+     * @param today the last day that counts as known
+     * @param lastDayWanted after today
+     */
+    public List<Integer> yearsBack(LocalDate today, LocalDate lastDayWanted) {
+        List<Integer> years = new ArrayList<>();
+        for (int yearsBack = 1; covers(firstDayAhead(today, yearsBack)); yearsBack++) {
+            if (!lastDayWanted.minusYears(yearsBack).isAfter(lastDay())) {
+                years.add(yearsBack);
+            }
+        }
+        return List.copyOf(years);
     }
 
     private static LocalDate firstDayAhead(LocalDate today, int yearsBack) {

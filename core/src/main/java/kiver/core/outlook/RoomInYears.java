@@ -1,0 +1,125 @@
+package kiver.core.outlook;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kiver.core.growth.Scenario;
+import kiver.core.growth.Season;
+import kiver.core.space.Occupancy;
+import kiver.core.space.OccupancySpread;
+import kiver.core.space.Stay;
+
+/**
+ * The room that all batches take together in the weather of past years: over all of them, and in any one.
+ *
+ * @param season ahead
+ * @param today the day
+ */
+public record RoomInYears(Season season, LocalDate today) {
+
+    /**
+     * How a batch goes in the weather of one past year.
+     *
+     * @param stays room it takes
+     * @param ready first day on which it is fit for release; empty where the year does not get it so far
+     * @param pastBest day on which it is past its best; empty where it never is
+     */
+    public record Course(
+            BatchOutlook batch, List<Stay> stays, Optional<LocalDate> ready, Optional<LocalDate> pastBest) {
+
+        /** Days by which it is late for the day on which it is wanted; empty where it never is ready. */
+        public Optional<Integer> daysLate() {
+            LocalDate target = batch.file().batch().target();
+            return ready.map(day -> (int) Math.max(0, ChronoUnit.DAYS.between(target, day)));
+        }
+
+        /** Whether it is past its best before it is wanted. */
+        public boolean spoils() {
+            return pastBest.isPresent()
+                    && pastBest.get().isBefore(batch.file().batch().target());
+        }
+    }
+
+    /**
+     * Over all past years. The weather of a year is the same for all batches; how fast each of them is has nothing to do with
+     * the others, so the paces of its draws are dealt out to the ways by each batch in an order of its own.
+     */
+    public OccupancySpread spread(Collection<BatchOutlook> batches) {
+        List<Map<Integer, List<Stay>>> ways = new ArrayList<>();
+        for (BatchOutlook batch : batches) {
+            if (batch.stays().isEmpty()) {
+                continue;
+            }
+            List<List<Stay>> drawn = ahead(batch)
+                    .inEach(season.freshDraws(
+                            batch.way(),
+                            batch.crop().development(),
+                            batch.journey().paces()));
+            while (ways.size() < drawn.size()) {
+                ways.add(new HashMap<>());
+            }
+            for (int way = 0; way < drawn.size(); way++) {
+                ways.get(way).put(batch.number(), drawn.get(dealt(way, batch.number(), drawn.size())));
+            }
+        }
+        if (ways.isEmpty()) {
+            ways.add(Map.of());
+        }
+        return OccupancySpread.of(
+                season.places(), ways.stream().map(this::occupancy).toList());
+    }
+
+    /** Which of a batch's draws it has in a way: one of the same year. */
+    private int dealt(int way, int batch, int draws) {
+        int years = season.scenarios();
+        int drawsAYear = draws / years;
+        int year = way % years;
+        int turn = Math.floorMod(Integer.rotateLeft(batch * 0x9E3779B1 + year * 0x85EBCA6B, 15), drawsAYear);
+        return year + years * ((way / years + turn) % drawsAYear);
+    }
+
+    /**
+     * In the weather of one past year, every batch at its middling pace.
+     *
+     * @param year index of the season's weather scenario
+     */
+    public List<Course> courses(Collection<BatchOutlook> batches, int year) {
+        return batches.stream()
+                .filter(batch -> !batch.stays().isEmpty())
+                .map(batch -> course(batch, year))
+                .toList();
+    }
+
+    /** How full the places are on those courses. */
+    public Occupancy occupancy(List<Course> courses) {
+        Map<Integer, List<Stay>> stays = new HashMap<>();
+        courses.forEach(course -> stays.put(course.batch().number(), course.stays()));
+        return occupancy(stays);
+    }
+
+    private Course course(BatchOutlook batch, int year) {
+        Scenario scenario = season.inYear(
+                year, batch.way(), batch.crop().development(), batch.journey().paces());
+        var passed = batch.path().from(batch.standing(), scenario);
+        return new Course(
+                batch, ahead(batch).inEach(List.of(scenario)).get(0), day(passed.ready()), day(passed.pastLimit()));
+    }
+
+    private Optional<LocalDate> day(double time) {
+        boolean inSeason = time < ChronoUnit.DAYS.between(season.firstDay(), season.lastDay()) + 1;
+        return inSeason ? Optional.of(season.firstDay().plusDays((long) time)) : Optional.empty();
+    }
+
+    private RoomAhead ahead(BatchOutlook batch) {
+        return new RoomAhead(batch.file(), batch.containers(), batch.journey(), today);
+    }
+
+    private Occupancy occupancy(Map<Integer, List<Stay>> stays) {
+        return Occupancy.of(season.places(), stays, today, (int) ChronoUnit.DAYS.between(today, season.lastDay()) + 1);
+    }
+}
