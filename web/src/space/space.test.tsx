@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { AssignmentView, SpaceView } from '../api/client';
+import type { AssignmentView, SpaceView, SpreadView } from '../api/client';
 import { fakeServer, show } from '../api/faked';
 import { AssignAll } from './AssignAll';
 import { SpacePage } from './SpacePage';
@@ -43,6 +43,74 @@ const outcome = {
   gap: 0.012,
   stopped: false,
 };
+
+const spread: SpreadView = {
+  firstDay: '2027-04-15',
+  places: [
+    { id: 1, half: [6, 10, 10], nineOfTen: [7, 13, 13] },
+    { id: 2, half: [3, 3], nineOfTen: [5, 9] },
+  ],
+  risks: [
+    { placeId: 1, place: 'Heat mat', from: '2027-04-16', to: '2027-04-18', share: 0.8, overInHalf: 2, overInNineOfTen: 5 },
+    { placeId: 2, place: 'Warm room', from: '2027-04-16', to: '2027-04-16', share: 0.2, overInHalf: 0.5, overInNineOfTen: 1 },
+  ],
+};
+const years = {
+  estimated: false,
+  years: [
+    { year: 2019, spring: 8.2, firstFrost: '2027-10-20', earlySummer: 22, rememberedFor: [] },
+    { year: 2013, spring: 6.1, firstFrost: '2027-10-12', earlySummer: 21, rememberedFor: ['COLDEST_SPRING' as const] },
+  ],
+};
+const around = {
+  'GET /api/space': space,
+  'GET /api/space/spread': spread,
+  'GET /api/space/years': years,
+  'GET /api/space/assignment': { started: false, running: false, progress: 0 },
+};
+
+describe('room over past years', () => {
+  it('says of a place that has room as most likely in how many years it has not, once', async () => {
+    fakeServer({ ...around, 'GET /api/space/suggestions': [] });
+    show(<SpacePage mayChange />);
+    expect(await screen.findByText('in 2 of 10 years lacks 1, 16 Apr')).toBeTruthy();
+    expect(screen.getByText(/1 place over-full at some time/).textContent).toContain('1 more place in some years');
+    expect(screen.queryByText(/in 8 of 10/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /Heat mat lacks 2 tray places/ }));
+    expect(await screen.findByText(/in 8 of 10 years lacks 2 – 5/)).toBeTruthy();
+  });
+
+  it('runs the season in the weather of one year and names what breaks', async () => {
+    fakeServer({
+      ...around,
+      'GET /api/space/in-year': {
+        year: 2013,
+        firstDay: '2027-04-15',
+        places: [
+          { id: 1, used: [2, 2] },
+          { id: 2, used: [9, 9] },
+        ],
+        overflows: [{ placeId: 2, place: 'Warm room', from: '2027-04-15', to: '2027-04-16', over: 1, batches: [214] }],
+        broken: [
+          { batch: 214, variety: 'Blue Lantern', goesWrong: 'LATE', target: '2027-05-10', day: '2027-05-22', usual: false },
+          { batch: 215, variety: 'Stonecap', goesWrong: 'PAST_BEST', target: '2027-05-20', day: '2027-05-14', usual: true },
+          { batch: 216, variety: 'Longreed', goesWrong: 'NEVER_READY', target: '2027-05-20', usual: false },
+        ],
+      },
+    });
+    show(<SpacePage mayChange />);
+    const weather = await screen.findByRole('combobox', { name: 'in the weather' });
+    expect(screen.getByRole('option', { name: /^2013: coldest spring; spring 6.1 °C/ })).toBeTruthy();
+    fireEvent.change(weather, { target: { value: '2013' } });
+    expect(await screen.findByText('12 days late: ready 22 May, wanted 10 May')).toBeTruthy();
+    expect(screen.getByText('past its best from 14 May, wanted 20 May')).toBeTruthy();
+    expect(screen.getByText('not ready before the season ends, wanted 20 May')).toBeTruthy();
+    expect(screen.getAllByText('as in most years')).toHaveLength(1);
+    expect(screen.queryByText(/in 2 of 10/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /Warm room lacks 1 tray place/ }));
+    expect(screen.getByText(/So it would be in the weather of 2013/)).toBeTruthy();
+  });
+});
 
 describe('space through time', () => {
   it('opens how full a place is to the batches that stand there, day by day', async () => {

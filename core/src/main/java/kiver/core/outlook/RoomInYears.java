@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import kiver.core.growth.DateSpread;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
 import kiver.core.space.Occupancy;
@@ -32,16 +33,36 @@ public record RoomInYears(Season season, LocalDate today) {
     public record Course(
             BatchOutlook batch, List<Stay> stays, Optional<LocalDate> ready, Optional<LocalDate> pastBest) {
 
-        /** Days by which it is late for the day on which it is wanted; empty where it never is ready. */
-        public Optional<Integer> daysLate() {
-            LocalDate target = batch.file().batch().target();
-            return ready.map(day -> (int) Math.max(0, ChronoUnit.DAYS.between(target, day)));
+        /** What goes wrong with it by the day on which it is wanted; empty where nothing does. */
+        public Optional<GoesWrong> goesWrong() {
+            return GoesWrong.of(batch.file().batch().target(), ready, pastBest);
         }
 
-        /** Whether it is past its best before it is wanted. */
-        public boolean spoils() {
-            return pastBest.isPresent()
-                    && pastBest.get().isBefore(batch.file().batch().target());
+        /** Whether the same goes wrong as most likely, so that this year is not to blame. */
+        public boolean isUsual() {
+            Optional<GoesWrong> usual = GoesWrong.of(
+                    batch.file().batch().target(),
+                    batch.forecast().ready().map(DateSpread::middle),
+                    batch.forecast().pastLimit().map(DateSpread::middle));
+            return usual.isPresent() && usual.equals(goesWrong());
+        }
+    }
+
+    /** What can go wrong with a batch by the day on which it is wanted. */
+    public enum GoesWrong {
+        LATE,
+        NEVER_READY,
+        PAST_BEST;
+
+        private static Optional<GoesWrong> of(
+                LocalDate target, Optional<LocalDate> ready, Optional<LocalDate> pastBest) {
+            if (ready.isEmpty()) {
+                return Optional.of(NEVER_READY);
+            }
+            if (ready.get().isAfter(target)) {
+                return Optional.of(LATE);
+            }
+            return pastBest.filter(day -> day.isBefore(target)).map(day -> PAST_BEST);
         }
     }
 

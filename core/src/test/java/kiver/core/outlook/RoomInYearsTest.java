@@ -128,8 +128,11 @@ class RoomInYearsTest {
         RoomInYears.Course quickest = byYear.stream()
                 .min(Comparator.comparing(course -> course.ready().orElse(LocalDate.MAX)))
                 .orElseThrow();
-        assertThat(slowest.daysLate().orElseThrow())
-                .isGreaterThan(quickest.daysLate().orElseThrow());
+        assertThat(slowest.goesWrong()).contains(RoomInYears.GoesWrong.LATE);
+        assertThat(quickest.goesWrong()).isNotEqualTo(slowest.goesWrong());
+        assertThat(slowest.isUsual())
+                .isEqualTo(one.get(0).forecast().ready().orElseThrow().middle().isAfter(TODAY.plusDays(58)));
+        assertThat(quickest.isUsual()).isFalse();
         assertThat(slowest.stays().get(slowest.stays().size() - 1).until())
                 .isEqualTo(slowest.ready().orElseThrow().plusDays(1));
         assertThat(ROOM.occupancy(List.of(slowest)).used(new PlaceId(3))).contains(1.0);

@@ -97,6 +97,19 @@ public class SeasonService {
         return all.subList(0, Math.min(yearsUsed, all.size()));
     }
 
+    /**
+     * The past years whose weather the season's scenarios are made of, each by the year in which the days ahead began then; in
+     * the order of the scenarios.
+     */
+    public List<Integer> pastYears() {
+        LocalDate today = clock.today();
+        List<Integer> back = record().yearsBack(today.minusDays(1), today.plusDays(DAYS_AHEAD));
+        return back.stream()
+                .limit(yearsUsed)
+                .map(years -> today.minusYears(years).getYear())
+                .toList();
+    }
+
     /** Has the season made anew, here and elsewhere, when it is next asked for: what was measured has been changed. */
     public void forget() {
         revisions.weatherChanged();
