@@ -61,6 +61,7 @@ class ServerStructureTest {
             "reschedule",
             "today",
             "find",
+            "play",
             "demo");
 
     private static final JavaClasses SERVER = new ClassFileImporter()

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import kiver.server.clock.NurseryClock;
 import kiver.server.wording.Wording;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -49,6 +50,8 @@ class SecurityConfiguration {
                                 "/api/session/link",
                                 "/api/session/reset",
                                 "/api/setup",
+                                // Shown the word that the copy was opened with, which is looked at there.
+                                "/api/play/door",
                                 "/actuator/health/**")
                         .permitAll()
                         .requestMatchers("/api/session/**")
@@ -63,6 +66,7 @@ class SecurityConfiguration {
                                 "/api/prices/**",
                                 "/api/invoicing",
                                 "/api/demo/**",
+                                "/api/play/**",
                                 "/api/plans",
                                 "/api/promises",
                                 "/api/season-again",
@@ -176,7 +180,7 @@ class SecurityConfiguration {
 
     /** A session's number is one that was given out here; anything else is no session, and nothing asks for it. */
     @Bean
-    CookieSerializer sessionCookies() {
+    CookieSerializer sessionCookies(@Value("${kiver.session-cookie:SESSION}") String name) {
         DefaultCookieSerializer cookies = new DefaultCookieSerializer() {
             @Override
             public List<String> readCookieValues(HttpServletRequest request) {
@@ -185,6 +189,7 @@ class SecurityConfiguration {
                         .toList();
             }
         };
+        cookies.setCookieName(name);
         cookies.setUseHttpOnlyCookie(true);
         cookies.setSameSite("Lax");
         return cookies;

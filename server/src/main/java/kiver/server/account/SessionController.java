@@ -25,16 +25,15 @@ import kiver.server.problem.Refusal;
 import kiver.server.problem.TooSoon;
 import kiver.server.wording.Said;
 import kiver.server.wording.Speech;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,25 +47,28 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
 
     private final AuthenticationManager authentication;
-    private final SecurityContextRepository contexts;
+    private final SigningIn signingIn;
     private final AccountMapper accounts;
     private final PasswordEncoder encoder;
     private final NurseryClock clock;
     private final SignInAttempts attempts;
     private final GrowerLinks links;
     private final PasswordResets resets;
+    private final @Nullable Integer playedYear;
 
     SessionController(
             AuthenticationManager authentication,
-            SecurityContextRepository contexts,
+            SigningIn signingIn,
             AccountMapper accounts,
             PasswordEncoder encoder,
             NurseryClock clock,
             SignInAttempts attempts,
             GrowerLinks links,
-            PasswordResets resets) {
+            PasswordResets resets,
+            @Value("${kiver.play.year:#{null}}") @Nullable Integer playedYear) {
         this.authentication = authentication;
-        this.contexts = contexts;
+        this.signingIn = signingIn;
+        this.playedYear = playedYear;
         this.accounts = accounts;
         this.encoder = encoder;
         this.clock = clock;
@@ -75,7 +77,11 @@ class SessionController {
         this.resets = resets;
     }
 
-    /** Who is signed in, and what the first page needs to know. */
+    /**
+     * Who is signed in, and what the first page needs to know.
+     *
+     * @param playedYear whose weather is played through in this copy of a nursery; missing in the nursery itself
+     */
     record SessionView(
             boolean signedIn,
             @Nullable Long person,
@@ -85,6 +91,7 @@ class SessionController {
             @Nullable String nursery,
             LocalDate today,
             boolean demo,
+            @Nullable Integer playedYear,
             @Nullable Speech speech) {}
 
     /** What is typed to sign in. */
@@ -139,6 +146,7 @@ class SessionController {
                 nursery == null ? null : nursery.name(),
                 clock.today(),
                 nursery != null && nursery.demo(),
+                playedYear,
                 account.map(Account::speech).orElse(null));
     }
 
@@ -167,7 +175,7 @@ class SessionController {
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }
-        keepSignedIn(person, request, response);
+        signingIn.keep(person, request, response);
         return session(person);
     }
 
@@ -192,7 +200,7 @@ class SessionController {
             request.changeSessionId();
         }
         Person person = Person.of(account).withoutPassword();
-        keepSignedIn(person, request, response);
+        signingIn.keep(person, request, response);
         return session(person);
     }
 
@@ -225,7 +233,7 @@ class SessionController {
             request.changeSessionId();
         }
         Person person = Person.of(accounts.byId(account.id()).orElseThrow()).withoutPassword();
-        keepSignedIn(person, request, response);
+        signingIn.keep(person, request, response);
         return session(person);
     }
 
@@ -244,15 +252,6 @@ class SessionController {
                             .with("seconds", wait.toSeconds() + 1),
                     wait);
         }
-    }
-
-    private void keepSignedIn(Person person, HttpServletRequest request, HttpServletResponse response) {
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(
-                UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
-        OpenSessions.note(request);
     }
 
     /** A password kept in an older way is kept in the present one from now on. */
@@ -289,7 +288,7 @@ class SessionController {
         attempts.succeeded(account.email(), request.getRemoteAddr());
         Passwords.requireUnguessable(typed.password(), account.email(), account.name());
         accounts.setPassword(person.id(), encoder.encode(typed.password()));
-        keepSignedIn(Person.of(accounts.byId(person.id()).orElseThrow()).withoutPassword(), request, response);
+        signingIn.keep(Person.of(accounts.byId(person.id()).orElseThrow()).withoutPassword(), request, response);
     }
 
     /** How one wants to be spoken to: language and units. */
@@ -343,6 +342,6 @@ class SessionController {
         if (typed.speech() != null) {
             accounts.setSpeech(account.id(), typed.speech().speech());
         }
-        keepSignedIn(Person.of(account).withoutPassword(), request, response);
+        signingIn.keep(Person.of(account).withoutPassword(), request, response);
     }
 }

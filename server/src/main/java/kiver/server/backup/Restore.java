@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -25,9 +24,11 @@ final class Restore {
     private static final String BESIDE = "_restoring";
 
     private final DatabaseAddress target;
+    private final DatabaseServer server;
 
     Restore(DatabaseAddress target) {
         this.target = target;
+        this.server = new DatabaseServer(target);
     }
 
     /**
@@ -43,7 +44,7 @@ final class Restore {
         }
         requireNoNursery();
         DatabaseAddress beside = target.another(target.database() + BESIDE);
-        recreate(beside.database());
+        server.make(beside.database());
         try {
             BackupContents contents = pour(file, beside);
             requireHeld(contents, beside);
@@ -53,7 +54,7 @@ final class Restore {
             throw new RestoreRefused("Nothing was brought back: " + file + " is not whole, or not of Kiver: "
                     + broken.getMessage() + ". Take another copy.");
         } finally {
-            drop(beside.database());
+            server.drop(beside.database());
         }
     }
 
@@ -82,7 +83,7 @@ final class Restore {
     }
 
     private void requireNoNursery() throws RestoreRefused, SQLException {
-        if (!exists(target.database())) {
+        if (!server.holds(target.database())) {
             return;
         }
         try (Connection connection = target.connect();
@@ -132,43 +133,11 @@ final class Restore {
 
     /** The place of the empty nursery is taken at once or not at all. */
     private void take(String database) throws SQLException {
-        drop(target.database());
-        onServer("alter database " + quoted(database) + " rename to " + quoted(target.database()));
-    }
-
-    private void recreate(String database) throws SQLException {
-        drop(database);
-        onServer("create database " + quoted(database));
-    }
-
-    private void drop(String database) throws SQLException {
-        onServer("drop database if exists " + quoted(database) + " with (force)");
-    }
-
-    private boolean exists(String database) throws SQLException {
-        try (Connection connection = target.another("postgres").connect();
-                PreparedStatement query =
-                        connection.prepareStatement("select exists (select from pg_database where datname = ?)")) {
-            query.setString(1, database);
-            try (ResultSet found = query.executeQuery()) {
-                found.next();
-                return found.getBoolean(1);
-            }
-        }
-    }
-
-    private void onServer(String command) throws SQLException {
-        try (Connection connection = target.another("postgres").connect();
-                Statement statement = connection.createStatement()) {
-            statement.execute(command);
-        }
+        server.drop(target.database());
+        server.rename(database, target.database());
     }
 
     private static org.flywaydb.core.api.configuration.FluentConfiguration flyway(DatabaseAddress database) {
         return Flyway.configure().dataSource(database.url(), database.user(), database.password());
-    }
-
-    private static String quoted(String database) {
-        return '"' + database.replace("\"", "\"\"") + '"';
     }
 }

@@ -19,6 +19,7 @@ import kiver.server.order.OrderBook;
 import kiver.server.order.Site;
 import kiver.server.outlook.ForecastLedger;
 import kiver.server.plan.Wish;
+import kiver.server.play.Hands;
 import kiver.server.problem.Refusal;
 import kiver.server.promise.PromiseService;
 import org.slf4j.Logger;
@@ -53,7 +54,7 @@ class DemoNursery implements ApplicationRunner {
     private final CropBook crops;
     private final OrderBook orders;
     private final PromiseService promises;
-    private final DemoHands hands;
+    private final Hands hands;
     private final SeasonService seasons;
     private final ForecastLedger forecasts;
     private final DemoOpening opening;
@@ -66,7 +67,7 @@ class DemoNursery implements ApplicationRunner {
             CropBook crops,
             OrderBook orders,
             PromiseService promises,
-            DemoHands hands,
+            Hands hands,
             SeasonService seasons,
             ForecastLedger forecasts,
             DemoOpening opening,

@@ -55,14 +55,21 @@ class DemoWater implements TrayScale {
     private final SeasonService seasons;
     private final RecordingService recording;
     private final NurseryClock clock;
+    private final DemoTruth truth;
 
     DemoWater(
-            WaterRound round, WaterBook water, SeasonService seasons, RecordingService recording, NurseryClock clock) {
+            WaterRound round,
+            WaterBook water,
+            SeasonService seasons,
+            RecordingService recording,
+            NurseryClock clock,
+            DemoTruth truth) {
         this.round = round;
         this.water = water;
         this.seasons = seasons;
         this.recording = recording;
         this.clock = clock;
+        this.truth = truth;
     }
 
     @Override
@@ -83,7 +90,7 @@ class DemoWater implements TrayScale {
     }
 
     private double shown(WaterRound.Standing standing, WaterRecord record) {
-        double off = DemoTruth.scaleOff(standing.tray().number(), clock.today().toEpochDay());
+        double off = truth.scaleOff(standing.tray().number(), clock.today().toEpochDay());
         return Math.round(standing.weight().dry()
                 + truly(standing, record) * standing.weight().held()
                 + off);
@@ -97,8 +104,8 @@ class DemoWater implements TrayScale {
                         .toList(),
                 record.drinking(),
                 record.air());
-        double pace = DemoTruth.dryingPace(
-                standing.group().hashCode(), standing.tray().number());
+        double pace =
+                truth.dryingPace(standing.group().hashCode(), standing.tray().number());
         return watered.at(clock.now(), new DryingPace(pace, 0)).share();
     }
 
@@ -116,7 +123,7 @@ class DemoWater implements TrayScale {
             boolean wants = called.call().advice() == WaterCall.Advice.WATER
                     || called.call().advice() == WaterCall.Advice.SPRAY;
             int tray = called.standing().tray().number();
-            if (wants && DemoTruth.getsDone(tray, today.toEpochDay(), PURPOSE, NEARLY_ALWAYS)) {
+            if (wants && truth.getsDone(tray, today.toEpochDay(), PURPOSE, NEARLY_ALWAYS)) {
                 given.computeIfAbsent(called.call().how(), how -> new ArrayList<>())
                         .add(tray);
             }

@@ -5,6 +5,7 @@ import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.annotation.Profile;
 import org.springframework.mail.MailException;
 import org.springframework.mail.javamail.JavaMailSenderImpl;
 import org.springframework.mail.javamail.MimeMessageHelper;
@@ -13,6 +14,8 @@ import org.springframework.stereotype.Component;
 /** Carries messages by a mail server (SMTP), where one is named in the settings. */
 @Component
 @ConditionalOnProperty("kiver.mail.host")
+// Nothing that is played leaves the house.
+@Profile("!play")
 class MailServer implements MessageService {
 
     private static final String PATIENCE = "15000";

@@ -11,6 +11,9 @@ import kiver.core.weather.Sky;
 import kiver.core.weather.StationClimate;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.StationSimulator;
+import kiver.server.clock.Nursery;
+import kiver.server.clock.NurseryClock;
+import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 
 /**
@@ -18,6 +21,7 @@ import org.springframework.stereotype.Component;
  * of a day is the same whenever and wherever it is asked for; a forecast errs the more the further it looks.
  */
 @Component
+@Profile("!play")
 class SimulatedStation implements WeatherStation {
 
     private static final LocalDate FIRST_DAY = LocalDate.of(1996, 1, 1);
@@ -38,6 +42,18 @@ class SimulatedStation implements WeatherStation {
     private static final StationClimate VALLEY = new StationClimate(9.2, 10.2, 10.5, 3.2, 0.72);
 
     private final StationRecord life = StationSimulator.draw(VALLEY, new SplittableRandom(SEED), FIRST_DAY, DAYS);
+
+    private final NurseryClock clock;
+
+    SimulatedStation(NurseryClock clock) {
+        this.clock = clock;
+    }
+
+    /** Only the demonstration has it; elsewhere it would be taken for a measurement. */
+    @Override
+    public boolean isThere() {
+        return clock.nursery().map(Nursery::demo).orElse(true);
+    }
 
     @Override
     public LocalDate firstDay() {

@@ -11,8 +11,6 @@ import kiver.core.weather.DailyRange;
 import kiver.core.weather.DayAhead;
 import kiver.core.weather.Sky;
 import kiver.core.weather.StationRecord;
-import kiver.server.clock.Nursery;
-import kiver.server.clock.NurseryClock;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,13 +25,10 @@ public class WeatherBook {
     private final WeatherStation station;
     private final ClimateBook climate;
 
-    private final NurseryClock clock;
-
-    WeatherBook(WeatherMapper mapper, WeatherStation station, ClimateBook climate, NurseryClock clock) {
+    WeatherBook(WeatherMapper mapper, WeatherStation station, ClimateBook climate) {
         this.mapper = mapper;
         this.station = station;
         this.climate = climate;
-        this.clock = clock;
     }
 
     /** Whether nobody measures the weather at present: yesterday was worked out from what is known of the climate. */
@@ -44,11 +39,6 @@ public class WeatherBook {
     /** Whether most of the record was never measured. */
     public boolean isMostlyEstimated() {
         return mapper.isMostlyEstimated();
-    }
-
-    /** Only the demonstration has the station that is simulated; elsewhere it would be taken for a measurement. */
-    private boolean hasStation() {
-        return clock.nursery().map(Nursery::demo).orElse(true);
     }
 
     /**
@@ -63,9 +53,9 @@ public class WeatherBook {
     public List<LocalDate> catchUp(LocalDate today) {
         mapper.lock();
         LocalDate last = mapper.lastDay();
-        LocalDate first = hasStation() ? station.firstDay() : climate.firstDay(today);
+        LocalDate first = station.isThere() ? station.firstDay() : climate.firstDay(today);
         List<LocalDate> days = tellFrom(last == null ? first : last.plusDays(1), today);
-        if (hasStation()) {
+        if (station.isThere()) {
             forecastFrom(today);
         }
         return days;
@@ -75,7 +65,7 @@ public class WeatherBook {
         List<LocalDate> days =
                 first.datesUntil(today.isBefore(first) ? first : today).toList();
         List<DailyRange> told =
-                hasStation() ? days.stream().map(station::measured).toList() : climate.days(first, today);
+                station.isThere() ? days.stream().map(station::measured).toList() : climate.days(first, today);
         List<WeatherMapper.StationDay> fresh = new ArrayList<>();
         for (int index = 0; index < days.size(); index++) {
             fresh.add(row(days.get(index), told.get(index)));
@@ -83,7 +73,7 @@ public class WeatherBook {
         for (int from = 0; from < fresh.size(); from += ROWS_AT_ONCE) {
             mapper.insert(
                     fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())),
-                    hasStation() ? "STATION" : "ESTIMATED");
+                    station.isThere() ? "STATION" : "ESTIMATED");
         }
         return days;
     }
@@ -129,7 +119,7 @@ public class WeatherBook {
     /** Estimates the days anew that nobody measured, because more is known of the climate; measured days stay. */
     @Transactional
     public void estimateAnew(LocalDate today) {
-        if (hasStation()) {
+        if (station.isThere()) {
             return;
         }
         mapper.lock();

@@ -8,6 +8,9 @@ import kiver.core.weather.DayAhead;
 /** Port: a station that measures, and a service that forecasts. A simulated one ships with Kiver. */
 public interface WeatherStation {
 
+    /** Whether this nursery has it. */
+    boolean isThere();
+
     /** The first day of its record. */
     LocalDate firstDay();
 

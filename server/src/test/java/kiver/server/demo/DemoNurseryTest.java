@@ -37,6 +37,9 @@ import org.springframework.test.context.ContextConfiguration;
 class DemoNurseryTest {
 
     @Autowired
+    private DemoTruth truth;
+
+    @Autowired
     NurseryClock clock;
 
     @Autowired
@@ -121,9 +124,8 @@ class DemoNurseryTest {
         Emergence lettuce = crops.crop(new CropCode("lettuce")).emergence();
         int up = 0;
         for (int cell = 1; cell <= 100; cell++) {
-            int seen = DemoTruth.seedlingsUp(207, cell, 1, 0.9, 1.1, lettuce, 5);
-            assertThat(DemoTruth.seedlingsUp(207, cell, 1, 0.9, 1.1, lettuce, 5))
-                    .isEqualTo(seen);
+            int seen = truth.seedlingsUp(207, cell, 1, 0.9, 1.1, lettuce, 5);
+            assertThat(truth.seedlingsUp(207, cell, 1, 0.9, 1.1, lettuce, 5)).isEqualTo(seen);
             up += seen;
         }
         assertThat(up).isBetween(80, 98);
@@ -137,7 +139,7 @@ class DemoNurseryTest {
     void seedlingsNeverGoBackIntoTheGround() {
         int before = 0;
         for (double progress = 0; progress < 3; progress += 0.05) {
-            int up = DemoTruth.seedlingsUp(
+            int up = truth.seedlingsUp(
                     210, 5, 3, 0.9, 1, crops.crop(new CropCode("beetroot")).emergence(), progress);
             assertThat(up).isBetween(before, 3);
             before = up;
@@ -151,7 +153,7 @@ class DemoNurseryTest {
         List<Double> off = new ArrayList<>();
         for (CropCode crop : tellings.ofEmergence().crops()) {
             for (PaceTelling told : tellings.ofEmergence().told(crop)) {
-                off.add(told.log() - Math.log(DemoTruth.pace(told.batch(), crop)));
+                off.add(told.log() - Math.log(truth.pace(told.batch(), crops.crop(crop))));
             }
         }
         assertThat(off).hasSizeGreaterThan(30);

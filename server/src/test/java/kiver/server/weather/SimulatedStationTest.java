@@ -1,6 +1,7 @@
 package kiver.server.weather;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -10,17 +11,18 @@ import java.util.stream.DoubleStream;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.DayAhead;
 import kiver.core.weather.Sky;
+import kiver.server.clock.NurseryClock;
 import org.junit.jupiter.api.Test;
 
 class SimulatedStationTest {
 
     private static final LocalDate DAY = LocalDate.of(2027, 4, 15);
 
-    private final SimulatedStation station = new SimulatedStation();
+    private final SimulatedStation station = new SimulatedStation(mock(NurseryClock.class));
 
     @Test
     void measuresTheSameWhoeverAsks() {
-        SimulatedStation other = new SimulatedStation();
+        SimulatedStation other = new SimulatedStation(mock(NurseryClock.class));
         for (int day = 0; day < 400; day += 13) {
             assertThat(other.measured(DAY.plusDays(day))).isEqualTo(station.measured(DAY.plusDays(day)));
         }

@@ -1,10 +1,11 @@
-package kiver.server.demo;
+package kiver.server.play;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
@@ -31,6 +32,7 @@ import kiver.server.batch.RecordingService;
 import kiver.server.care.FeedBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.pot.PottingService;
+import kiver.server.problem.Refusal;
 import kiver.server.release.ReleaseService;
 import kiver.server.seed.SeedLot;
 import kiver.server.seed.SeedStore;
@@ -41,19 +43,15 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * The invented nursery's people: they walk the round and do most of what it asks, through the same services as
- * anybody. What they see in the cells comes from {@link DemoTruth}.
+ * People who walk the round and do most of what it asks, through the same services as anybody: in the demonstration, and where a
+ * season is played. What they find in the cells comes from {@link Luck}, what they have at hand from {@link HandsWays}.
  */
 @Component
-class DemoHands {
+public class Hands {
 
     private static final double USUALLY = 0.85;
     private static final double NEARLY_ALWAYS = 0.96;
-
-    /** In the days before the opening nobody finds the time to pot on; whoever opens the demonstration does. */
-    private static final int DAYS_WITHOUT_POTTING = 5;
-
-    private static final int DAYS_BEFORE_THE_ROUND = 4;
+    private static final double MILLILITRES_IN_LITRE = 1000;
 
     private final RoundService round;
     private final RecordingService recording;
@@ -61,26 +59,26 @@ class DemoHands {
     private final ReleaseService releases;
     private final SeedStore seeds;
     private final NurseryClock clock;
-    private final DemoMixing mixing;
+    private final Luck luck;
+    private final HandsWays ways;
     private final Filling filling;
     private final FeedBook feeds;
-    private final DemoWater water;
     private final TransactionTemplate transaction;
 
-    DemoHands(
+    Hands(
             RoundService round,
             RecordingService recording,
             PottingService pottings,
             ReleaseService releases,
             SeedStore seeds,
             NurseryClock clock,
-            DemoMixing mixing,
+            Luck luck,
+            HandsWays ways,
             Filling filling,
             FeedBook feeds,
-            DemoWater water,
             TransactionTemplate transaction) {
-        this.water = water;
-        this.mixing = mixing;
+        this.luck = luck;
+        this.ways = ways;
         this.filling = filling;
         this.feeds = feeds;
         this.transaction = transaction;
@@ -93,9 +91,9 @@ class DemoHands {
     }
 
     /** Does a day's work. */
-    void work() {
+    public void work() {
         LocalDate today = clock.today();
-        water.walk();
+        ways.water();
         for (RoundService.Stop stop : round.stops()) {
             BatchOutlook batch = stop.batch();
             int number = batch.file().batch().number();
@@ -105,9 +103,8 @@ class DemoHands {
                     case START_HARDENING, HARDEN, END_HARDENING, SOW, RELEASE -> NEARLY_ALWAYS;
                     default -> USUALLY;
                 };
-                if (DemoTruth.getsDone(number, today.toEpochDay(), task.kind().ordinal(), likelihood)) {
-                    perform(task, stop, today);
-                    busy = true;
+                if (luck.getsDone(number, today.toEpochDay(), task.kind().ordinal(), likelihood)) {
+                    busy |= isDone(task, stop, today);
                 }
             }
             // What was seen this morning may no longer be so after the work; the dead are noted tomorrow then.
@@ -115,6 +112,19 @@ class DemoHands {
             if (!losses.isEmpty()) {
                 record(number, today, "losses", losses);
             }
+        }
+    }
+
+    /** What is refused is left for another day, where hands go on after a refusal. */
+    private boolean isDone(RoundTask task, RoundService.Stop stop, LocalDate today) {
+        try {
+            perform(task, stop, today);
+            return true;
+        } catch (Refusal refused) {
+            if (!ways.goOnAfterARefusal()) {
+                throw refused;
+            }
+            return false;
         }
     }
 
@@ -168,7 +178,7 @@ class DemoHands {
                 for (Promised promise : stop.batch().file().promises()) {
                     int gone = stop.batch().file().releasedByLine().getOrDefault(promise.line(), 0);
                     int plants = Math.min(alive, promise.plants() - gone);
-                    if (plants > 0 && !promise.target().isAfter(today) && !waitsForTheRound(promise, today)) {
+                    if (plants > 0 && !promise.target().isAfter(today) && !ways.waitsForTheRound(promise, today)) {
                         alive -= plants;
                         releases.release(
                                 id(
@@ -241,18 +251,21 @@ class DemoHands {
         int number = analysis.number();
         Container container = analysis.containers().containers().get(0);
         int cells = analysis.file().toSow().stream().mapToInt(CellRun::length).sum();
-        MixLot mix = mixing.forSowing(
-                number, container.kind() == Container.Kind.BLOCKS, cells * container.cellVolume() / 1000, today);
-        List<BatchChange> changes = sowing(analysis, mix.words());
+        Optional<MixLot> mix = ways.mixForSowing(
+                number,
+                container.kind() == Container.Kind.BLOCKS,
+                cells * container.cellVolume() / MILLILITRES_IN_LITRE,
+                today);
+        List<BatchChange> changes = sowing(analysis, mix.map(MixLot::words).orElse(""));
         int sown = changes.stream()
                 .mapToInt(change ->
                         change instanceof BatchChange.Sown run ? run.run().length() : 0)
                 .sum();
         transaction.executeWithoutResult(status -> {
             record(number, today, "SOW", changes);
-            if (sown > 0) {
+            if (sown > 0 && mix.isPresent()) {
                 filling.fill(
-                        mix,
+                        mix.get(),
                         number,
                         List.of(new Filling.Filled(container, sown)),
                         today,
@@ -289,16 +302,9 @@ class DemoHands {
         return task.why() instanceof WhyNow.HardeningGoesOn goesOn && goesOn.byDay() == Outing.Day.IN;
     }
 
-    /** What is wanted just before the day on which the demonstration opens waits for that day's round of delivery. */
-    private static boolean waitsForTheRound(Promised promise, LocalDate today) {
-        LocalDate opening = DemoNursery.OPENING_DAY;
-        return today.isBefore(opening) && !promise.target().isBefore(opening.minusDays(DAYS_BEFORE_THE_ROUND));
-    }
-
     /** All that live go on into the next container of their path. */
     private void potOn(BatchOutlook analysis, LocalDate today) {
-        LocalDate opening = DemoNursery.OPENING_DAY;
-        if (today.isBefore(opening) && !today.isBefore(opening.minusDays(DAYS_WITHOUT_POTTING))) {
+        if (!ways.findsTimeToPot(today)) {
             return;
         }
         int number = analysis.file().batch().number();
@@ -313,7 +319,9 @@ class DemoHands {
                     today,
                     new PottingService.Potted(List.of(), into.code(), alive),
                     PottingService.Parted.NOT,
-                    mixing.forPots(alive * into.cellVolume() / 1000, today).number(),
+                    ways.mixForPots(alive * into.cellVolume() / MILLILITRES_IN_LITRE, today)
+                            .map(MixLot::number)
+                            .orElse(null),
                     null);
         }
     }
@@ -322,7 +330,7 @@ class DemoHands {
         BatchState state = analysis.file().state();
         SeedLot lot =
                 seeds.lot(state.sowings().values().iterator().next().sown().lot());
-        double germination = DemoTruth.germination(lot.id().number(), lot.germinationLabel());
+        double germination = luck.germination(lot);
         double progress = analysis.emerging().course().orElseThrow().emergenceProgressUntil(today);
         boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;
         Map<TrayId, Map<Integer, Integer>> byTray =
@@ -330,14 +338,12 @@ class DemoHands {
         for (Map.Entry<Cell, CellState> entry : state.cells().entrySet()) {
             CellCondition condition = entry.getValue().condition();
             if (condition == CellCondition.WAITING || condition == CellCondition.ALIVE) {
-                int up = DemoTruth.seedlingsUp(
+                int up = luck.seedlingsUp(
                         analysis.file().batch().number(),
                         cellKey(entry.getKey()),
                         entry.getValue().seeds(),
                         germination,
-                        DemoTruth.pace(
-                                analysis.file().batch().number(),
-                                analysis.crop().code()),
+                        luck.pace(analysis.file().batch().number(), analysis.crop()),
                         analysis.crop().emergence(),
                         progress);
                 if (up > entry.getValue().seedlings() || condition == CellCondition.WAITING) {
@@ -353,7 +359,7 @@ class DemoHands {
         return changes;
     }
 
-    private static List<BatchChange> losses(BatchOutlook analysis, LocalDate today) {
+    private List<BatchChange> losses(BatchOutlook analysis, LocalDate today) {
         BatchState state = analysis.file().state();
         int number = analysis.file().batch().number();
         List<BatchChange> changes = new ArrayList<>();
@@ -365,8 +371,8 @@ class DemoHands {
             Map<LossReason, List<Integer>> byReason = new TreeMap<>();
             for (int cell : state.cellsIn(tray, CellCondition.ALIVE)) {
                 int key = cellKey(new Cell(tray, cell));
-                if (DemoTruth.daysToDeath(number, key) <= age) {
-                    byReason.computeIfAbsent(DemoTruth.reason(number, key), reason -> new ArrayList<>())
+                if (luck.daysToDeath(number, key) <= age) {
+                    byReason.computeIfAbsent(luck.reason(number, key), reason -> new ArrayList<>())
                             .add(cell);
                 }
             }
