@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useRef } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { NewPassword } from './account/NewPassword';
 import { SignIn } from './account/SignIn';
+import { PLAYED, PlayDoor } from './play/PlayDoor';
 import { useSession } from './api/queries';
 import { outbox } from './bench/useOutbox';
 import { Frame } from './shell/Frame';
@@ -38,6 +39,7 @@ const SheetPage = lazy(() => import('./nursery/SheetPage').then((room) => ({ def
 const NewOrderPage = lazy(() => import('./order/NewOrderPage').then((room) => ({ default: room.NewOrderPage })));
 const OrdersFromFilePage = lazy(() => import('./order/OrdersFromFilePage').then((room) => ({ default: room.OrdersFromFilePage })));
 const OwnTablePage = lazy(() => import('./order/OwnTablePage').then((room) => ({ default: room.OwnTablePage })));
+const PlayPage = lazy(() => import('./play/PlayPage').then((room) => ({ default: room.PlayPage })));
 const OrdersPage = lazy(() => import('./order/OrdersPage').then((room) => ({ default: room.OrdersPage })));
 const TraceBackPage = lazy(() => import('./release/TraceBackPage').then((room) => ({ default: room.TraceBackPage })));
 const LotTracePage = lazy(() => import('./release/TraceForwardPage').then((room) => ({ default: room.LotTracePage })));
@@ -91,6 +93,7 @@ export function App() {
       </Suspense>
     );
   if (window.location.pathname.startsWith(NEW_PASSWORD)) return <NewPassword code={window.location.pathname.slice(NEW_PASSWORD.length)} />;
+  if (window.location.pathname === PLAYED) return <PlayDoor />;
   if (!session.data.signedIn)
     return <SignIn session={session.data} code={window.location.pathname.startsWith('/g/') ? window.location.pathname.slice(3) : ''} />;
   if (session.data.role === 'GROWER') {
@@ -132,6 +135,7 @@ export function App() {
           {propagator && <Route path="/growers" element={<GrowersPage today={session.data.today} />} />}
           <Route path="/looking-back" element={<LookingBackPage mayPlan={propagator} />} />
           {propagator && <Route path="/season/own-table" element={<OwnTablePage today={session.data.today} />} />}
+          {propagator && <Route path="/season/play" element={<PlayPage session={session.data} />} />}
           {propagator && <Route path="/season/again" element={<SeasonAgainPage />} />}
           <Route path="/lessons" element={<LessonsPage mayDecide={propagator} />} />
           <Route path="/loading" element={<LoadingPage today={session.data.today} mayRelease={propagator} />} />

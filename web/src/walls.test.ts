@@ -29,7 +29,7 @@ const ORDER = [
   'today',
   'nursery',
   'find help',
-  'demo',
+  'play',
   'account',
   'shell',
   '',

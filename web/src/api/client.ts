@@ -75,6 +75,7 @@ export type NameDoubt = Choices['nameDoubts'][number];
 export type Cause = Schemas['MovedGroup']['cause'];
 export type DraftView = Schemas['DraftView'];
 export type SpaceView = Schemas['SpaceView'];
+export type PlayView = Schemas['PlayView'];
 export type SpreadView = Schemas['SpreadView'];
 export type RoomRisk = Schemas['RoomRisk'];
 export type InYearView = Schemas['InYearView'];

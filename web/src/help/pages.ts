@@ -70,6 +70,13 @@ export const PAGES: PageHelp[] = [
     offline: say('A season is counted back with all that stands in the nursery, so it needs the connection. What you typed stays on this device.'),
   },
   {
+    at: '/season/play',
+    name: say('Play a season'),
+    purpose: say('A copy of the nursery in which weeks pass in minutes, in the weather of a year you choose. Nothing of it is kept.'),
+    tries: [say('Let four weeks pass and see which orders are short.'), say('Play the coldest spring, then decide how early to sow.')],
+    offline: say('The copy is made where the nursery is kept, so it needs the connection. Nothing of the nursery was changed.'),
+  },
+  {
     at: '/season',
     name: say('The season'),
     purpose: say('Every batch drawn towards the day on which it is wanted: one sees what is tight before one reads.'),
@@ -119,7 +126,10 @@ export const PAGES: PageHelp[] = [
     at: '/space',
     name: say('Space'),
     purpose: say('How full each place is through the season. Where the filled part rises above the line there are more trays than room.'),
-    tries: [say('Press a time that lacks room: what would ease it is offered, the least costly first.')],
+    tries: [
+      say('Press a time that lacks room: what would ease it is offered, the least costly first.'),
+      say('Choose the weather of a past year: what would be late, spoilt or without room is named.'),
+    ],
     offline: say('Room is added up from every batch, so it needs the connection. Nothing was moved.'),
   },
   {

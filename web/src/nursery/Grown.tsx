@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { useState } from 'react';
 import { answered, api, type LibraryView } from '../api/client';
 import { useChange } from '../api/queries';
@@ -88,6 +89,9 @@ function Pick({ library }: { library: LibraryView }) {
       <button className="act act-main" disabled={same || keep.isPending} onClick={() => keep.mutate(picked)}>
         {say('Offer these')}
       </button>
+      <Link className="trail ml-3 inline-flex min-h-11 items-center" to="/nursery/crops">
+        {say('The figures of each crop')}
+      </Link>
       {same && keep.isSuccess && (
         <span role="status" className="ml-3">
           {say('Only these are offered from now on; the others stay in the library.')}

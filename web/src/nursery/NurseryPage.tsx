@@ -35,6 +35,7 @@ export function NurseryPage() {
           <Line key={step.at} name={step.name} there={step.there(founding.data)} to={`/founding/${step.at}`} />
         ))}
         <Line name={say('Weather station')} there={station(founding.data)} to="/weather" />
+        <Line name={say('Play a season')} there={say('try it in a copy first')} to="/season/play" />
         <Line name={say('What measures here')} there={devices.data ? sendingWords(devices.data.devices) : ''} to="/nursery/devices" />
         <Part
           name={say('Places')}
@@ -51,7 +52,7 @@ export function NurseryPage() {
         <Line
           name={say('Crops')}
           there={say('{crops, plural, one {# is offered} other {# are offered}}', { crops: crops.length })}
-          to="/nursery/crops"
+          to="/founding/crops"
         />
         <Line
           name={say('Containers')}

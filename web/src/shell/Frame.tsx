@@ -21,7 +21,7 @@ const FindSheet = lazy(() => import('../find/FindSheet').then((room) => ({ defau
 const PageHelpSheet = lazy(() => import('../help/PageHelpSheet').then((room) => ({ default: room.PageHelpSheet })));
 const FirstWalk = lazy(() => import('../help/FirstWalk').then((room) => ({ default: room.FirstWalk })));
 const Legend = lazy(() => import('../look/Legend').then((room) => ({ default: room.Legend })));
-const DemoClock = lazy(() => import('../demo/DemoClock').then((room) => ({ default: room.DemoClock })));
+const LetDaysPass = lazy(() => import('../play/LetDaysPass').then((room) => ({ default: room.LetDaysPass })));
 
 const PLACES: { to: string; name: string; role?: SessionView['role'] }[] = [
   { to: '/', name: say('Today') },
@@ -60,6 +60,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
   const { pathname } = useLocation();
   useArrival();
   const unsent = useOutbox().waiting.length;
+  const played = session.playedYear ?? undefined;
   const signOut = async (sure: boolean) => {
     if (unsent > 0 && !sure) {
       setLeaving(
@@ -111,7 +112,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
             className={`${more ? 'flex' : 'hidden'} absolute top-full right-0 z-20 flex-col items-stretch border border-rule bg-board p-2 text-sm shadow-xl sm:static sm:flex sm:flex-row sm:flex-wrap sm:items-center sm:gap-x-2 sm:border-0 sm:p-0 sm:shadow-none [&_button]:text-left`}
           >
             <Dispensable>
-              {session.demo && session.role === 'PROPAGATOR' && <DemoClock />}
+              {(session.demo || played !== undefined) && session.role === 'PROPAGATOR' && <LetDaysPass playedYear={played} />}
               <PageHelpSheet role={session.role} />
               <Legend />
             </Dispensable>
@@ -124,6 +125,14 @@ export function Frame({ session, children }: { session: SessionView; children: R
           </div>
         </div>
       </header>
+      {played !== undefined && (
+        <p className="no-print bg-ochre-wash px-4 py-2 text-center text-sm text-ochre" role="note">
+          <strong>{say('A copy, to be played with.')}</strong>{' '}
+          {say('It has the weather of {year}; nothing that happens here is kept. Let days pass above, and end it in the nursery.', {
+            year: String(played),
+          })}
+        </p>
+      )}
       <Announcements />
       <OfflineStrip />
       <OutboxNotice />

@@ -75,6 +75,11 @@ export function WhatBreaks({ inYear }: { inYear: InYearView }) {
     <section aria-label={say('What breaks')} className="mb-4">
       <h2>{say('What breaks in the weather of {year}', { year: String(inYear.year) })}</h2>
       <p className="mb-2 text-sm text-pencil">{say('Every batch grows at its middling pace; what is done by hand is done in time.')}</p>
+      <p className="mb-2">
+        <Link className="trail inline-flex min-h-11 items-center" to="/season/play">
+          {say('Play it through in a copy')}
+        </Link>
+      </p>
       {nothing && <Nothing>{say('Nothing: all is ready in time and has room.')}</Nothing>}
       {inYear.broken.length > 0 && (
         <LongList

@@ -65,6 +65,7 @@ record View(String email, String path, String heading) {
             new View(Nursery.PROPAGATOR, "/nursery/devices", "What measures here"),
             new View(Nursery.PROPAGATOR, "/orders/from-file", "Orders from a file"),
             new View(Nursery.PROPAGATOR, "/season/own-table", "For our own table"),
+            new View(Nursery.PROPAGATOR, "/season/play", "Play a season"),
             new View(Nursery.PROPAGATOR, "/nursery/crops", ""),
             new View(Nursery.HAND, "/account", "Pell Oskway"),
             new View(Nursery.GROWER, "/", "Your plants"));
