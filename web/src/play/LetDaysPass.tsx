@@ -26,7 +26,7 @@ export function LetDaysPass({ playedYear }: { playedYear: number | undefined }) 
           {playedYear === undefined
             ? say('This is a demonstration with a clock of its own. Weather, seedlings and thermometers go on by themselves.')
             : say(
-                'Each day has the weather that it had in {year}. Seed comes up as this nursery believes of its lots, with some luck and some losses.',
+                'Each day has the weather that it had in {year}. Seed comes up as this nursery believes of its lots, with some luck and some losses; a night that is too cold takes what nobody covered.',
                 { year: String(playedYear) },
               )}
         </p>

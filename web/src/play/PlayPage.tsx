@@ -111,7 +111,7 @@ function Playing({ play, today }: { play: PlayView; today: string }) {
       )}
       {play.stage === 'OPEN' && play.mine && (
         <p className="text-sm text-pencil">
-          {say('It opens beside this page, and ends when you end it here or when Kiver stops. What is left of it then is nothing.')}{' '}
+          {say('It opens beside this page. It ends when you end it here, or when Kiver stops; nothing is left of it then.')}{' '}
           <Link className="trail" to={`/space?year=${play.year}`}>
             {say('What would break in {year}', { year: String(play.year) })}
           </Link>

@@ -127,10 +127,8 @@ export function Frame({ session, children }: { session: SessionView; children: R
       </header>
       {played !== undefined && (
         <p className="no-print bg-ochre-wash px-4 py-2 text-center text-sm text-ochre" role="note">
-          <strong>{say('A copy, to be played with.')}</strong>{' '}
-          {say('It has the weather of {year}; nothing that happens here is kept. Let days pass above, and end it in the nursery.', {
-            year: String(played),
-          })}
+          <strong>{say('A copy, played in the weather of {year}.', { year: String(played) })}</strong>{' '}
+          {say('Nothing that happens here is kept. Days pass when you let them; end the play in the nursery.')}
         </p>
       )}
       <Announcements />

@@ -382,7 +382,12 @@ public class Hands {
     }
 
     private static int cellKey(Cell cell) {
-        return (int) (cell.tray().number() * 1000 + cell.number());
+        return cellKey(cell.tray(), cell.number());
+    }
+
+    /** A number for each cell of the nursery, by which its luck is drawn. */
+    static int cellKey(TrayId tray, int cell) {
+        return (int) (tray.number() * 1000 + cell);
     }
 
     private void record(int batch, LocalDate today, String purpose, List<BatchChange> changes) {

@@ -1,5 +1,6 @@
 package kiver.server.play;
 
+import java.time.LocalDate;
 import java.util.SplittableRandom;
 import kiver.core.batch.LossReason;
 import kiver.core.crop.Crop;
@@ -50,6 +51,11 @@ public abstract class Luck {
     public LossReason reason(int batch, int cell) {
         LossReason[] usual = {LossReason.DAMPING_OFF, LossReason.DRIED_OUT, LossReason.SLUGS, LossReason.TOO_WEAK};
         return usual[random(5, batch, cell).nextInt(usual.length)];
+    }
+
+    /** Whether a night takes a cell's plant, of which it takes such a share. */
+    boolean isTakenByNight(int batch, int cell, LocalDate morning, double share) {
+        return random(10 + morning.toEpochDay(), batch, cell).nextDouble() < share;
     }
 
     /** Whether the hands get round to a piece of work on a day. */

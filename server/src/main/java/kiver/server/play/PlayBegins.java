@@ -54,6 +54,7 @@ class PlayBegins implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         transaction.executeWithoutResult(status -> {
             mapper.endAllBut(account, today.minusDays(1));
+            mapper.withdrawDevices(today);
             mapper.goByHand();
         });
     }
@@ -85,6 +86,10 @@ class PlayBegins implements ApplicationRunner {
 
         @Update("update account set ends_on = #{last} where id <> #{account}")
         void endAllBut(@Param("account") long account, @Param("last") LocalDate last);
+
+        /** They go on sending to the nursery itself, and would be called silent here. */
+        @Update("update device set withdrawn_on = #{today} where withdrawn_on is null")
+        void withdrawDevices(@Param("today") LocalDate today);
 
         @Update("update nursery set demo = false, demo_today = null where demo")
         void goByHand();

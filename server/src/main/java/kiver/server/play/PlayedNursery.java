@@ -23,6 +23,7 @@ class PlayedNursery {
     private final HandClock hand;
     private final NurseryClock clock;
     private final Hands hands;
+    private final PlayedNights nights;
     private final SeasonService seasons;
     private final ForecastLedger forecasts;
     private final long account;
@@ -32,6 +33,7 @@ class PlayedNursery {
             HandClock hand,
             NurseryClock clock,
             Hands hands,
+            PlayedNights nights,
             SeasonService seasons,
             ForecastLedger forecasts,
             @Value("${kiver.play.account}") long account,
@@ -39,6 +41,7 @@ class PlayedNursery {
         this.hand = hand;
         this.clock = clock;
         this.hands = hands;
+        this.nights = nights;
         this.seasons = seasons;
         this.forecasts = forecasts;
         this.account = account;
@@ -62,11 +65,13 @@ class PlayedNursery {
             for (int day = 0; day < days; day++) {
                 if (handsWork) {
                     hands.work();
+                    nights.seeToThem();
                 }
                 if (clock.today().getDayOfWeek() == DayOfWeek.MONDAY) {
                     forecasts.tell();
                 }
                 hand.letDayPass();
+                nights.takeTheirs();
             }
         } finally {
             seasons.lookBackOn(Integer.MAX_VALUE);
