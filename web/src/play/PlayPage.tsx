@@ -77,7 +77,7 @@ function Begin() {
         <label className="mt-1 flex min-h-11 flex-wrap items-center gap-2">
           {say('or another')}
           <select
-            className="entry w-full sm:w-auto"
+            className="entry w-full max-w-full min-w-0 sm:w-auto"
             value={others.some((each) => each.year === year) ? year : ''}
             onChange={(event) => setYear(event.target.value === '' ? undefined : Number(event.target.value))}
           >
@@ -112,7 +112,7 @@ function Playing({ play, today }: { play: PlayView; today: string }) {
       {play.stage === 'OPEN' && play.mine && (
         <p className="text-sm text-pencil">
           {say('It opens beside this page. It ends when you end it here, or when Kiver stops; nothing is left of it then.')}{' '}
-          <Link className="trail" to={`/space?year=${play.year}`}>
+          <Link className="trail inline-flex min-h-11 items-center sm:min-h-0" to={`/space?year=${play.year}`}>
             {say('What would break in {year}', { year: String(play.year) })}
           </Link>
         </p>

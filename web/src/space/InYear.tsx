@@ -38,7 +38,7 @@ export function WeatherChoice({ year, choose }: { year: number | undefined; choo
       <label className="flex min-h-11 flex-wrap items-center gap-x-2">
         {say('in the weather')}
         <select
-          className="entry w-full sm:w-auto"
+          className="entry w-full max-w-full min-w-0 sm:w-auto"
           value={year ?? ''}
           onChange={(event) => choose(event.target.value === '' ? undefined : Number(event.target.value))}
         >
@@ -87,8 +87,8 @@ export function WhatBreaks({ inYear }: { inYear: InYearView }) {
           rows={inYear.broken.map((each) => ({
             key: String(each.batch),
             content: (
-              <p className="flex flex-wrap gap-x-3 p-2 text-sm">
-                <Link className="trail" to={`/batches/${each.batch}`}>
+              <p className="flex flex-wrap items-center gap-x-3 px-2 text-sm sm:py-2">
+                <Link className="trail inline-flex min-h-11 items-center sm:min-h-0" to={`/batches/${each.batch}`}>
                   {say('Batch {batch}, {variety}', { batch: each.batch, variety: each.variety })}
                 </Link>
                 <span>{brokenWords(each)}</span>

@@ -82,7 +82,7 @@ function BatchesThere({ overflow }: { overflow: Overflow }) {
         {overflow.batches.map((batch, index) => (
           <span key={batch}>
             {index > 0 && ', '}
-            <Link className="trail" to={`/batches/${batch}`}>
+            <Link className="trail inline-flex min-h-11 min-w-11 items-center sm:min-h-0 sm:min-w-0" to={`/batches/${batch}`}>
               {batch}
             </Link>
           </span>
