@@ -13,6 +13,9 @@ public sealed interface Proviso {
     /** A place lacks so many tray places, 1 or more, on some days; both inclusive. */
     record NoRoom(PlaceId place, int trayPlaces, LocalDate from, LocalDate to) implements Proviso {}
 
+    /** A place on the way is not there on some days; both inclusive. */
+    record NotThere(PlaceId place, LocalDate from, LocalDate to) implements Proviso {}
+
     /**
      * Mix for it cannot be made of what is in the store, and little time is left to buy.
      *

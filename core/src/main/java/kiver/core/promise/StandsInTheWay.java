@@ -1,5 +1,6 @@
 package kiver.core.promise;
 
+import java.time.LocalDate;
 import java.util.List;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.Plan;
@@ -26,14 +27,20 @@ final class StandsInTheWay {
             reasons.add(new Proviso.TooUnlikely(plan.chance()));
             reasons.addAll(conditions);
         }
-        lacks.forEach(over -> conditions.add(new Proviso.NoRoom(
-                over.place().id(),
-                (int) Math.ceil(over.mostOver()),
-                over.from(),
-                over.until().minusDays(1))));
+        lacks.forEach(lack -> conditions.add(of(lack)));
         if (reasons.isEmpty() && conditions.isEmpty() && plan.chance() < PromiseCheck.SURE_ENOUGH) {
             conditions.add(new Proviso.ChanceToLiveWith(plan.chance()));
         }
+    }
+
+    /** A place may have too little room, or not be there at all on those days. */
+    private static Proviso of(Occupancy.Lack lack) {
+        LocalDate last = lack.until().minusDays(1);
+        boolean isThere =
+                lack.from().datesUntil(lack.until()).anyMatch(lack.place().exists()::holds);
+        return isThere
+                ? new Proviso.NoRoom(lack.place().id(), (int) Math.ceil(lack.mostOver()), lack.from(), last)
+                : new Proviso.NotThere(lack.place().id(), lack.from(), last);
     }
 
     /** Said, but not a condition. */

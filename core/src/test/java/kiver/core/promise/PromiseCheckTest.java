@@ -23,7 +23,9 @@ import kiver.core.growth.Season;
 import kiver.core.order.OutdoorSeason;
 import kiver.core.order.Protection;
 import kiver.core.order.SiteClimate;
+import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
+import kiver.core.place.PlaceSpan;
 import kiver.core.plan.Obstacle;
 import kiver.core.plan.PlanRequest;
 import kiver.core.space.Occupancy;
@@ -85,6 +87,36 @@ class PromiseCheckTest {
         assertThat(check(request(kale(60), MODULES, fewer.plants(), TARGET, 4000, LOT), crowded)
                         .answer())
                 .isEqualTo(Answer.YES);
+    }
+
+    @Test
+    void aPlaceThatIsNotThereYetIsSaidToBeSo() {
+        Place growing = SEASON.place(Samples.WAY.growingOn());
+        Place later = new Place(
+                growing.id(),
+                growing.name(),
+                growing.walkingOrder(),
+                growing.slots(),
+                growing.climate(),
+                growing.light(),
+                growing.keepsMiceOut(),
+                growing.suits(),
+                new PlaceSpan(Optional.of(TARGET.plusDays(10)), Optional.empty()));
+        Promise promise = check(
+                request(kale(60), MODULES, 100, TARGET, 1000, LOT),
+                Occupancy.of(
+                        SEASON.places().stream()
+                                .map(place -> place.equals(growing) ? later : place)
+                                .toList(),
+                        Map.of(),
+                        TODAY,
+                        230));
+        assertThat(promise.conditions())
+                .anySatisfy(condition -> assertThat(condition)
+                        .isInstanceOfSatisfying(
+                                Proviso.NotThere.class,
+                                gone -> assertThat(gone.place()).isEqualTo(growing.id())))
+                .noneSatisfy(condition -> assertThat(condition).isInstanceOf(Proviso.NoRoom.class));
     }
 
     @Test

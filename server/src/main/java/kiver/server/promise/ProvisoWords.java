@@ -55,6 +55,9 @@ class ProvisoWords {
         if (proviso instanceof Proviso.NoRoom room) {
             about.put("placeName", prepared.season().place(room.place()).name());
         }
+        if (proviso instanceof Proviso.NotThere gone) {
+            about.put("placeName", prepared.season().place(gone.place()).name());
+        }
         return wording.say((Record) proviso, clock.today(), about);
     }
 

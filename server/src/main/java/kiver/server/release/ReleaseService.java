@@ -288,7 +288,7 @@ public class ReleaseService {
         throw new Refusal(
                 "plants",
                 onHand == 0
-                        ? Said.of("No plants{of} are ready yet.").with("of", of(line))
+                        ? Said.of("No plants{of} are ready now.").with("of", of(line))
                         : Said.of("Only {onHand} plants{of} are ready; release at most that many.")
                                 .with("onHand", onHand)
                                 .with("of", of(line)));

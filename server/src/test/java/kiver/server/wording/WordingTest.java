@@ -239,10 +239,13 @@ class WordingTest {
                         new Proviso.NoRoom(new PlaceId(3), 1, TODAY, TODAY.plusDays(3)),
                         "Room must be found: Lit shelf lacks 1 tray place from Thu 15 Apr to Sun 18 Apr."),
                 Arguments.of(
+                        new Proviso.NotThere(new PlaceId(3), TODAY, TODAY.plusDays(3)),
+                        "Another place must be found: Lit shelf is not there from Thu 15 Apr to Sun 18 Apr."),
+                Arguments.of(
                         new Proviso.MixToBuy("Perlite", 2, TODAY.plusDays(3)),
                         "Mix for it must be bought for: 2 bags of Perlite by Sun 18 Apr."),
                 Arguments.of(new Proviso.TooUnlikely(0.336), "Whole and in time it would be only 34 times in 100."),
-                Arguments.of(new Proviso.ChanceToLiveWith(0.78), "The grower can live with a chance of 78 in 100."));
+                Arguments.of(new Proviso.ChanceToLiveWith(0.78), "A chance of 78 in 100 is enough."));
     }
 
     static Stream<Arguments> remedies() {
