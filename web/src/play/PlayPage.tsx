@@ -117,6 +117,9 @@ function Playing({ play, today }: { play: PlayView; today: string }) {
           </Link>
         </p>
       )}
+      {play.stage === 'OPEN' && play.mine && !play.address && window.location.protocol === 'https:' && (
+        <p className="text-sm text-pencil">{say('Where it does not open, ask whoever keeps Kiver running: copies need an address of their own.')}</p>
+      )}
       <Refusal message={end.error?.message} />
       <button className="act self-start" disabled={end.isPending} onClick={() => end.mutate(undefined)}>
         {play.stage === 'FAILED' ? say('Put it away') : say('End the play; keep nothing')}
