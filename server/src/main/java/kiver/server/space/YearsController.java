@@ -106,9 +106,11 @@ class YearsController {
 
     @GetMapping("/api/space/years")
     PastYearsView years() {
+        // First the years: with the season the days are fetched by which it is told whether they were measured.
+        List<PastYears.PastYear> all = years.all();
         return new PastYearsView(
                 years.areEstimated(),
-                years.all().stream()
+                all.stream()
                         .map(each -> new PastYearView(
                                 each.year(),
                                 each.character().spring().isPresent()
