@@ -5,7 +5,7 @@ import type { PlayView, SessionView } from '../api/client';
 import { answered, api } from '../api/client';
 import { useChange } from '../api/queries';
 import { Loading, Refusal, Trouble } from '../look/States';
-import { usePastYears, yearWords } from '../space/InYear';
+import { PastYearChoice } from '../space/InYear';
 import { longDay } from '../words/days';
 import { say } from '../words/say';
 import { PLAYED } from './PlayDoor';
@@ -46,52 +46,19 @@ export function PlayPage({ session }: { session: SessionView }) {
 }
 
 function Begin() {
-  const years = usePastYears();
   const [year, setYear] = useState<number>();
   const begin = useChange((chosen: number) => answered(api.POST('/api/play', { body: { year: chosen } })));
-  if (years.isPending) return <Loading what={say('the past years')} />;
-  if (years.isError) return <Trouble error={years.error} retry={() => years.refetch()} />;
-  const remembered = years.data.years.filter((each) => each.rememberedFor.length > 0);
-  const others = years.data.years.filter((each) => each.rememberedFor.length === 0);
   return (
     <form
-      className="board flex flex-col gap-3 p-4"
+      className="board p-4"
       onSubmit={(event) => {
         event.preventDefault();
         if (year !== undefined) begin.mutate(year);
       }}
     >
-      <fieldset>
-        <legend className="font-semibold">{say('In the weather of which year?')}</legend>
-        {years.data.estimated && (
-          <p className="text-sm text-pencil">
-            {say('These years are estimated: they were drawn from what you told of your climate, nobody measured them.')}
-          </p>
-        )}
-        {remembered.map((each) => (
-          <label key={each.year} className="flex min-h-11 items-center gap-2">
-            <input type="radio" name="year" className="size-5" checked={year === each.year} onChange={() => setYear(each.year)} />
-            {yearWords(each)}
-          </label>
-        ))}
-        <label className="mt-1 flex min-h-11 flex-wrap items-center gap-2">
-          {say('or another')}
-          <select
-            className="entry w-full max-w-full min-w-0 sm:w-auto"
-            value={others.some((each) => each.year === year) ? year : ''}
-            onChange={(event) => setYear(event.target.value === '' ? undefined : Number(event.target.value))}
-          >
-            <option value="">{say('none of these')}</option>
-            {others.map((each) => (
-              <option key={each.year} value={each.year}>
-                {yearWords(each)}
-              </option>
-            ))}
-          </select>
-        </label>
-      </fieldset>
+      <PastYearChoice name={say('in the weather of')} none={say('a year to be chosen')} year={year} choose={setYear} />
       <Refusal message={begin.error?.problems[0]?.message ?? begin.error?.message} />
-      <button className="act act-main self-start" disabled={year === undefined || begin.isPending}>
+      <button className="act act-main" disabled={year === undefined || begin.isPending}>
         {year === undefined ? say('Choose a year first') : say('Play the season in the weather of {year}', { year: String(year) })}
       </button>
     </form>

@@ -25,7 +25,8 @@ describe('playing a season', () => {
     show(<PlayPage session={session} />);
     expect(await screen.findByText(/nobody measured them/)).toBeTruthy();
     expect((screen.getByRole('button', { name: 'Choose a year first' }) as HTMLButtonElement).disabled).toBe(true);
-    fireEvent.click(screen.getByRole('radio', { name: /2013: coldest spring/ }));
+    expect(screen.getByRole('option', { name: /^2013: coldest spring/ })).toBeTruthy();
+    fireEvent.change(screen.getByRole('combobox', { name: 'in the weather of' }), { target: { value: '2013' } });
     fireEvent.click(screen.getByRole('button', { name: 'Play the season in the weather of 2013' }));
     await waitFor(() => expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ year: 2013 }));
   });
@@ -37,7 +38,7 @@ describe('playing a season', () => {
       'POST /api/play': new Status(422, { errors: [{ field: 'year', message: 'A season is being played already. End that play first.' }] }),
     });
     show(<PlayPage session={session} />);
-    fireEvent.change(await screen.findByRole('combobox', { name: 'or another' }), { target: { value: '2019' } });
+    fireEvent.change(await screen.findByRole('combobox', { name: 'in the weather of' }), { target: { value: '2019' } });
     fireEvent.click(screen.getByRole('button', { name: /weather of 2019/ }));
     expect(await screen.findByText(/End that play first/)).toBeTruthy();
   });

@@ -15,7 +15,7 @@ const REMEMBERED: Record<PastYear['rememberedFor'][number], string> = {
 };
 
 /** "2013: coldest spring; spring 6.1 °C, first frost 12 Oct, early summer 21 °C by day". */
-export function yearWords(year: PastYear): string {
+function yearWords(year: PastYear): string {
   const told = [
     year.spring != null && say('spring {mean}', { mean: degrees(year.spring, 1) }),
     year.firstFrost && say('first frost {day}', { day: shortDay(year.firstFrost) }),
@@ -25,38 +25,46 @@ export function yearWords(year: PastYear): string {
   return `${year.year}: ${[remembered, told.join(', ')].filter(Boolean).join('; ')}`;
 }
 
-export const usePastYears = () => useQuery({ queryKey: ['past-years'], queryFn: () => answered(api.GET('/api/space/years')) });
+const usePastYears = () => useQuery({ queryKey: ['past-years'], queryFn: () => answered(api.GET('/api/space/years')) });
 
-/** Chooses the weather in which the season is looked at: as most likely, or one past year; what people remember stands first. */
-export function WeatherChoice({ year, choose }: { year: number | undefined; choose: (year: number | undefined) => void }) {
+/** Chooses a past year by what it was like; those that people remember stand first. Nothing to see until they are known. */
+export function PastYearChoice({
+  name,
+  none,
+  year,
+  choose,
+}: {
+  name: string;
+  /** What stands there while no year is chosen. */
+  none: string;
+  year: number | undefined;
+  choose: (year: number | undefined) => void;
+}) {
   const years = usePastYears();
   if (!years.data) return null;
-  const remembered = years.data.years.filter((each) => each.rememberedFor.length > 0);
-  const others = years.data.years.filter((each) => each.rememberedFor.length === 0);
+  const groups: [string, PastYear[]][] = [
+    [say('years to remember'), years.data.years.filter((each) => each.rememberedFor.length > 0)],
+    [say('other years'), years.data.years.filter((each) => each.rememberedFor.length === 0)],
+  ];
   return (
     <div className="no-print mb-3">
       <label className="flex min-h-11 flex-wrap items-center gap-x-2">
-        {say('in the weather')}
+        {name}
         <select
           className="entry w-full max-w-full min-w-0 sm:w-auto"
           value={year ?? ''}
           onChange={(event) => choose(event.target.value === '' ? undefined : Number(event.target.value))}
         >
-          <option value="">{say('as most likely, with what all past years make of it')}</option>
-          <optgroup label={say('years to remember')}>
-            {remembered.map((each) => (
-              <option key={each.year} value={each.year}>
-                {yearWords(each)}
-              </option>
-            ))}
-          </optgroup>
-          <optgroup label={say('other years')}>
-            {others.map((each) => (
-              <option key={each.year} value={each.year}>
-                {yearWords(each)}
-              </option>
-            ))}
-          </optgroup>
+          <option value="">{none}</option>
+          {groups.map(([group, all]) => (
+            <optgroup key={group} label={group}>
+              {all.map((each) => (
+                <option key={each.year} value={each.year}>
+                  {yearWords(each)}
+                </option>
+              ))}
+            </optgroup>
+          ))}
         </select>
       </label>
       {years.data.estimated && (

@@ -8,7 +8,7 @@ import { addDays, beginsWeek, daysBetween, shortDay } from '../words/days';
 import { say } from '../words/say';
 import { AssignAll } from './AssignAll';
 import { DayThere } from './DayThere';
-import { WeatherChoice, WhatBreaks } from './InYear';
+import { PastYearChoice, WhatBreaks } from './InYear';
 import { LacksInYear, RoomHelp } from './RoomHelp';
 import { DAYS_SHOWN, type Overflow, RoomLane } from './RoomLane';
 import { SpaceTabs } from './SpaceTabs';
@@ -55,7 +55,9 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
         </p>
       </div>
       {mayChange && <AssignAll />}
-      <WeatherChoice
+      <PastYearChoice
+        name={say('in the weather')}
+        none={say('as most likely, with what all past years make of it')}
         year={year === '' ? undefined : Number(year)}
         choose={(next) => {
           setChosen(undefined);
