@@ -45,7 +45,7 @@ export function LetDaysPass({ playedYear }: { playedYear: number | undefined }) 
             ? say("The nursery's hands do the round meanwhile")
             : say('Hands do the round meanwhile, as far as seed and pots last')}
         </label>
-        <Refusal message={pass.error?.message} />
+        <Refusal message={pass.error?.problems[0]?.message ?? pass.error?.message} />
         <button
           className="act act-main w-full"
           disabled={pass.isPending}

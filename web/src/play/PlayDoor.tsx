@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { answered, api } from '../api/client';
+import { forgetKept } from '../bench/keptQueries';
 import { Loading } from '../look/States';
 import { say } from '../words/say';
 
@@ -12,8 +13,11 @@ export function PlayDoor() {
   const word = window.location.hash.slice(1);
   const { mutate, error } = useMutation({
     mutationFn: () => answered(api.POST('/api/play/door', { body: { word } })),
-    // The page is loaded anew, so that nothing of who was signed in before stays in it.
-    onSuccess: () => window.location.replace('/'),
+    // Of an earlier play at the same address nothing stays; the page is loaded anew, so that nobody stays signed in in it.
+    onSuccess: async () => {
+      await forgetKept();
+      window.location.replace('/');
+    },
   });
   useEffect(() => mutate(), [mutate]);
   if (!error) return <Loading what={say('the copy')} />;

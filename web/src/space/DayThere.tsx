@@ -1,15 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import type { SpaceView } from '../api/client';
+import type { SpaceView, SpreadView } from '../api/client';
 import { answered, api } from '../api/client';
 import { Refusal } from '../look/States';
-import { addDays, dayWords } from '../words/days';
+import { addDays, daysBetween, dayWords } from '../words/days';
 import { say } from '../words/say';
 import { roomFigures } from './roomFigures';
 
 /** What stands at a place on a day: the batches whose trays add up to how full it is. */
 export function DayThere({
   place,
+  overYears,
   day,
   first,
   last,
@@ -17,6 +18,7 @@ export function DayThere({
   close,
 }: {
   place: SpaceView['places'][number];
+  overYears: SpreadView['places'][number] | undefined;
   day: string;
   first: string;
   last: string;
@@ -51,6 +53,14 @@ export function DayThere({
           <p className={there.data.used > place.slots ? 'font-semibold text-brick' : ''} role="status">
             {say('{used} of {slots} tray places', { used: roomFigures(there.data.used), slots: place.slots })}
           </p>
+          {overYears && (
+            <p className="text-sm">
+              {say('Enough in half of all past years: {half}; in nine of ten: {nine}', {
+                half: roomFigures(overYears.half[daysBetween(first, day)] ?? 0),
+                nine: roomFigures(overYears.nineOfTen[daysBetween(first, day)] ?? 0),
+              })}
+            </p>
+          )}
           <ul className="mt-1 grid gap-x-6 text-sm sm:grid-cols-2 lg:grid-cols-3">
             {there.data.standing.map((each) => (
               <li key={each.batch} className="flex min-h-11 items-center gap-2 border-t border-rule">

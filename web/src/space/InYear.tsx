@@ -77,17 +77,19 @@ export function PastYearChoice({
 }
 
 /** What does not go well in the weather of one past year: places that lack room, batches late, past their best or never ready. */
-export function WhatBreaks({ inYear }: { inYear: InYearView }) {
+export function WhatBreaks({ inYear, mayPlay }: { inYear: InYearView; mayPlay: boolean }) {
   const nothing = inYear.broken.length === 0 && inYear.overflows.length === 0;
   return (
     <section aria-label={say('What breaks')} className="mb-4">
       <h2>{say('What breaks in the weather of {year}', { year: String(inYear.year) })}</h2>
       <p className="mb-2 text-sm text-pencil">{say('Every batch grows at its middling pace; what is done by hand is done in time.')}</p>
-      <p className="mb-2">
-        <Link className="trail inline-flex min-h-11 items-center" to="/season/play">
-          {say('Play it through in a copy')}
-        </Link>
-      </p>
+      {mayPlay && (
+        <p className="mb-2">
+          <Link className="trail inline-flex min-h-11 items-center" to="/season/play">
+            {say('Play it through in a copy')}
+          </Link>
+        </p>
+      )}
       {nothing && <Nothing>{say('Nothing: all is ready in time and has room.')}</Nothing>}
       {inYear.broken.length > 0 && (
         <LongList

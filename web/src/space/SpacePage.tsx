@@ -66,7 +66,7 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
         }}
       />
       {inYear.isError && year !== '' && <Trouble error={inYear.error} retry={() => inYear.refetch()} />}
-      {tried && <WhatBreaks inYear={tried} />}
+      {tried && <WhatBreaks inYear={tried} mayPlay={mayChange} />}
       <ol className="board" aria-busy={year !== '' && inYear.isPending}>
         <li className="sticky top-0 z-10 grid grid-cols-1 border-b border-ink bg-board sm:grid-cols-[15rem_1fr]">
           <span className="hidden px-2 py-1 text-xs text-pencil sm:block">
@@ -92,6 +92,7 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
             {looked?.place === place.id && (
               <DayThere
                 place={place}
+                overYears={spread.data?.places.find((each) => each.id === place.id)}
                 day={looked.day}
                 first={firstDay}
                 last={addDays(firstDay, DAYS_SHOWN - 1)}

@@ -71,11 +71,13 @@ const around = {
 
 describe('room over past years', () => {
   it('says of a place that has room as most likely in how many years it has not, once', async () => {
-    fakeServer({ ...around, 'GET /api/space/suggestions': [] });
+    fakeServer({ ...around, 'GET /api/space/suggestions': [], 'GET /api/space/standing': { place: 2, day: '2027-04-15', used: 3, standing: [] } });
     show(<SpacePage mayChange />);
     expect(await screen.findByText('in 2 of 10 years lacks 1, 16 Apr')).toBeTruthy();
     expect(screen.getByText(/1 place over-full at some time/).textContent).toContain('1 more place in some years');
     expect(screen.queryByText(/in 8 of 10/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /Warm room: what stands there when it is fullest/ }));
+    expect(await screen.findByText('Enough in half of all past years: 3; in nine of ten: 5')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: /Heat mat lacks 2 tray places/ }));
     expect(await screen.findByText(/in 8 of 10 years lacks 2 – 5/)).toBeTruthy();
   });

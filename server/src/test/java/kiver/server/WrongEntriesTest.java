@@ -75,7 +75,7 @@ class WrongEntriesTest extends OrderOnItsWay {
         refused(sow(planned, UUID.randomUUID(), 5, 1), "lastCell", "before it begins");
         refused(sow(planned, UUID.randomUUID(), 1, 500), "lastCell", "60 cells");
         refused(lose(planned, "[]"), "cells", "at least one cell");
-        refused(release(planned, UUID.randomUUID(), 5), "plants", "No plants of line 1, Test kale are ready yet");
+        refused(release(planned, UUID.randomUUID(), 5), "plants", "No plants of line 1, Test kale are ready now");
         refused(
                 nursery.post(nursery.hand, "/api/batches/" + planned.batch() + "/counts", """
                 {"requestId":"%s","tray":%d,"cells":[{"cell":1,"seedlings":1}],"complete":false,"day":"2031-01-01"}""".formatted(

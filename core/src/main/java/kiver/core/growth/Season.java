@@ -30,7 +30,7 @@ public final class Season {
     private final Map<Key, List<ProgressSeries>> progress = new ConcurrentHashMap<>();
 
     /** Draws of pace in each weather year when the chance of a batch under way is read. */
-    private static final int DRAWS_A_YEAR = 4;
+    public static final int DRAWS_A_YEAR = 4;
 
     /** The same for a promise, which is asked once and must hold. */
     private static final int DRAWS_A_YEAR_FOR_A_PROMISE = 8;

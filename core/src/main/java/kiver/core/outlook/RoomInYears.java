@@ -2,12 +2,11 @@ package kiver.core.outlook;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.Scenario;
 import kiver.core.growth.Season;
@@ -71,28 +70,21 @@ public record RoomInYears(Season season, LocalDate today) {
      * the others, so the paces of its draws are dealt out to the ways by each batch in an order of its own.
      */
     public OccupancySpread spread(Collection<BatchOutlook> batches) {
-        List<Map<Integer, List<Stay>>> ways = new ArrayList<>();
-        for (BatchOutlook batch : batches) {
-            if (batch.stays().isEmpty()) {
-                continue;
-            }
-            List<List<Stay>> drawn = ahead(batch)
-                    .inEach(season.freshDraws(
-                            batch.way(),
-                            batch.crop().development(),
-                            batch.journey().paces()));
-            while (ways.size() < drawn.size()) {
-                ways.add(new HashMap<>());
-            }
-            for (int way = 0; way < drawn.size(); way++) {
-                ways.get(way).put(batch.number(), drawn.get(dealt(way, batch.number(), drawn.size())));
-            }
-        }
-        if (ways.isEmpty()) {
-            ways.add(Map.of());
-        }
         return OccupancySpread.of(
-                season.places(), ways.stream().map(this::occupancy).toList());
+                season.places(),
+                today,
+                days(),
+                season.scenarios() * Season.DRAWS_A_YEAR,
+                batches.stream().filter(batch -> !batch.stays().isEmpty()).map(this::dealtOut));
+    }
+
+    private List<List<Stay>> dealtOut(BatchOutlook batch) {
+        List<List<Stay>> drawn = ahead(batch)
+                .inEach(season.freshDraws(
+                        batch.way(), batch.crop().development(), batch.journey().paces()));
+        return IntStream.range(0, drawn.size())
+                .mapToObj(way -> drawn.get(dealt(way, batch.number(), drawn.size())))
+                .toList();
     }
 
     /** Which of a batch's draws it has in a way: one of the same year. */
@@ -118,9 +110,12 @@ public record RoomInYears(Season season, LocalDate today) {
 
     /** How full the places are on those courses. */
     public Occupancy occupancy(List<Course> courses) {
-        Map<Integer, List<Stay>> stays = new HashMap<>();
-        courses.forEach(course -> stays.put(course.batch().number(), course.stays()));
-        return occupancy(stays);
+        return Occupancy.of(
+                season.places(),
+                courses.stream()
+                        .collect(Collectors.toMap(course -> course.batch().number(), Course::stays)),
+                today,
+                days());
     }
 
     private Course course(BatchOutlook batch, int year) {
@@ -140,7 +135,8 @@ public record RoomInYears(Season season, LocalDate today) {
         return new RoomAhead(batch.file(), batch.containers(), batch.journey(), today);
     }
 
-    private Occupancy occupancy(Map<Integer, List<Stay>> stays) {
-        return Occupancy.of(season.places(), stays, today, (int) ChronoUnit.DAYS.between(today, season.lastDay()) + 1);
+    /** From today to the season's end. */
+    private int days() {
+        return (int) ChronoUnit.DAYS.between(today, season.lastDay()) + 1;
     }
 }

@@ -1,9 +1,13 @@
 package kiver.core.space;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
 
@@ -16,12 +20,16 @@ public final class OccupancySpread {
 
     private static final double CROWDED = 1e-6;
 
-    private final List<Occupancy> ways;
     private final List<Place> places;
+    private final LocalDate firstDay;
 
-    private OccupancySpread(List<Place> places, List<Occupancy> ways) {
+    /** Slots by place, then by way and day. */
+    private final Map<PlaceId, double[][]> used;
+
+    private OccupancySpread(List<Place> places, LocalDate firstDay, Map<PlaceId, double[][]> used) {
         this.places = places;
-        this.ways = ways;
+        this.firstDay = firstDay;
+        this.used = used;
     }
 
     /**
@@ -40,18 +48,43 @@ public final class OccupancySpread {
      * The spread of some ways.
      *
      * @param places of the nursery, in walking order
-     * @param ways over the same days; not empty
+     * @param firstDay of the span
+     * @param days of the span, 1 or more; what lies outside it is left out
+     * @param ways in which the season may go, 1 or more
+     * @param batches the stays of each, one list for each way; looked at one after another and not kept, since of thousands of
+     *     batches they fill the memory
      */
-    public static OccupancySpread of(List<Place> places, List<Occupancy> ways) {
-        if (ways.isEmpty()) {
+    public static OccupancySpread of(
+            List<Place> places, LocalDate firstDay, int days, int ways, Stream<List<List<Stay>>> batches) {
+        if (ways < 1) {
             throw new IllegalArgumentException("A spread needs at least one way the season may go.");
         }
-        return new OccupancySpread(List.copyOf(places), List.copyOf(ways));
+        Map<PlaceId, double[][]> used = new HashMap<>();
+        places.forEach(place -> used.put(place.id(), new double[ways][days]));
+        batches.forEach(batch -> {
+            for (int way = 0; way < ways; way++) {
+                for (Stay stay : batch.get(way)) {
+                    double[][] there = used.get(stay.place());
+                    if (there != null) {
+                        add(there[way], stay, firstDay);
+                    }
+                }
+            }
+        });
+        return new OccupancySpread(List.copyOf(places), firstDay, used);
+    }
+
+    private static void add(double[] slots, Stay stay, LocalDate firstDay) {
+        long from = Math.max(0, ChronoUnit.DAYS.between(firstDay, stay.from()));
+        long until = Math.min(slots.length, ChronoUnit.DAYS.between(firstDay, stay.until()));
+        for (long day = from; day < until; day++) {
+            slots[(int) day] += stay.slots();
+        }
     }
 
     /** The first day. */
     public LocalDate firstDay() {
-        return ways.get(0).firstDay();
+        return firstDay;
     }
 
     /**
@@ -60,10 +93,10 @@ public final class OccupancySpread {
      * @param share above 0, at most 1; 0.5 for half of the years
      */
     public double[] enoughIn(PlaceId place, double share) {
-        double[][] used = used(place);
-        double[] enough = new double[used[0].length];
+        double[][] there = used.get(place);
+        double[] enough = new double[there[0].length];
         for (int day = 0; day < enough.length; day++) {
-            enough[day] = quantile(used, day, share);
+            enough[day] = quantile(there, day, share);
         }
         return enough;
     }
@@ -99,23 +132,21 @@ public final class OccupancySpread {
                 .toArray();
         return new Risk(
                 place,
-                firstDay().plusDays(from),
-                firstDay().plusDays(until),
+                firstDay.plusDays(from),
+                firstDay.plusDays(until),
                 worst.length / (double) over.length,
                 at(worst, 0.5),
                 at(worst, 0.9));
     }
 
-    private double[][] used(PlaceId place) {
-        return ways.stream().map(way -> way.used(place)).toArray(double[][]::new);
-    }
-
     /** Slots lacking by way and day. */
     private double[][] over(Place place) {
-        double[][] over = used(place.id());
-        for (double[] way : over) {
-            for (int day = 0; day < way.length; day++) {
-                way[day] = Math.max(0, way[day] - place.slotsOn(firstDay().plusDays(day)));
+        double[][] there = used.get(place.id());
+        double[][] over = new double[there.length][there[0].length];
+        for (int day = 0; day < over[0].length; day++) {
+            int room = place.slotsOn(firstDay.plusDays(day));
+            for (int way = 0; way < over.length; way++) {
+                over[way][day] = Math.max(0, there[way][day] - room);
             }
         }
         return over;

@@ -2,6 +2,7 @@ package kiver.server.play;
 
 import java.io.IOException;
 import java.time.LocalDate;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Update;
@@ -55,6 +56,7 @@ class PlayBegins implements ApplicationRunner {
         transaction.executeWithoutResult(status -> {
             mapper.endAllBut(account, today.minusDays(1));
             mapper.withdrawDevices(today);
+            mapper.forgetCalendars();
             mapper.goByHand();
         });
     }
@@ -90,6 +92,10 @@ class PlayBegins implements ApplicationRunner {
         /** They go on sending to the nursery itself, and would be called silent here. */
         @Update("update device set withdrawn_on = #{today} where withdrawn_on is null")
         void withdrawDevices(@Param("today") LocalDate today);
+
+        /** Their addresses are known to others. */
+        @Delete("delete from calendar_feed")
+        void forgetCalendars();
 
         @Update("update nursery set demo = false, demo_today = null where demo")
         void goByHand();

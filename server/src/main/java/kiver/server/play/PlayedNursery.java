@@ -4,10 +4,13 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import kiver.server.clock.HandClock;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.outlook.ForecastLedger;
+import kiver.server.problem.Refusal;
+import kiver.server.wording.Said;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
@@ -20,12 +23,16 @@ class PlayedNursery {
     /** While days pass fewer past years are looked at, which is quicker; then all of them again. */
     private static final int PAST_YEARS_MEANWHILE = 5;
 
+    /** Past that the weather of the year would be looked for in days that nobody knows. */
+    private static final int LONGEST = 400;
+
     private final HandClock hand;
     private final NurseryClock clock;
     private final Hands hands;
     private final PlayedNights nights;
     private final SeasonService seasons;
     private final ForecastLedger forecasts;
+    private final LocalDate begins;
     private final long account;
     private final byte[] word;
 
@@ -36,6 +43,7 @@ class PlayedNursery {
             PlayedNights nights,
             SeasonService seasons,
             ForecastLedger forecasts,
+            @Value("${kiver.play.today}") String begins,
             @Value("${kiver.play.account}") long account,
             @Value("${kiver.play.word}") String word) {
         this.hand = hand;
@@ -44,6 +52,7 @@ class PlayedNursery {
         this.nights = nights;
         this.seasons = seasons;
         this.forecasts = forecasts;
+        this.begins = LocalDate.parse(begins);
         this.account = account;
         this.word = word.getBytes(StandardCharsets.UTF_8);
     }
@@ -58,8 +67,18 @@ class PlayedNursery {
         return MessageDigest.isEqual(word, said.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Lets days pass, one after another, and says which day it is then. */
+    /**
+     * Lets days pass, one after another, and says which day it is then.
+     *
+     * @throws Refusal when they would lead beyond the weather of the year
+     */
     synchronized LocalDate letDaysPass(int days, boolean handsWork) {
+        if (ChronoUnit.DAYS.between(begins, clock.today()) + days > LONGEST) {
+            throw new Refusal(
+                    "days",
+                    Said.of("A play goes on until {last} at most. End this one and begin another.")
+                            .with("last", begins.plusDays(LONGEST)));
+        }
         seasons.lookBackOn(PAST_YEARS_MEANWHILE);
         try {
             for (int day = 0; day < days; day++) {

@@ -109,8 +109,11 @@ class Plays implements DisposableBean {
 
     /** The play that is on, if any. */
     synchronized Optional<Standing> standing() {
-        return Optional.ofNullable(play)
-                .map(now -> new Standing(now.account, now.year, now.from, now.stage, now.port, now.word));
+        return Optional.ofNullable(play).map(Plays::standing);
+    }
+
+    private static Standing standing(Play now) {
+        return new Standing(now.account, now.year, now.from, now.stage, now.port, now.word);
     }
 
     /**
@@ -125,18 +128,17 @@ class Plays implements DisposableBean {
                     Said.of("This is a copy in which a season is played already. Begin another in the nursery."));
         }
         years.named(year);
-        Play begun;
         synchronized (this) {
             if (play != null && play.stage != Stage.FAILED) {
                 throw new Refusal("year", Said.of("A season is being played already. End that play first."));
             }
             byte[] word = new byte[BYTES_OF_A_WORD];
             random.nextBytes(word);
-            begun = new Play(account, year, clock.today(), HexFormat.of().formatHex(word));
+            Play begun = new Play(account, year, clock.today(), HexFormat.of().formatHex(word));
             play = begun;
+            beginning.execute(() -> open(begun));
+            return standing(begun);
         }
-        beginning.execute(() -> open(begun));
-        return standing().orElseThrow();
     }
 
     private void open(Play begun) {

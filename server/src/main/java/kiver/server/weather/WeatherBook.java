@@ -73,7 +73,7 @@ public class WeatherBook {
         for (int from = 0; from < fresh.size(); from += ROWS_AT_ONCE) {
             mapper.insert(
                     fresh.subList(from, Math.min(from + ROWS_AT_ONCE, fresh.size())),
-                    station.isThere() ? "STATION" : "ESTIMATED");
+                    station.isThere() && station.measures() ? "STATION" : "ESTIMATED");
         }
         return days;
     }

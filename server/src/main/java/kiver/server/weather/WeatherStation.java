@@ -11,6 +11,11 @@ public interface WeatherStation {
     /** Whether this nursery has it. */
     boolean isThere();
 
+    /** Whether its days count as measured. */
+    default boolean measures() {
+        return true;
+    }
+
     /** The first day of its record. */
     LocalDate firstDay();
 

@@ -40,6 +40,12 @@ class YearAgain implements WeatherStation {
         return true;
     }
 
+    /** What was measured then was not measured on these days. */
+    @Override
+    public boolean measures() {
+        return false;
+    }
+
     @Override
     public LocalDate firstDay() {
         return begins;
