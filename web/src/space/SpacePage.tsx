@@ -43,15 +43,7 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
       <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
         <h1>{say('Space through time')}</h1>
         <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
-          {overflows.length > 0
-            ? say('{places, plural, one {# place} other {# places}} over-full at some time', {
-                places: new Set(overflows.map((each) => each.placeId)).size,
-              })
-            : say('Everything has room.')}
-          {further.length > 0 &&
-            say('; {places, plural, one {# more place} other {# more places}} in some years', {
-              places: new Set(further.map((each) => each.placeId)).size,
-            })}
+          {roomWords(new Set(overflows.map((each) => each.placeId)).size, new Set(further.map((each) => each.placeId)).size)}
         </p>
       </div>
       {mayChange && <AssignAll />}
@@ -132,4 +124,16 @@ function Axis({ firstDay }: { firstDay: string }) {
         ))}
     </div>
   );
+}
+
+/** Whether there is room: as most likely, and in some years. */
+function roomWords(overFull: number, inSomeYears: number): string {
+  if (overFull === 0 && inSomeYears === 0) return say('Everything has room.');
+  if (overFull === 0)
+    return say('Everything has room as most likely; in some years {places, plural, one {# place has} other {# places have}} not', {
+      places: inSomeYears,
+    });
+  const now = say('{places, plural, one {# place} other {# places}} over-full at some time', { places: overFull });
+  if (inSomeYears === 0) return now;
+  return now + say('; {places, plural, one {# more place} other {# more places}} in some years', { places: inSomeYears });
 }

@@ -82,6 +82,12 @@ describe('room over past years', () => {
     expect(await screen.findByText(/in 8 of 10 years lacks 2 – 5/)).toBeTruthy();
   });
 
+  it('says so when only some years lack room', async () => {
+    fakeServer({ ...around, 'GET /api/space': { ...space, overflows: [] } });
+    show(<SpacePage mayChange />);
+    expect(await screen.findByText('Everything has room as most likely; in some years 2 places have not')).toBeTruthy();
+  });
+
   it('runs the season in the weather of one year and names what breaks', async () => {
     fakeServer({
       ...around,
