@@ -1,10 +1,12 @@
 package kiver.core.growth;
 
+import java.lang.ref.SoftReference;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import kiver.core.place.ClimateSeries;
 import kiver.core.place.Place;
@@ -27,7 +29,9 @@ public final class Season {
     private final double[][] freshScatter;
     private final double[][] manyFreshScatter;
     private final Map<PlaceId, List<ClimateSeries>> climates = new ConcurrentHashMap<>();
-    private final Map<Key, List<ProgressSeries>> progress = new ConcurrentHashMap<>();
+
+    /** Let go of when memory grows short: all crops at all places take hundreds of megabytes, and are soon worked out again. */
+    private final Map<Key, SoftReference<List<ProgressSeries>>> progress = new ConcurrentHashMap<>();
 
     /** Draws of pace in each weather year when the chance of a batch under way is read. */
     public static final int DRAWS_A_YEAR = 4;
@@ -116,18 +120,28 @@ public final class Season {
 
     /** Emergence progress at a place, one series for each scenario. */
     public List<ProgressSeries> emergence(PlaceId id, Emergence emergence) {
-        return progress.computeIfAbsent(
-                new Key(id, emergence), key -> ProgressSeries.ofEmergence(emergence, id, climate(id)));
+        return kept(new Key(id, emergence), () -> ProgressSeries.ofEmergence(emergence, id, climate(id)));
     }
 
     /** Leaf progress at a place, one series for each scenario. */
     public List<ProgressSeries> leaves(PlaceId id, LeafGrowth leaves) {
-        return progress.computeIfAbsent(new Key(id, leaves), key -> ProgressSeries.ofLeaves(leaves, id, climate(id)));
+        return kept(new Key(id, leaves), () -> ProgressSeries.ofLeaves(leaves, id, climate(id)));
     }
 
     /** Days on which plants that harden at a place may go out, one series for each scenario. */
     public List<ProgressSeries> daysOut(PlaceId id, DaysOut daysOut) {
-        return progress.computeIfAbsent(new Key(id, daysOut), key -> ProgressSeries.ofDaysOut(daysOut, climate(id)));
+        return kept(new Key(id, daysOut), () -> ProgressSeries.ofDaysOut(daysOut, climate(id)));
+    }
+
+    /** Two threads that ask at once work out the same twice. */
+    private List<ProgressSeries> kept(Key key, Supplier<List<ProgressSeries>> made) {
+        SoftReference<List<ProgressSeries>> present = progress.get(key);
+        List<ProgressSeries> series = present == null ? null : present.get();
+        if (series == null) {
+            series = made.get();
+            progress.put(key, new SoftReference<>(series));
+        }
+        return series;
     }
 
     /**
