@@ -213,6 +213,7 @@ class FirstRunTest {
             screen.requireAccessible();
             founder.on("Growers and sites");
             founder.press("Add our own beds");
+            assertThat(page.getByText("There so far: Hill nursery: Own beds")).isVisible();
             screen.open("/nursery");
             assertThat(next).containsText("Everything is there for a first plan");
             next.getByRole(AriaRole.LINK).click();

@@ -134,6 +134,8 @@ final class Screen implements AutoCloseable {
 
     /** Types an order; the page must be the one for taking orders. */
     static void typeOrder(Page page, String grower, String variety, String plants, String target) {
+        // The page come from may have fields of these names, too.
+        page.getByLabel("Wanted on").waitFor();
         page.getByLabel("Grower").selectOption(new SelectOption().setLabel(grower));
         page.getByLabel("Variety").fill(variety);
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(variety))
