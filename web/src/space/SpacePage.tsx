@@ -42,9 +42,11 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
       <SpaceTabs />
       <div className="mb-3 flex flex-wrap items-baseline gap-x-4">
         <h1>{say('Space through time')}</h1>
-        <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
-          {roomWords(new Set(overflows.map((each) => each.placeId)).size, new Set(further.map((each) => each.placeId)).size)}
-        </p>
+        {(year === '' || tried) && (
+          <p className={overflows.length > 0 ? 'font-semibold text-brick' : 'text-pencil'}>
+            {roomWords(new Set(overflows.map((each) => each.placeId)).size, new Set(further.map((each) => each.placeId)).size)}
+          </p>
+        )}
       </div>
       {mayChange && <AssignAll />}
       <PastYearChoice
@@ -57,9 +59,11 @@ export function SpacePage({ mayChange }: { mayChange: boolean }) {
           address({ year: next === undefined ? '' : String(next) });
         }}
       />
+      {year !== '' && inYear.isPending && <Loading what={say('what breaks in the weather of {year}', { year })} />}
       {inYear.isError && year !== '' && <Trouble error={inYear.error} retry={() => inYear.refetch()} />}
       {tried && <WhatBreaks inYear={tried} mayPlay={mayChange} />}
-      <ol className="board" aria-busy={year !== '' && inYear.isPending}>
+      {/* Of a year that is not worked out yet nothing is drawn: the usual one would pass for it. */}
+      <ol className="board" hidden={year !== '' && !tried}>
         <li className="sticky top-0 z-10 grid grid-cols-1 border-b border-ink bg-board sm:grid-cols-[15rem_1fr]">
           <span className="hidden px-2 py-1 text-xs text-pencil sm:block">
             {year === ''
