@@ -40,7 +40,7 @@ class DemoWater implements TrayScale {
     /** Three weeks before the opening they began to note it. */
     private static final int DAYS_NOTED = 21;
 
-    private static final double NEARLY_ALWAYS = 0.96;
+    private static final double NEARLY_ALWAYS = 0.99;
     private static final int WEIGHED_A_DAY = 12;
     private static final int PURPOSE = 60;
 
@@ -48,7 +48,7 @@ class DemoWater implements TrayScale {
     private static final double DRY = 0.02;
 
     /** Of the plants in a tray that stood dry for a day. */
-    private static final int ONE_OF = 6;
+    private static final int ONE_OF = 12;
 
     private final WaterRound round;
     private final WaterBook water;
@@ -112,10 +112,14 @@ class DemoWater implements TrayScale {
     /** The morning's walk with can and scale; before that what stood dry yesterday is found. */
     void walk() {
         LocalDate today = clock.today();
-        if (today.isBefore(DemoNursery.OPENING_DAY.minusDays(DAYS_NOTED))) {
+        LocalDate first = DemoNursery.OPENING_DAY.minusDays(DAYS_NOTED);
+        if (today.isBefore(first)) {
             return;
         }
-        findDried(today);
+        if (today.isAfter(first)) {
+            // On the first day nothing is known of what was watered before.
+            findDried(today);
+        }
         List<WaterRound.Called> calls = round.calls();
         look(calls, today);
         Map<How, List<Integer>> given = new EnumMap<>(How.class);
@@ -172,7 +176,7 @@ class DemoWater implements TrayScale {
         water.note(id(today, kind + " " + word), trays, at, new WaterBook.Done(kind, null, word), null);
     }
 
-    /** One of six plants of a tray that has stood dry dies of it. */
+    /** One of twelve plants of a tray that has stood dry dies of it. */
     private void findDried(LocalDate today) {
         Map<Integer, List<BatchChange>> losses = round.calls().stream()
                 .filter(called ->

@@ -51,4 +51,10 @@ class DemoWays implements HandsWays {
         LocalDate opening = DemoNursery.OPENING_DAY;
         return today.isBefore(opening) && !promise.target().isBefore(opening.minusDays(DAYS_BEFORE_THE_ROUND));
     }
+
+    /** What the last night has done, whoever opens the demonstration goes and looks. */
+    @Override
+    public boolean seesToTheNight(LocalDate today) {
+        return !today.equals(DemoNursery.OPENING_DAY.minusDays(1));
+    }
 }

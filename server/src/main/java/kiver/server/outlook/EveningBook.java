@@ -1,5 +1,6 @@
 package kiver.server.outlook;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -52,9 +53,13 @@ public class EveningBook {
                 .collect(Collectors.toSet());
     }
 
-    /** Notes what was done; said twice, the last counts. */
+    /**
+     * Notes what was done; said twice, the last counts.
+     *
+     * @param by who did; null for hands nobody names
+     */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void tick(LocalDate day, int batch, Done done, long by) {
+    public void tick(LocalDate day, int batch, Done done, @Nullable Long by) {
         batches.lock(batch);
         if (mapper.put(day, batch, done, by) != 1) {
             throw new NotFound(Said.of("There is no batch {batch}.").with("batch", batch));
@@ -78,6 +83,10 @@ public class EveningBook {
                 select #{day}, batch.id, #{done}, #{by} from batch where batch.number = #{batch}
                 on conflict (day, batch_id, what) do update set done_by = #{by}, done_at = now()
                 """)
-        int put(@Param("day") LocalDate day, @Param("batch") int batch, @Param("done") Done done, @Param("by") long by);
+        int put(
+                @Param("day") LocalDate day,
+                @Param("batch") int batch,
+                @Param("done") Done done,
+                @Param("by") @Nullable Long by);
     }
 }

@@ -3,15 +3,15 @@ package kiver.server.play;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.Set;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
-import kiver.core.batch.CellState;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.Tended;
 import kiver.core.crop.Container;
@@ -25,9 +25,7 @@ import kiver.core.release.ReadySample;
 import kiver.core.today.RoundTask;
 import kiver.core.today.TaskKind;
 import kiver.core.today.WhyNow;
-import kiver.core.tray.Cell;
 import kiver.core.tray.CellRun;
-import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordingService;
 import kiver.server.care.FeedBook;
 import kiver.server.clock.NurseryClock;
@@ -50,7 +48,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Hands {
 
     private static final double USUALLY = 0.85;
-    private static final double NEARLY_ALWAYS = 0.96;
+    private static final double NEARLY_ALWAYS = 0.99;
+    private static final Set<TaskKind> HARDENING =
+            EnumSet.of(TaskKind.START_HARDENING, TaskKind.HARDEN, TaskKind.END_HARDENING);
     private static final double MILLILITRES_IN_LITRE = 1000;
 
     private final RoundService round;
@@ -63,6 +63,8 @@ public class Hands {
     private final HandsWays ways;
     private final Filling filling;
     private final FeedBook feeds;
+    private final CellsFound cells;
+    private final HandsInTheEvening evening;
     private final TransactionTemplate transaction;
 
     Hands(
@@ -76,7 +78,11 @@ public class Hands {
             HandsWays ways,
             Filling filling,
             FeedBook feeds,
+            CellsFound cells,
+            HandsInTheEvening evening,
             TransactionTemplate transaction) {
+        this.cells = cells;
+        this.evening = evening;
         this.luck = luck;
         this.ways = ways;
         this.filling = filling;
@@ -94,25 +100,57 @@ public class Hands {
     public void work() {
         LocalDate today = clock.today();
         ways.water();
-        for (RoundService.Stop stop : round.stops()) {
+        Set<Integer> hardenedAndDue = new HashSet<>();
+        boolean cold = false;
+        List<RoundService.Stop> stops = round.stops();
+        for (RoundService.Stop stop : stops) {
             BatchOutlook batch = stop.batch();
-            int number = batch.file().batch().number();
+            int number = batch.number();
             boolean busy = false;
+            boolean hardens = false;
             for (RoundTask task : stop.tasks()) {
-                double likelihood = switch (task.kind()) {
-                    case START_HARDENING, HARDEN, END_HARDENING, SOW, RELEASE -> NEARLY_ALWAYS;
-                    default -> USUALLY;
-                };
-                if (luck.getsDone(number, today.toEpochDay(), task.kind().ordinal(), likelihood)) {
-                    busy |= isDone(task, stop, today);
+                if (isThoughtOf(task, number, today) && isDone(task, stop, today)) {
+                    busy = true;
+                    hardens |= HARDENING.contains(task.kind());
                 }
             }
+            if (hardens && !batch.file().batch().target().isAfter(today)) {
+                hardenedAndDue.add(number);
+            }
+            cold |= hardens || batch.lossTonight() > 0;
             // What was seen this morning may no longer be so after the work; the dead are noted tomorrow then.
-            List<BatchChange> losses = busy ? List.of() : losses(batch, today);
+            List<BatchChange> losses = busy ? List.of() : cells.losses(batch, today);
             if (!losses.isEmpty()) {
                 record(number, today, "losses", losses);
             }
         }
+        handOver(hardenedAndDue, today);
+        if (cold) {
+            evening.seeToTheNight(today);
+        }
+    }
+
+    /** What has become ready by the morning's work goes the same day. */
+    private void handOver(Set<Integer> hardenedAndDue, LocalDate today) {
+        if (hardenedAndDue.isEmpty()) {
+            return;
+        }
+        for (RoundService.Stop stop : round.stops()) {
+            if (hardenedAndDue.contains(stop.batch().number())) {
+                stop.tasks().stream()
+                        .filter(task -> task.kind() == TaskKind.RELEASE)
+                        .filter(task -> isThoughtOf(task, stop.batch().number(), today))
+                        .forEach(task -> isDone(task, stop, today));
+            }
+        }
+    }
+
+    private boolean isThoughtOf(RoundTask task, int batch, LocalDate today) {
+        double likelihood = switch (task.kind()) {
+            case START_HARDENING, HARDEN, END_HARDENING, SOW, RELEASE -> NEARLY_ALWAYS;
+            default -> USUALLY;
+        };
+        return luck.getsDone(batch, today.toEpochDay(), task.kind().ordinal(), likelihood);
     }
 
     /** What is refused is left for another day, where hands go on after a refusal. */
@@ -138,7 +176,7 @@ public class Hands {
             case TAKE_IN -> record(batch.number(), today, purpose, arrival(analysis));
             case COUNT, DECIDE_ON_FAILING -> {
                 if (state.balance().waiting() > 0) {
-                    record(batch.number(), today, purpose, counts(analysis, today));
+                    record(batch.number(), today, purpose, cells.counts(analysis, today));
                 }
             }
             case MOVE_TO_GROW_ON ->
@@ -324,70 +362,6 @@ public class Hands {
                             .orElse(null),
                     null);
         }
-    }
-
-    private List<BatchChange> counts(BatchOutlook analysis, LocalDate today) {
-        BatchState state = analysis.file().state();
-        SeedLot lot =
-                seeds.lot(state.sowings().values().iterator().next().sown().lot());
-        double germination = luck.germination(lot);
-        double progress = analysis.emerging().course().orElseThrow().emergenceProgressUntil(today);
-        boolean complete = progress > analysis.crop().emergence().progressWhen(0.98) * 1.15;
-        Map<TrayId, Map<Integer, Integer>> byTray =
-                new TreeMap<>((one, other) -> Long.compare(one.number(), other.number()));
-        for (Map.Entry<Cell, CellState> entry : state.cells().entrySet()) {
-            CellCondition condition = entry.getValue().condition();
-            if (condition == CellCondition.WAITING || condition == CellCondition.ALIVE) {
-                int up = luck.seedlingsUp(
-                        analysis.file().batch().number(),
-                        cellKey(entry.getKey()),
-                        entry.getValue().seeds(),
-                        germination,
-                        luck.pace(analysis.file().batch().number(), analysis.crop()),
-                        analysis.crop().emergence(),
-                        progress);
-                if (up > entry.getValue().seedlings() || condition == CellCondition.WAITING) {
-                    byTray.computeIfAbsent(entry.getKey().tray(), tray -> new TreeMap<>())
-                            .put(entry.getKey().number(), up);
-                }
-            }
-        }
-        List<BatchChange> changes = new ArrayList<>();
-        state.trays()
-                .forEach(tray ->
-                        changes.add(new BatchChange.Counted(tray, byTray.getOrDefault(tray, Map.of()), complete)));
-        return changes;
-    }
-
-    private List<BatchChange> losses(BatchOutlook analysis, LocalDate today) {
-        BatchState state = analysis.file().state();
-        int number = analysis.file().batch().number();
-        List<BatchChange> changes = new ArrayList<>();
-        if (state.sownOn().isEmpty()) {
-            return changes;
-        }
-        long age = today.toEpochDay() - state.sownOn().get().toEpochDay();
-        for (TrayId tray : state.trays()) {
-            Map<LossReason, List<Integer>> byReason = new TreeMap<>();
-            for (int cell : state.cellsIn(tray, CellCondition.ALIVE)) {
-                int key = cellKey(new Cell(tray, cell));
-                if (luck.daysToDeath(number, key) <= age) {
-                    byReason.computeIfAbsent(luck.reason(number, key), reason -> new ArrayList<>())
-                            .add(cell);
-                }
-            }
-            byReason.forEach((reason, cells) -> changes.add(new BatchChange.Lost(tray, cells, reason)));
-        }
-        return changes;
-    }
-
-    private static int cellKey(Cell cell) {
-        return cellKey(cell.tray(), cell.number());
-    }
-
-    /** A number for each cell of the nursery, by which its luck is drawn. */
-    static int cellKey(TrayId tray, int cell) {
-        return (int) (tray.number() * 1000 + cell);
     }
 
     private void record(int batch, LocalDate today, String purpose, List<BatchChange> changes) {

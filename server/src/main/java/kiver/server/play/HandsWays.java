@@ -36,4 +36,9 @@ public interface HandsWays {
     default boolean waitsForTheRound(Promised promise, LocalDate today) {
         return false;
     }
+
+    /** Whether somebody covers in the evening what would not stand the night. */
+    default boolean seesToTheNight(LocalDate today) {
+        return true;
+    }
 }

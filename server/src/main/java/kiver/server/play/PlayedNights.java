@@ -11,64 +11,44 @@ import kiver.core.batch.CellCondition;
 import kiver.core.batch.LossReason;
 import kiver.core.harden.NightOut;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.tray.Cell;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordingService;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.outlook.EveningBook;
 import kiver.server.space.BatchOutlooks;
-import kiver.server.today.RoundService;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Nights of a season that is played: in the evening hands see to what the forecast calls too cold; what a night then takes, it
- * takes, of what was seen to nothing. A forecast that said too much warmth costs plants, as it does.
+ * Nights of a season that is played: what a night takes, it takes, of what was seen to nothing. A forecast that said too much
+ * warmth costs plants, as it does.
  */
 @Component
 @Profile("play")
 class PlayedNights {
 
-    private final RoundService round;
     private final EveningBook evenings;
     private final BatchOutlooks batches;
     private final SeasonService seasons;
     private final RecordingService recording;
     private final Luck luck;
     private final NurseryClock clock;
-    private final TransactionTemplate transaction;
-    private final long account;
 
     PlayedNights(
-            RoundService round,
             EveningBook evenings,
             BatchOutlooks batches,
             SeasonService seasons,
             RecordingService recording,
             Luck luck,
-            NurseryClock clock,
-            TransactionTemplate transaction,
-            @Value("${kiver.play.account}") long account) {
-        this.round = round;
+            NurseryClock clock) {
         this.evenings = evenings;
         this.batches = batches;
         this.seasons = seasons;
         this.recording = recording;
         this.luck = luck;
         this.clock = clock;
-        this.transaction = transaction;
-        this.account = account;
-    }
-
-    /** Brings in or covers what would not stand the coming night. */
-    void seeToThem() {
-        LocalDate today = clock.today();
-        for (RoundService.EveningTask task : round.evening()) {
-            transaction.executeWithoutResult(
-                    status -> evenings.tick(today, task.batch().number(), EveningBook.Done.COVERED, account));
-        }
     }
 
     /** Notes on a morning what the night has taken. */
@@ -88,7 +68,8 @@ class PlayedNights {
         List<BatchChange> losses = new ArrayList<>();
         for (TrayId tray : batch.file().state().trays()) {
             List<Integer> dead = batch.file().state().cellsIn(tray, CellCondition.ALIVE).stream()
-                    .filter(cell -> luck.isTakenByNight(batch.number(), Hands.cellKey(tray, cell), morning, share))
+                    .filter(cell ->
+                            luck.isTakenByNight(batch.number(), CellsFound.key(new Cell(tray, cell)), morning, share))
                     .toList();
             if (!dead.isEmpty()) {
                 losses.add(new BatchChange.Lost(tray, dead, LossReason.FROST));

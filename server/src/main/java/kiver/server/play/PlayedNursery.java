@@ -84,7 +84,6 @@ class PlayedNursery {
             for (int day = 0; day < days; day++) {
                 if (handsWork) {
                     hands.work();
-                    nights.seeToThem();
                 }
                 if (clock.today().getDayOfWeek() == DayOfWeek.MONDAY) {
                     forecasts.tell();

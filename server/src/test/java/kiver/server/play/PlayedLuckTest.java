@@ -32,11 +32,9 @@ import kiver.server.growth.SeasonService;
 import kiver.server.outlook.EveningBook;
 import kiver.server.seed.SeedLot;
 import kiver.server.space.BatchOutlooks;
-import kiver.server.today.RoundService;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** What becomes of plants where a season is played is drawn from what is believed, and a cold night takes what stands out. */
 class PlayedLuckTest {
@@ -100,15 +98,6 @@ class PlayedLuckTest {
         when(batch.file().state().cellsIn(TRAY, CellCondition.ALIVE))
                 .thenReturn(IntStream.rangeClosed(1, 1000).boxed().toList());
         when(batches.all()).thenReturn(List.of(batch));
-        return new PlayedNights(
-                mock(RoundService.class),
-                evenings,
-                batches,
-                mock(SeasonService.class),
-                recording,
-                luck,
-                clock,
-                mock(TransactionTemplate.class),
-                1);
+        return new PlayedNights(evenings, batches, mock(SeasonService.class), recording, luck, clock);
     }
 }
