@@ -146,7 +146,7 @@ function Steps({ fall, then, year }: { fall: Fall; then?: Fall | undefined; year
               <span className="absolute inset-y-0 left-0 bg-dusk" style={{ width: width(fall[step]) }} />
             </span>
             <span className="tabular-nums">
-              {fall[step]}
+              {figures(fall[step])}
               {index > 0 && before > 0 && (
                 <span className="text-pencil"> {say('{share} %', { share: Math.round((100 * fall[step]) / before) })}</span>
               )}

@@ -146,6 +146,23 @@ class DemoNurseryTest {
         }
     }
 
+    /** As it would be where people look at their round again after the work. */
+    @Test
+    @Order(5)
+    void whatTheMorningHardenedGoesTheSameDayAndColdNightsAreSeenTo() {
+        List<Long> daysLater = database.queryForList("""
+                select (min(release.occurred_on) - ended.day)::bigint
+                from (select batch_id, max(occurred_on) as day from batch_change where kind = 'HardeningEnded' group by batch_id) ended
+                join batch on batch.id = ended.batch_id and ended.day >= batch.target
+                join batch_change release on release.batch_id = batch.id and release.kind = 'Released'
+                group by batch.id, ended.day
+                """, Long.class);
+        assertThat(daysLater).isNotEmpty().containsOnly(0L);
+        List<LocalDate> evenings = database.queryForList("select distinct day from evening_done", LocalDate.class);
+        // On the last evening nobody did, so that there is something to look for on the opening day.
+        assertThat(evenings).isNotEmpty().doesNotContain(DemoNursery.OPENING_DAY.minusDays(1));
+    }
+
     /** What counts tell of a batch's pace is what was true of it and nobody could see. */
     @Test
     @Order(6)
