@@ -67,7 +67,7 @@ final class Screen implements AutoCloseable {
 
     static {
         // A busy machine is slow, not wrong.
-        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     }
 
     private Screen(String address, int width, int height, boolean touch, boolean installed) {
@@ -80,7 +80,7 @@ final class Screen implements AutoCloseable {
                 // it.
                 .setServiceWorkers(installed ? ServiceWorkerPolicy.ALLOW : ServiceWorkerPolicy.BLOCK)
                 .setLocale("en-GB"));
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(30_000);
         page = context.newPage();
     }
 
