@@ -101,9 +101,8 @@ public class Hands {
         LocalDate today = clock.today();
         ways.water();
         Set<Integer> hardenedAndDue = new HashSet<>();
-        boolean cold = false;
-        List<RoundService.Stop> stops = round.stops();
-        for (RoundService.Stop stop : stops) {
+        boolean nightMatters = false;
+        for (RoundService.Stop stop : round.stops()) {
             BatchOutlook batch = stop.batch();
             int number = batch.number();
             boolean busy = false;
@@ -117,7 +116,7 @@ public class Hands {
             if (hardens && !batch.file().batch().target().isAfter(today)) {
                 hardenedAndDue.add(number);
             }
-            cold |= hardens || batch.lossTonight() > 0;
+            nightMatters |= hardens || batch.lossTonight() > 0;
             // What was seen this morning may no longer be so after the work; the dead are noted tomorrow then.
             List<BatchChange> losses = busy ? List.of() : cells.losses(batch, today);
             if (!losses.isEmpty()) {
@@ -125,7 +124,7 @@ public class Hands {
             }
         }
         handOver(hardenedAndDue, today);
-        if (cold) {
+        if (nightMatters) {
             evening.seeToTheNight(today);
         }
     }
