@@ -10,12 +10,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import kiver.core.crop.Crop;
 import kiver.core.crop.CropLibraryReader;
 import kiver.core.crop.Descent;
 import kiver.core.crop.PaceLessons;
 import kiver.core.crop.PaceLessons.Level;
 import kiver.core.crop.PaceTelling;
+import kiver.core.growth.Milestones;
 import kiver.core.growth.Paces;
 import kiver.core.growth.Path;
 import kiver.core.growth.Scenario;
@@ -54,11 +57,54 @@ public final class LessonsPay {
     private final double batchesDiffer;
     private final Season ahead;
 
-    /** Errors of forecasts made on the sow day, in days, after so many seasons of lessons. */
-    private final List<List<Double>> errors = new ArrayList<>();
+    private final List<Told> tellings;
 
-    private final int[] inside = new int[SEASONS + 1];
-    private final int[] all = new int[SEASONS + 1];
+    /** A day that is forecast on the sow day, and how far off its forecasts were after so many seasons of lessons. */
+    private static final class Told {
+        private final String name;
+        private final ToDoubleFunction<Milestones> mark;
+
+        /** In days, a list for each number of seasons taught. */
+        private final List<List<Double>> errors = Stream.generate(() -> (List<Double>) new ArrayList<Double>())
+                .limit(SEASONS + 1L)
+                .toList();
+
+        private final int[] inside = new int[SEASONS + 1];
+
+        Told(String name, ToDoubleFunction<Milestones> mark) {
+            this.name = name;
+            this.mark = mark;
+        }
+
+        /** Notes how far off the middle of a forecast was, and whether its band held. */
+        void tell(int season, List<Milestones> forecast, Milestones own) {
+            double came = mark.applyAsDouble(own);
+            double[] sorted = forecast.stream().mapToDouble(mark).sorted().toArray();
+            if (came < DAYS && sorted[sorted.length - 1] < DAYS) {
+                errors.get(season).add(Math.abs(came - sorted[sorted.length / 2]));
+                double early = sorted[sorted.length / 10];
+                double late = sorted[sorted.length - 1 - sorted.length / 10];
+                inside[season] += came < early || came > late ? 0 : 1;
+            }
+        }
+
+        void print(double batchesDiffer) {
+            for (int season = 0; season <= SEASONS; season++) {
+                double[] sorted = errors.get(season).stream()
+                        .mapToDouble(Double::doubleValue)
+                        .sorted()
+                        .toArray();
+                System.out.printf(
+                        "%-8s  %.2f               %-17s  %5.2f               %5.2f             %.3f%n",
+                        name,
+                        batchesDiffer,
+                        season == SEASONS ? "all were known" : String.valueOf(season),
+                        sorted[sorted.length / 2],
+                        Arrays.stream(sorted).average().orElse(0),
+                        inside[season] / (double) sorted.length);
+            }
+        }
+    }
 
     private LessonsPay(List<Crop> crops, double batchesDiffer) {
         this.batchesDiffer = batchesDiffer;
@@ -69,24 +115,22 @@ public final class LessonsPay {
                 record.scenarios(FIRST.minusDays(1), List.of(), FIRST, FIRST.plusDays(DAYS)),
                 Map.of(),
                 46);
-        for (int season = 0; season <= SEASONS; season++) {
-            errors.add(new ArrayList<>());
-        }
+        tellings = List.of(new Told("half up", Milestones::emerged), new Told("ready", Milestones::ready));
     }
 
     public static void main(String[] arguments) throws IOException {
         java.nio.file.Path library = java.nio.file.Path.of(arguments.length > 0 ? arguments[0] : "library");
         try (Reader file = Files.newBufferedReader(library.resolve("crops.csv"))) {
             List<Crop> all = CropLibraryReader.readCrops("crops.csv", file);
-            System.out.println("forecasts of the ready date, made on the sow day");
+            System.out.println("forecasts made on the sow day");
             System.out.println(
-                    "batches differ by  seasons of counts  median error, days  mean error, days  inside the band");
+                    "of        batches differ by  seasons of counts  median error, days  mean error, days  inside the band");
             for (double differ : BATCHES_DIFFER) {
                 LessonsPay lessons = new LessonsPay(all.subList(0, CROPS), differ);
                 for (int nursery = 0; nursery < NURSERIES; nursery++) {
                     lessons.live();
                 }
-                lessons.print();
+                lessons.tellings.forEach(each -> each.print(differ));
             }
         }
     }
@@ -141,16 +185,16 @@ public final class LessonsPay {
                                 .get(0),
                         Math.exp(coming),
                         Math.exp(growing));
-                double ready = PATH.from(sown, own).ready();
+                Milestones came = PATH.from(sown, own);
                 Crop taught = crop.taught(ofEmergence.pace(crop.code()), ofLeaves.pace(crop.code()), crop.learnt());
-                double[] forecast =
+                List<Milestones> forecast =
                         forecast(taught, Paces.of(ofEmergence.own(descent), ofLeaves.own(descent)), way, sown);
-                if (ready < DAYS && forecast[forecast.length - 1] < DAYS) {
-                    tell(season, forecast, ready);
-                }
-                if (season == SEASONS - 1) {
-                    Paces known = Paces.of(truth.pace("up ", descent, lies), truth.pace("leaves ", descent, grows));
-                    tell(SEASONS, forecast(crop, known, way, sown), ready);
+                Paces known = Paces.of(truth.pace("up ", descent, lies), truth.pace("leaves ", descent, grows));
+                for (Told each : tellings) {
+                    each.tell(season, forecast, came);
+                    if (season == SEASONS - 1) {
+                        each.tell(SEASONS, forecast(crop, known, way, sown), came);
+                    }
                 }
                 int number = up.size() + 1;
                 up.add(telling(number, descent, lies, coming, COUNTED_UP));
@@ -159,40 +203,14 @@ public final class LessonsPay {
         }
     }
 
-    /** Notes how far off the middle of a forecast was, and whether its band held. */
-    private void tell(int season, double[] forecast, double ready) {
-        errors.get(season).add(Math.abs(ready - forecast[forecast.length / 2]));
-        all[season]++;
-        double early = forecast[forecast.length / 10];
-        double late = forecast[forecast.length - 1 - forecast.length / 10];
-        inside[season] += ready < early || ready > late ? 0 : 1;
-    }
-
     private PaceTelling telling(int batch, Descent descent, long place, double log, double deviation) {
         return new PaceTelling(batch, descent, new PlaceId(place), log + deviation * random.nextGaussian(), deviation);
     }
 
-    /** When it would be ready in each way the season may go, in order. */
-    private double[] forecast(Crop crop, Paces paces, Way way, Standing sown) {
+    /** What becomes of it in each way the season may go. */
+    private List<Milestones> forecast(Crop crop, Paces paces, Way way, Standing sown) {
         return ahead.scenarios(way, crop.development(), paces).stream()
-                .mapToDouble(scenario -> PATH.from(sown, scenario).ready())
-                .sorted()
-                .toArray();
-    }
-
-    private void print() {
-        for (int season = 0; season <= SEASONS; season++) {
-            double[] sorted = errors.get(season).stream()
-                    .mapToDouble(Double::doubleValue)
-                    .sorted()
-                    .toArray();
-            System.out.printf(
-                    "%.2f               %-17s  %.2f                %.2f              %.3f%n",
-                    batchesDiffer,
-                    season == SEASONS ? "all were known" : String.valueOf(season),
-                    sorted[sorted.length / 2],
-                    Arrays.stream(sorted).average().orElse(0),
-                    inside[season] / (double) all[season]);
-        }
+                .map(scenario -> PATH.from(sown, scenario))
+                .toList();
     }
 }

@@ -50,7 +50,7 @@ public final class SoilWarmth {
         if (days.length == 0 || Arrays.stream(days).allMatch(each -> each == ProgressSeries.NEVER)) {
             return Optional.empty();
         }
-        return DateSpread.of(midsummer.minusDays(HALF_A_YEAR), midsummer.plusDays(60), days);
+        return DateSpread.ofDays(midsummer.minusDays(HALF_A_YEAR), midsummer.plusDays(60), days);
     }
 
     /**
@@ -75,7 +75,7 @@ public final class SoilWarmth {
                 .toArray();
         return days.length == 0
                 ? Optional.empty()
-                : DateSpread.of(midsummer, midsummer.plusDays(HALF_A_YEAR + 60L), days);
+                : DateSpread.ofDays(midsummer, midsummer.plusDays(HALF_A_YEAR + 60L), days);
     }
 
     /**

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.stream.DoubleStream;
 import kiver.core.place.ClimateSeries;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
@@ -160,11 +161,49 @@ class GrowthTest {
 
     @Test
     void spreadIsTenFiftyNinety() {
-        double[] times = {1, 2, 3, 4, 5, 6, 7, 8, 9, ProgressSeries.NEVER};
-        DateSpread spread = DateSpread.of(FIRST, FIRST.plusDays(99), times).orElseThrow();
+        double[] days = {1, 2, 3, 4, 5, 6, 7, 8, 9, ProgressSeries.NEVER};
+        DateSpread spread = DateSpread.ofDays(FIRST, FIRST.plusDays(99), days).orElseThrow();
         assertThat(spread).isEqualTo(new DateSpread(FIRST.plusDays(1), FIRST.plusDays(5), FIRST.plusDays(9)));
         double[] mostlyNever = {1, ProgressSeries.NEVER, ProgressSeries.NEVER};
+        assertThat(DateSpread.ofDays(FIRST, FIRST.plusDays(99), mostlyNever)).isEmpty();
         assertThat(DateSpread.of(FIRST, FIRST.plusDays(99), mostlyNever)).isEmpty();
+        double[] oneNever = {1, 2, 3, 4, 5, 6, 7, 8, 9, ProgressSeries.NEVER};
+        assertThat(DateSpread.of(FIRST, FIRST.plusDays(99), oneNever)
+                        .orElseThrow()
+                        .late())
+                .isEqualTo(FIRST.plusDays(99));
+    }
+
+    @Test
+    void momentsSpreadOverTheDaysThatMostlyHoldThem() {
+        // Nine moments whose tenths are themselves: the first at 2.3, the middle at 3.9, the last at 6.6.
+        double[] times = {2.3, 2.8, 3.1, 3.5, 3.9, 4.4, 5, 5.9, 6.6};
+        assertThat(DateSpread.of(FIRST, FIRST.plusDays(99), times).orElseThrow())
+                .isEqualTo(new DateSpread(FIRST.plusDays(2), FIRST.plusDays(3), FIRST.plusDays(6)));
+        double[] certain = {4.8, 4.8, 4.8};
+        assertThat(DateSpread.of(FIRST, FIRST.plusDays(99), certain)
+                        .orElseThrow()
+                        .isCertain())
+                .isTrue();
+    }
+
+    @Test
+    void spreadsHoldEightInTenHoweverNarrowTheyAre() {
+        SplittableRandom random = new SplittableRandom(4);
+        for (double deviation : new double[] {1, 2, 6}) {
+            int inside = 0;
+            for (int life = 0; life < 4_000; life++) {
+                double middle = 40 + random.nextDouble();
+                double[] times = DoubleStream.generate(() -> middle + deviation * random.nextGaussian())
+                        .limit(30)
+                        .toArray();
+                DateSpread spread =
+                        DateSpread.of(FIRST, FIRST.plusDays(99), times).orElseThrow();
+                LocalDate day = FIRST.plusDays((long) (middle + deviation * random.nextGaussian()));
+                inside += day.isBefore(spread.early()) || day.isAfter(spread.late()) ? 0 : 1;
+            }
+            assertThat(inside / 4_000.0).as("of deviation " + deviation).isBetween(0.77, 0.83);
+        }
     }
 
     @Test
