@@ -46,6 +46,9 @@ public final class LessonsPay {
     /** How far batches of a kind differ, and how far off counts are, as standard deviations of the logarithm of pace. */
     private static final double[] BATCHES_DIFFER = {0.15, 0.1, 0.05};
 
+    /** How far the library's figures of a crop are off at a stage: what lessons take them to be before any count, and less. */
+    private static final double[] CROPS_DIFFER = {Level.CROP.deviation(), 0.12};
+
     private static final double COUNTED_UP = 0.06;
     private static final double COUNTED_LEAVES = 0.1;
     private static final Path PATH = new Path(4, 14, 3);
@@ -54,6 +57,7 @@ public final class LessonsPay {
 
     private final SplittableRandom random = new SplittableRandom(2_718);
     private final List<Crop> crops;
+    private final double cropsDiffer;
     private final double batchesDiffer;
     private final Season ahead;
 
@@ -88,15 +92,16 @@ public final class LessonsPay {
             }
         }
 
-        void print(double batchesDiffer) {
+        void print(double cropsDiffer, double batchesDiffer) {
             for (int season = 0; season <= SEASONS; season++) {
                 double[] sorted = errors.get(season).stream()
                         .mapToDouble(Double::doubleValue)
                         .sorted()
                         .toArray();
                 System.out.printf(
-                        "%-8s  %.2f               %-17s  %5.2f               %5.2f             %.3f%n",
+                        "%-8s  %.2f             %.2f               %-17s  %5.2f               %5.2f             %.3f%n",
                         name,
+                        cropsDiffer,
                         batchesDiffer,
                         season == SEASONS ? "all were known" : String.valueOf(season),
                         sorted[sorted.length / 2],
@@ -106,7 +111,8 @@ public final class LessonsPay {
         }
     }
 
-    private LessonsPay(List<Crop> crops, double batchesDiffer) {
+    private LessonsPay(List<Crop> crops, double cropsDiffer, double batchesDiffer) {
+        this.cropsDiffer = cropsDiffer;
         this.batchesDiffer = batchesDiffer;
         this.crops = crops;
         StationRecord record = StationSimulator.draw(MadeUpNursery.VALLEY, random, LocalDate.of(1996, 1, 1), 32 * 366);
@@ -124,13 +130,15 @@ public final class LessonsPay {
             List<Crop> all = CropLibraryReader.readCrops("crops.csv", file);
             System.out.println("forecasts made on the sow day");
             System.out.println(
-                    "of        batches differ by  seasons of counts  median error, days  mean error, days  inside the band");
-            for (double differ : BATCHES_DIFFER) {
-                LessonsPay lessons = new LessonsPay(all.subList(0, CROPS), differ);
-                for (int nursery = 0; nursery < NURSERIES; nursery++) {
-                    lessons.live();
+                    "of        crops differ by  batches differ by  seasons of counts  median error, days  mean error, days  inside the band");
+            for (double cropsDiffer : CROPS_DIFFER) {
+                for (double batchesDiffer : BATCHES_DIFFER) {
+                    LessonsPay lessons = new LessonsPay(all.subList(0, CROPS), cropsDiffer, batchesDiffer);
+                    for (int nursery = 0; nursery < NURSERIES; nursery++) {
+                        lessons.live();
+                    }
+                    lessons.tellings.forEach(each -> each.print(cropsDiffer, batchesDiffer));
                 }
-                lessons.tellings.forEach(each -> each.print(differ));
             }
         }
     }
@@ -140,7 +148,8 @@ public final class LessonsPay {
         private final Map<String, Double> effects = new HashMap<>();
 
         double of(String what, Level level) {
-            return effects.computeIfAbsent(what, key -> level.deviation() * random.nextGaussian());
+            return effects.computeIfAbsent(
+                    what, key -> (level == Level.CROP ? cropsDiffer : level.deviation()) * random.nextGaussian());
         }
 
         /** Logarithm of the pace of a batch like its kind. */

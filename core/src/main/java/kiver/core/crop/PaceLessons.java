@@ -21,7 +21,7 @@ import kiver.core.place.PlaceId;
  * own.
  *
  * <p>The logarithm of the pace of a batch is the nursery's, plus what is the crop's own, the place's, the variety's and the
- * lot's. Together they deviate by 0.2 before anything is known. Crops share no more than the nursery, so each is worked out
+ * lot's. Before anything is known a crop at a stage deviates by 0.2, with what is the nursery's in it. Crops share no more than the nursery, so each is worked out
  * by itself, exactly ({@link NormalHierarchy}), beside what the others tell of the nursery.
  */
 public final class PaceLessons {
@@ -42,7 +42,7 @@ public final class PaceLessons {
     /** What paces differ by, each with its standard deviation before anything is counted. */
     public enum Level {
         NURSERY(0.08),
-        CROP(0.12),
+        CROP(0.18),
         PLACE(0.09),
         VARIETY(0.08),
         LOT(0.07);

@@ -68,7 +68,7 @@ class PaceLessonsTest {
     private static double shared(PaceTelling one, PaceTelling other) {
         double same = 0.08 * 0.08;
         if (one.descent().crop().equals(other.descent().crop())) {
-            same += 0.12 * 0.12;
+            same += 0.18 * 0.18;
             same += one.place().equals(other.place()) ? 0.09 * 0.09 : 0;
             same += isSame(one.descent().variety(), other.descent().variety()) ? 0.08 * 0.08 : 0;
             same += isSame(one.descent().lot(), other.descent().lot()) ? 0.07 * 0.07 : 0;
@@ -118,7 +118,8 @@ class PaceLessonsTest {
     void nothingCountedMeansNothingTaught() {
         PaceLessons none = new PaceLessons(List.of());
         assertThat(none.at(KALE, HOUSE).log()).isZero();
-        assertThat(none.at(KALE, HOUSE).deviation()).isCloseTo(0.17, within(0.005));
+        assertThat(none.at(KALE, HOUSE).deviation())
+                .isCloseTo(Math.sqrt(0.08 * 0.08 + 0.18 * 0.18 + 0.09 * 0.09), within(1e-9));
         assertThat(none.pace(KALE)).isEqualTo(TaughtPace.NOTHING);
         assertThat(none.own(new Descent(KALE, 3, 4))).isZero();
         assertThat(none.isEmpty()).isTrue();
@@ -162,7 +163,7 @@ class PaceLessonsTest {
             List<PaceTelling> told = new ArrayList<>();
             double[][] truth = new double[4][3];
             for (int crop = 0; crop < 4; crop++) {
-                double ofCrop = ofNursery + 0.12 * random.nextGaussian();
+                double ofCrop = ofNursery + 0.18 * random.nextGaussian();
                 double[] ofVariety = {0.08 * random.nextGaussian(), 0.08 * random.nextGaussian()};
                 for (int place = 0; place < 3; place++) {
                     truth[crop][place] = ofCrop + 0.09 * random.nextGaussian();
