@@ -19,7 +19,10 @@ export function obstacleWords(obstacle: Obstacle, plan: Worded, today: string): 
 /** A condition of a yes, or a reason of a no. */
 export function provisoWords(proviso: Proviso, plan: Worded, today: string): string {
   if (proviso.kind === 'InTheWay') return obstacleWords(proviso.obstacle, plan, today);
-  const more = proviso.kind === 'NoRoom' || proviso.kind === 'NotThere' ? { placeName: plan.places.all.find((each) => each.id === proviso.place.number)?.name ?? '' } : {};
+  const more =
+    proviso.kind === 'NoRoom' || proviso.kind === 'NotThere'
+      ? { placeName: plan.places.all.find((each) => each.id === proviso.place.number)?.name ?? '' }
+      : {};
   return reason(`proviso.${proviso.kind}`, partsOf(proviso, { ...about(plan, today), ...more }));
 }
 

@@ -38,7 +38,7 @@ const stop: StopView = {
   setMaximum: 21,
   quietBatches: 1,
   light: { light: 12 },
-  water: { below: [], above: [], spray: [], look: [], leave: 3 },
+  water: { below: [], above: [], spray: [], look: [], leave: 3, again: [] },
   warnings: [],
   work: [
     {

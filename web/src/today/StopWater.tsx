@@ -4,11 +4,7 @@ import { Refusal } from '../look/States';
 import { listWords, trayWords } from '../words/phrases';
 import { say } from '../words/say';
 import { useWaterNotes, wateredWords } from './useWaterNotes';
-
-/** Of more trays than these only the number is said; which they are is seen on the page of water. */
-const NAMED = 6;
-
-const named = (trays: number[]): string => (trays.length > NAMED ? say('{trays} trays', { trays: trays.length }) : trayWords(trays));
+import { againOf, named } from './waterWords';
 
 /** Water at a stop: these trays want some, look at those, leave the rest. */
 export function StopWater({ placeId, water }: { placeId: number; water: StopView['water'] }) {
@@ -20,7 +16,8 @@ export function StopWater({ placeId, water }: { placeId: number; water: StopView
     { word: 'SPRAY', trays: open(water.spray), what: say('a fine spray'), done: say('Sprayed') },
   ].filter((each) => each.trays.length > 0);
   const look = open(water.look);
-  if (wanted.length === 0 && look.length === 0) return null;
+  const { again, againFrom } = water;
+  if (wanted.length === 0 && look.length === 0 && again.length === 0) return null;
   const rest = [
     look.length > 0 && say('look at {trays}', { trays: named(look) }),
     water.leave > 0 && say('leave {leave, plural, one {# tray} other {# trays}}', { leave: water.leave }),
@@ -41,6 +38,7 @@ export function StopWater({ placeId, water }: { placeId: number; water: StopView
           </button>
         </p>
       ))}
+      {again.length > 0 && againFrom != null && <p>{againOf(again, againFrom)}</p>}
       <p>
         <Link className="trail inline-flex min-h-11 items-center" to={`/water#place-${placeId}`}>
           {rest.length > 0 ? say('Water: {rest}', { rest: listWords(rest) }) : say('Water, tray by tray')}

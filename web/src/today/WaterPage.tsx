@@ -9,7 +9,7 @@ import { RoundTabs } from './RoundTabs';
 import { TrayTrough } from './TrayTrough';
 import { useWaterNotes, wateredWords } from './useWaterNotes';
 import { WeighTray } from './WeighTray';
-import { HEFTS, howWords, markWords, shareWords, SURFACES, type TrayWater } from './waterWords';
+import { againOf, againWords, HEFTS, howWords, markWords, shareWords, SURFACES, type TrayWater } from './waterWords';
 
 type Notes = ReturnType<typeof useWaterNotes>;
 
@@ -76,6 +76,7 @@ function Stop({ stop, view, notes }: { stop: WaterView['stops'][number]; view: W
             </button>
           ))}
       </div>
+      <Again trays={stop.trays} />
       {wanting.length + looks.length > 0 && rows([...wanting, ...looks])}
       {surfaces.length > 0 && <Surfaces trays={surfaces} notes={notes} />}
       {rest.length > 0 && (
@@ -87,6 +88,21 @@ function Stop({ stop, view, notes }: { stop: WaterView['stops'][number]; view: W
         </details>
       )}
     </section>
+  );
+}
+
+/** Trays that will not last until tomorrow's round, whatever is done now. */
+function Again({ trays }: { trays: TrayWater[] }) {
+  const again = trays.filter((tray) => tray.again != null);
+  const first = again.flatMap((tray) => tray.again ?? []).sort()[0];
+  if (first == null) return null;
+  return (
+    <p className="mb-1 text-sm">
+      {againOf(
+        again.map((tray) => tray.tray),
+        first,
+      )}
+    </p>
   );
 }
 
@@ -148,6 +164,7 @@ function Row({ tray, view, notes }: { tray: TrayWater; view: WaterView; notes: N
           <strong>{tray.variety}</strong> <span className="text-pencil">{tray.crop.toLowerCase()}</span>
           <span className="block">{say('{share}; {mark}', { share: shareWords(tray), mark: markWords(tray, view.now) })}</span>
           {wants(tray) && <span className="block font-semibold">{howWords(tray)}</span>}
+          {tray.again != null && <span className="block font-semibold">{againWords(tray.again)}</span>}
           {tray.neverDries && (
             <span className="block font-semibold text-brick">
               {say('It never dries: watered three times before it wanted any. Roots rot, leaves yellow, stems damp off. Leave it until it is light.')}

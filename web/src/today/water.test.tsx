@@ -34,7 +34,7 @@ const view: WaterView = {
       placeId: 3,
       place: 'Cool bench',
       trays: [
-        tray(1042),
+        tray(1042, { again: '2027-04-15T14:30:00' }),
         tray(1043),
         tray(1050, { advice: 'LOOK', share: 0.5, low: 0, high: 1, lastSeen: null }),
         tray(1070, { advice: 'LOOK', untilUp: 'LEFT_UNTIL_UP' }),
@@ -58,6 +58,8 @@ describe('water by need', () => {
     expect(screen.getAllByText('from below, about 20 minutes')).toHaveLength(2);
     expect(screen.getByText(/how wet it is nobody has noted/)).toBeTruthy();
     expect(screen.getByText(/It never dries/)).toBeTruthy();
+    expect(screen.getByText('again today about 14:30: it will not last until tomorrow')).toBeTruthy();
+    expect(screen.getByText('Once more today, from about 14:30 on: tray T1042 will not last until tomorrow.')).toBeTruthy();
     expect(markWords(tray(1, { atMark: '2027-04-15T15:40:00' }), view.now)).toBe('at its mark of 45 % today about 15:40');
     expect(markWords(tray(1, { atMark: '2027-04-17T15:40:00' }), view.now)).toBe('at its mark of 45 % Sat 17 Apr about 15:40');
   });
@@ -93,12 +95,18 @@ describe('water by need', () => {
 
   it('says at a stop what wants water, and no more once it was watered without a signal', async () => {
     const calls = fakeServer({ 'POST /api/water': new Status(503, {}) });
-    show(<StopWater placeId={3} water={{ below: [1042, 1043], above: [], spray: [1051], look: [1050], leave: 4 }} />);
+    show(
+      <StopWater
+        placeId={3}
+        water={{ below: [1042, 1043], above: [], spray: [1051], look: [1050], leave: 4, again: [1042, 1060], againFrom: '2027-04-15T14:30:00' }}
+      />,
+    );
     expect(screen.getByRole('link', { name: 'Water: look at tray T1050 and leave 4 trays' }).getAttribute('href')).toBe('/water#place-3');
     await waitFor(() => expect(calls.some((call) => call.path === '/api/session')).toBe(true));
     await new Promise((told) => setTimeout(told, 50));
     fireEvent.click(screen.getByRole('button', { name: /^Watered: trays T1042/ }));
     await waitFor(() => expect(screen.queryByText(/Water trays T1042/)).toBeNull());
+    expect(screen.getByText(/Once more today, from about 14:30 on: trays T1042/)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Sprayed: tray T1051' })).toBeTruthy();
   });
 

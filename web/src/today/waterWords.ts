@@ -1,4 +1,5 @@
 import { dayWords, timeWords } from '../words/days';
+import { trayWords } from '../words/phrases';
 import { figures } from '../words/quantity';
 import { say } from '../words/say';
 import type { WaterView } from '../api/client';
@@ -26,6 +27,21 @@ export function markWords(tray: TrayWater, now: string): string {
   return day(tray.atMark) === day(now)
     ? say('at its mark of {mark} % today about {time}', when)
     : say('at its mark of {mark} % {day} about {time}', when);
+}
+
+/** "again today about 14:30, it will not last until tomorrow" */
+export function againWords(again: string): string {
+  return say('again today about {time}: it will not last until tomorrow', { time: timeWords(time(again)) });
+}
+
+/** Of more trays than these only the number is said; which they are is seen on the page of water. */
+const NAMED = 6;
+
+export const named = (trays: number[]): string => (trays.length > NAMED ? say('{trays} trays', { trays: trays.length }) : trayWords(trays));
+
+/** Trays that somebody comes to once more, and from when on. */
+export function againOf(trays: number[], from: string): string {
+  return say('Once more today, from about {time} on: {trays} will not last until tomorrow.', { time: timeWords(time(from)), trays: named(trays) });
 }
 
 const UNTIL_UP: Record<NonNullable<TrayWater['untilUp']>, string> = {

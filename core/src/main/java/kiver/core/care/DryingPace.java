@@ -3,7 +3,7 @@ package kiver.core.care;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Optional;
 
 /**
  * How fast trays dry beside what {@link Drinking} says: a log-normal factor, learnt from weighings.
@@ -41,8 +41,9 @@ public record DryingPace(double factor, double deviation) {
      *
      * @param expected share of what it holds, at the pace worked out
      * @param seen share of what it holds
+     * @param toTheEnd whether nothing was left, so that it went at least so fast
      */
-    public record Dried(double expected, double seen) {
+    public record Dried(double expected, double seen, boolean toTheEnd) {
 
         boolean tells() {
             return expected >= LEAST_TOLD && seen >= LEAST_SEEN;
@@ -68,26 +69,33 @@ public record DryingPace(double factor, double deviation) {
     }
 
     private record Told(double mean, double variance) {
-        static Told of(List<Dried> dried) {
+
+        /** What dried to the end tells of trays that dry faster than the others told, and nothing of slower ones. */
+        static Optional<Told> of(List<Dried> all) {
+            List<Dried> dried = all.stream().filter(Dried::tells).toList();
+            double atLeast = byPrecision(
+                            dried.stream().filter(each -> !each.toTheEnd()).toList())
+                    .map(Told::mean)
+                    .orElse(0.0);
+            return byPrecision(dried.stream()
+                    .filter(each -> !each.toTheEnd() || each.logarithm() > atLeast)
+                    .toList());
+        }
+
+        private static Optional<Told> byPrecision(List<Dried> dried) {
             double weights =
                     dried.stream().mapToDouble(each -> 1 / each.variance()).sum();
-            return new Told(
-                    dried.stream()
-                                    .mapToDouble(each -> each.logarithm() / each.variance())
-                                    .sum()
-                            / weights,
-                    1 / weights);
+            double pull = dried.stream()
+                    .mapToDouble(each -> each.logarithm() / each.variance())
+                    .sum();
+            return dried.isEmpty() ? Optional.empty() : Optional.of(new Told(pull / weights, 1 / weights));
         }
     }
 
     /** What some groups' weighings teach. */
     public static <Group> Learnt<Group> learnt(Map<Group, List<Dried>> weighings) {
-        Map<Group, Told> told = weighings.entrySet().stream()
-                .filter(each -> each.getValue().stream().anyMatch(Dried::tells))
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey,
-                        each -> Told.of(
-                                each.getValue().stream().filter(Dried::tells).toList())));
+        Map<Group, Told> told = new HashMap<>();
+        weighings.forEach((group, dried) -> Told.of(dried).ifPresent(each -> told.put(group, each)));
         double precision = 1 / (NURSERY * NURSERY);
         double sum = 0;
         for (Told each : told.values()) {

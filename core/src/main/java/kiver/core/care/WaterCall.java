@@ -2,6 +2,7 @@ package kiver.core.care;
 
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.Optional;
 import kiver.core.crop.Thirst;
 import org.apache.commons.statistics.distribution.NormalDistribution;
@@ -13,6 +14,7 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * @param now what is known of its water
  * @param mark share of available water at which this crop is watered
  * @param atMark when it comes to the mark; empty where that is days ahead
+ * @param again when it wants somebody once more before the next round, after what is advised was done; empty where it lasts
  * @param how the water is given
  * @param minutes that it stands in water; 0 where it is not stood in it
  * @param neverDries whether it was watered time after time without wanting it
@@ -22,6 +24,7 @@ public record WaterCall(
         TrayWater now,
         double mark,
         Optional<LocalDateTime> atMark,
+        Optional<LocalDateTime> again,
         WaterSeen.How how,
         int minutes,
         boolean neverDries) {
@@ -51,6 +54,23 @@ public record WaterCall(
     /** A tray of which no more is known than this is lifted. */
     private static final double HARDLY_KNOWN = 0.2;
 
+    /** Once it was looked at there is nothing more to wait for. */
+    private static final double AS_LIKELY_AS_NOT = 0.5;
+
+    /** With less than this left leaves begin to hang. */
+    private static final double NEARLY_DRY = 0.12;
+
+    /** A tray that may be nearly dry by the next round in more than one of so many cases is not left to luck. */
+    private static final double RISK = 0.05;
+
+    /** A tray that holds more than this takes up hardly any. */
+    private static final double NEARLY_FULL = 0.85;
+
+    private static final int HOURS_OF_A_LOOK = 12;
+
+    /** Later than this in a day nobody needs to come once more: at night it dries little. */
+    private static final LocalTime EVENING = LocalTime.of(18, 0);
+
     /** Seed that dries once it has drunk is dead. */
     private static final double SEED_MARK = 0.5;
 
@@ -74,11 +94,13 @@ public record WaterCall(
     public static WaterCall of(Tray tray, WaterRecord record, DryingPace pace, LocalDateTime now, LocalDateTime next) {
         TrayWater water = record.at(now, pace);
         double mark = tray.untilUp().isPresent() ? SEED_MARK : mark(tray.thirst());
-        TrayWater then = water.after(record.drinking().between(record.air(), now, next), pace);
-        double dryByThen = NormalDistribution.of(then.share(), Math.max(0.01, then.deviation()))
-                .cumulativeProbability(mark);
-        Advice advice =
-                tray.untilUp().map(way -> untilUp(way, record, dryByThen, now)).orElseGet(() -> up(water, dryByThen));
+        TrayWater then = water.after(record.drunk(now, next), pace);
+        double dryByThen = chanceBelow(mark, then);
+        boolean looked = record.seen().stream()
+                .anyMatch(each -> Duration.between(each.at(), now).toHours() < HOURS_OF_A_LOOK);
+        Advice advice = tray.untilUp()
+                .map(way -> untilUp(way, record, dryByThen, looked))
+                .orElseGet(() -> up(water, then, dryByThen, looked));
         boolean beneath =
                 advice != Advice.SPRAY && (tray.isRooted() || tray.untilUp().isPresent());
         return new WaterCall(
@@ -86,21 +108,44 @@ public record WaterCall(
                 water,
                 mark,
                 record.reaches(mark, now, pace),
+                tray.untilUp().isPresent() ? Optional.empty() : again(advice, mark, record, pace, now, next),
                 advice == Advice.SPRAY ? WaterSeen.How.SPRAY : beneath ? WaterSeen.How.BELOW : WaterSeen.How.ABOVE,
                 beneath ? minutes(water.share()) : 0,
                 tray.untilUp().isEmpty() && record.neverDries(mark, now, pace));
     }
 
-    private static Advice up(TrayWater water, double dryByThen) {
-        if (dryByThen >= SURE) {
+    private static Advice up(TrayWater water, TrayWater then, double dryByThen, boolean looked) {
+        boolean atRisk = chanceBelow(NEARLY_DRY, then) > RISK;
+        if (water.share() >= NEARLY_FULL && water.deviation() <= HARDLY_KNOWN) {
+            return Advice.LEAVE;
+        }
+        if (dryByThen >= SURE || (looked && (dryByThen >= AS_LIKELY_AS_NOT || atRisk))) {
             return Advice.WATER;
         }
-        return dryByThen > UNSURE || water.deviation() > HARDLY_KNOWN ? Advice.LOOK : Advice.LEAVE;
+        boolean doubtful = dryByThen > UNSURE || atRisk || water.deviation() > HARDLY_KNOWN;
+        return doubtful && !looked ? Advice.LOOK : Advice.LEAVE;
     }
 
-    private static Advice untilUp(AfterSowing way, WaterRecord record, double dryByThen, LocalDateTime now) {
-        boolean looked = record.seen().stream()
-                .anyMatch(each -> Duration.between(each.at(), now).toHours() < 12);
+    /** When a tray that may be nearly dry before the next round comes to its mark, if it is given what is advised. */
+    private static Optional<LocalDateTime> again(
+            Advice advice, double mark, WaterRecord record, DryingPace pace, LocalDateTime now, LocalDateTime next) {
+        WaterRecord given =
+                advice == Advice.WATER ? record.and(now, new WaterSeen.Watered(WaterSeen.How.BELOW)) : record;
+        LocalDateTime evening = now.toLocalDate().atTime(EVENING);
+        if (!now.isBefore(evening) || chanceBelow(NEARLY_DRY, given.at(next, pace)) <= RISK) {
+            return Optional.empty();
+        }
+        return given.reaches(mark, now, pace)
+                .map(at -> at.isAfter(evening) ? evening : at)
+                .filter(at -> at.isAfter(now));
+    }
+
+    private static double chanceBelow(double share, TrayWater water) {
+        return NormalDistribution.of(water.share(), Math.max(0.01, water.deviation()))
+                .cumulativeProbability(share);
+    }
+
+    private static Advice untilUp(AfterSowing way, WaterRecord record, double dryByThen, boolean looked) {
         if (looked) {
             boolean palest = record.seen().get(record.seen().size() - 1).seen() instanceof WaterSeen.Surface surface
                     && !surface.dark();

@@ -191,6 +191,21 @@ public record BatchOutlook(
                 / Math.exp(journey.paces().leaves().logMean());
     }
 
+    /**
+     * True leaves on the morning of a day, by those it has now and the warmth and light since; 0 before the first.
+     *
+     * @param day not after {@code today}
+     */
+    public double leavesOn(LocalDate day, LocalDate today) {
+        double since = day.isBefore(today)
+                ? emerging.course()
+                        .map(course -> course.leavesBetween(day, today))
+                        .orElse(0.0)
+                : 0;
+        return Math.max(0, journey.standing().leafProgress() - since)
+                / Math.exp(journey.paces().leaves().logMean());
+    }
+
     /** The chance that a line gets its plants from it whole and in time, 0 to 1; 0 for a line it is not promised to. */
     public double chanceFor(LineId line) {
         double chance = chances.byLine().getOrDefault(line, 0.0);

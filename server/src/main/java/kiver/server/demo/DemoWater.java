@@ -26,6 +26,7 @@ import kiver.server.care.WaterBook;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
+import kiver.server.play.WaterAgain;
 import kiver.server.today.WaterRound;
 import kiver.server.tray.Tray;
 import org.springframework.stereotype.Component;
@@ -48,7 +49,7 @@ class DemoWater implements TrayScale {
     private static final double DRY = 0.02;
 
     /** Of the plants in a tray that stood dry for a day. */
-    private static final int ONE_OF = 12;
+    private static final int ONE_OF = 6;
 
     private final WaterRound round;
     private final WaterBook water;
@@ -56,6 +57,7 @@ class DemoWater implements TrayScale {
     private final RecordingService recording;
     private final NurseryClock clock;
     private final DemoTruth truth;
+    private final WaterAgain again;
 
     DemoWater(
             WaterRound round,
@@ -63,7 +65,9 @@ class DemoWater implements TrayScale {
             SeasonService seasons,
             RecordingService recording,
             NurseryClock clock,
-            DemoTruth truth) {
+            DemoTruth truth,
+            WaterAgain again) {
+        this.again = again;
         this.round = round;
         this.water = water;
         this.seasons = seasons;
@@ -133,6 +137,7 @@ class DemoWater implements TrayScale {
             }
         }
         given.forEach((how, trays) -> note(today, WaterBook.Kind.WATERED, how.name(), trays));
+        again.today();
     }
 
     private void look(List<WaterRound.Called> calls, LocalDate today) {
@@ -176,7 +181,7 @@ class DemoWater implements TrayScale {
         water.note(id(today, kind + " " + word), trays, at, new WaterBook.Done(kind, null, word), null);
     }
 
-    /** One of twelve plants of a tray that has stood dry dies of it. */
+    /** One of six plants of a tray that has stood dry dies of it. */
     private void findDried(LocalDate today) {
         Map<Integer, List<BatchChange>> losses = round.calls().stream()
                 .filter(called ->

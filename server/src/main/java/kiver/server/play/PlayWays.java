@@ -33,7 +33,16 @@ class PlayWays implements HandsWays {
     private final WaterBook water;
     private final NurseryClock clock;
 
-    PlayWays(StockLedger ledger, MediaBook media, WaterRound round, WaterBook water, NurseryClock clock) {
+    private final WaterAgain again;
+
+    PlayWays(
+            StockLedger ledger,
+            MediaBook media,
+            WaterRound round,
+            WaterBook water,
+            WaterAgain again,
+            NurseryClock clock) {
+        this.again = again;
         this.ledger = ledger;
         this.media = media;
         this.round = round;
@@ -81,5 +90,6 @@ class PlayWays implements HandsWays {
                 clock.now(),
                 new WaterBook.Done(WaterBook.Kind.WATERED, null, how.name()),
                 null));
+        again.today();
     }
 }

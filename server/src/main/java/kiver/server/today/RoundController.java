@@ -4,6 +4,7 @@ import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -134,8 +135,20 @@ class RoundController {
             PlaceLightView light,
             StopWater water) {}
 
-    /** Trays at a stop by what they want: numbers of those that want water and how, a look; and how many are left alone. */
-    record StopWater(List<Integer> below, List<Integer> above, List<Integer> spray, List<Integer> look, int leave) {}
+    /**
+     * Trays at a stop by what they want: numbers of those that want water and how, a look; and how many are left alone.
+     *
+     * @param again those that will not last until tomorrow's round
+     * @param againFrom when the first of them comes to its mark; missing where all last
+     */
+    record StopWater(
+            List<Integer> below,
+            List<Integer> above,
+            List<Integer> spray,
+            List<Integer> look,
+            int leave,
+            List<Integer> again,
+            @Nullable LocalDateTime againFrom) {}
 
     /** A day's temperatures. */
     record DayRange(LocalDate day, double minimum, double maximum) {}
@@ -247,7 +260,12 @@ class RoundController {
                 watered(calls, WaterSeen.How.ABOVE),
                 trays(calls, call -> call.advice() == WaterCall.Advice.SPRAY),
                 trays(calls, call -> call.advice() == WaterCall.Advice.LOOK),
-                trays(calls, call -> call.advice() == WaterCall.Advice.LEAVE).size());
+                trays(calls, call -> call.advice() == WaterCall.Advice.LEAVE).size(),
+                trays(calls, call -> call.again().isPresent()),
+                calls.stream()
+                        .flatMap(called -> called.call().again().stream())
+                        .min(LocalDateTime::compareTo)
+                        .orElse(null));
     }
 
     private static List<Integer> watered(List<WaterRound.Called> calls, WaterSeen.How how) {

@@ -105,6 +105,7 @@ class WaterController {
      * @param high share that it holds at most, nine times in ten
      * @param mark share at which its crop is watered
      * @param atMark when it comes to that; missing where it is days ahead
+     * @param again when it wants somebody once more today, after what is advised was done; missing where it lasts
      * @param minutes that it stands in water; 0 where it is not stood in it
      * @param untilUp how it is kept until something shows; missing once it does
      * @param lastSeen when it was last watered, weighed, lifted or looked at; missing where nobody has noted anything
@@ -122,6 +123,7 @@ class WaterController {
             double high,
             double mark,
             @Nullable LocalDateTime atMark,
+            @Nullable LocalDateTime again,
             WaterSeen.How how,
             int minutes,
             boolean neverDries,
@@ -190,6 +192,7 @@ class WaterController {
                 Math.min(1, call.now().share() + spread),
                 call.mark(),
                 call.atMark().orElse(null),
+                call.again().orElse(null),
                 call.how(),
                 call.minutes(),
                 call.neverDries(),

@@ -11,15 +11,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kiver.core.batch.BatchStage;
 import kiver.core.batch.BatchState;
 import kiver.core.batch.CellCondition;
 import kiver.core.care.AfterSowing;
-import kiver.core.care.AirDemand;
 import kiver.core.care.Drinking;
 import kiver.core.care.DryingLesson;
 import kiver.core.care.DryingPace;
@@ -34,7 +33,6 @@ import kiver.core.crop.LessonsInUse;
 import kiver.core.crop.Thirst;
 import kiver.core.growth.Season;
 import kiver.core.outlook.BatchOutlook;
-import kiver.core.place.ClimateSeries;
 import kiver.core.place.PlaceId;
 import kiver.core.tray.TrayId;
 import kiver.server.care.WaterBook;
@@ -54,7 +52,6 @@ public class WaterRound implements DryingTold {
 
     private static final int DAYS_BACK = 14;
     private static final int DAYS_LEARNT_FROM = 21;
-    private static final int DAYS_AHEAD = 6;
     private static final LocalTime ROUND = LocalTime.of(8, 0);
 
     /** m² of a tray of one slot. */
@@ -128,7 +125,7 @@ public class WaterRound implements DryingTold {
             int plants,
             TrayWeight weight,
             Group group,
-            Drinking drinking,
+            WaterRecord.ByDay drinking,
             Optional<AfterSowing> untilUp,
             LocalDate filled) {
 
@@ -176,8 +173,8 @@ public class WaterRound implements DryingTold {
     }
 
     private List<Called> calls(LocalDateTime now) {
-        Map<PlaceId, AirDemand> air = new HashMap<>();
         Season season = seasons.season();
+        AirAlongTheWay air = new AirAlongTheWay(season, now.toLocalDate(), DAYS_BACK);
         Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_BACK));
         List<Standing> standing = standing(season);
         DryingPace.Learnt<Group> learnt = learnt(standing, season, now).learnt();
@@ -188,8 +185,7 @@ public class WaterRound implements DryingTold {
             WaterRecord record = new WaterRecord(
                     sightings(each, seen.getOrDefault(each.tray().number(), List.of()), now),
                     each.drinking(),
-                    air.computeIfAbsent(
-                            each.group().place(), place -> air(season, place, now.toLocalDate(), DAYS_BACK)));
+                    air.around(each));
             DryingPace pace =
                     inUse.drying(each.group().crop()).map(DryingLesson::held).orElseGet(() -> learnt.of(each.group()));
             calls.add(new Called(
@@ -198,7 +194,7 @@ public class WaterRound implements DryingTold {
         return calls;
     }
 
-    /** The record of a tray as it stands, with the air of its place. */
+    /** The record of a tray as it stands, with the air of its places. */
     public WaterRecord record(Standing standing) {
         LocalDateTime now = clock.now();
         return new WaterRecord(
@@ -208,7 +204,7 @@ public class WaterRound implements DryingTold {
                                 .getOrDefault(standing.tray().number(), List.of()),
                         now),
                 standing.drinking(),
-                air(seasons.season(), standing.group().place(), now.toLocalDate(), DAYS_BACK));
+                new AirAlongTheWay(seasons.season(), now.toLocalDate(), DAYS_BACK).around(standing));
     }
 
     /** What was noted, and before that the water that a tray got with its seed or at its potting. */
@@ -312,10 +308,7 @@ public class WaterRound implements DryingTold {
         TrayWeight weight = WaterBook.weight(weights, whole, container);
         double area = container.slots() * SLOT_AREA;
         int up = shares.stream().mapToInt(Share::up).sum();
-        Optional<AfterSowing> untilUp = up > 0
-                ? Optional.empty()
-                : Optional.of(AfterSowing.of(container, most.crop().seed().needsLight(), warmth.applyAsDouble(place)));
-        boolean open = untilUp.filter(way -> way != AfterSowing.SPRAYED_DAILY).isEmpty();
+        AfterSowing waiting = AfterSowing.of(container, most.crop().seed().needsLight(), warmth.applyAsDouble(place));
         return new Standing(
                 tray,
                 container,
@@ -327,9 +320,25 @@ public class WaterRound implements DryingTold {
                 up,
                 weight,
                 new Group(container.code(), most.crop().code(), place),
-                new Drinking(area, weight.held(), Drinking.leafArea(up, most.leavesNow(), area), open),
-                untilUp,
+                drinking(area, weight.held(), most, up, waiting == AfterSowing.SPRAYED_DAILY),
+                up > 0 ? Optional.empty() : Optional.of(waiting),
                 filled(most, id));
+    }
+
+    /** By day, since leaves grow and the cover comes off when something shows; kept, since rounds ask for the same days. */
+    private WaterRecord.ByDay drinking(double area, double held, BatchOutlook batch, int plants, boolean everOpen) {
+        LocalDate today = clock.today();
+        LocalDate shows = batch.file().state().cellsUp().entrySet().stream()
+                .filter(count -> count.getValue() > 0)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse(plants > 0 ? LocalDate.MIN : LocalDate.MAX);
+        Map<LocalDate, Drinking> byDay = new ConcurrentHashMap<>();
+        return on -> byDay.computeIfAbsent(on, day -> {
+            boolean up = plants > 0 && !day.isBefore(shows);
+            double leaves = up ? Drinking.leafArea(plants, batch.leavesOn(day, today), area) : 0;
+            return new Drinking(area, held, leaves, up || everOpen);
+        });
     }
 
     private static LocalDate filled(BatchOutlook batch, TrayId tray) {
@@ -341,33 +350,15 @@ public class WaterRound implements DryingTold {
                 .orElse(batch.began());
     }
 
-    /** The air of a place as read until today, and as it is most likely to be from then on. */
-    static AirDemand air(Season season, PlaceId place, LocalDate today, int daysBack) {
-        List<ClimateSeries> climate = season.climate(place);
-        LocalDate first =
-                today.minusDays(daysBack).isBefore(season.firstDay()) ? season.firstDay() : today.minusDays(daysBack);
-        int from = (int) (first.toEpochDay() - season.firstDay().toEpochDay());
-        int until = (int) Math.min(
-                climate.get(0).days(), today.toEpochDay() - season.firstDay().toEpochDay() + DAYS_AHEAD);
-        double latitude = season.latitude();
-        return AirDemand.of(
-                latitude,
-                first,
-                IntStream.range(from, until)
-                        .mapToObj(index -> new AirDemand.Day(
-                                climate.stream()
-                                        .mapToDouble(series -> series.minimum(index))
-                                        .average()
-                                        .orElseThrow(),
-                                climate.stream()
-                                        .mapToDouble(series -> series.maximum(index))
-                                        .average()
-                                        .orElseThrow(),
-                                climate.stream()
-                                        .mapToDouble(series -> series.light(index))
-                                        .average()
-                                        .orElseThrow()))
-                        .toList());
+    /** What was noted of a tray before it was carried to where it stands was told in another air. */
+    private static List<WaterBook.Seen> sinceItCame(Standing standing, List<WaterBook.Seen> seen) {
+        LocalDate came = standing.batch().file().state().placements().stream()
+                .map(BatchState.Placement::from)
+                .max(LocalDate::compareTo)
+                .orElse(LocalDate.MIN);
+        return seen.stream()
+                .filter(each -> !each.at().toLocalDate().isBefore(came))
+                .toList();
     }
 
     /** Learnt anew when something more was weighed, a container was, or a day has passed. */
@@ -377,22 +368,19 @@ public class WaterRound implements DryingTold {
         if (lesson.weighings() != weighings
                 || !lesson.day().equals(now.toLocalDate())
                 || !lesson.weights().equals(weights)) {
-            Map<PlaceId, AirDemand> air = new HashMap<>();
+            AirAlongTheWay air = new AirAlongTheWay(season, now.toLocalDate(), DAYS_LEARNT_FROM);
             Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_LEARNT_FROM));
             Map<Group, List<DryingPace.Dried>> dried = new HashMap<>();
             Map<CropCode, Set<Integer>> batches = new HashMap<>();
             for (Standing each : standing) {
-                List<WaterBook.Seen> own = seen.getOrDefault(each.tray().number(), List.of());
+                List<WaterBook.Seen> own =
+                        sinceItCame(each, seen.getOrDefault(each.tray().number(), List.of()));
                 if (each.untilUp().isEmpty() && own.stream().anyMatch(one -> one.kind() == WaterBook.Kind.WEIGHED)) {
                     batches.computeIfAbsent(each.group().crop(), crop -> new HashSet<>())
                             .add(each.batch().number());
                     dried.computeIfAbsent(each.group(), group -> new ArrayList<>())
                             .addAll(new WaterRecord(
-                                            WaterBook.sightings(own, each.weight()),
-                                            each.drinking(),
-                                            air.computeIfAbsent(
-                                                    each.group().place(),
-                                                    place -> air(season, place, now.toLocalDate(), DAYS_LEARNT_FROM)))
+                                            WaterBook.sightings(own, each.weight()), each.drinking(), air.around(each))
                                     .dried());
                 }
             }
