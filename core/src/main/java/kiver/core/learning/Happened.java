@@ -14,6 +14,9 @@ public final class Happened {
     /** Counts further apart leave the day open: it would be judged by where in the gap it is taken to lie. */
     private static final int LONGEST_GAP = 7;
 
+    /** Emergence is foretold to within a few days, so it takes counts that lie closer. */
+    private static final int LONGEST_GAP_OF_EMERGENCE = 3;
+
     private Happened() {}
 
     /** The day on which half of what came up in the end was up. */
@@ -28,7 +31,7 @@ public final class Happened {
         SortedMap<LocalDate, Double> counts = new TreeMap<>();
         state.sownOn().ifPresent(sown -> counts.put(sown, 0.0));
         state.cellsUp().forEach((day, cells) -> counts.put(day, cells.doubleValue()));
-        return reaching(counts, inTheEnd / 2.0);
+        return reaching(counts, inTheEnd / 2.0, LONGEST_GAP_OF_EMERGENCE);
     }
 
     /**
@@ -48,11 +51,11 @@ public final class Happened {
                                 .orElseThrow());
             }
         });
-        return reaching(counts, leaves);
+        return reaching(counts, leaves, LONGEST_GAP);
     }
 
-    /** Between two counts what is counted rises in a straight line. */
-    private static Optional<LocalDate> reaching(SortedMap<LocalDate, Double> counts, double wanted) {
+    /** Between two counts, each of a morning, what is counted rises in a straight line; the day is the one into which that falls. */
+    private static Optional<LocalDate> reaching(SortedMap<LocalDate, Double> counts, double wanted, int longestGap) {
         LocalDate before = null;
         double had = 0;
         for (Map.Entry<LocalDate, Double> count : counts.entrySet()) {
@@ -61,9 +64,9 @@ public final class Happened {
                     return Optional.empty();
                 }
                 long gap = ChronoUnit.DAYS.between(before, count.getKey());
-                return gap > LONGEST_GAP
+                return gap > longestGap
                         ? Optional.empty()
-                        : Optional.of(before.plusDays(Math.round(gap * (wanted - had) / (count.getValue() - had))));
+                        : Optional.of(before.plusDays((long) (gap * (wanted - had) / (count.getValue() - had))));
             }
             before = count.getKey();
             had = count.getValue();

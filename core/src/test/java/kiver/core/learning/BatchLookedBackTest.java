@@ -53,6 +53,13 @@ class BatchLookedBackTest {
                 .after(DAY.plusDays(6), up(16, false))
                 .after(DAY.plusDays(9), up(20, true));
         assertThat(Happened.halfUp(state)).contains(DAY.plusDays(5));
+        BatchState later = SOWN.after(DAY.plusDays(4), up(4, false)).after(DAY.plusDays(5), up(12, false));
+        assertThat(Happened.halfUp(later.after(DAY.plusDays(9), up(20, true))))
+                .as("in the course of the fourth day, three quarters of it gone")
+                .contains(DAY.plusDays(4));
+        assertThat(Happened.halfUp(SOWN.after(DAY.plusDays(4), up(4, false)).after(DAY.plusDays(8), up(20, true))))
+                .as("four days apart: a band of emergence is narrower than that")
+                .isEmpty();
         assertThat(Happened.halfUp(SOWN.after(DAY.plusDays(4), up(4, false))))
                 .as("more may come")
                 .isEmpty();
