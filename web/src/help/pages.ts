@@ -146,7 +146,7 @@ export const PAGES: PageHelp[] = [
     tries: [
       say('Lift a tray and say light, some heft or heavy: what is known of it follows your hand.'),
       say('Put one on the scale now and then: how fast its like dry here is learnt from it.'),
-      say('Come back at the hour that is told to trays that will not last until tomorrow.'),
+      say('Come back at the hour that is told to trays that may not last until tomorrow.'),
     ],
     offline: say('What each tray wanted lies on this device when the round does; what you do and see is kept and sent later.'),
   },

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import type { WaterView } from '../api/client';
 import { useWater } from '../api/queries';
 import { Loading, Nothing, Refusal, Trouble } from '../look/States';
@@ -60,8 +60,13 @@ function Stop({ stop, view, notes }: { stop: WaterView['stops'][number]; view: W
       ))}
     </ul>
   );
+  const isAskedFor = useLocation().hash === `#place-${stop.placeId}`;
+  const section = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (isAskedFor) section.current?.scrollIntoView();
+  }, [isAskedFor]);
   return (
-    <section id={`place-${stop.placeId}`} aria-label={stop.place} className="mb-5 scroll-mt-20">
+    <section ref={section} id={`place-${stop.placeId}`} aria-label={stop.place} className="mb-5 scroll-mt-20">
       <div className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1">
         <h2>{stop.place}</h2>
         {ways
@@ -165,7 +170,7 @@ function Row({ tray, view, notes }: { tray: TrayWater; view: WaterView; notes: N
           <span className="block">{say('{share}; {mark}', { share: shareWords(tray), mark: markWords(tray, view.now) })}</span>
           {wants(tray) && <span className="block font-semibold">{howWords(tray)}</span>}
           {tray.again != null && <span className="block font-semibold">{againWords(tray.again)}</span>}
-          {tray.neverDries && (
+          {tray.neverDries && !wants(tray) && (
             <span className="block font-semibold text-brick">
               {say('It never dries: watered three times before it wanted any. Roots rot, leaves yellow, stems damp off. Leave it until it is light.')}
             </span>

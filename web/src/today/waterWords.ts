@@ -31,7 +31,7 @@ export function markWords(tray: TrayWater, now: string): string {
 
 /** "again today about 14:30, it will not last until tomorrow" */
 export function againWords(again: string): string {
-  return say('again today about {time}: it will not last until tomorrow', { time: timeWords(time(again)) });
+  return say('again today about {time}: it may not last until tomorrow', { time: timeWords(time(again)) });
 }
 
 /** Of more trays than these only the number is said; which they are is seen on the page of water. */
@@ -41,7 +41,7 @@ export const named = (trays: number[]): string => (trays.length > NAMED ? say('{
 
 /** Trays that somebody comes to once more, and from when on. */
 export function againOf(trays: number[], from: string): string {
-  return say('Once more today, from about {time} on: {trays} will not last until tomorrow.', { time: timeWords(time(from)), trays: named(trays) });
+  return say('Once more today, from about {time} on: {trays} may not last until tomorrow.', { time: timeWords(time(from)), trays: named(trays) });
 }
 
 const UNTIL_UP: Record<NonNullable<TrayWater['untilUp']>, string> = {

@@ -261,9 +261,12 @@ class RoundController {
                 trays(calls, call -> call.advice() == WaterCall.Advice.SPRAY),
                 trays(calls, call -> call.advice() == WaterCall.Advice.LOOK),
                 trays(calls, call -> call.advice() == WaterCall.Advice.LEAVE).size(),
-                trays(calls, call -> call.again().isPresent()),
                 calls.stream()
-                        .flatMap(called -> called.call().again().stream())
+                        .filter(called -> called.again().isPresent())
+                        .map(called -> called.standing().tray().number())
+                        .toList(),
+                calls.stream()
+                        .flatMap(called -> called.again().stream())
                         .min(LocalDateTime::compareTo)
                         .orElse(null));
     }

@@ -192,7 +192,7 @@ class WaterController {
                 Math.min(1, call.now().share() + spread),
                 call.mark(),
                 call.atMark().orElse(null),
-                call.again().orElse(null),
+                called.again().orElse(null),
                 call.how(),
                 call.minutes(),
                 call.neverDries(),

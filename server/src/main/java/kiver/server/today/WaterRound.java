@@ -143,6 +143,11 @@ public class WaterRound implements DryingTold {
             return record.seen().stream().anyMatch(each -> !each.at().equals(filled));
         }
 
+        /** When it wants somebody once more today; not said of one that is to be looked at first. */
+        Optional<LocalDateTime> again() {
+            return call.advice() == WaterCall.Advice.LOOK ? Optional.empty() : call.again();
+        }
+
         Optional<LocalDateTime> lastSeen() {
             return record.seen().isEmpty()
                     ? Optional.empty()
