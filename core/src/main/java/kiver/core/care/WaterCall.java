@@ -60,7 +60,7 @@ public record WaterCall(
     /** With less than this left leaves begin to hang. */
     private static final double NEARLY_DRY = 0.12;
 
-    /** A tray that may be nearly dry by the next round in more than one of so many cases is not left to luck. */
+    /** A tray whose chance to be nearly dry by the next round is larger than this is not left to luck. */
     private static final double RISK = 0.05;
 
     /** A tray that holds more than this takes up hardly any. */

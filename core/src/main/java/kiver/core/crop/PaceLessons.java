@@ -21,7 +21,8 @@ import kiver.core.place.PlaceId;
  * own.
  *
  * <p>The logarithm of the pace of a batch is the nursery's, plus what is the crop's own, the place's, the variety's and the
- * lot's. Before anything is known a crop at a stage deviates by 0.2, with what is the nursery's in it. Crops share no more than the nursery, so each is worked out
+ * lot's. Before anything is known a crop at a stage deviates by 0.2, with what is the nursery's in it. Crops share no more than
+ * the nursery, so each is worked out
  * by itself, exactly ({@link NormalHierarchy}), beside what the others tell of the nursery.
  */
 public final class PaceLessons {

@@ -138,7 +138,7 @@ class RoundController {
     /**
      * Trays at a stop by what they want: numbers of those that want water and how, a look; and how many are left alone.
      *
-     * @param again those that will not last until tomorrow's round
+     * @param again those that may not last until tomorrow's round
      * @param againFrom when the first of them comes to its mark; missing where all last
      */
     record StopWater(
