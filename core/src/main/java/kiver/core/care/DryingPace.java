@@ -103,19 +103,23 @@ public record DryingPace(double factor, double deviation) {
             precision += weight;
             sum += weight * each.mean();
         }
-        double nursery = sum / precision;
-        double nurseryVariance = 1 / precision;
         Map<Group, DryingPace> byGroup = new HashMap<>();
-        told.forEach((group, each) -> {
-            double prior = 1 / (GROUP * GROUP + nurseryVariance);
+        for (Map.Entry<Group, Told> entry : told.entrySet()) {
+            Told each = entry.getValue();
+            // What the others told comes first; its own weighings are counted once.
+            double weight = 1 / (GROUP * GROUP + each.variance());
+            double others = precision - weight;
+            double mean = (sum - weight * each.mean()) / others;
+            double prior = 1 / (GROUP * GROUP + 1 / others);
             double own = 1 / each.variance();
             byGroup.put(
-                    group,
+                    entry.getKey(),
                     new DryingPace(
-                            Math.exp((nursery * prior + each.mean() * own) / (prior + own)),
+                            Math.exp((mean * prior + each.mean() * own) / (prior + own)),
                             Math.sqrt(1 / (prior + own) + TRAY * TRAY)));
-        });
+        }
         return new Learnt<>(
-                byGroup, new DryingPace(Math.exp(nursery), Math.sqrt(nurseryVariance + GROUP * GROUP + TRAY * TRAY)));
+                byGroup,
+                new DryingPace(Math.exp(sum / precision), Math.sqrt(1 / precision + GROUP * GROUP + TRAY * TRAY)));
     }
 }

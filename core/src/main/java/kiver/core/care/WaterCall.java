@@ -57,8 +57,8 @@ public record WaterCall(
     /** Once it was looked at there is nothing more to wait for. */
     private static final double AS_LIKELY_AS_NOT = 0.5;
 
-    /** With less than this left leaves begin to hang. */
-    private static final double NEARLY_DRY = 0.12;
+    /** Share of what a tray holds; with less than this left leaves begin to hang. Estimate. */
+    public static final double NEARLY_DRY = 0.12;
 
     /** A tray whose chance to be nearly dry by the next round is larger than this is not left to luck. */
     private static final double RISK = 0.05;
