@@ -43,6 +43,13 @@ class BatchFiles {
         this.records = records;
         this.revisions = revisions;
         this.clock = clock;
+        revisions.whenReplaced(this::forget);
+    }
+
+    private void forget() {
+        kept.clear();
+        keptAll = null;
+        records.forget();
     }
 
     /** The batch of that number, put away or not. */

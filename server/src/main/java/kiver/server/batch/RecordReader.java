@@ -78,6 +78,11 @@ class RecordReader {
         return new RecordedChange(row.sequence(), row.day(), Optional.ofNullable(row.time()), change);
     }
 
+    /** Another database has other releases. */
+    void forget() {
+        linesOfEarlierReleases = null;
+    }
+
     /** Releases made before orders had lines name none; theirs was written down when lines came. */
     private LineId lineOf(long release) {
         Map<Long, LineId> lines = linesOfEarlierReleases;

@@ -1,19 +1,21 @@
 package kiver.server.kept;
 
 import java.util.List;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** The tables of revisions. */
+/** How often tables were changed. */
 @Mapper
 interface RevisionMapper {
 
-    /** The newest revision, and how many of the last thousand are there: a transaction that began earlier may end later. */
+    /**
+     * How often what is recorded, and what it rests on, was changed. By slots and not in sum: a transaction that sees its own
+     * changes must not take them for as many of another.
+     */
     @Select("""
-            select newest.id || '/' || (select count(*) from revision where id > newest.id - 1000)
-            from (select coalesce(max(id), 0) as id from revision) newest
+            select coalesce(string_agg(slot || ':' || changes, ' ' order by slot), '') from change_count
+            where what = 'record'
             """)
     String mark();
 
@@ -21,10 +23,11 @@ interface RevisionMapper {
     record SettingMark(String what, String mark) {}
 
     @Select("""
-            select what, max(id) || '/' || count(*) as mark from setting_revision group by what
+            select what, string_agg(slot || ':' || changes, ' ' order by slot) as mark from change_count
+            where what <> 'record' group by what
             """)
     List<SettingMark> settingMarks();
 
-    @Insert("insert into setting_revision (what) values (#{what})")
-    int changed(@Param("what") String what);
+    @Select("select count_change(#{what})::text")
+    String changed(@Param("what") String what);
 }

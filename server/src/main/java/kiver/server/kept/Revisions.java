@@ -17,6 +17,7 @@ public class Revisions implements SmartInitializingSingleton {
 
     private final RevisionMapper mapper;
     private final List<Keeper> keepers = new CopyOnWriteArrayList<>();
+    private final List<Runnable> ofOneDatabase = new CopyOnWriteArrayList<>();
     private Map<String, String> seen = Map.of();
 
     private record Keeper(String what, Runnable forget) {}
@@ -37,6 +38,20 @@ public class Revisions implements SmartInitializingSingleton {
      */
     public void whenChanged(String what, Runnable forget) {
         keepers.add(new Keeper(what, forget));
+    }
+
+    /** Has something forgotten that is known by numbers of one database, when another stands in its place. */
+    public void whenReplaced(Runnable forget) {
+        ofOneDatabase.add(forget);
+    }
+
+    /** Forgets everything that is kept: another database stands where there was one. */
+    public void replaced() {
+        ofOneDatabase.forEach(Runnable::run);
+        synchronized (this) {
+            keepers.forEach(keeper -> keeper.forget().run());
+            seen = Map.of();
+        }
     }
 
     /** Tells all instances that measured days were changed; they know when this transaction is over. */

@@ -16,6 +16,7 @@ import kiver.core.sow.LotLessons.CountedCells;
 import kiver.server.batch.PutAway;
 import kiver.server.clock.NurseryClock;
 import kiver.server.kept.Kept;
+import kiver.server.kept.Revisions;
 import kiver.server.seed.SeedLot;
 import org.springframework.stereotype.Component;
 
@@ -28,7 +29,8 @@ public class LotKnowledge {
     private volatile KeptLessons kept = new KeptLessons(List.of(), "", new OfAll(Map.of()));
     private volatile KeptPutAway keptPutAway = new KeptPutAway("", List.of());
 
-    LotKnowledge(PutAwayLessonsMapper mapper, NurseryClock clock) {
+    LotKnowledge(PutAwayLessonsMapper mapper, NurseryClock clock, Revisions revisions) {
+        revisions.whenReplaced(() -> keptPutAway = new KeptPutAway("", List.of()));
         this.mapper = mapper;
         this.clock = clock;
     }

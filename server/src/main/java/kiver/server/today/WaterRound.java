@@ -44,6 +44,7 @@ import kiver.server.learning.DryingTold;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Which trays want water, which a look, and which are left alone. */
@@ -69,7 +70,7 @@ public class WaterRound implements DryingTold {
     private final WaterBook water;
     private final NurseryClock clock;
     private final LessonBook lessons;
-    private Lesson lesson = new Lesson(-1, LocalDate.MIN, Map.of(), DryingPace.learnt(Map.of()), Map.of());
+    private Lesson lesson = new Lesson(-1, null, Map.of(), DryingPace.learnt(Map.of()), Map.of());
 
     /** What was gathered last, with all that it rests on; the outlooks are the same ones while nothing has changed. */
     private record Gathered(
@@ -102,10 +103,10 @@ public class WaterRound implements DryingTold {
     /** Trays that dry alike. */
     public record Group(ContainerCode container, CropCode crop, PlaceId place) {}
 
-    /** What was learnt, as of the newest weighing. */
+    /** What was learnt, as of the newest weighing and of the season in which it was. */
     private record Lesson(
             long weighings,
-            LocalDate day,
+            @Nullable Season season,
             Map<String, TrayWeight> weights,
             DryingPace.Learnt<Group> learnt,
             Map<CropCode, Set<Integer>> batches) {}
@@ -366,12 +367,13 @@ public class WaterRound implements DryingTold {
                 .toList();
     }
 
-    /** Learnt anew when something more was weighed, a container was, or a day has passed. */
+    /** Learnt anew when something more was weighed, a container was, or the season was made anew, as every day. */
+    @SuppressWarnings("ReferenceEquality")
     private synchronized Lesson learnt(List<Standing> standing, Season season, LocalDateTime now) {
         long weighings = water.weighings();
         Map<String, TrayWeight> weights = water.weights();
         if (lesson.weighings() != weighings
-                || !lesson.day().equals(now.toLocalDate())
+                || lesson.season() != season
                 || !lesson.weights().equals(weights)) {
             AirAlongTheWay air = new AirAlongTheWay(season, now.toLocalDate(), DAYS_LEARNT_FROM);
             Map<Integer, List<WaterBook.Seen>> seen = water.since(now.minusDays(DAYS_LEARNT_FROM));
@@ -389,7 +391,7 @@ public class WaterRound implements DryingTold {
                                     .dried());
                 }
             }
-            lesson = new Lesson(weighings, now.toLocalDate(), weights, DryingPace.learnt(dried), batches);
+            lesson = new Lesson(weighings, season, weights, DryingPace.learnt(dried), batches);
         }
         return lesson;
     }
