@@ -17,10 +17,13 @@ import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import kiver.server.play.PlayedBeside;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.context.annotation.Import;
 
-/** A season played in a copy of the nursery: begun, lived in, ended, and nothing of it kept. */
+/** A season played in a copy of the nursery: begun, lived in, ended, and nothing of it kept. In a process of its own it is played in the browser. */
+@Import(PlayedBeside.class)
 class PlayedSeasonTest extends DeskOfTheSeason {
 
     private final CookieManager cookies = new CookieManager();

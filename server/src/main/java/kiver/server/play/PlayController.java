@@ -9,6 +9,8 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.Optional;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.account.SigningIn;
 import kiver.server.problem.NotFound;
@@ -84,6 +86,7 @@ class PlayController {
     /** The day it is then. */
     record PlayedDay(LocalDate today) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/play")
     PlayView standing(@AuthenticationPrincipal Person person) {
         return plays.standing()
@@ -91,11 +94,13 @@ class PlayController {
                 .orElseGet(() -> new PlayView(false, false, null, null, null, null, null, null));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/play")
     PlayView begin(@Valid @RequestBody PlayBeginning entry, @AuthenticationPrincipal Person person) {
         return view(plays.begin(person.id(), entry.year()), person);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @DeleteMapping("/api/play")
     void end() {
         plays.end();
@@ -115,6 +120,7 @@ class PlayController {
                 open ? now.word() : null);
     }
 
+    @OpenTo(Callers.ANYBODY)
     @PostMapping("/api/play/door")
     void open(@Valid @RequestBody PlayWord entry, HttpServletRequest request, HttpServletResponse response) {
         if (!played().opensBy(entry.word())) {
@@ -123,6 +129,7 @@ class PlayController {
         signingIn.keep(played().account(), request, response);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/play/days")
     PlayedDay letDaysPass(@Valid @RequestBody PlayedDays entry) {
         return new PlayedDay(played().letDaysPass(entry.days(), entry.handsWork()));

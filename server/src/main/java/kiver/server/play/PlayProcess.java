@@ -16,12 +16,23 @@ import java.util.concurrent.TimeoutException;
 import kiver.server.KiverApplication;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
 
 /**
  * Kiver in a process of its own, so that a play can neither take the nursery's memory nor end it. It ends when this one lets go
  * of it, whatever happens to this one.
  */
-final class PlayProcess {
+final class PlayProcess implements PlayHost.Running {
+
+    /** How plays are started, unless something else is said to be. */
+    @Component
+    static final class Host implements PlayHost {
+
+        @Override
+        public Running start(Map<String, String> settings) throws IOException {
+            return PlayProcess.start(settings);
+        }
+    }
 
     private static final Logger LOG = LoggerFactory.getLogger(PlayProcess.class);
     private static final List<String> SHARED_SETTINGS =
@@ -44,7 +55,7 @@ final class PlayProcess {
      *
      * @param settings of it alone, as its environment; what is said to this one about mail is not handed on
      */
-    static PlayProcess start(Map<String, String> settings) throws IOException {
+    private static PlayProcess start(Map<String, String> settings) throws IOException {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
         ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
@@ -54,11 +65,12 @@ final class PlayProcess {
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         builder.environment().keySet().removeIf(name -> name.startsWith("KIVER_MAIL"));
         builder.environment().putAll(settings);
+        builder.environment().put("KIVER_PLAY_HELD", "true");
         return new PlayProcess(builder.start());
     }
 
-    /** The port at which it is reached, waited for. */
-    int port() throws IOException, InterruptedException {
+    @Override
+    public int port() throws IOException, InterruptedException {
         try {
             return port.get(SECONDS_TO_START, TimeUnit.SECONDS);
         } catch (ExecutionException | TimeoutException notReached) {
@@ -66,13 +78,13 @@ final class PlayProcess {
         }
     }
 
-    /** Tells when it has ended, by itself or not. */
-    void whenEnded(Runnable then) {
+    @Override
+    public void whenEnded(Runnable then) {
         process.onExit().thenRun(then);
     }
 
-    /** Ends it and waits until it has. */
-    void end() {
+    @Override
+    public void end() {
         process.destroy();
         try {
             if (!process.waitFor(SECONDS_TO_END, TimeUnit.SECONDS)) {

@@ -15,6 +15,7 @@ import java.util.concurrent.Executors;
 import kiver.server.backup.CopiesBeside;
 import kiver.server.backup.CopiesBeside.CopyBeside;
 import kiver.server.clock.NurseryClock;
+import kiver.server.play.PlayHost.Running;
 import kiver.server.problem.Refusal;
 import kiver.server.space.PastYears;
 import kiver.server.wording.Said;
@@ -39,6 +40,7 @@ class Plays implements DisposableBean {
     private static final int BYTES_OF_A_WORD = 24;
 
     private final CopiesBeside copies;
+    private final PlayHost host;
     private final PastYears years;
     private final NurseryClock clock;
     private final Environment environment;
@@ -55,12 +57,14 @@ class Plays implements DisposableBean {
 
     Plays(
             CopiesBeside copies,
+            PlayHost host,
             PastYears years,
             NurseryClock clock,
             Environment environment,
             @Value("${kiver.library}") String library,
             @Value("${kiver.play.port:0}") String port) {
         this.copies = copies;
+        this.host = host;
         this.years = years;
         this.clock = clock;
         this.environment = environment;
@@ -85,7 +89,7 @@ class Plays implements DisposableBean {
         private final String word;
         private Stage stage = Stage.COPYING;
         private @Nullable CopyBeside copy;
-        private @Nullable PlayProcess process;
+        private @Nullable Running process;
         private int port;
 
         Play(long account, int year, LocalDate from, String word) {
@@ -151,7 +155,7 @@ class Plays implements DisposableBean {
                 copies.drop(copy);
                 return;
             }
-            PlayProcess process = PlayProcess.start(settings(begun, copy));
+            Running process = host.start(settings(begun, copy));
             if (!isStill(begun, () -> begun.process = process)) {
                 process.end();
                 copies.drop(copy);
