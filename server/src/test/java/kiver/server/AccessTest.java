@@ -6,7 +6,10 @@ import static org.hamcrest.Matchers.everyItem;
 import static org.hamcrest.Matchers.is;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.head;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.options;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
@@ -19,14 +22,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
 @ServerTest
-@Import(SmallNursery.class)
 class AccessTest {
 
     @Autowired
@@ -75,6 +76,20 @@ class AccessTest {
         nursery.post(nursery.hand, "/api/releases", "{}").andExpect(status().isForbidden());
         nursery.post(nursery.hand, "/api/demo/days", "{}").andExpect(status().isForbidden());
         nursery.post(nursery.grower, "/api/batches/201/counts", "{}").andExpect(status().isForbidden());
+    }
+
+    /** Asked for its head alone, a page is open to those it is open to. */
+    @Test
+    void noMethodIsAWayAround() throws Exception {
+        http.perform(head("/api/orders")).andExpect(status().isUnauthorized());
+        http.perform(head("/api/board").with(user(nursery.grower))).andExpect(status().isForbidden());
+        http.perform(head("/api/lots/1/claim.pdf").with(user(nursery.hand))).andExpect(status().isForbidden());
+        http.perform(head("/api/round").with(user(nursery.hand))).andExpect(status().isOk());
+        http.perform(options("/api/prices").with(user(nursery.grower))).andExpect(status().isForbidden());
+        http.perform(get("/api/nothing/of/the/kind").with(user(nursery.grower))).andExpect(status().isForbidden());
+        http.perform(get("/api/nothing/of/the/kind").with(user(nursery.hand))).andExpect(status().isNotFound());
+        http.perform(delete("/api/orders").with(user(nursery.grower)).with(csrf()))
+                .andExpect(status().isForbidden());
     }
 
     @Test

@@ -1,6 +1,7 @@
 package kiver.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
 import com.tngtech.archunit.core.domain.JavaClass;
@@ -14,10 +15,17 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
+import kiver.server.account.OpenTo;
 import org.apache.ibatis.annotations.Mapper;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
 
 class ServerStructureTest {
 
@@ -135,5 +143,24 @@ class ServerStructureTest {
     @Test
     void recordsAreMadeOfNamedParts() {
         classes().that().areRecords().should(HAVE_FEW_PARTS).check(SERVER);
+    }
+
+    @Test
+    void everyOperationSaysToWhomItIsOpen() {
+        methods()
+                .that()
+                .areAnnotatedWith(GetMapping.class)
+                .or()
+                .areAnnotatedWith(PostMapping.class)
+                .or()
+                .areAnnotatedWith(PutMapping.class)
+                .or()
+                .areAnnotatedWith(DeleteMapping.class)
+                .should()
+                .beAnnotatedWith(OpenTo.class)
+                .check(SERVER);
+        // In no other way is anything made an operation.
+        methods().should().notBeAnnotatedWith(RequestMapping.class).check(SERVER);
+        methods().should().notBeAnnotatedWith(PatchMapping.class).check(SERVER);
     }
 }

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,12 +40,14 @@ class NurseryController {
                     message = "A telephone number has digits, spaces and + ( ) / . - x only.")
             String telephone) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/nursery")
     OnPapers nursery() {
         Nursery nursery = clock.nursery().orElseThrow();
         return new OnPapers(nursery.name(), nursery.telephone());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/nursery")
     void change(@Valid @RequestBody OnPapers entry) {
         clock.call(entry.name().strip(), entry.telephone().strip());

@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
@@ -53,6 +54,7 @@ class OpenSessions {
             @Nullable Boolean phone,
             boolean here) {}
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/session/open")
     List<OpenSession> open(@AuthenticationPrincipal Person person, HttpServletRequest request) {
         HttpSession present = request.getSession(false);
@@ -69,6 +71,7 @@ class OpenSessions {
                 .toList();
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @DeleteMapping("/api/session/open/{mark}")
     void end(@PathVariable String mark, @AuthenticationPrincipal Person person) {
         String id = of(person).values().stream()

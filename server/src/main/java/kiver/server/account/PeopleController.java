@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDateTime;
 import java.util.List;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.limit.Limits;
 import kiver.server.problem.NotFound;
@@ -96,6 +97,7 @@ class PeopleController {
     /** A code for a new password, shown once. */
     record ResetView(String code, LocalDateTime until) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/people")
     List<PersonView> people() {
         return accounts.all().stream()
@@ -109,6 +111,7 @@ class PeopleController {
                 .toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/people")
     void add(@Valid @RequestBody PersonEntry entry) {
         requireReal(entry.email());
@@ -130,6 +133,7 @@ class PeopleController {
     }
 
     /** Changes somebody; with another address or role they sign in anew. */
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/people/{id}")
     @Transactional
     public void change(@PathVariable long id, @Valid @RequestBody PersonChange entry) {
@@ -153,6 +157,7 @@ class PeopleController {
     }
 
     /** Keeps somebody out from now on; wherever they are signed in, that ends with their next call. */
+    @OpenTo(Callers.PROPAGATOR)
     @DeleteMapping("/api/people/{id}/access")
     @Transactional
     public void keepOut(@PathVariable long id, @AuthenticationPrincipal Person by) {
@@ -171,6 +176,7 @@ class PeopleController {
     }
 
     /** Lets somebody in again. */
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/people/{id}/access")
     @Transactional
     public void letIn(@PathVariable long id) {
@@ -179,6 +185,7 @@ class PeopleController {
     }
 
     /** A code by which somebody chooses a new password themselves; the old one holds until they do. */
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/people/{id}/resets")
     @Transactional
     public ResetView reset(@PathVariable long id) {

@@ -9,7 +9,6 @@ import kiver.server.wording.Wording;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
@@ -26,7 +25,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.session.web.http.CookieSerializer;
 import org.springframework.session.web.http.DefaultCookieSerializer;
 
-/** Who may call what. Whose orders a grower sees is decided where orders are read. */
+/** Who may call what: each operation says it itself. */
 @Configuration
 class SecurityConfiguration {
 
@@ -40,119 +39,22 @@ class SecurityConfiguration {
             SecurityContextRepository contexts,
             AccountMapper accounts,
             NurseryClock clock,
-            Wording wording)
+            Wording wording,
+            DeclaredCallers declared)
             throws Exception {
-        return http.authorizeHttpRequests(calls -> calls.dispatcherTypeMatchers(
-                                DispatcherType.ERROR, DispatcherType.FORWARD)
-                        .permitAll()
-                        .requestMatchers(
-                                "/api/session",
-                                "/api/session/link",
-                                "/api/session/reset",
-                                "/api/setup",
-                                // Shown the word that the copy was opened with, which is looked at there.
-                                "/api/play/door",
-                                "/actuator/health/**")
-                        .permitAll()
-                        .requestMatchers("/api/session/**")
-                        .authenticated()
-                        .requestMatchers("/actuator/**")
-                        .denyAll()
-                        .requestMatchers(
-                                "/api/people/**",
-                                "/api/nursery",
-                                "/api/growers/**",
-                                "/api/messages/**",
-                                "/api/prices/**",
-                                "/api/invoicing",
-                                "/api/demo/**",
-                                "/api/play/**",
-                                "/api/plans",
-                                "/api/promises",
-                                "/api/season-again",
-                                "/api/data-package/**",
-                                "/api/plant-health",
-                                "/api/paths",
-                                "/api/successions/**",
-                                "/api/own-table/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers("/calendar/*")
-                        .permitAll()
-                        // Shown a device's token, which is looked at there.
-                        .requestMatchers(HttpMethod.POST, "/api/readings", "/api/forecast")
-                        .permitAll()
-                        .requestMatchers(HttpMethod.POST, "/api/orders/*/lines/*/requests")
-                        .authenticated()
-                        .requestMatchers(
-                                HttpMethod.GET,
-                                "/api/board/**",
-                                "/api/space/**",
-                                "/api/drafts/**",
-                                "/api/sheets/**",
-                                "/api/weather/**")
-                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .requestMatchers(
-                                "/api/board/**",
-                                "/api/space/**",
-                                "/api/drafts/**",
-                                "/api/sheets/**",
-                                "/api/weather/**",
-                                "/api/reschedule/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers("/api/founding", "/api/grown", "/api/safekeeping/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(
-                                HttpMethod.PUT,
-                                "/api/week/hands",
-                                "/api/media/**",
-                                "/api/feeding/**",
-                                "/api/hardening/**",
-                                "/api/lessons/**",
-                                "/api/loading/**",
-                                "/api/places/**",
-                                "/api/crops/**")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(
-                                HttpMethod.POST,
-                                "/api/week/clearings",
-                                "/api/media/**",
-                                "/api/orders/**",
-                                "/api/releases",
-                                "/api/batches",
-                                "/api/batches/bought-in",
-                                "/api/batches/*/withdrawals",
-                                "/api/batches/*/resowings",
-                                "/api/devices",
-                                "/api/feeding/**",
-                                "/api/hardening/**",
-                                "/api/lessons/**",
-                                "/api/trials",
-                                "/api/devices/*/withdrawals",
-                                "/api/nursery",
-                                "/api/places",
-                                "/api/varieties",
-                                "/api/lots",
-                                "/api/packets",
-                                "/api/growers")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.GET, "/api/lots/*/claim.pdf")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers(HttpMethod.GET, "/api/orders/**", "/api/releases/*/note.pdf")
-                        .authenticated()
-                        // Growers ask and tell, each of their own.
-                        .requestMatchers(HttpMethod.POST, "/api/requests/*/answers", "/api/losses/*/replacements")
-                        .hasRole(PROPAGATOR)
-                        .requestMatchers("/api/requests", "/api/free/**", "/api/losses/**", "/api/releases/*/losses")
-                        .authenticated()
-                        // Growers note what they see at their own sites.
-                        .requestMatchers("/api/sites/*/pests/**")
-                        .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/api/calendar-feeds/mine")
-                        .authenticated()
-                        .requestMatchers("/api/**", "/v3/**")
-                        .hasAnyRole(PROPAGATOR, BENCH_HAND)
-                        .anyRequest()
-                        .permitAll())
+        return http.authorizeHttpRequests(
+                        calls -> calls.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
+                                .permitAll()
+                                .requestMatchers("/actuator/health/**")
+                                .permitAll()
+                                .requestMatchers("/actuator/**")
+                                .denyAll()
+                                .requestMatchers("/api/**", "/calendar/**")
+                                .access(declared)
+                                .requestMatchers("/v3/**")
+                                .hasAnyRole(PROPAGATOR, BENCH_HAND)
+                                .anyRequest()
+                                .permitAll())
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/readings", "/api/forecast"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .exceptionHandling(failures ->

@@ -17,6 +17,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Optional;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.clock.TimeZones;
@@ -132,6 +133,7 @@ class SessionController {
 
             @Nullable @Valid SpeechEntry speech) {}
 
+    @OpenTo(Callers.ANYBODY)
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal Person person) {
         Nursery nursery = clock.nursery().orElse(null);
@@ -150,6 +152,7 @@ class SessionController {
                 account.map(Account::speech).orElse(null));
     }
 
+    @OpenTo(Callers.ANYBODY)
     @PostMapping("/api/session")
     SessionView signIn(@Valid @RequestBody SignIn typed, HttpServletRequest request, HttpServletResponse response) {
         String email = typed.email().strip();
@@ -185,6 +188,7 @@ class SessionController {
             String code) {}
 
     /** Opens a grower's page by the code of a link. */
+    @OpenTo(Callers.ANYBODY)
     @PostMapping("/api/session/link")
     SessionView byLink(@Valid @RequestBody LinkCode typed, HttpServletRequest request, HttpServletResponse response) {
         String key = "link from " + request.getRemoteAddr();
@@ -213,6 +217,7 @@ class SessionController {
             String password) {}
 
     /** Chooses a new password by a code, and signs in; wherever else one was signed in, that ends. */
+    @OpenTo(Callers.ANYBODY)
     @PostMapping("/api/session/reset")
     SessionView byReset(
             @Valid @RequestBody ResetEntry typed, HttpServletRequest request, HttpServletResponse response) {
@@ -273,6 +278,7 @@ class SessionController {
             String password) {}
 
     /** Changes one's own password; other sessions of the same account end. */
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PostMapping("/api/session/password")
     void changePassword(
             @Valid @RequestBody PasswordChange typed,
@@ -308,11 +314,13 @@ class SessionController {
     }
 
     /** Changes how one is spoken to, on whatever device. */
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PutMapping("/api/session/speech")
     void speak(@Valid @RequestBody SpeechEntry typed, @AuthenticationPrincipal Person person) {
         accounts.setSpeech(person.id(), typed.speech());
     }
 
+    @OpenTo(Callers.ANYBODY)
     @DeleteMapping("/api/session")
     void signOut(HttpServletRequest request) {
         HttpSession session = request.getSession(false);
@@ -323,6 +331,7 @@ class SessionController {
     }
 
     /** Founds the nursery; whoever does is signed in. */
+    @OpenTo(Callers.ANYBODY)
     @PostMapping("/api/setup")
     @Transactional
     public void setUp(

@@ -7,6 +7,8 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -59,6 +61,7 @@ class SafekeepingController {
     /** A copy. */
     record CopyView(String name, Copies.Reason reason, LocalDateTime madeAt, long bytes) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/safekeeping")
     SafekeepingView state() {
         Safekeeping.State state = safekeeping.state();
@@ -81,6 +84,7 @@ class SafekeepingController {
                 state.trouble());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/safekeeping/copies")
     SafekeepingView copy() {
         if (safekeeping.state().folder() == null) {
@@ -101,6 +105,7 @@ class SafekeepingController {
     }
 
     /** Everything as an open data package. */
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/safekeeping/everything")
     ResponseEntity<StreamingResponseBody> everything() {
         StreamingResponseBody body = out -> {

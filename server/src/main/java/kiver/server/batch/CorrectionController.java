@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
 import kiver.core.outlook.BatchFile;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.problem.Refusal;
@@ -39,6 +41,7 @@ class CorrectionController {
             @Size(max = 200, message = "Use at most 200 letters.")
             String reason) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/corrections")
     void correct(
             @PathVariable int number,

@@ -3,6 +3,8 @@ package kiver.server.batch;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -45,6 +47,7 @@ class LayingOutController {
     /** The number of the tray that was cut off. */
     record CutOff(int number) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/layouts")
     void layOut(
             @PathVariable int number,
@@ -53,6 +56,7 @@ class LayingOutController {
         layingOut.layOut(entry.requestId(), number, entry.tray(), entry.firstCell(), entry.lastCell(), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/trays/{number}/cuts")
     CutOff cut(@PathVariable int number, @Valid @RequestBody CutEntry entry, @AuthenticationPrincipal Person person) {
         return new CutOff(layingOut.cut(entry.requestId(), number, entry.rows(), person.id()));

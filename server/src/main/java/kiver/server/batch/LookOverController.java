@@ -10,6 +10,8 @@ import java.util.Optional;
 import java.util.UUID;
 import kiver.core.batch.LookedOver;
 import kiver.core.batch.RootsSeen;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,6 +45,7 @@ class LookOverController {
             @Nullable RootsSeen roots,
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/looks")
     void look(
             @PathVariable int number, @Valid @RequestBody LookOverEntry entry, @AuthenticationPrincipal Person person) {

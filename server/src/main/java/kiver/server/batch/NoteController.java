@@ -9,6 +9,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -35,6 +37,7 @@ class NoteController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/notes")
     void note(@PathVariable int number, @Valid @RequestBody NoteEntry entry, @AuthenticationPrincipal Person person) {
         recording.record(

@@ -7,6 +7,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.Tended;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -30,6 +32,7 @@ class TendingController {
             @NotNull(message = "Say what was done.") Tended.Step step,
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/tendings")
     void tend(
             @PathVariable int number, @Valid @RequestBody TendingEntry entry, @AuthenticationPrincipal Person person) {

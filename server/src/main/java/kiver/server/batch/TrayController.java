@@ -8,6 +8,8 @@ import kiver.core.batch.CellState;
 import kiver.core.crop.Container;
 import kiver.core.outlook.BatchFile;
 import kiver.core.tray.Cell;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.crop.CropBook;
 import kiver.server.tray.Tray;
 import kiver.server.tray.TrayBook;
@@ -55,6 +57,7 @@ class TrayController {
             List<Integer> batches,
             List<CellView> cells) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/trays/{number}")
     TrayView tray(@PathVariable int number) {
         Tray tray = trays.numbered(number);

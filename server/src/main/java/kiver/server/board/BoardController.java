@@ -17,6 +17,8 @@ import kiver.core.outlook.BatchPlan;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.core.space.Occupancy;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.PlanChanges;
@@ -113,6 +115,7 @@ class BoardController {
             int atRiskBefore,
             int atRisk) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/board")
     BoardView season(@RequestParam(required = false) @Nullable Long draft) {
         List<BatchOutlook> batches = board.under(plansOf(draft));
@@ -143,6 +146,7 @@ class BoardController {
                         .toList());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/board/trials")
     TrialView tryOut(@Valid @RequestBody EditEntry entry) {
         Map<Integer, BatchPlan> base = plansOf(entry.draft());
@@ -167,6 +171,7 @@ class BoardController {
                         .toList());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/board/changes")
     @Transactional
     public void change(@Valid @RequestBody EditEntry entry, @AuthenticationPrincipal Person person) {
@@ -188,18 +193,21 @@ class BoardController {
         }
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/board/undo")
     @Transactional
     public Undone undo() {
         return new Undone(plans.undo());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/drafts")
     @Transactional
     public DraftBegun begin(@Valid @RequestBody DraftEntry entry) {
         return new DraftBegun(plans.begin(entry.name().strip(), clock.today()));
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/drafts/{draft}")
     DraftView compare(@PathVariable long draft) {
         plans.requireDraft(draft);
@@ -223,12 +231,14 @@ class BoardController {
                 atRisk(then));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/drafts/{draft}/taking")
     @Transactional
     public void take(@PathVariable long draft, @AuthenticationPrincipal Person person) {
         plans.take(draft, person.id());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @DeleteMapping("/api/drafts/{draft}")
     @Transactional
     public void drop(@PathVariable long draft) {

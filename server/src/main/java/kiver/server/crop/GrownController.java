@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.crop.Hardiness;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.problem.Refusal;
 import kiver.server.sheet.RowsInUse;
@@ -54,6 +56,7 @@ class GrownController {
             @NotNull @NotEmpty(message = "Pick at least one container.")
             List<@NotNull String> containers) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/grown")
     LibraryView library() {
         Set<Crop> grown = Set.copyOf(crops.cropsOffered());
@@ -70,6 +73,7 @@ class GrownController {
                 sets.sets());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/grown")
     @Transactional
     public void grow(@Valid @RequestBody Grown grown, @AuthenticationPrincipal Person person) {

@@ -8,6 +8,8 @@ import kiver.core.crop.Crop;
 import kiver.core.crop.CropCode;
 import kiver.core.crop.PotDepth;
 import kiver.core.crop.Tending;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -48,6 +50,7 @@ class TendingOfCropController {
             @DecimalMax(value = "20", message = "Enter 0 to 20 true leaves.")
             Double flowersOffFrom) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/crops/{code}/tending")
     @Transactional
     public void tend(@PathVariable String code, @Valid @RequestBody TendingOfCrop entry) {

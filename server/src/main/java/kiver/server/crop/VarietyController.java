@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import kiver.core.crop.CropCode;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -26,6 +28,7 @@ class VarietyController {
             @NotBlank(message = "Enter a name.") @Size(max = 80, message = "Use at most 80 letters.")
             String name) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/varieties")
     void add(@Valid @RequestBody VarietyEntry entry) {
         crops.add(entry.crop(), entry.name().strip());

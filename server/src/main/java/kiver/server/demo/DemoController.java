@@ -5,6 +5,8 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
@@ -43,6 +45,7 @@ class DemoController {
     /** The day it is then. */
     record DayShown(LocalDate today) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/demo/days")
     synchronized DayShown letDaysPass(@Valid @RequestBody DaysToPass entry) {
         if (!clock.nursery().map(Nursery::demo).orElse(false)) {

@@ -16,6 +16,8 @@ import kiver.core.batch.BatchChange;
 import kiver.core.batch.LossReason;
 import kiver.core.batch.NameDoubt;
 import kiver.core.tray.TrayId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
 import kiver.server.problem.Refusal;
@@ -114,6 +116,7 @@ class CountController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/counts")
     void count(@PathVariable int number, @Valid @RequestBody CountEntry entry, @AuthenticationPrincipal Person person) {
         List<Integer> somethingUp = entry.somethingUp() == null ? List.of() : entry.somethingUp();
@@ -133,18 +136,21 @@ class CountController {
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/losses")
     void lose(@PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
         BatchChange change = new BatchChange.Lost(tray(entry.tray()), entry.cells(), entry.reason());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/doubts")
     void doubt(@PathVariable int number, @Valid @RequestBody DoubtEntry entry, @AuthenticationPrincipal Person person) {
         BatchChange change = new BatchChange.Mixed(tray(entry.tray()), entry.cells(), entry.doubt());
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/recognitions")
     void recognise(
             @PathVariable int number,

@@ -11,6 +11,8 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import kiver.core.emerge.LotOrPlace;
 import kiver.core.seed.LotId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
 import kiver.server.seed.SeedLot;
@@ -71,6 +73,7 @@ class LotOrPlaceController {
             @Nullable Double tailElsewhere,
             @Nullable Double tailOthers) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}/lot-or-place")
     LotOrPlaceView lotOrPlace(@PathVariable int number) {
         Optional<LotEvidence.Told> here = evidence.of(number);
@@ -119,6 +122,7 @@ class LotOrPlaceController {
         return tail.isPresent() ? tail.getAsDouble() : null;
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping(value = "/api/lots/{id}/claim.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> claim(@PathVariable long id) {
         SeedLot lot = seeds.lots().stream()

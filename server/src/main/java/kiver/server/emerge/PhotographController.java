@@ -9,6 +9,8 @@ import java.util.UUID;
 import kiver.core.crop.Container;
 import kiver.core.emerge.TrayCorners;
 import kiver.core.emerge.TrayPhotograph;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -74,6 +76,7 @@ class PhotographController {
      *     as a share of the photograph, 0 to 1
      * @param keep number of the request, the same on every retry; missing where nothing is to be kept
      */
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/trays/{number}/photographs/file")
     SeenOnPhotograph read(
             @PathVariable int number,
@@ -131,6 +134,7 @@ class PhotographController {
         };
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/trays/{number}/photographs")
     List<KeptPhotograph> kept(@PathVariable int number) {
         trays.numbered(number);
@@ -139,6 +143,7 @@ class PhotographController {
                 .toList();
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/trays/{number}/photographs/{id}.jpg")
     ResponseEntity<byte[]> picture(@PathVariable int number, @PathVariable long id) {
         return kept.picture(number, id).stream()
@@ -148,6 +153,7 @@ class PhotographController {
                 .orElseThrow(PhotographController::noSuch);
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @DeleteMapping("/api/trays/{number}/photographs/{id}")
     void forget(@PathVariable int number, @PathVariable long id) {
         if (kept.forget(number, id) == 0) {

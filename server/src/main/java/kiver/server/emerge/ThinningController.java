@@ -10,6 +10,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.BatchChange;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
 import kiver.server.tray.TrayBook;
@@ -84,6 +86,7 @@ class ThinningController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/thinnings")
     void thin(
             @PathVariable int number, @Valid @RequestBody ThinningEntry entry, @AuthenticationPrincipal Person person) {
@@ -92,6 +95,7 @@ class ThinningController {
         recording.record(entry.requestId(), number, entry.day(), List.of(change), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/prickings-out")
     void prickOut(
             @PathVariable int number,

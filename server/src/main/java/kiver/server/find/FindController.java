@@ -1,5 +1,7 @@
 package kiver.server.find;
 
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -20,6 +22,7 @@ class FindController {
         this.finder = finder;
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/found")
     Found find(@RequestParam String text, @AuthenticationPrincipal Person person) {
         String typed = text.strip();

@@ -15,6 +15,8 @@ import java.util.TreeMap;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.DayAhead;
 import kiver.core.weather.Sky;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.place.Device;
 import kiver.server.place.DeviceBook;
@@ -107,6 +109,7 @@ class SaidForecastController {
             List<@Valid @NotNull ForecastEntry> days) {}
 
     /** Typed in as it was heard. */
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/weather/forecast")
     @Transactional
     public void say(@Valid @RequestBody ForecastSaid said) {
@@ -114,6 +117,7 @@ class SaidForecastController {
     }
 
     /** Pushed by a service that has a token. */
+    @OpenTo(Callers.ANYBODY)
     @PostMapping("/api/forecast")
     @Transactional
     public void push(

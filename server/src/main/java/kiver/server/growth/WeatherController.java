@@ -27,6 +27,8 @@ import kiver.core.weather.OutdoorReading;
 import kiver.core.weather.StationLayout;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.StationSheet;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.clock.TimeZones;
 import kiver.server.problem.Refusal;
@@ -149,6 +151,7 @@ class WeatherController {
             @Nullable String timeZone) {}
 
     /** Moves the nursery on the map; weather that was estimated for where it was is worked out anew. */
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/weather/position")
     @Transactional
     public void move(@Valid @RequestBody Position position) {
@@ -169,6 +172,7 @@ class WeatherController {
     record DayLength(LocalDate day, double hours) {}
 
     /** The length of this year's days somewhere, every fifth; before anything is moved there. */
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/weather/daylight")
     List<DayLength> daylight(@RequestParam double latitude) {
         if (!(Math.abs(latitude) <= 90)) {
@@ -251,6 +255,7 @@ class WeatherController {
         }
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/weather")
     WeatherView weather() {
         LocalDate today = clock.today();
@@ -287,6 +292,7 @@ class WeatherController {
                 weather.isEstimated());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/weather/file")
     ResponseEntity<byte[]> file() {
         StationRecord record = seasons.record();
@@ -310,6 +316,7 @@ class WeatherController {
      * @param chosen what was understood wrongly
      * @param bytes of the file
      */
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping(value = "/api/weather/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     FileReport readIn(
             @RequestParam String file, @RequestParam boolean take, ChosenLayout chosen, @RequestBody byte[] bytes) {

@@ -11,6 +11,8 @@ import kiver.core.batch.BatchChange;
 import kiver.core.harden.HardeningProgramme;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.batch.RecordingService;
@@ -56,6 +58,7 @@ class HardeningController {
     /** The end. */
     record HardeningEnd(@NotNull UUID requestId, @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/hardening-starts")
     @Transactional
     public void start(
@@ -80,6 +83,7 @@ class HardeningController {
                 () -> batches.harden(number, programme));
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/hardening-days")
     void day(@PathVariable int number, @Valid @RequestBody HardeningDay entry, @AuthenticationPrincipal Person person) {
         recording.record(
@@ -90,6 +94,7 @@ class HardeningController {
                 person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/hardening-ends")
     void end(@PathVariable int number, @Valid @RequestBody HardeningEnd entry, @AuthenticationPrincipal Person person) {
         recording.record(

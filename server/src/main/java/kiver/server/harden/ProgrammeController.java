@@ -10,6 +10,8 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import kiver.core.harden.Exposure;
 import kiver.core.harden.HardeningProgramme;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
 import org.springframework.transaction.annotation.Transactional;
@@ -70,17 +72,20 @@ class ProgrammeController {
             @NotNull(message = "Say where it spends the night.")
             Exposure.Night night) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/hardening/programmes")
     List<ProgrammeView> all() {
         return programmes.all().stream().map(ProgrammeController::view).toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/hardening/programmes")
     @Transactional
     public ProgrammeView add(@Valid @RequestBody OwnProgramme entry) {
         return put(programmes.nextCode(), entry);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/hardening/programmes/{code}")
     @Transactional
     public ProgrammeView change(@PathVariable String code, @Valid @RequestBody OwnProgramme entry) {
@@ -88,6 +93,7 @@ class ProgrammeController {
         return put(code, entry);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/hardening/programmes/{code}/retirements")
     @Transactional
     public void retire(@PathVariable String code) {

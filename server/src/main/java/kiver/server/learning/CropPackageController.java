@@ -13,6 +13,8 @@ import kiver.core.crop.LessonAbout.Matter;
 import kiver.core.crop.PaceLessons;
 import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.SheetRow;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.LibraryBook;
 import kiver.server.crop.PaceTellings;
@@ -95,6 +97,7 @@ class CropPackageController {
     /** How many crops were taken. */
     record PackageTaken(int crops) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/data-package")
     ResponseEntity<byte[]> give() {
         List<CropPackage.Evidence> evidence = Stream.of(Matter.EMERGENCE, Matter.LEAVES)
@@ -118,6 +121,7 @@ class CropPackageController {
                 .toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping(value = "/api/data-package/preview", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     PackagePreview preview(@RequestBody byte[] bytes) {
         CropPackage theirs = CropPackage.read(bytes, json);
@@ -167,6 +171,7 @@ class CropPackageController {
     }
 
     /** Takes the named crops of a package, or none of them. */
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping(value = "/api/data-package", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @Transactional
     public PackageTaken take(

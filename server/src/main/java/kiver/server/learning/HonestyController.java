@@ -15,6 +15,8 @@ import kiver.core.learning.Honesty;
 import kiver.core.learning.Kept;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.outlook.ToldBook;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -32,6 +34,7 @@ class HonestyController {
         this.told = told;
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/looking-back/honesty")
     Honesty honesty(@RequestParam Optional<Integer> year) {
         GrowingYear asked = years.year(year);

@@ -10,6 +10,8 @@ import kiver.core.crop.CropCode;
 import kiver.core.crop.LessonAbout;
 import kiver.core.crop.LessonDecision;
 import kiver.core.learning.Proposal;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.LessonBook;
@@ -60,11 +62,13 @@ class LessonsController {
     /** What is undone. */
     record UndoneLesson(@NotNull UUID requestId) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/lessons")
     LessonViews.LessonsView lessons() {
         return views.all();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/lessons/decisions")
     @Transactional
     void decide(@Valid @RequestBody LessonEntry entry, @AuthenticationPrincipal Person person) {
@@ -105,6 +109,7 @@ class LessonsController {
     }
 
     /** Has costs and hours go by what the times of entries tell. */
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/lessons/work/{work}")
     @Transactional
     public void reckonWith(@PathVariable LessonViews.Work work) {
@@ -115,6 +120,7 @@ class LessonsController {
         rates.set(work.rate(), Math.round(seconds * 10) / 10.0);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/lessons/decisions/{id}/undo")
     @Transactional
     void undo(@PathVariable long id, @Valid @RequestBody UndoneLesson entry, @AuthenticationPrincipal Person person) {

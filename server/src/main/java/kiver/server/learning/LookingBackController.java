@@ -17,6 +17,8 @@ import kiver.core.learning.Waterfall;
 import kiver.core.outlook.BatchFile;
 import kiver.core.space.Rates;
 import kiver.core.tray.TrayId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -116,6 +118,7 @@ class LookingBackController {
             Kept kept,
             double keptShare) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/looking-back")
     LookingBackView lookingBack(
             @RequestParam Optional<Integer> year, @RequestParam(defaultValue = "CROP") Together by) {
@@ -148,6 +151,7 @@ class LookingBackController {
     }
 
     /** What was noted in the same week of earlier years, the newest first. */
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/notes")
     List<BatchBook.NoteOfDay> notes(@RequestParam LocalDate around) {
         LocalDate day = Limits.day(around);

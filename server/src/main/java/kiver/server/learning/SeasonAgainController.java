@@ -14,6 +14,8 @@ import kiver.core.learning.Kept;
 import kiver.core.order.LineId;
 import kiver.core.outlook.BatchFile;
 import kiver.core.plan.ContainerPath;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -103,6 +105,7 @@ class SeasonAgainController {
      */
     record SeasonAgain(int year, LocalDate lastDay, List<OrderAgain> orders) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/season-again")
     SeasonAgain again(@RequestParam Optional<Integer> year) {
         GrowingYear asked = years.year(year);

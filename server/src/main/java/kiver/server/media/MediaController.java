@@ -17,6 +17,8 @@ import kiver.core.media.Ingredient;
 import kiver.core.media.IngredientCode;
 import kiver.core.media.Recipe;
 import kiver.core.media.RecipeCode;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -140,6 +142,7 @@ class MediaController {
     record MediaView(
             List<RecipeView> recipes, List<RecipeView> library, List<IngredientView> ingredients, Mixing mixing) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/media")
     MediaView media() {
         return new MediaView(
@@ -185,6 +188,7 @@ class MediaController {
                 ingredient.alive());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/media/ingredients/{code}")
     void putIngredient(
             @PathVariable @Pattern(regexp = "[a-z0-9-]{1,40}") String code, @Valid @RequestBody IngredientEntry entry) {
@@ -198,21 +202,25 @@ class MediaController {
                 entry.alive()));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/media/recipes/{code}")
     void putRecipe(@PathVariable String code, @Valid @RequestBody RecipeEntry entry) {
         media.put(new RecipeCode(code), entry.version(), entry.name().strip(), entry.use(), entry.document());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/media/recipes/{code}/taking")
     void take(@PathVariable String code) {
         media.take(new RecipeCode(code));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/media/recipes/{code}/usual")
     void usual(@PathVariable String code) {
         media.makeUsual(new RecipeCode(code));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/media/recipes/{code}/retirement")
     void retire(@PathVariable String code, @Valid @RequestBody RetirementEntry entry) {
         media.retire(new RecipeCode(code), entry.retired());
@@ -223,6 +231,7 @@ class MediaController {
             @NotNull(message = "Say whether it is to go or to come back.")
             Boolean retired) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/media/mixing")
     void mixing(@Valid @RequestBody Mixing entry) {
         media.set(entry);

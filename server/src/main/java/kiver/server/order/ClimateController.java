@@ -21,6 +21,8 @@ import kiver.core.weather.ClimateFit;
 import kiver.core.weather.DailyRange;
 import kiver.core.weather.StationRecord;
 import kiver.core.weather.ToldClimate;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.problem.Refusal;
@@ -123,18 +125,21 @@ class ClimateController {
             List<SiteController.FrostPoint> curve,
             double daysOff) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/weather/climate")
     ClimateView climate() {
         return view(climates.climate(), climates.told().isEmpty());
     }
 
     /** Looks at what would come of it; nothing is kept. */
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/weather/climate/trial")
     ClimateView tried(@Valid @RequestBody ClimateEntry entry) {
         return view(told(entry), false);
     }
 
     /** Keeps it; days that nobody measured are estimated anew. */
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/weather/climate")
     @Transactional
     public void tell(@Valid @RequestBody ClimateEntry entry) {

@@ -12,6 +12,8 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import kiver.core.order.Protection;
 import kiver.server.account.GrowerLinks;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.problem.NotFound;
 import kiver.server.wording.Said;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,17 +39,20 @@ class GrowerController {
     /** A grower's link; without a code where there is none that opens anything. */
     record GrowerLinkView(@Nullable String code, @Nullable LocalDate until) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/growers/{id}/link")
     GrowerLinkView link(@PathVariable long id) {
         return view(links.of(grower(id).id()).orElse(null));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/growers/{id}/link")
     GrowerLinkView renew(@PathVariable long id) {
         Grower grower = grower(id);
         return view(links.renew(grower.id(), grower.name()));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @DeleteMapping("/api/growers/{id}/link")
     GrowerLinkView withdraw(@PathVariable long id) {
         links.withdraw(grower(id).id());
@@ -86,6 +91,7 @@ class GrowerController {
             @DecimalMax(value = "25", message = "Enter −25 to 25 K.")
             Double temperatureOffset) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/growers")
     @Transactional
     public void add(@Valid @RequestBody SiteEntry entry) {

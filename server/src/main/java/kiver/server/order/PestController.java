@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.order.Pest;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.clock.NurseryClock;
@@ -58,11 +60,13 @@ class PestController {
             @NotNull(message = "Say on which day it was seen first.")
             LocalDate day) {}
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/sites/{id}/pests")
     List<PestAtSite> pests(@PathVariable long id, @AuthenticationPrincipal Person person) {
         return view(visible(id, person));
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PostMapping("/api/sites/{id}/pests")
     @Transactional
     public List<PestAtSite> seen(
@@ -79,6 +83,7 @@ class PestController {
         return view(site);
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @DeleteMapping("/api/sites/{id}/pests/{pest}/{day}")
     @Transactional
     public List<PestAtSite> notSeen(

@@ -9,6 +9,8 @@ import kiver.core.crop.CropCode;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.FrostDates;
 import kiver.core.order.OutdoorSeason;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.weather.WeatherBook;
@@ -78,6 +80,7 @@ class SiteController {
             boolean estimated,
             List<CropOutdoors> crops) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/sites/{id}")
     SiteView site(@PathVariable long id, @RequestParam(required = false) @Nullable String crop) {
         Site site = orders.site(id);

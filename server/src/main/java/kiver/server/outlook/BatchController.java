@@ -13,6 +13,8 @@ import kiver.core.batch.BatchStage;
 import kiver.core.growth.GrowingYear;
 import kiver.core.place.PlaceId;
 import kiver.core.space.Occupancy;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.RecordingService;
 import kiver.server.clock.NurseryClock;
@@ -73,6 +75,7 @@ class BatchController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches")
     List<BatchSummary> batches(
             @RequestParam(defaultValue = "false") boolean withGone, @RequestParam Optional<Integer> year) {
@@ -87,11 +90,13 @@ class BatchController {
                 .toList();
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}")
     BatchView batch(@PathVariable int number) {
         return views.view(analyst.one(number));
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/moves")
     void move(@PathVariable int number, @Valid @RequestBody MoveEntry entry, @AuthenticationPrincipal Person person) {
         if (places.places().stream().noneMatch(place -> place.id().number() == entry.placeId())) {
@@ -110,6 +115,7 @@ class BatchController {
     /** Room at a place today. */
     record RoomView(long placeId, double free) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/rooms")
     List<RoomView> rooms() {
         Occupancy occupancy = space.occupancy();

@@ -19,6 +19,8 @@ import kiver.core.growth.Standing;
 import kiver.core.growth.Way;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.ObservedBook;
@@ -105,6 +107,7 @@ class CropController {
             List<StageAt> stages,
             double meanTemperature) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/crops/{code}")
     CropView crop(
             @PathVariable String code,

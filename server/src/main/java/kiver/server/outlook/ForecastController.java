@@ -7,6 +7,8 @@ import java.util.stream.Collectors;
 import kiver.core.outlook.ForecastChange;
 import kiver.core.outlook.ForecastShift;
 import kiver.core.place.PlaceId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.growth.SeasonService;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -46,6 +48,7 @@ class ForecastController {
             int mostDays,
             List<MovedBatch> batches) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/forecast-changes")
     List<MovedGroup> changes() {
         ledger.compare();

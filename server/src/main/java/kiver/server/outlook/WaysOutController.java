@@ -12,6 +12,8 @@ import kiver.core.outlook.BatchOutlook;
 import kiver.core.outlook.WaitOrResow;
 import kiver.core.plan.SowWindow;
 import kiver.core.space.Rates;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
@@ -97,6 +99,7 @@ class WaysOutController {
             @Nullable LocalDate lastDay,
             List<ResowingView> resowings) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}/ways-out")
     WaysOutView waysOut(@PathVariable int number) {
         BatchOutlook batch = analyst.one(number);

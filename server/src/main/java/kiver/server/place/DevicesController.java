@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kiver.core.place.SignOfLife;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.weather.WeatherBook;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -93,6 +95,7 @@ class DevicesController {
 
             @Nullable Long placeId) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/devices")
     DevicesView devices() {
         Map<Long, DeviceMapper.LastSaid> said = devices.lastSaid();
@@ -134,11 +137,13 @@ class DevicesController {
                 readsByTheHour ? PATIENCE : PATIENCE_WITH_DAYS);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/devices")
     DeviceBook.Added add(@Valid @RequestBody DeviceEntry entry) {
         return devices.add(entry.name(), entry.feeds(), entry.placeId());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/devices/{id}/withdrawals")
     void withdraw(@PathVariable long id) {
         devices.withdraw(id);

@@ -10,6 +10,8 @@ import java.util.Arrays;
 import java.util.UUID;
 import kiver.core.place.PlaceId;
 import kiver.core.weather.DailyRange;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.NotFound;
@@ -64,6 +66,7 @@ class HandReadingController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/places/{id}/hand-readings")
     @Transactional
     public void take(

@@ -23,6 +23,8 @@ import kiver.core.place.PlaceUse;
 import kiver.core.place.ShadeCloth;
 import kiver.core.weather.Aspect;
 import kiver.core.weather.SkyView;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -86,6 +88,7 @@ class PlaceController {
             double breadth,
             int slots) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/places/patterns")
     List<PatternView> patterns() {
         return patterns.patterns(clock.latitude() >= 0).stream()
@@ -119,6 +122,7 @@ class PlaceController {
     /** So many trays stand on a surface. */
     record Surface(int slots) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/places/surfaces")
     Surface surface(@RequestParam double length, @RequestParam double breadth) {
         if (!(length >= 0 && length <= MOST_CENTIMETRES && breadth >= 0 && breadth <= MOST_CENTIMETRES)) {
@@ -186,6 +190,7 @@ class PlaceController {
             @Nullable LocalDate existsFrom,
             @Nullable LocalDate existsUntil) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/places")
     void add(@Valid @RequestBody PlaceEntry entry) {
         List<Place> present = places.places();

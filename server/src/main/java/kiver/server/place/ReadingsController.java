@@ -3,6 +3,8 @@ package kiver.server.place;
 import jakarta.annotation.Nullable;
 import java.util.List;
 import kiver.core.weather.OutdoorReading;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.problem.Refusal;
 import kiver.server.weather.StationReadings;
 import kiver.server.wording.Said;
@@ -41,6 +43,7 @@ class ReadingsController {
      */
     record ReadingsTaken(int taken, int known, List<ReadingsText.RefusedRow> refused) {}
 
+    @OpenTo(Callers.ANYBODY)
     @PostMapping(
             value = "/api/readings",
             consumes = {MediaType.APPLICATION_JSON_VALUE, "text/csv"})

@@ -9,6 +9,8 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -77,6 +79,7 @@ class CellMovesController {
      */
     record ClosingUpView(List<CellsMovedEntry> moves, List<Integer> emptied, int plants) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}/closing-up")
     ClosingUpView closingUp(@PathVariable int number) {
         CellMoves.Proposal proposal = moves.closingUp(number);
@@ -88,6 +91,7 @@ class CellMovesController {
                 proposal.moves().stream().mapToInt(move -> move.cells().size()).sum());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/cell-moves")
     void move(
             @PathVariable int number,

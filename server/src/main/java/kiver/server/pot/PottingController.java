@@ -8,6 +8,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.crop.ContainerCode;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.tray.TrayBook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -57,6 +59,7 @@ class PottingController {
             @Nullable Integer mix,
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/pottings")
     public void pot(
             @PathVariable int number, @Valid @RequestBody PottingEntry entry, @AuthenticationPrincipal Person person) {

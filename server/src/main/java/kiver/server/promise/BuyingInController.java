@@ -4,6 +4,8 @@ import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.plan.Wish;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -33,6 +35,7 @@ class BuyingInController {
             @Nullable Integer order,
             @Nullable Integer line) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/batches/bought-in")
     PromiseController.BatchPlanned buy(@Valid @RequestBody BuyingEntry entry) {
         return new PromiseController.BatchPlanned(buying.buy(entry));

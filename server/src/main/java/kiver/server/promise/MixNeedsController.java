@@ -9,6 +9,8 @@ import kiver.core.media.Recipe;
 import kiver.core.media.RecipeCode;
 import kiver.core.stock.MixNeed;
 import kiver.core.stock.MixStore;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.stock.StockLedger;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -35,6 +37,7 @@ class MixNeedsController {
     /** The plan against the store of mix. */
     record MixNeedsView(List<NeedLine> needs, List<MixToBuyLine> toBuy) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/mix-needs")
     MixNeedsView needs() {
         List<MixNeed> planned = needs.planned();

@@ -13,6 +13,8 @@ import kiver.core.crop.ContainerCode;
 import kiver.core.order.OrderLine;
 import kiver.core.sheet.Column;
 import kiver.core.sheet.SheetRow;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -90,6 +92,7 @@ class OrderFileController {
 
     private record Whose(@Nullable Long growerId, @Nullable Long siteId) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping(value = "/api/orders/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @Transactional
     public OrderFileReading read(

@@ -12,6 +12,8 @@ import java.time.LocalDate;
 import java.util.List;
 import kiver.core.crop.ContainerCode;
 import kiver.core.order.Bed;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -117,6 +119,7 @@ class OwnTableController {
     /** How many plants that is, and how far apart. */
     record BedAnswer(int plants, double spacing) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/own-table/plan")
     @Transactional(readOnly = true)
     public OwnTable.OwnSeason plan(@Valid @RequestBody Wants wants) {
@@ -128,6 +131,7 @@ class OwnTableController {
         return table.plan(wants.siteId(), wants.wants());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/own-table/beds")
     BedAnswer bed(@Valid @RequestBody BedQuestion question) {
         double usual =

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.UUID;
 import kiver.core.plan.ContainerPath;
 import kiver.core.promise.Answer;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.plan.Wish;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -71,11 +73,13 @@ class PromiseController {
     /** One way through containers, for comparison. */
     record PathView(ContainerPath.Kind kind, PlanView plan) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/plans")
     PlanView plan(@Valid @RequestBody Wish wish) {
         return plans.view(wish);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/paths")
     List<PathView> paths(@Valid @RequestBody Wish wish) {
         return promises.paths(wish).stream()
@@ -84,6 +88,7 @@ class PromiseController {
                 .toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders")
     OrderTaken accept(@Valid @RequestBody OrderEntry entry) {
         return new OrderTaken(promises.accept(
@@ -94,11 +99,13 @@ class PromiseController {
                 null));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/batches")
     BatchPlanned sowForNobody(@Valid @RequestBody BatchEntry entry) {
         return new BatchPlanned(promises.sowForNobody(entry.requestId(), entry.wish()));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/batches/{number}/withdrawals")
     void withdraw(@PathVariable int number, @Valid @RequestBody WithdrawalEntry entry) {
         promises.withdraw(entry.requestId(), number);

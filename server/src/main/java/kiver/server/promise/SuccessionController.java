@@ -14,6 +14,8 @@ import kiver.core.plan.Plan;
 import kiver.core.plan.Succession;
 import kiver.core.promise.Answer;
 import kiver.core.sow.SowingOption;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.order.OrderBook;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
@@ -83,6 +85,7 @@ class SuccessionController {
     /** The number of orders taken and of the first. */
     record SuccessionTaken(int orders, int first) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/successions/plan")
     List<PartView> plan(@Valid @RequestBody SuccessionEntry entry) {
         return parts(entry).parts().stream()
@@ -90,6 +93,7 @@ class SuccessionController {
                 .toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/successions")
     @Transactional
     public SuccessionTaken take(@Valid @RequestBody SuccessionOrder entry) {

@@ -10,6 +10,8 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.plan.Wish;
 import kiver.server.wording.Speech;
 import kiver.server.wording.SpokenTo;
@@ -70,6 +72,7 @@ class QuestionController {
         }
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/promises")
     Answered answer(@Valid @RequestBody QuestionEntry entry) {
         return questions.answer(

@@ -9,6 +9,8 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.batch.LossReason;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -59,11 +61,13 @@ class GrowerLossController {
             @NotNull(message = "Say how many plants.") @Min(value = 1, message = "Give at least one plant.")
             Integer plants) {}
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/losses")
     List<GrowerLossMapper.GrowerLossRow> losses(@AuthenticationPrincipal Person person) {
         return losses.visibleTo(person);
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PostMapping("/api/releases/{number}/losses")
     LossTold tell(
             @PathVariable int number, @Valid @RequestBody LossEntry entry, @AuthenticationPrincipal Person person) {
@@ -78,11 +82,13 @@ class GrowerLossController {
                 person));
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/losses/{number}/photograph")
     ResponseEntity<byte[]> photograph(@PathVariable int number, @AuthenticationPrincipal Person person) {
         return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).body(losses.photograph(number, person));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/losses/{number}/replacements")
     void replace(
             @PathVariable int number,
@@ -92,6 +98,7 @@ class GrowerLossController {
     }
 
     /** Nothing but a JPEG is kept: what is shown to others later must be a picture. */
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PutMapping(value = "/api/losses/{number}/photograph", consumes = MediaType.IMAGE_JPEG_VALUE)
     void picture(@PathVariable int number, @RequestBody byte[] picture, @AuthenticationPrincipal Person person) {
         boolean jpeg = picture.length > 3 && (picture[0] & 0xff) == 0xff && (picture[1] & 0xff) == 0xd8;

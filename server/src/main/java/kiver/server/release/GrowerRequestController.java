@@ -13,6 +13,8 @@ import java.util.UUID;
 import kiver.core.batch.BatchStage;
 import kiver.core.growth.DateSpread;
 import kiver.core.order.OrderLine;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -91,11 +93,13 @@ class GrowerRequestController {
             int plants,
             @Nullable DateSpread ready) {}
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/requests")
     List<GrowerRequestMapper.GrowerRequestRow> requests(@AuthenticationPrincipal Person person) {
         return requests.visibleTo(person);
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PostMapping("/api/orders/{number}/lines/{line}/requests")
     void ask(
             @PathVariable int number,
@@ -116,6 +120,7 @@ class GrowerRequestController {
                 person);
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PostMapping("/api/free/{batch}/requests")
     void want(@PathVariable int batch, @Valid @RequestBody WantedPlants entry, @AuthenticationPrincipal Person person) {
         requests.want(
@@ -125,6 +130,7 @@ class GrowerRequestController {
                 person);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/requests/{number}/answers")
     void answer(
             @PathVariable int number, @Valid @RequestBody RequestAnswer entry, @AuthenticationPrincipal Person person) {
@@ -132,6 +138,7 @@ class GrowerRequestController {
     }
 
     /** What is free, what is ready first. */
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/free")
     List<FreePlants> free() {
         LocalDate today = clock.today();

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kiver.core.growth.GrowingYear;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.order.OrderBook;
@@ -33,6 +35,7 @@ class GrowingYearController {
      */
     record GrowingYears(int present, List<Integer> earlier) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/growing-years")
     GrowingYears years() {
         double latitude = clock.latitude();

@@ -7,6 +7,8 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import kiver.core.crop.CropCode;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.crop.CropBook;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,6 +55,7 @@ class HealthEntryController {
 
             @NotNull List<@Valid BotanicalName> names) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/plant-health")
     HealthEntries all() {
         Map<String, String> names = book.names();
@@ -69,6 +72,7 @@ class HealthEntryController {
     }
 
     /** Sets all of it; what went before keeps what was written then. */
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/plant-health")
     @Transactional
     public void set(@Valid @RequestBody HealthEntries typed) {

@@ -14,6 +14,8 @@ import kiver.core.crop.ContainerCode;
 import kiver.core.crop.CropCode;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.crop.CropBook;
 import kiver.server.order.Order;
@@ -91,6 +93,7 @@ class InvoicingController {
             @DecimalMax(value = "10000", message = "Enter 0 to 10,000.")
             Double price) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/prices")
     List<PriceView> all() {
         Map<PriceBook.Ware, Double> set = prices.all();
@@ -104,6 +107,7 @@ class InvoicingController {
                 .toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/prices")
     @Transactional
     public void set(@Valid @RequestBody PriceEntry entry) {
@@ -113,6 +117,7 @@ class InvoicingController {
     }
 
     /** One row for each line of each note of some days; what was taken back is not in it, and what has no price has no amount. */
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping(value = "/api/invoicing", produces = "text/csv")
     ResponseEntity<byte[]> invoicing(@RequestParam LocalDate from, @RequestParam LocalDate until) {
         if (until.isBefore(from) || from.plusDays(MOST_DAYS).isBefore(until)) {

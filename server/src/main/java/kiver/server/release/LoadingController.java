@@ -11,6 +11,8 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kiver.core.release.Sharing;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -53,6 +55,7 @@ class LoadingController {
      * @param rule by which shortages are shared
      * @param share shares set by hand, each as order/line=plants
      */
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/loading")
     LoadingView loading(
             @RequestParam(required = false) @Nullable LocalDate until,
@@ -70,6 +73,7 @@ class LoadingController {
         return views.until(last, rule, byHand(share));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/loading/round")
     @Transactional
     public void round(@Valid @RequestBody RoundEntry entry) {

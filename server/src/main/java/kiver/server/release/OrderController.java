@@ -15,6 +15,8 @@ import kiver.core.outlook.BatchOutlook;
 import kiver.core.release.PlantingAdvice;
 import kiver.core.release.ReadyCheck;
 import kiver.core.release.ReadySample;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.limit.Limits;
@@ -163,6 +165,7 @@ class OrderController {
     /** The release made. */
     record ReleaseMade(int number) {}
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/orders")
     List<OrderView> orders(
             @RequestParam(defaultValue = "false") boolean withDone,
@@ -171,6 +174,7 @@ class OrderController {
         return views.visibleTo(person, withDone, year.map(Limits::year));
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping("/api/orders/{number}")
     OrderWithPicks order(@PathVariable int number, @AuthenticationPrincipal Person person) {
         OrderView view = views.one(number, person);
@@ -209,6 +213,7 @@ class OrderController {
                 .orElse(null);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/releases")
     ReleaseMade release(@Valid @RequestBody ReleaseEntry entry, @AuthenticationPrincipal Person person) {
         return new ReleaseMade(releases.release(
@@ -221,6 +226,7 @@ class OrderController {
                 person.id()));
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @GetMapping(value = "/api/releases/{number}/note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> note(@PathVariable int number, @AuthenticationPrincipal Person person) {
         ReleaseMapper.ReleaseRow release = mapper.byNumber(number)

@@ -6,6 +6,8 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import kiver.core.promise.Answer;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.plan.Wish;
 import kiver.server.problem.Refusal;
@@ -41,12 +43,14 @@ class OrderEditController {
     /** What is to give a line the plants it was not promised yet. */
     record SupplyEntry(@NotNull UUID requestId, @Nullable Integer fromBatch) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/consequences")
     Consequences consequences(
             @PathVariable int number, @Valid @RequestBody OrderEdit edit, @AuthenticationPrincipal Person person) {
         return edits.consequences(number, edit, person);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/changes")
     void change(
             @PathVariable int number,
@@ -55,6 +59,7 @@ class OrderEditController {
         edits.make(entry.requestId(), number, entry.edit(), person);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/lines")
     void add(
             @PathVariable int number,
@@ -67,6 +72,7 @@ class OrderEditController {
                 person);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/lines/{line}/supplies")
     void supply(
             @PathVariable int number,
@@ -92,6 +98,7 @@ class OrderEditController {
             @NotNull(message = "Say whether the grower agreed.")
             Boolean agreed) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/lines/{line}/substitutes")
     void substitute(
             @PathVariable int number,
@@ -117,6 +124,7 @@ class OrderEditController {
 
             @Nullable Boolean giveUp) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/batches/{number}/resowings")
     void resow(
             @PathVariable int number, @Valid @RequestBody ResowingEntry entry, @AuthenticationPrincipal Person person) {

@@ -4,6 +4,8 @@ import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.promise.Consignment;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,11 +38,13 @@ class RouteController {
     /** Seed that did not go after all. */
     record SeedReturnEntry(@NotNull UUID requestId) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/routes/{number}/{line}")
     RouteComparison.RoutesView routes(@PathVariable int number, @PathVariable int line) {
         return routes.of(number, line);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/lines/{line}/route")
     void take(
             @PathVariable int number,
@@ -50,6 +54,7 @@ class RouteController {
         routes.take(entry.requestId(), number, line, entry.route(), entry.consignment(), person);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/orders/{number}/lines/{line}/seed-returns")
     void takeSeedBack(
             @PathVariable int number,

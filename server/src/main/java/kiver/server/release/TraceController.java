@@ -1,6 +1,8 @@
 package kiver.server.release;
 
 import java.util.List;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -18,21 +20,25 @@ class TraceController {
         this.forward = forward;
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/traces/notes/{number}")
     TraceView.OfNote note(@PathVariable int number) {
         return back.note(number);
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/traces/lots/{id}")
     TraceView.Forward lot(@PathVariable long id) {
         return forward.lot(id);
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/traces/mixes")
     List<TraceView.MixNamed> mixes() {
         return forward.mixes();
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/traces/mix")
     TraceView.Forward mix(@RequestParam String medium) {
         return forward.mix(medium);

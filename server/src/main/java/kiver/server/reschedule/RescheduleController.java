@@ -8,6 +8,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.outlook.Remedy;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -43,6 +45,7 @@ class RescheduleController {
             @NotNull(message = "Say what is to be done.") Remedy remedy,
             @NotNull LocalDate target) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/reschedule/choices")
     List<Rescheduler.BatchChoices> choices(@Valid @RequestBody MovedEntry entry) {
         return entry.batches().stream()
@@ -51,6 +54,7 @@ class RescheduleController {
                 .toList();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/reschedule")
     void take(@Valid @RequestBody ChosenEntry entry, @AuthenticationPrincipal Person person) {
         rescheduler.take(entry.requestId(), entry.batch(), entry.remedy(), entry.target(), person.id());

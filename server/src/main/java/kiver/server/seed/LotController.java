@@ -13,6 +13,8 @@ import java.time.LocalDate;
 import java.util.OptionalDouble;
 import kiver.core.seed.LotId;
 import kiver.core.seed.PacketSays;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.problem.Refusal;
@@ -83,6 +85,7 @@ class LotController {
         }
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/lots")
     @Transactional
     void add(@Valid @RequestBody LotEntry entry) {

@@ -23,6 +23,8 @@ import kiver.core.crop.CropCode;
 import kiver.core.crop.Maturity;
 import kiver.core.seed.LotId;
 import kiver.core.seed.PacketSays;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -158,6 +160,7 @@ class PacketController {
         COATED
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/packets")
     @Transactional
     public PacketTaken take(@Valid @RequestBody PacketEntry entry) {

@@ -8,6 +8,8 @@ import kiver.core.sheet.EntryFault;
 import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.SheetRow;
 import kiver.core.sheet.SheetText;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.ColumnWords;
@@ -58,6 +60,7 @@ class SheetController {
     /** A row as it was edited, by column. */
     record RowEntry(Map<String, String> entries) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/sheets/{name}")
     SheetView sheet(@PathVariable String name) {
         SheetBook book = sheets.named(name);
@@ -72,6 +75,7 @@ class SheetController {
                         .toList());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/sheets/{name}/file")
     ResponseEntity<byte[]> file(@PathVariable String name) {
         SheetBook book = sheets.named(name);
@@ -82,6 +86,7 @@ class SheetController {
                         .getBytes(StandardCharsets.UTF_8));
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/sheets/{name}/rows")
     @Transactional
     public void put(@PathVariable String name, @RequestBody RowEntry entry, @AuthenticationPrincipal Person person) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kiver.core.sheet.SheetRow;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.problem.FaultyFile;
 import kiver.server.problem.FieldProblem;
@@ -47,6 +49,7 @@ class SheetFileController {
 
     private record Made(int added, int changed, List<SheetFiles.RowFault> faults) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping(value = "/api/sheets/{name}/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @Transactional
     public SheetFiles.SheetReading read(

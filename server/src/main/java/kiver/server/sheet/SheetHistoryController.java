@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import kiver.core.sheet.EntryRefused;
 import kiver.core.sheet.SheetRow;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.NotFound;
@@ -63,6 +65,7 @@ class SheetHistoryController {
     /** What stood in a column and what stands there since; either may be empty. */
     record EntryChange(Said column, String before, String after) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/sheets/{name}/changes")
     List<RowChange> changes(@PathVariable String name) {
         SheetBook book = sheets.named(name);
@@ -70,6 +73,7 @@ class SheetHistoryController {
     }
 
     /** Puts a row back as it was before a change, unless it has been changed since. */
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/sheets/{name}/changes/{number}/undo")
     @Transactional
     public void undo(@PathVariable String name, @PathVariable long number, @AuthenticationPrincipal Person person) {

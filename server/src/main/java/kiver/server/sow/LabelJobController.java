@@ -7,6 +7,8 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.labels.LabelFormat;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -46,11 +48,13 @@ class LabelJobController {
     /** What was sent, by its number. */
     record LabelJobNumber(int number) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/label-jobs")
     List<LabelJobs.LabelJob> newest() {
         return jobs.newest();
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/label-jobs")
     LabelJobNumber print(@Valid @RequestBody LabelJobEntry entry, @AuthenticationPrincipal Person person) {
         String address =
@@ -58,6 +62,7 @@ class LabelJobController {
         return new LabelJobNumber(jobs.print(entry.requestId(), entry.batches(), entry.format(), address, person.id()));
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/label-jobs/{number}/reprints")
     LabelJobNumber again(
             @PathVariable int number,
@@ -66,6 +71,7 @@ class LabelJobController {
         return new LabelJobNumber(jobs.again(entry.requestId(), number, person.id()));
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping(value = "/api/label-jobs/{number}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> document(@PathVariable int number) {
         return ResponseEntity.ok()

@@ -5,6 +5,8 @@ import java.util.List;
 import kiver.core.seed.CountLesson;
 import kiver.core.seed.Germination;
 import kiver.core.seed.LotId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.NotFound;
@@ -61,6 +63,7 @@ class LotKnowledgeController {
             double low,
             double high) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/lots/{id}/knowledge")
     LotKnowledgeView knowledge(@PathVariable long id) {
         SeedLot lot = seeds.lots().stream()

@@ -13,6 +13,8 @@ import kiver.core.seed.Germination;
 import kiver.core.seed.LotId;
 import kiver.core.sow.LotWorth;
 import kiver.core.sow.SeedNeeds;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
@@ -78,6 +80,7 @@ class SeedNeedsController {
     /** The seed store against the plan. */
     record SeedNeedsView(List<LotLine> lots, List<SowingLine> sowings, List<BuyingLine> buying) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/seed-needs")
     SeedNeedsView needs() {
         LocalDate today = clock.today();

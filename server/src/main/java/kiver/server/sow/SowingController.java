@@ -10,6 +10,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.labels.LabelFormat;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -79,6 +81,7 @@ class SowingController {
             @NotNull(message = "Say which tray.") Integer tray,
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/left-unsown")
     void leaveUnsown(
             @PathVariable int number,
@@ -87,16 +90,19 @@ class SowingController {
         sowing.leaveUnsown(number, entry, person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/sowings")
     void sow(@PathVariable int number, @Valid @RequestBody SowingEntry entry, @AuthenticationPrincipal Person person) {
         sowing.sow(number, entry, person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping(value = "/api/batches/{number}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> labels(@PathVariable int number, @RequestParam(defaultValue = "ROLL") LabelFormat format) {
         return labels(List.of(number), format, "labels-" + number);
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping(value = "/api/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> labels(
             @RequestParam List<Integer> batches, @RequestParam(defaultValue = "ROLL") LabelFormat format) {

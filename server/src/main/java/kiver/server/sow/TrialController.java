@@ -22,6 +22,8 @@ import kiver.core.sow.TrialCount;
 import kiver.core.sow.TwoShares;
 import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.tray.Tray;
@@ -147,6 +149,7 @@ class TrialController {
             LocalDate begunOn,
             List<WayView> ways) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/trials")
     TrialNumber layOut(@Valid @RequestBody TrialEntry entry, @AuthenticationPrincipal Person person) {
         return new TrialNumber(trials.layOut(
@@ -156,6 +159,7 @@ class TrialController {
                 person.id()));
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/trials/{number}/ways/{position}/findings")
     void find(
             @PathVariable int number,
@@ -165,6 +169,7 @@ class TrialController {
         trials.find(entry.requestId(), number, position, entry.toldBy(), entry.well(), entry.of(), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/trials")
     List<PracticeTrial> trials() {
         Map<Integer, List<TrialMapper.WayRow>> ways =

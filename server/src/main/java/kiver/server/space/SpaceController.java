@@ -17,6 +17,8 @@ import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.PlaceUse;
 import kiver.core.space.Occupancy;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.PlanEdit;
 import kiver.server.growth.SeasonService;
@@ -116,6 +118,7 @@ class SpaceController {
     /** How many batches were changed. */
     record Taken(int batches) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space")
     SpaceView space() {
         Occupancy occupancy = space.occupancy();
@@ -159,6 +162,7 @@ class SpaceController {
                 mean);
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space/standing")
     PlaceOnDayView standing(@RequestParam long place, @RequestParam LocalDate day) {
         Occupancy occupancy = space.occupancy();
@@ -195,6 +199,7 @@ class SpaceController {
         return varieties;
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space/suggestions")
     List<SuggestionView> suggestions(
             @RequestParam long place, @RequestParam LocalDate from, @RequestParam LocalDate to) {
@@ -228,21 +233,25 @@ class SpaceController {
                 .orElseThrow();
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/space/assignment")
     AssignmentView start() {
         return view(assignment.start());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space/assignment")
     AssignmentView standing() {
         return view(assignment.standing());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @DeleteMapping("/api/space/assignment")
     AssignmentView stop() {
         return view(assignment.stop());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/space/assignment/taking")
     Taken take(@AuthenticationPrincipal Person person) {
         return new Taken(assignment.take(person.id()));

@@ -10,6 +10,8 @@ import kiver.core.outlook.RoomInYears;
 import kiver.core.outlook.RoomInYears.Course;
 import kiver.core.space.Occupancy;
 import kiver.core.space.OccupancySpread;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -104,6 +106,7 @@ class YearsController {
             List<OverflowView> overflows,
             List<Broken> broken) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space/years")
     PastYearsView years() {
         // First the years: with the season the days are fetched by which it is told whether they were measured.
@@ -124,6 +127,7 @@ class YearsController {
                         .toList());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space/spread")
     SpreadView spread() {
         OccupancySpread spread = room().spread(batches.all());
@@ -147,6 +151,7 @@ class YearsController {
                         .toList());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/space/in-year")
     InYearView inYear(@RequestParam int year) {
         PastYears.PastYear chosen = years.named(year);

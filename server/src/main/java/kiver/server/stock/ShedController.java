@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.UUID;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.crop.CropBook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -42,6 +44,7 @@ class ShedController {
             boolean pots,
             @Nullable Integer pieces) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/shed")
     List<InShedView> shed() {
         Map<ContainerCode, Integer> there = shed.pieces();
@@ -61,11 +64,13 @@ class ShedController {
             @Max(value = 100_000, message = "Enter 0 to 100000.")
             Integer pieces) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/shed/counts")
     void count(@Valid @RequestBody ShedEntry entry, @AuthenticationPrincipal Person person) {
         shed.counted(entry.requestId(), entry.container(), entry.pieces(), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/shed/deliveries")
     void came(@Valid @RequestBody ShedEntry entry, @AuthenticationPrincipal Person person) {
         shed.came(entry.requestId(), entry.container(), entry.pieces(), person.id());

@@ -22,6 +22,8 @@ import kiver.core.media.IngredientCode;
 import kiver.core.media.MakeOrBuy;
 import kiver.core.media.Recipe;
 import kiver.core.media.RecipeCode;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.crop.CropBook;
 import kiver.server.media.KeptRecipe;
@@ -86,6 +88,7 @@ class StockController {
     /** The store. */
     record StockView(List<MixLotView> mixes, List<InStoreView> ingredients) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/stock")
     StockView stock() {
         List<MixLot> mixes = ledger.mixes();
@@ -154,6 +157,7 @@ class StockController {
             @DecimalMax(value = "100000", message = "Enter 0.1 to 100000 L.")
             Double litres) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/stock/deliveries")
     void deliver(@Valid @RequestBody DeliveryEntry entry, @AuthenticationPrincipal Person person) {
         mixing.deliver(
@@ -184,6 +188,7 @@ class StockController {
     /** The number to be written on it. */
     record MadeView(int number) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/stock/mixes")
     MadeView blend(@Valid @RequestBody MixEntry entry, @AuthenticationPrincipal Person person) {
         return new MadeView(mixing.blend(
@@ -201,6 +206,7 @@ class StockController {
             @DecimalMax(value = "100000", message = "Enter 0 to 100000 L.")
             Double litres) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/stock/counts")
     void count(@Valid @RequestBody StockCountEntry entry, @AuthenticationPrincipal Person person) {
         if (entry.mix() != null) {
@@ -265,6 +271,7 @@ class StockController {
             List<FillCostView> fills,
             MakeOrBuy worth) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/barrow-sheets")
     BarrowSheetView barrow(@Valid @RequestBody BarrowEntry entry) {
         KeptRecipe kept = media.recipe(new RecipeCode(entry.recipe()));

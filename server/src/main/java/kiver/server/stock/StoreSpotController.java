@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.crop.CropBook;
 import kiver.server.media.MediaBook;
 import kiver.server.problem.Refusal;
@@ -47,11 +49,13 @@ class StoreSpotController {
             @NotNull(message = "Say where it is kept, or nothing.") @Size(max = 40, message = "Use at most 40 letters.")
             String spot) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/store/spots")
     StoreWalk walk() {
         return new StoreWalk(spots.inWalkingOrder());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PutMapping("/api/store/spots")
     StoreWalk walkBy(@RequestBody @Valid StoreWalk walk) {
         if (!spots.walkBy(walk.spots())) {
@@ -62,6 +66,7 @@ class StoreSpotController {
         return walk();
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PutMapping("/api/store/kept-at")
     StoreWalk keep(@RequestBody @Valid KeptEntry entry) {
         if (!isThere(entry)) {

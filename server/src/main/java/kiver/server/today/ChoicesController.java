@@ -12,6 +12,8 @@ import kiver.core.crop.CropCode;
 import kiver.core.crop.Hardiness;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.crop.Variety;
@@ -85,6 +87,7 @@ class ChoicesController {
             List<LossReason> lossReasons,
             List<NameDoubt> nameDoubts) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/choices")
     Choices choices() {
         return new Choices(

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import kiver.core.care.Failing;
 import kiver.core.outlook.BatchOutlook;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.problem.NotFound;
 import kiver.server.problem.Refusal;
@@ -45,6 +47,7 @@ class FailingController {
      */
     record FailingView(Failing.Sign sign, boolean clear, List<SuspectView> suspects) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}/failing")
     FailingView failing(@PathVariable int number, @RequestParam(required = false) @Nullable Failing.Sign sign) {
         if (sign == null) {

@@ -18,6 +18,8 @@ import kiver.core.care.FeedProduct;
 import kiver.core.care.FeedSchool;
 import kiver.core.media.RecipeCode;
 import kiver.core.outlook.BatchOutlook;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.batch.BatchBook;
 import kiver.server.care.FeedBook;
@@ -106,6 +108,7 @@ class FeedController {
             List<FeedBook.Given> given,
             List<FedRecipe> recipes) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/feeding")
     FeedingView feeding() {
         LocalDate today = clock.today();
@@ -150,6 +153,7 @@ class FeedController {
 
             @Nullable FeedSchool school) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/feeding/recipes")
     @Transactional
     public void feedRecipe(@Valid @RequestBody RecipeFeedEntry entry) {
@@ -194,6 +198,7 @@ class FeedController {
             @DecimalMax(value = "2", message = "Enter 0.5 to 2 kg/L.")
             Double density) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/feeding/feeds")
     void add(@Valid @RequestBody FeedEntry entry) {
         if (entry.nitrogen() + entry.phosphorus() + entry.potassium() > 100) {
@@ -231,6 +236,7 @@ class FeedController {
             @DecimalMax(value = "1000", message = "A can holds 0.1 to 1,000 litres.")
             Double canLitres) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/feeding/way")
     void feedBy(@Valid @RequestBody FeedWayEntry entry) {
         feeds.feedBy(new FeedBook.Way(entry.school(), entry.strength(), entry.canLitres()));
@@ -258,6 +264,7 @@ class FeedController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/batches/{number}/feedings")
     @Transactional
     public void give(

@@ -4,6 +4,8 @@ import jakarta.annotation.Nullable;
 import java.util.List;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceUse;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.batch.BatchBook;
 import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
@@ -94,6 +96,7 @@ class FoundingController {
             int batches,
             @Nullable NextStep next) {}
 
+    @OpenTo(Callers.PROPAGATOR)
     @GetMapping("/api/founding")
     FoundingView founding() {
         Nursery nursery = clock.nursery().orElseThrow();

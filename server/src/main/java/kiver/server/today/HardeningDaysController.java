@@ -23,6 +23,8 @@ import kiver.core.place.Place;
 import kiver.core.today.WorkPace;
 import kiver.core.tray.TrayId;
 import kiver.core.weather.DayAhead;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.outlook.BatchAnalyst;
@@ -164,6 +166,7 @@ class HardeningDaysController {
             double outMinutes,
             double inMinutes) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/hardening")
     HardeningDaysView hardening(
             @RequestParam(defaultValue = "1")

@@ -11,6 +11,8 @@ import kiver.core.care.FeedClock;
 import kiver.core.care.WaterCall;
 import kiver.core.care.WaterSeen;
 import kiver.core.outlook.BatchOutlook;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.care.FeedBook;
 import kiver.server.clock.NurseryClock;
 import kiver.server.outlook.BatchAnalyst;
@@ -120,6 +122,7 @@ class HealthController {
             CareTaken care,
             ColdView cold) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}/health")
     HealthView health(@PathVariable int number) {
         BatchOutlook batch = analyst.all().stream()

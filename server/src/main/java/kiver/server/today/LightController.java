@@ -18,6 +18,8 @@ import kiver.core.place.ShadeCloth;
 import kiver.core.space.Occupancy;
 import kiver.core.weather.Aspect;
 import kiver.core.weather.SkyView;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.place.PlaceBook;
@@ -199,6 +201,7 @@ class LightController {
             LampsCould lampsCould,
             List<GrowingHere> growing) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/places/{id}/light")
     LightOfPlace light(@PathVariable long id) {
         Place place = place(id);
@@ -206,11 +209,13 @@ class LightController {
     }
 
     /** The same, were its light made otherwise; nothing is kept. */
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/places/{id}/light/trials")
     LightOfPlace tried(@PathVariable long id, @Valid @RequestBody LightMadeBy otherwise) {
         return view(place(id), otherwise.light());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/places/{id}/light")
     LightOfPlace change(@PathVariable long id, @Valid @RequestBody LightMadeBy otherwise) {
         places.light(place(id), otherwise.light());

@@ -17,6 +17,8 @@ import kiver.core.care.LookRule;
 import kiver.core.outlook.BatchOutlook;
 import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.care.LookBook;
 import kiver.server.clock.NurseryClock;
@@ -99,6 +101,7 @@ class LooksController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/looks")
     LooksView looks() {
         LocalDate today = clock.today();
@@ -179,6 +182,7 @@ class LooksController {
         return cautions;
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/looks/notes")
     @Transactional
     public void note(@Valid @RequestBody SeenEntry entry, @AuthenticationPrincipal Person person) {

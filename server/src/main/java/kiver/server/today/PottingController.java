@@ -16,6 +16,8 @@ import kiver.core.pot.PottingNeeds;
 import kiver.core.pot.RootFill;
 import kiver.core.space.Occupancy;
 import kiver.core.today.WorkPace;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.crop.CropBook;
 import kiver.server.growth.SeasonService;
@@ -137,6 +139,7 @@ class PottingController {
             @Nullable LocalDate straightOut,
             List<PotView> pots) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/batches/{number}/potting")
     PottingView potting(@PathVariable int number) {
         BatchOutlook batch = analyst.all().stream()

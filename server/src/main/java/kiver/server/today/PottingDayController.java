@@ -21,6 +21,8 @@ import kiver.core.pot.PottingNeeds;
 import kiver.core.space.Occupancy;
 import kiver.core.today.TaskKind;
 import kiver.core.today.WorkPace;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.media.MediaBook;
@@ -154,6 +156,7 @@ class PottingDayController {
             List<PotsView> pots,
             List<PottingRoom> rooms) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/potting-day")
     PottingDayView day(
             @RequestParam(defaultValue = "1")

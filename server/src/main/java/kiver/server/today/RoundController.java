@@ -27,6 +27,8 @@ import kiver.core.today.WhyNow;
 import kiver.core.today.WorkPace;
 import kiver.core.tray.CellRun;
 import kiver.core.weather.DailyRange;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.outlook.BatchSummary;
@@ -186,12 +188,14 @@ class RoundController {
             @NotNull(message = "Say which batch.") Integer batch,
             @NotNull(message = "Say what was done.") EveningBook.Done done) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/round/evening")
     @Transactional
     public void tick(@Valid @RequestBody EveningEntry entry, @AuthenticationPrincipal Person person) {
         evenings.tick(clock.today(), entry.batch(), entry.done(), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/round")
     RoundView round() {
         LocalDate today = clock.today();

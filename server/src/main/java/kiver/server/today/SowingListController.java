@@ -2,6 +2,8 @@ package kiver.server.today;
 
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
 import kiver.server.wording.Said;
@@ -23,6 +25,7 @@ class SowingListController {
         this.clock = clock;
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/sowing-list")
     SowingList.SowingListView list(@RequestParam(required = false) @Nullable LocalDate day) {
         LocalDate today = clock.today();

@@ -6,6 +6,8 @@ import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import kiver.core.today.TaskKind;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.clock.NurseryClock;
 import kiver.server.problem.Refusal;
@@ -49,21 +51,25 @@ class TaskMarkController {
             @NotNull(message = "Say which work.") TaskKind kind,
             @Nullable LocalDate until) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/round/hands")
     List<TaskMarks.Hand> hands() {
         return marks.hands();
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/round/ticks")
     void tick(@Valid @RequestBody TickEntry entry, @AuthenticationPrincipal Person person) {
         marks.tick(new TaskMarks.Key(entry.batch(), entry.kind()), clock.today(), entry.done(), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/round/handings")
     void hand(@Valid @RequestBody HandEntry entry, @AuthenticationPrincipal Person person) {
         marks.hand(new TaskMarks.Key(entry.batch(), entry.kind()), entry.person(), person.id());
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/round/put-offs")
     void putOff(@Valid @RequestBody PutOffEntry entry, @AuthenticationPrincipal Person person) {
         LocalDate today = clock.today();

@@ -2,6 +2,8 @@ package kiver.server.today;
 
 import java.time.LocalDate;
 import java.util.List;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.account.Role;
 import kiver.server.place.PlaceBook;
@@ -36,6 +38,7 @@ class WallController {
     /** The part of an address under which a calendar program finds the feed. */
     record FeedAddress(String path) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/work")
     List<WorkAhead.Work> work(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS))) {
@@ -44,11 +47,13 @@ class WallController {
         return work.between(from, to);
     }
 
+    @OpenTo(Callers.WHOEVER_IS_SIGNED_IN)
     @PostMapping("/api/calendar-feeds/mine")
     FeedAddress mine(@AuthenticationPrincipal Person person) {
         return new FeedAddress("/calendar/" + feeds.tokenOfPerson(person.id()) + ".ics");
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/calendar-feeds/places/{place}")
     FeedAddress ofPlace(@PathVariable long place, @AuthenticationPrincipal Person person) {
         if (person.role() == Role.GROWER
@@ -58,6 +63,7 @@ class WallController {
         return new FeedAddress("/calendar/" + feeds.tokenOfPlace(place) + ".ics");
     }
 
+    @OpenTo(Callers.ANYBODY)
     @GetMapping("/calendar/{token}.ics")
     ResponseEntity<byte[]> calendar(@PathVariable String token) {
         return ResponseEntity.ok()

@@ -9,6 +9,8 @@ import kiver.core.place.Place;
 import kiver.core.place.PlaceClimate;
 import kiver.core.place.PlaceId;
 import kiver.core.place.ProbeReading;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.clock.NurseryClock;
 import kiver.server.place.PlaceBook;
 import kiver.server.place.ProbeReadings;
@@ -65,6 +67,7 @@ class WarmthController {
      */
     record WarmthView(LocalDateTime from, LocalDateTime until, List<PlaceWarmth> places) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/warmth")
     WarmthView warmth() {
         LocalDateTime until = clock.now();

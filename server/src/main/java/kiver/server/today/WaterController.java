@@ -27,6 +27,8 @@ import kiver.core.care.WaterSeen;
 import kiver.core.crop.Container;
 import kiver.core.crop.ContainerCode;
 import kiver.server.account.Occasion;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.care.TrayScale;
 import kiver.server.care.WaterBook;
@@ -144,6 +146,7 @@ class WaterController {
     /** Water as it stands, in walking order. */
     record WaterView(LocalDateTime now, boolean hasScale, List<WaterStop> stops, List<ContainerWeightView> weights) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/water")
     WaterView water() {
         Map<Long, List<TrayWaterView>> byPlace = round.calls().stream()
@@ -223,6 +226,7 @@ class WaterController {
 
             @Nullable LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PostMapping("/api/water")
     @Transactional
     public void note(@Valid @RequestBody WaterEntry entry, @AuthenticationPrincipal Person person) {
@@ -299,6 +303,7 @@ class WaterController {
     /** What the scale on the bench shows. */
     record ScaleView(double grams) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/scale/trays/{number}")
     ScaleView weigh(@PathVariable int number) {
         OptionalDouble shown = scale.show(trays.numbered(number));
@@ -318,6 +323,7 @@ class WaterController {
             @DecimalMax(value = "100000", message = "Enter 1 to 100,000 g.")
             Double soaked) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @PutMapping("/api/water/containers/{code}")
     @Transactional
     public ContainerWeightView weigh(@PathVariable String code, @Valid @RequestBody ContainerWeightEntry entry) {

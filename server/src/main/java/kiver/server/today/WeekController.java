@@ -9,6 +9,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import kiver.core.today.TaskKind;
+import kiver.server.account.OpenTo;
+import kiver.server.account.OpenTo.Callers;
 import kiver.server.account.Person;
 import kiver.server.wording.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -84,22 +86,26 @@ class WeekController {
 
             @NotNull(message = "Say which day.") LocalDate day) {}
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/week")
     List<DayView> week(@RequestParam LocalDate from) {
         return week.days(from);
     }
 
+    @OpenTo(Callers.THE_NURSERY)
     @GetMapping("/api/week/days/{day}")
     List<TaskOfDay> day(@PathVariable LocalDate day) {
         return week.day(day);
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PutMapping("/api/week/hands")
     @Transactional
     public void hands(@Valid @RequestBody HandsEntry entry) {
         hands.set(entry.day(), entry.minutes(), entry.everyWeek());
     }
 
+    @OpenTo(Callers.PROPAGATOR)
     @PostMapping("/api/week/clearings")
     @Transactional
     public Cleared clear(@Valid @RequestBody ClearingEntry entry, @AuthenticationPrincipal Person person) {
