@@ -32,8 +32,8 @@ export default defineConfig({
       },
     }),
   ],
-  // Tests read codes that the core is held to as well.
-  server: { proxy: { '/api': 'http://127.0.0.1:8080' }, fs: { allow: ['.', '../core/src/test/resources'] } },
+  // Tests read codes that the core is held to as well, and the catalogue.
+  server: { proxy: { '/api': 'http://127.0.0.1:8080' }, fs: { allow: ['.', '../core/src/test/resources', '../server/src/main/resources/words'] } },
   // One page for all files: making a new one for each took five times as long as the tests themselves.
-  test: { environment: 'jsdom', pool: 'threads', isolate: false, setupFiles: 'src/testSetup.ts', testTimeout: 15_000 },
+  test: { environment: 'jsdom', pool: 'threads', isolate: false, setupFiles: 'src/testSetup.ts', css: { include: [/raw/] }, testTimeout: 15_000 },
 });
