@@ -89,7 +89,7 @@ class BenchOnThePhoneTest {
         try (Screen screen = Screen.installedPhone(nursery).signIn(Nursery.HAND)) {
             Page page = screen.page();
             screen.open("/sow/along");
-            keptOnTheDevice(page);
+            keptOnTheDevice(page, "sowing-list");
             String heading = page.locator("h1").innerText();
             int tray = Integer.parseInt(heading.replaceAll("^T(\\d+).*", "$1"));
             Locator skipped = button(page, "Go through what was skipped");
@@ -137,7 +137,7 @@ class BenchOnThePhoneTest {
                     .first();
             String path = count.getAttribute("href");
             screen.open(path);
-            keptOnTheDevice(page);
+            keptOnTheDevice(page, "trays");
             screen.context().setOffline(true);
             Page other = screen.context().newPage();
             other.navigate(page.url());
@@ -379,11 +379,20 @@ class BenchOnThePhoneTest {
         }
     }
 
-    /** Waits until the application and what it fetched lie on the device. */
-    private static void keptOnTheDevice(Page page) {
+    /** Waits until the application lies on the device, and what it has fetched of a kind with it. */
+    private static void keptOnTheDevice(Page page, String fetched) {
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
         page.waitForFunction("() => navigator.serviceWorker.controller !== null");
-        page.waitForTimeout(2_500);
+        page.waitForFunction("""
+                (fetched) => new Promise((told) => {
+                  const opened = indexedDB.open('kiver');
+                  opened.onerror = () => told(false);
+                  opened.onsuccess = () => {
+                    const kept = opened.result.transaction('queries').objectStore('queries').get('now');
+                    kept.onerror = () => told(false);
+                    kept.onsuccess = () => { opened.result.close(); told(kept.result?.state.queries.some((query) => query.queryKey[0] === fetched) ?? false); };
+                  };
+                })""", fetched);
     }
 
     private static int moves(Page page) {

@@ -83,12 +83,12 @@ class EveryWordTest {
         screen.open(view.path());
         requireStretched(screen);
         screen.requireNoSidewaysScroll();
-        screen.page().setViewportSize(390, 844);
+        screen.narrow();
         assertThat((List<?>) screen.page().evaluate(CUT_OFF))
                 .as("cut off on a phone on " + view.path())
                 .isEmpty();
         screen.requireNoSidewaysScroll();
-        screen.page().setViewportSize(1280, 800);
+        screen.widen();
     }
 
     private static void lookAtSheets() {
@@ -132,12 +132,15 @@ class EveryWordTest {
               if (localStorage.getItem('names of this nursery')) return;
               const get = async (path) => { const answer = await fetch(path); return answer.ok ? answer.json() : {}; };
               const names = new Set(['Kiver']);
+              // Within a sentence crops, containers and places are written small.
+              const gatherSmall = (value) => { if (typeof value === 'string') names.add(value.trim().toLowerCase()); else if (value && typeof value === 'object') Object.values(value).forEach(gatherSmall); };
               const gather = (value) => {
                 if (typeof value === 'string') names.add(value.trim());
                 else if (value && typeof value === 'object') Object.values(value).forEach(gather);
               };
               const choices = await get('/api/choices');
               gather([choices.growers, choices.sites, choices.crops, choices.varieties, choices.containers, choices.lots, choices.places]);
+              gatherSmall([choices.crops, choices.containers, choices.places, choices.varieties?.map((variety) => variety.crop)]);
               gather(await get('/api/session'));
               for (const sheet of ['crops', 'containers', 'varieties', 'places', 'sites', 'lots', 'rates']) {
                 const { rows = [], columns = [] } = await get('/api/sheets/' + sheet);
@@ -146,7 +149,10 @@ class EveryWordTest {
               }
               gather((await get('/api/orders?withDone=true')).map?.((order) => [order.grower, order.site, order.lines.map((line) => [line.asked.variety, line.asked.crop, line.asked.container])]));
               (await get('/api/batches?withGone=true')).forEach?.((batch) => gather([batch.variety, batch.crop, batch.place]));
-              gather((await get('/api/free')).map?.((plants) => [plants.variety, plants.crop, plants.container]));
+              const free = (await get('/api/free')).map?.((plants) => [plants.variety, plants.crop, plants.container]);
+              gather(free);
+              gatherSmall(free);
+              gatherSmall((await get('/api/orders')).map?.((order) => order.lines.map((line) => [line.asked.crop, line.asked.container])));
               gather((await get('/api/messages')).map?.((message) => [message.subject, message.body]));
               gather(await get('/api/people'));
               gather(await get('/api/traces/mixes'));
@@ -170,7 +176,7 @@ class EveryWordTest {
             async () => {
               const phrases = JSON.parse(localStorage.getItem('names of this nursery'));
               const escape = (text) => text.replace(/[.*+?^${}()|[\\]\\\\]/g, '\\\\$&');
-              const known = new RegExp(phrases.map(escape).join('|'), 'gi');
+              const known = new RegExp('(?<![A-Za-zÀ-ž])(?:' + phrases.map(escape).join('|') + ')(?![A-Za-zÀ-ž])', 'g');
               const outside = (text, depth = 0) => {
                 let bare = '';
                 for (const letter of text) {
@@ -178,7 +184,7 @@ class EveryWordTest {
                 }
                 return { bare, depth };
               };
-              const words = (text) => text.replace(known, ' ').replace(/\\S*\\d\\S*|°[CF]|\\b(mm|cm|mL|in|kg|lb)\\b|\\S+@\\S+|https?:\\S+/g, ' ').match(/[A-Za-zÀ-ž]{2,}/g) ?? [];
+              const words = (text) => !/[A-Za-zÀ-ž]{2,}/.test(text) ? [] : text.replace(known, ' ').replace(/\\S*\\d\\S*|°[CF]|\\b(mm|cm|mL|in|kg|lb)\\b|\\S+@\\S+|https?:\\S+/g, ' ').match(/[A-Za-zÀ-ž]{2,}/g) ?? [];
               const found = [];
               let depth = 0;
               const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);

@@ -107,7 +107,7 @@ class FirstRunTest {
 
     @Test
     void aGardenInTheSouthInFahrenheitAndInches() throws IOException, InterruptedException {
-        try (Nursery nursery = Nursery.empty("south");
+        try (Nursery nursery = Nursery.emptyByCommand("south");
                 Screen screen = Screen.desk(nursery)) {
             Founder founder = new Founder(screen);
             Page page = screen.page();
@@ -185,7 +185,7 @@ class FirstRunTest {
 
     @Test
     void aNurseryFarInTheNorthOnThePhone() throws IOException, InterruptedException {
-        try (Nursery nursery = Nursery.empty("north");
+        try (Nursery nursery = Nursery.empty();
                 Screen screen = Screen.phone(nursery)) {
             Founder founder = new Founder(screen);
             Page page = screen.page();

@@ -10,18 +10,28 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import kiver.server.KiverApplication;
+import kiver.server.MovableDatabase;
+import kiver.server.OwnDatabase;
+import kiver.server.demo.Winter;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.test.util.TestPropertyValues;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
 
 /**
- * Kiver itself with data of its own: on a copy of the demonstration's winter, which the server's tests have lived through
- * once, or started by its own command, as anybody would start it.
+ * Kiver itself with data of its own: in this process on a copy of the demonstration's winter, or started by its own command, as
+ * anybody would start it.
  */
 abstract class Nursery implements AutoCloseable {
 
@@ -32,23 +42,26 @@ abstract class Nursery implements AutoCloseable {
     static final String GROWER = "grower@lowermead.example";
     static final String OTHER_GROWER = "grower@fennick.example";
 
-    private static final String WINTER = "kiver_winter";
     private static final AtomicInteger NUMBER = new AtomicInteger();
 
     private String address;
 
     /** The demonstration on its opening day. */
     static Nursery demo() throws IOException, InterruptedException {
-        Nursery nursery = new OnACopy("e2e_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet());
+        Nursery nursery = new InThisProcess(true);
         nursery.start();
         return nursery;
     }
 
     /** The demonstration behind two instances on one database; every request goes to another of them than the last. */
     static Nursery demoOnTwoInstances() throws IOException, InterruptedException {
-        Nursery nursery = new TwoInstances("e2e_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet());
+        Nursery nursery = new TwoInstances();
         nursery.start();
         return nursery;
+    }
+
+    private static String nextName() {
+        return "e2e_" + ProcessHandle.current().pid() + "_" + NUMBER.incrementAndGet();
     }
 
     /** The demonstration, started by its own command on a database server of its own. */
@@ -56,14 +69,19 @@ abstract class Nursery implements AutoCloseable {
         ByCommand nursery = new ByCommand(name, "demo");
         nursery.kiver("stop");
         nursery.forget();
-        nursery.kiver("reset-demo");
-        nursery.takeWinter();
+        nursery.start();
+        return nursery;
+    }
+
+    /** A new nursery without data. */
+    static Nursery empty() throws IOException, InterruptedException {
+        Nursery nursery = new InThisProcess(false);
         nursery.start();
         return nursery;
     }
 
     /** A new nursery without data, started by its own command. */
-    static ByCommand empty(String name) throws IOException, InterruptedException {
+    static ByCommand emptyByCommand(String name) throws IOException, InterruptedException {
         ByCommand nursery = new ByCommand(name, "start");
         nursery.kiver("stop");
         nursery.forget();
@@ -77,8 +95,15 @@ abstract class Nursery implements AutoCloseable {
     @Override
     public abstract void close() throws IOException, InterruptedException;
 
+    /** Nothing is left running when it cannot start. */
     void start() throws IOException, InterruptedException {
-        address = started();
+        try {
+            address = started();
+            Screen.forgetWhoSignedIn(address);
+        } catch (IOException | InterruptedException | RuntimeException failed) {
+            close();
+            throw failed;
+        }
     }
 
     /** Where it answers. */
@@ -111,133 +136,120 @@ abstract class Nursery implements AutoCloseable {
         return output;
     }
 
-    /** The address of the tests' own database server. */
-    private static URI database() {
-        return URI.create(System.getenv("KIVER_TEST_DATABASE_URL").substring("jdbc:".length()));
+    private static String password() {
+        return System.getenv("KIVER_TEST_DATABASE_PASSWORD");
     }
 
-    private static void sql(int port, String password, String database, String statement)
-            throws IOException, InterruptedException {
-        run(
-                Map.of("PGPASSWORD", password),
-                "psql",
-                "-q",
-                "-h",
-                "127.0.0.1",
-                "-p",
-                String.valueOf(port),
-                "-U",
-                "kiver",
-                "-d",
-                database,
-                "-c",
-                statement);
+    private static String[] words(int port, String database, String statement) {
+        return new String[] {
+            "psql",
+            "-qAt",
+            "-h",
+            "127.0.0.1",
+            "-p",
+            String.valueOf(port),
+            "-U",
+            "kiver",
+            "-d",
+            database,
+            "-c",
+            statement
+        };
     }
 
-    /** On a copy of the winter, beside other tests on one database server. */
-    private static class OnACopy extends Nursery {
-        private final String name;
-        private final List<Process> processes = new ArrayList<>();
+    /** In this process, beside other tests on one database server. */
+    private static class InThisProcess extends Nursery {
 
-        OnACopy(String name) throws IOException, InterruptedException {
-            this.name = name;
-            run(Map.of("KIVER_BUILT", "yes"), ROOT.resolve("kiver").toString(), "unpack");
-            sql("create database " + name + " template " + WINTER);
-        }
+        /** Applications that have started for an earlier class and rest, by what they were started as. */
+        private static final Map<Boolean, ConfigurableApplicationContext> RESTING = new HashMap<>();
 
-        private static void sql(String statement) throws IOException, InterruptedException {
-            Nursery.sql(database().getPort(), System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "postgres", statement);
+        private final boolean demo;
+        private final List<ConfigurableApplicationContext> instances = new ArrayList<>();
+
+        InThisProcess(boolean demo) {
+            this.demo = demo;
         }
 
         @Override
-        String started() throws IOException, InterruptedException {
-            return instance();
+        String started() throws IOException {
+            ConfigurableApplicationContext instance = RESTING.remove(demo);
+            if (instance == null) {
+                instance = run(
+                        demo ? new Winter() : new OwnDatabase(),
+                        "--kiver.demo=" + demo,
+                        "--kiver.backups="
+                                + Path.of("target", "copies", nextName()).toAbsolutePath());
+            }
+            try {
+                MovableDatabase.moveOn(instance);
+            } catch (SQLException failed) {
+                throw new IllegalStateException("It has no database of its own", failed);
+            }
+            instances.add(instance);
+            return addressOf(instance);
         }
 
-        /** Starts one instance and answers where it can be reached. */
-        String instance() throws IOException, InterruptedException {
-            Path log = Path.of("target", name + "_" + processes.size() + ".log").toAbsolutePath();
-            int port = freePort();
-            List<String> words =
-                    new ArrayList<>(List.of("java", "-Xmx700m", "-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC"));
-            // Made by whichever test starts Kiver by its own command first; without it a start takes longer.
-            Path archive = ROOT.resolve(".kiver/app/kiver.jsa");
-            if (Files.exists(archive)) {
-                words.add("-XX:SharedArchiveFile=" + archive);
-            }
-            words.addAll(List.of("-jar", ROOT.resolve(".kiver/app/kiver.jar").toString()));
-            ProcessBuilder builder =
-                    new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(log.toFile());
-            builder.environment()
-                    .putAll(Map.of(
-                            "KIVER_DATABASE_URL",
-                            System.getenv("KIVER_TEST_DATABASE_URL") + name,
-                            "KIVER_DATABASE_USER",
-                            "kiver",
-                            "KIVER_DATABASE_PASSWORD",
-                            System.getenv("KIVER_TEST_DATABASE_PASSWORD"),
-                            "KIVER_PORT",
-                            String.valueOf(port),
-                            "KIVER_LIBRARY",
-                            ROOT.resolve("library").toString(),
-                            "KIVER_BACKUPS",
-                            ROOT.resolve("target")
-                                    .resolve("copies")
-                                    .resolve(String.valueOf(port))
-                                    .toString(),
-                            "KIVER_DEMO",
-                            "true"));
-            Process process = builder.start();
-            processes.add(process);
-            String address = "http://127.0.0.1:" + port;
-            HttpClient http = HttpClient.newHttpClient();
-            for (int tries = 0; tries < 600; tries++) {
-                if (!process.isAlive()) {
-                    throw new IllegalStateException("It stopped while starting; see " + log);
-                }
-                try {
-                    HttpRequest ready = HttpRequest.newBuilder(URI.create(address + "/actuator/health/readiness"))
-                            .build();
-                    if (http.send(ready, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
-                        return address;
-                    }
-                } catch (IOException notYet) {
-                    // It is still starting.
-                }
-                Thread.sleep(100);
-            }
-            throw new IllegalStateException("It is not ready after a minute; see " + log);
+        /** One more on the same database; answers where it can be reached. */
+        String another() {
+            instances.add(run(
+                    beside -> TestPropertyValues.of(
+                                    "spring.datasource.url=" + MovableDatabase.addressOf(instances.get(0)),
+                                    "spring.datasource.username=kiver",
+                                    "spring.datasource.password=" + password())
+                            .applyTo(beside),
+                    "--kiver.demo=" + demo));
+            return addressOf(instances.get(instances.size() - 1));
+        }
+
+        private static ConfigurableApplicationContext run(
+                ApplicationContextInitializer<ConfigurableApplicationContext> database, String... settings) {
+            SpringApplication application =
+                    new SpringApplication(KiverApplication.class, MovableDatabase.Wrapping.class);
+            application.addInitializers(database);
+            return application.run(Stream.concat(
+                            Stream.of(settings),
+                            Stream.of(
+                                    "--server.port=0",
+                                    "--server.shutdown=immediate",
+                                    "--kiver.library=" + ROOT.resolve("library")))
+                    .toArray(String[]::new));
+        }
+
+        private static String addressOf(ConfigurableApplicationContext instance) {
+            return "http://127.0.0.1:" + instance.getEnvironment().getRequiredProperty("local.server.port");
         }
 
         @Override
-        public void close() throws IOException, InterruptedException {
-            processes.forEach(Process::destroy);
-            for (Process process : processes) {
-                if (!process.waitFor(30, TimeUnit.SECONDS)) {
-                    process.destroyForcibly();
+        public void close() {
+            for (ConfigurableApplicationContext instance : instances) {
+                if (instance == instances.get(0) && RESTING.putIfAbsent(demo, instance) == null) {
+                    continue;
                 }
+                instance.close();
             }
-            sql("drop database " + name + " with (force)");
+            instances.clear();
         }
     }
 
     /** Two instances on one copy, behind a gate that sends each request to the other one. */
-    private static final class TwoInstances extends OnACopy {
+    private static final class TwoInstances extends InThisProcess {
         private TurnAndTurnAbout gate;
 
-        TwoInstances(String name) throws IOException, InterruptedException {
-            super(name);
+        TwoInstances() {
+            super(true);
         }
 
         @Override
-        String started() throws IOException, InterruptedException {
-            gate = new TurnAndTurnAbout(List.of(instance(), instance()));
+        String started() throws IOException {
+            gate = new TurnAndTurnAbout(List.of(super.started(), another()));
             return gate.address();
         }
 
         @Override
-        public void close() throws IOException, InterruptedException {
-            gate.close();
+        public void close() {
+            if (gate != null) {
+                gate.close();
+            }
             super.close();
         }
     }
@@ -271,47 +283,14 @@ abstract class Nursery implements AutoCloseable {
             new ProcessBuilder("kill", "-9", pid).start().waitFor();
         }
 
-        /** Brings the winter over from the tests' database server. */
-        private void takeWinter() throws IOException, InterruptedException {
-            int port = Integer.parseInt(Files.readAllLines(home.resolve("database/postmaster.pid"))
-                    .get(3)
-                    .strip());
-            String password =
-                    Files.readString(home.resolve("database-password")).strip();
-            sql(port, password, "postgres", "create database kiver_demo");
-            List<String> words = new ArrayList<>(List.of(
-                    "bash",
-                    "-c",
-                    "PGPASSWORD=\"$FROM\" pg_dump -h 127.0.0.1 -p " + database().getPort() + " -U kiver " + WINTER
-                            + " | PGPASSWORD=\"$TO\" psql -q -o /dev/null -h 127.0.0.1 -p " + port
-                            + " -U kiver -d kiver_demo"));
-            run(
-                    Map.of("FROM", System.getenv("KIVER_TEST_DATABASE_PASSWORD"), "TO", password),
-                    words.toArray(String[]::new));
-        }
-
         /** The one value that a statement on its demonstration's records answers. */
         String answerOf(String statement) throws IOException, InterruptedException {
             String port = Files.readAllLines(home.resolve("database/postmaster.pid"))
                     .get(3)
                     .strip();
-            return run(
-                            Map.of(
-                                    "PGPASSWORD",
-                                    Files.readString(home.resolve("database-password"))
-                                            .strip()),
-                            "psql",
-                            "-qAt",
-                            "-h",
-                            "127.0.0.1",
-                            "-p",
-                            port,
-                            "-U",
-                            "kiver",
-                            "-d",
-                            "kiver_demo",
-                            "-c",
-                            statement)
+            String password =
+                    Files.readString(home.resolve("database-password")).strip();
+            return run(Map.of("PGPASSWORD", password), words(Integer.parseInt(port), "kiver_demo", statement))
                     .strip();
         }
 

@@ -195,6 +195,7 @@ class OrderOfSeveralLinesTest {
             }
         }
         try (Screen screen = Screen.phone(nursery).signIn(Nursery.OTHER_GROWER)) {
+            screen.open("/");
             assertThat(screen.page().getByText("24 Green Anvil")).isVisible();
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();

@@ -76,6 +76,7 @@ abstract class OrderToRelease {
     void anOrderIsPlannedWhileItIsTypedAndTaken() {
         try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
+            screen.open("/");
             page.getByRole(AriaRole.LINK, named("Orders")).click();
             page.getByRole(AriaRole.LINK, named("Take an order")).click();
             page.waitForURL("**/orders/new");
@@ -141,6 +142,7 @@ abstract class OrderToRelease {
     void daysPassAndTheRoundAsksForACount() {
         try (Screen screen = screen().signIn(Nursery.PROPAGATOR)) {
             Page page = screen.page();
+            screen.open("/");
             assertThat(heading(page, "The round, Thu 15 Apr")).isVisible();
             Screen.pressAbove(page, "Let days pass");
             page.getByText("7", new Page.GetByTextOptions().setExact(true)).click();
@@ -312,6 +314,7 @@ abstract class OrderToRelease {
     void theGrowerSeesTheirOrderAndNobodyElseDoes() {
         try (Screen screen = screen().signIn(Nursery.GROWER)) {
             Page page = screen.page();
+            screen.open("/");
             assertThat(heading(page, "Your plants")).isVisible();
             Locator mine =
                     page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("50 White Ladle"));
@@ -326,6 +329,8 @@ abstract class OrderToRelease {
             assertThat(page.request().get(note).status()).isEqualTo(200);
             assertThat(page.request().get("/api/batches").status()).isEqualTo(403);
             try (Screen other = screen().signIn(Nursery.OTHER_GROWER)) {
+                other.open("/");
+                assertThat(heading(other.page(), "Your plants")).isVisible();
                 assertThat(other.page().getByText("50 White Ladle")).isHidden();
                 assertThat(other.page().request().get(note).status()).isEqualTo(404);
                 assertThat(other.page().request().get("/api/orders/" + order).status())

@@ -2,10 +2,6 @@ package kiver.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.args.AxeRunOptions;
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.ResultType;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -26,8 +22,10 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** A person at a screen. */
@@ -55,7 +53,8 @@ final class Screen implements AutoCloseable {
     private static final int PHONE_WIDTH = 390;
 
     private static final int PHONE_HEIGHT = 844;
-    private static final String RULES = rules();
+    private static final String RULES = resource("/rules.js");
+    private static final String AXE = resource("/axe.min.js");
     private static final Pattern FETCHING = Pattern.compile("Fetching|Féétçhíñg");
 
     /** Cookies of those who have signed in to a running Kiver, by its address and theirs. */
@@ -158,19 +157,19 @@ final class Screen implements AutoCloseable {
     void open(String path) {
         page.navigate(path);
         page.locator("h1").first().waitFor();
+        // How wide anything is hangs on its letters.
+        page.evaluate("() => document.fonts.ready.then(() => true)");
         page.locator("main [role=status]")
                 .filter(new Locator.FilterOptions().setHasText(FETCHING))
                 .first()
                 .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
-    /** Signs in; whoever has done so at this Kiver before comes back to the same session. */
+    /** Signs in; whoever has done so at this Kiver before comes back to the same session, and opens what they want. */
     Screen signIn(String email) {
         List<Cookie> cookies = SIGNED_IN.get(address + " " + email);
         if (cookies != null) {
             context.addCookies(cookies);
-            page.navigate("/");
-            page.locator("header").waitFor();
             return this;
         }
         typePassword(email);
@@ -194,6 +193,9 @@ final class Screen implements AutoCloseable {
         String units = language.equals("AMERICAN")
                 ? "\"temperature\":\"FAHRENHEIT\",\"length\":\"INCHES\",\"volume\":\"GALLONS\",\"mass\":\"OUNCES\""
                 : "\"temperature\":\"CELSIUS\",\"length\":\"MILLIMETRES\",\"volume\":\"LITRES\",\"mass\":\"GRAMS\"";
+        if (!page.url().startsWith(address)) {
+            page.navigate("/api/session");
+        }
         page.evaluate("""
                 async (speech) => {
                   const token = decodeURIComponent(document.cookie.split('; ').find((each) => each.startsWith('XSRF-TOKEN=')).slice(11));
@@ -207,38 +209,92 @@ final class Screen implements AutoCloseable {
 
     /** Fails when the page as it stands breaks a rule of accessibility. */
     void requireAccessible() {
-        require(axe().withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
+        requireInOrder(true);
+        requireContrast();
     }
 
-    private void require(AxeBuilder rules) {
-        // What lies under the bar at the foot of a telephone can be scrolled from under it; here it stands at the end.
-        page.evaluate("document.querySelector('nav.sticky')?.style.setProperty('position', 'static')");
-        List<Rule> violations = rules.analyze().getViolations();
-        page.evaluate("document.querySelector('nav.sticky')?.style.removeProperty('position')");
-        assertThat(violations)
-                .as(() -> page.url() + ": "
-                        + violations.stream()
-                                .map(rule -> rule.getId() + " at "
-                                        + rule.getNodes().stream()
-                                                .limit(3)
-                                                .map(node -> node.getHtml())
-                                                .toList())
-                                .toList())
-                .isEmpty();
+    /** All rules but contrast; of what is alike beside one another some. */
+    private void requireInOrder(boolean all) {
+        page.evaluate(MARK_WHAT_IS_ALIKE);
+        require(
+                all
+                        ? "{runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], rules: {'color-contrast': {enabled: false}}}"
+                        : "{runOnly: {type: 'rule', values: ['target-size', 'scrollable-region-focusable']}}");
     }
 
-    private AxeBuilder axe() {
-        AxeRunOptions onlyFaults = new AxeRunOptions();
-        // What is right is not told one by one: naming each takes longer than looking.
-        onlyFaults.setResultTypes(List.of(ResultType.Violations.getKey()));
-        return new AxeBuilder(page)
-                .options(onlyFaults)
-                // No page holds frames, for which the other mode opens a page of its own each time.
-                .setLegacyMode(true)
-                // The rows of a long list are alike; looking at each takes twenty seconds and finds what the first had.
-                .exclude("main li:nth-child(n+7)")
-                .exclude("main tr:nth-child(n+7)");
+    /** What looks like something that could be read before can be read. */
+    private void requireContrast() {
+        Object fresh = page.evaluate(MARK_WHAT_WAS_SEEN, List.copyOf(LOOKS_SEEN));
+        require("{runOnly: {type: 'rule', values: ['color-contrast']}}");
+        ((List<?>) fresh).forEach(look -> LOOKS_SEEN.add((String) look));
     }
+
+    /** Looks at all that is not marked to be left out. */
+    private void require(String rules) {
+        if (Boolean.FALSE.equals(page.evaluate("'axe' in window"))) {
+            page.evaluate(AXE);
+        }
+        Object faults = page.evaluate("""
+                async () => {
+                  // What lies under the bar at the foot of a telephone can be scrolled from under it; here it stands at the end.
+                  const bar = document.querySelector('nav.sticky');
+                  bar?.style.setProperty('position', 'static');
+                  const found = await axe.run({ include: [['html']], exclude: [['[data-left-out]']] }, { resultTypes: ['violations'], ...%s });
+                  bar?.style.removeProperty('position');
+                  for (const marked of document.querySelectorAll('[data-left-out]')) marked.removeAttribute('data-left-out');
+                  return found.violations.map((rule) => rule.id + ' at ' + rule.nodes.slice(0, 3).map((node) => node.html).join(', '));
+                }""".formatted(rules));
+        assertThat((List<?>) faults).as(page.url()).isEmpty();
+    }
+
+    /** How words looked that could be read, by any page in either look: their size, weight and colour on all that lies beneath. */
+    private static final Set<String> LOOKS_SEEN = new HashSet<>();
+
+    /** Marks all in which no words look in a new way, and answers with the new ways. */
+    private static final String MARK_WHAT_WAS_SEEN = """
+            (seen) => {
+              const before = new Set(seen);
+              const fresh = new Set();
+              const hash = (text) => {
+                let value = 0;
+                for (let at = 0; at < text.length; at++) value = (Math.imul(value, 31) + text.charCodeAt(at)) | 0;
+                return value.toString(36);
+              };
+              const mark = (element, beneath) => {
+                const style = getComputedStyle(element);
+                const ground = hash([beneath, style.backgroundColor, style.backgroundImage, style.opacity, style.filter, style.position].join());
+                const written = [...element.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.data.trim())
+                  || element.matches('input, textarea, select');
+                const look = hash([ground, style.color, style.fontSize, style.fontWeight, style.textShadow].join());
+                let known = !written || before.has(look);
+                if (written && !before.has(look)) fresh.add(look);
+                for (const child of element.children) known = mark(child, ground) && known;
+                if (known) element.setAttribute('data-left-out', '');
+                return known;
+              };
+              mark(document.body, '');
+              return [...fresh];
+            }""";
+
+    /**
+     * Of what is built alike beside one another (rows, trays of a place, cells) some are looked at: looking at each takes twenty
+     * seconds and finds what the first had. Alike is what has the same elements of the same classes down to its children's.
+     */
+    private static final String MARK_WHAT_IS_ALIKE = """
+            () => {
+              const built = (element, depth) => element.tagName + '.' + (element.getAttribute('class') ?? '') + (element.getAttribute('role') ?? '')
+                + (depth > 0 ? '(' + [...element.children].map((child) => built(child, depth - 1)).join() + ')' : element.children.length);
+              for (const parent of document.querySelectorAll('main, main *')) {
+                if (parent.children.length < 4) continue;
+                const seen = new Map();
+                for (const child of parent.children) {
+                  const kind = built(child, 2);
+                  const before = seen.get(kind) ?? 0;
+                  seen.set(kind, before + 1);
+                  if (before >= 3) child.setAttribute('data-left-out', '');
+                }
+              }
+            }""";
 
     /**
      * Fails when the page breaks a rule of accessibility in the dark look.
@@ -250,24 +306,25 @@ final class Screen implements AutoCloseable {
         Object light = page.evaluate(wall);
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
         assertThat(page.evaluate(wall)).as("the dark look").isNotEqualTo(light);
-        if (seenInLight) {
-            require(axe().withRules(List.of("color-contrast", "target-size", "scrollable-region-focusable")));
-        } else {
-            requireAccessible();
-        }
+        requireInOrder(!seenInLight);
+        requireContrast();
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
     }
 
-    /** Fails when the page is wider than the screen. */
+    /** Fails when the page is wider than the screen, and names what is. */
     void requireNoSidewaysScroll() {
-        Object wider = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
-        assertThat(((Number) wider).intValue())
-                .as("pixels wider than the screen: " + page.url())
-                .isLessThanOrEqualTo(0);
+        Object wider = page.evaluate("""
+                () => {
+                  const page = document.documentElement;
+                  if (page.scrollWidth <= page.clientWidth) return [];
+                  const wide = [...document.body.querySelectorAll('*')].filter((element) => element.getBoundingClientRect().right > page.clientWidth + 0.5);
+                  return [page.scrollWidth - page.clientWidth + ' px', ...wide.slice(0, 4).map((element) => element.outerHTML.slice(0, 160))];
+                }""");
+        assertThat((List<?>) wider).as("wider than the screen: " + page.url()).isEmpty();
     }
 
-    private static String rules() {
-        try (InputStream file = Screen.class.getResourceAsStream("/rules.js")) {
+    private static String resource(String name) {
+        try (InputStream file = Screen.class.getResourceAsStream(name)) {
             return new String(file.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
@@ -281,11 +338,34 @@ final class Screen implements AutoCloseable {
                 .isEmpty();
     }
 
-    /** Fails where a narrow telephone, or words twice as large at the desk, which is half the room, need scrolling sideways. */
+    /** Makes it a narrow telephone, or words twice as large at the desk, which is half the room: fails where that scrolls sideways. */
     void requireRoomForLargeWords(boolean phone) {
-        page.setViewportSize(phone ? 320 : DESK_WIDTH / 2, phone ? 700 : DESK_HEIGHT / 2);
+        resize(phone ? 320 : DESK_WIDTH / 2, phone ? 700 : DESK_HEIGHT / 2);
         requireNoSidewaysScroll();
-        page.setViewportSize(phone ? PHONE_WIDTH : DESK_WIDTH, phone ? PHONE_HEIGHT : DESK_HEIGHT);
+    }
+
+    /** Makes the page as narrow as a phone; it stays what it is. */
+    void narrow() {
+        resize(PHONE_WIDTH, PHONE_HEIGHT);
+    }
+
+    void widen() {
+        resize(DESK_WIDTH, DESK_HEIGHT);
+    }
+
+    /** What measures itself is drawn anew a frame later. */
+    private void resize(int width, int height) {
+        if (page.viewportSize().width == width && page.viewportSize().height == height) {
+            return;
+        }
+        page.setViewportSize(width, height);
+        page.evaluate(
+                "() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn(true))))");
+    }
+
+    /** Nobody is signed in to a Kiver that has begun anew at an address. */
+    static void forgetWhoSignedIn(String address) {
+        SIGNED_IN.keySet().removeIf(key -> key.startsWith(address + " "));
     }
 
     /** Fails where what is drawn by colour alone is gone once somebody has chosen the colours. */

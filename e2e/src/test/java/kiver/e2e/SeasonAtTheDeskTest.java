@@ -248,13 +248,6 @@ class SeasonAtTheDeskTest {
             assertThat(page.getByText("Stands there already.").first()).isVisible();
             screen.requireAccessible();
             screen.requireNoSidewaysScroll();
-            Locator crowded = page.getByRole(
-                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("lacks \\d+ tray places")));
-            if (crowded.count() > 0) {
-                crowded.first().click();
-                assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What could be done")))
-                        .isVisible();
-            }
         }
     }
 

@@ -8,15 +8,11 @@ import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedStore;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** A small nursery with seed enough to be attacked, and what attacks have in common. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a database that is attacked")
 abstract class AttackedNursery {
 
     static final LocalDate TARGET = SmallNursery.TODAY.plusDays(70);

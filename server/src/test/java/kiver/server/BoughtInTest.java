@@ -23,15 +23,11 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Plants that somebody else raised, from the telephone to the delivery note. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a nursery that buys plants in")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class BoughtInTest {
 

@@ -26,14 +26,10 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Trays are lifted, looked at, weighed and watered, and the round says which want some; plants are looked at closely. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a batch that is cared for")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class CaredForTest {
 

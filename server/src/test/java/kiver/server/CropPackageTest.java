@@ -24,14 +24,10 @@ import kiver.server.crop.LibraryBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Crop figures go out as an open package and come in from another nursery, looked at before anything is taken. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=crop packages")
 class CropPackageTest {
 
     private static final CropCode KALE = new CropCode("curly-kale");

@@ -5,15 +5,11 @@ import kiver.server.batch.BatchBook;
 import kiver.server.seed.SeedStore;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** A small nursery with more seed than the others, and what is done at its desk. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a database of its own, since this nursery has more seed than the others")
 abstract class DeskOfTheSeason {
 
     static final LocalDate TARGET = SmallNursery.TODAY.plusDays(70);

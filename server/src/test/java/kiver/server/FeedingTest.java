@@ -20,14 +20,10 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** A nursery says how it feeds; the round calls for it when a mix has no more to give; what was given is kept. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=feeding")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class FeedingTest {
 

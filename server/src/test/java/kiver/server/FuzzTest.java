@@ -17,12 +17,10 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
@@ -33,8 +31,6 @@ import tools.jackson.databind.json.JsonMapper;
  * failure of the server, and whatever is refused leaves the database as it was.
  */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a database that is left in whatever state nonsense brings it to")
 class FuzzTest {
 
     /** More find more: -Dkiver.fuzz=20000 looks for a quarter of an hour. */
@@ -100,6 +96,7 @@ class FuzzTest {
     void nothingThatCanBeSentBreaksTheServerOrIsHalfDone() throws Exception {
         nursery.found();
         int order = nursery.order(20);
+        ordered = order;
         description = JsonPath.read(Files.readString(Path.of("../web/openapi.json")), "$");
         List<Operation> operations = operations();
         assertThat(operations).hasSizeGreaterThan(50);
@@ -136,15 +133,16 @@ class FuzzTest {
     }
 
     private String sent;
+    private int ordered;
 
     private MockHttpServletRequestBuilder request(Operation operation, int order) {
         String path = operation.path();
         while (path.contains("{")) {
-            String value = random.nextInt(3) == 0 ? String.valueOf(NONSENSE[random.nextInt(NONSENSE.length)]) : "201";
-            path = path.replaceFirst(
-                    "\\{[^}]*}",
-                    java.util.regex.Matcher.quoteReplacement(
-                            random.nextInt(4) == 0 ? String.valueOf(order) : plain(value)));
+            String asked = path.substring(0, path.indexOf('{'));
+            String value = random.nextInt(5) == 0
+                    ? plain(String.valueOf(NONSENSE[random.nextInt(NONSENSE.length)]))
+                    : String.valueOf(there(asked, order));
+            path = path.replaceFirst("\\{[^}]*}", java.util.regex.Matcher.quoteReplacement(value));
         }
         MockHttpServletRequestBuilder request =
                 MockMvcRequestBuilders.request(HttpMethod.valueOf(operation.method()), java.net.URI.create(path));
@@ -178,6 +176,39 @@ class FuzzTest {
                 .replace("%2F", "x")
                 .replace("%3B", "x")
                 .replace("%5C", "x");
+    }
+
+    /** The number of something that is there, by what it is called or what leads to it in an address. */
+    private long there(String called, int order) {
+        String name = called.toLowerCase(java.util.Locale.ROOT);
+        if (name.contains("batch")) {
+            return 201;
+        }
+        if (name.contains("tray")) {
+            return 1001;
+        }
+        if (name.contains("order")) {
+            return order;
+        }
+        if (name.contains("line")) {
+            return 1;
+        }
+        if (name.contains("lot")) {
+            return nursery.lotId;
+        }
+        if (name.contains("variety") || name.contains("varieties")) {
+            return nursery.varietyId;
+        }
+        if (name.contains("site")) {
+            return nursery.siteId;
+        }
+        if (name.contains("grower")) {
+            return nursery.growerId;
+        }
+        if (name.contains("person") || name.contains("people") || name.contains("hand")) {
+            return nursery.hand.id();
+        }
+        return 1 + random.nextInt(3);
     }
 
     /** Something of a schema, or nonsense in its place. */
@@ -218,7 +249,9 @@ class FuzzTest {
         Map<String, Object> entries = new LinkedHashMap<>();
         map(schema.get("properties")).forEach((name, property) -> {
             if (random.nextInt(8) > 0) {
-                entries.put(name, value(map(property), depth + 1));
+                boolean number = "integer".equals(String.valueOf(map(property).get("type")));
+                entries.put(
+                        name, number && random.nextInt(3) > 0 ? there(name, ordered) : value(map(property), depth + 1));
             }
         });
         return entries;

@@ -15,15 +15,11 @@ import kiver.server.order.OrderBook;
 import kiver.server.seed.SeedLot;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** A nursery in which growers ask for several kinds at once. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a database in which growers ask for several kinds at once")
 abstract class GrowersAskForSeveral {
 
     static final LocalDate TODAY = SmallNursery.TODAY;

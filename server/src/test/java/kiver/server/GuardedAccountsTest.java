@@ -17,7 +17,6 @@ import kiver.server.account.Role;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -27,7 +26,6 @@ import org.springframework.test.web.servlet.ResultActions;
 
 /** Accounts whose passwords are guessed, whose sessions are stale, and what is open to nobody. */
 @ServerTest
-@Import(SmallNursery.class)
 class GuardedAccountsTest {
 
     @Autowired

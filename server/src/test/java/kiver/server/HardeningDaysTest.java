@@ -21,14 +21,10 @@ import kiver.server.tray.TrayBook;
 import kiver.server.weather.WeatherStation;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 
 /** The coming days of hardening follow the forecast: a storm moves the end, a gust finds the soft ones in the lee. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=plants that harden")
 class HardeningDaysTest {
 
     private static final String OWN = "$.batches[0]";

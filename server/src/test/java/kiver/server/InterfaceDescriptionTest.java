@@ -7,14 +7,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The web's types are generated from web/openapi.json; this keeps that file equal to what the server serves. */
 @ServerTest
-@Import(SmallNursery.class)
 class InterfaceDescriptionTest {
 
     private static final Path FILE = Path.of("..", "web", "openapi.json");

@@ -14,14 +14,10 @@ import java.util.UUID;
 import kiver.server.sow.LabelDevice;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 
 /** Labels go to the printer once, can be looked at as they went, and go again as they were. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a label printer")
 class LabelJobsTest {
 
     @Autowired

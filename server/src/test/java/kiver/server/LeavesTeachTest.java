@@ -18,13 +18,9 @@ import kiver.server.crop.PaceTellings;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** Leaves counted on a few plants teach how fast the crop is here; what was wrong is forgotten again. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=leaves that teach")
 class LeavesTeachTest {
 
     @Autowired

@@ -24,13 +24,9 @@ import kiver.server.crop.PaceTellings;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** Batches that came up late teach; what they teach is proposed, and moves plans only once somebody takes it. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=lessons")
 class LessonsTest {
 
     private static final String OF_THE_PLACE = "$.proposals[?(@.matter=='EMERGENCE' && @.beside=='PLACE')]";

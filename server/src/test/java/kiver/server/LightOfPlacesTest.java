@@ -17,13 +17,9 @@ import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** What makes the light of a place is tried and kept; what stretches there is told where it would be better off. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=the light of places")
 class LightOfPlacesTest {
 
     private static final String BRIGHT = made("0.8", "OVERHEAD", "0,\"sunUntil\":24", "0", "150", "16");

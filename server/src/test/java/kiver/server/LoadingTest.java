@@ -13,14 +13,10 @@ import kiver.server.batch.BatchBook;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Two orders draw on one batch that is short: shared by a rule one sees and may change, picked, and let go as picked. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=loading")
 class LoadingTest {
 
     @Autowired

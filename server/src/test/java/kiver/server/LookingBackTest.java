@@ -17,13 +17,9 @@ import kiver.server.outlook.ToldBook;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** What was sown, came up, lived, was hardened, went out and stood adds up from the record, however it is taken together. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=looking back")
 class LookingBackTest {
 
     @Autowired

@@ -14,13 +14,9 @@ import kiver.server.batch.BatchBook;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** What is looked for where seedlings stand, noted by one tap; damping-off warns of its place for three weeks. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=looks at a place")
 class LooksTest {
 
     @Autowired

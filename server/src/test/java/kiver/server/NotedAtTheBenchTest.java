@@ -17,14 +17,10 @@ import kiver.server.place.PlaceBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** What hands write down on the round besides counts: notes, and thermometers they read. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=notes and thermometers")
 class NotedAtTheBenchTest {
 
     private static final LocalDate TODAY = SmallNursery.TODAY;

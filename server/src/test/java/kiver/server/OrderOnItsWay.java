@@ -15,13 +15,11 @@ import kiver.server.seed.SeedStore;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** The steps of an order on its way to its note. */
 @ServerTest
-@Import(SmallNursery.class)
 abstract class OrderOnItsWay {
 
     @Autowired

@@ -15,13 +15,9 @@ import kiver.server.batch.BatchBook;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** A nursery writes down how it hardens; a batch keeps the programme it began with. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=programmes of one's own")
 class OwnProgrammeTest {
 
     private static final String PROGRAMMES = "/api/hardening/programmes";

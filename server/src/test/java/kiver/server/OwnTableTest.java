@@ -17,15 +17,11 @@ import kiver.server.clock.NurseryClock;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A season without orders: what one would like to eat becomes sowings, a seed list, room and days. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a table of one's own")
 class OwnTableTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

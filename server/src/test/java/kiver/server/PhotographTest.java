@@ -27,17 +27,13 @@ import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** A tray is photographed: the count is proposed, kept small, thrown away; what is no tray is told. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a tray that is photographed")
 class PhotographTest {
 
     private static final String WHOLE = "0,0,1,0,1,1,0,1";

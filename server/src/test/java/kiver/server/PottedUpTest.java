@@ -25,14 +25,10 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Plants go into larger pots: of those in the shed the right one, parted by size, in part; the roots say when. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a batch that is potted")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class PottedUpTest {
 

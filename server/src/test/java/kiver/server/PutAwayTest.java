@@ -28,15 +28,11 @@ import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 
 /** What is over is put away when the next growing year begins; what lives on is not, and everything can still be read. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a nursery of its own, in which years pass")
 class PutAwayTest {
 
     private static final LocalDate NEXT_YEAR = LocalDate.of(2027, 10, 2);

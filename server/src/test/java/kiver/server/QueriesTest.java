@@ -18,11 +18,9 @@ import org.apache.ibatis.mapping.MappedStatement;
 import org.apache.ibatis.session.SqlSessionFactory;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 
 /** Rows become records by the order of their columns, which is quick and blind; so the names are compared here, once. */
 @ServerTest
-@Import(SmallNursery.class)
 class QueriesTest {
 
     /** Stands for whatever a query written with conditions asks about its parameters. */

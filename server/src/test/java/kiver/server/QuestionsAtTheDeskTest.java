@@ -23,12 +23,10 @@ import net.fortuna.ical4j.model.Calendar;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Questions on the telephone, successions, calendars and what can be looked up. */
-@TestPropertySource(properties = "kiver.test=a nursery that is asked on the telephone")
 class QuestionsAtTheDeskTest extends DeskOfTheSeason {
 
     /** A day for which the small nursery can say yes without an if. */

@@ -19,15 +19,11 @@ import kiver.server.place.PlaceBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Devices send what they read, each with a token of its own: once or again, whole or in part wrong, until it is withdrawn. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=devices that send readings")
 class ReadingsTest {
 
     private static final LocalDate TODAY = SmallNursery.TODAY;

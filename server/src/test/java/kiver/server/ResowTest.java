@@ -11,10 +11,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.springframework.test.context.TestPropertySource;
 
 /** A batch that comes up badly: three chances stand side by side, and one press sows anew for what is missing. */
-@TestPropertySource(properties = "kiver.test=a nursery whose seed fails")
 class ResowTest extends OrderOnItsWay {
 
     private String read(String path) throws Exception {

@@ -23,13 +23,11 @@ import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** A line is raised here, sown in place or bought in, and goes over from one to another in one edit. */
 @ServerTest
-@Import(SmallNursery.class)
 class RoutesTest {
 
     private static final AtomicInteger TESTS = new AtomicInteger();

@@ -24,7 +24,6 @@ import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
@@ -32,7 +31,6 @@ import org.springframework.test.web.servlet.MvcResult;
 
 /** Copies as the propagator sees and makes them. */
 @ServerTest
-@Import(SmallNursery.class)
 class SafekeepingTest {
 
     @Autowired

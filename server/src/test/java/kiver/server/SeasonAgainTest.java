@@ -9,14 +9,10 @@ import kiver.core.growth.GrowingYear;
 import kiver.server.clock.NurseryClock;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 
 /** What was ordered in a growing year is offered a year on, once, and no further ahead than plants are promised. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a season again")
 class SeasonAgainTest {
 
     @Autowired

@@ -23,16 +23,12 @@ import kiver.server.tray.TrayBook;
 import kiver.server.weather.WeatherStation;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** A release says what its site asks, keeps what was seen on a sample, and tells both to the grower. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a site on the day of planting")
 class SiteAtPlantingTest {
 
     @Autowired

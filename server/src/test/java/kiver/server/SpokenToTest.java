@@ -16,14 +16,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Each person is told things in the language and the units they chose, and nobody else is. */
 @ServerTest
-@Import(SmallNursery.class)
 class SpokenToTest {
 
     private static final String BRITISH = """

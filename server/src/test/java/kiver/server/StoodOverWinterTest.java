@@ -19,13 +19,9 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** Sown in late summer, cold over winter, handed over in spring: from the question to the note and back to the lot. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=plants that stand over winter")
 class StoodOverWinterTest {
 
     private static final LocalDate JULY = LocalDate.of(2027, 7, 12);

@@ -12,13 +12,9 @@ import kiver.server.batch.BatchBook;
 import kiver.server.tray.TrayBook;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** A nursery brushes and pinches a crop: the round calls for it, what is done is kept once, and can be undone. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a crop that is tended")
 class TendedTest {
 
     private static final String TASKS = "$.stops[*].work[*].tasks[*].kind";

@@ -25,13 +25,9 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** A batch sown two to a cell over two trays: thinned, doubles pricked out, closed up into one tray, and let go. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a batch that is closed up")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ThinnedAndMovedTest {
 

@@ -20,14 +20,10 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.ResultActions;
 
 /** Two mixes side by side in one sowing: laid out over rows, counted, potted, graded, and told. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a trial of two mixes")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class TrialsTest {
 

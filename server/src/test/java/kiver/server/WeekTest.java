@@ -15,13 +15,9 @@ import kiver.server.batch.BatchBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.context.TestPropertySource;
 
 /** Tasks ticked off, handed to somebody, put off; the week against the hands, and a day without time. */
 @ServerTest
-@Import(SmallNursery.class)
-@TestPropertySource(properties = "kiver.test=a database with a week of work")
 class WeekTest {
 
     @Autowired
