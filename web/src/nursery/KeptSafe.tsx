@@ -58,7 +58,7 @@ export function KeptSafe() {
           <Refusal message={copy.error?.message} />
           {copies.length > 0 && (
             <details>
-              <summary className="trail min-h-11 content-center">
+              <summary className="trail min-h-11 content-center [overflow-wrap:anywhere]">
                 {say('{copies, plural, one {# copy} other {# copies}} in {folder}', { copies: copies.length, folder })}
               </summary>
               <ul className="board divide-y divide-rule px-3">

@@ -45,6 +45,7 @@ class CoreStructureTest {
             "pot",
             "harden",
             "outlook",
+            "diagnosis",
             "release",
             "learning",
             "today");

@@ -43,6 +43,7 @@ class SeasonAtTheDeskTest {
     void aGrowerOnTheTelephoneIsAnswered(boolean phone) {
         try (Screen screen = screen(phone)) {
             Page page = screen.page();
+            screen.open("/");
             if (phone) {
                 button(page, "Can we?").click();
             } else {

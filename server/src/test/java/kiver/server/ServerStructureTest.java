@@ -67,7 +67,13 @@ class ServerStructureTest {
             "learning",
             "board",
             "reschedule",
+            "water",
+            "light",
+            "diagnosis",
+            "founding",
             "today",
+            "potting",
+            "wall",
             "find",
             "play",
             "demo");

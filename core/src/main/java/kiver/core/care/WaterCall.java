@@ -44,7 +44,16 @@ public record WaterCall(
      * @param untilUp how it is kept until something shows; empty once it does
      * @param isRooted whether its plants draw from below
      */
-    public record Tray(Thirst thirst, Optional<AfterSowing> untilUp, boolean isRooted) {}
+    public record Tray(Thirst thirst, Optional<AfterSowing> untilUp, boolean isRooted) {
+
+        /** From its first true leaf on a plant draws from below. Estimate. */
+        private static final double ROOTED = 1;
+
+        /** The same by how many true leaves its plants have. */
+        public static Tray of(Thirst thirst, Optional<AfterSowing> untilUp, double leaves) {
+            return new Tray(thirst, untilUp, leaves >= ROOTED);
+        }
+    }
 
     /** So sure that it will have come to its mark it is watered. */
     private static final double SURE = 0.7;

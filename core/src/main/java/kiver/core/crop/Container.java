@@ -29,6 +29,9 @@ public record Container(
 
     private static final double CUBIC_MILLIMETRES = 1000;
 
+    /** m² of a tray of 540 × 280 mm. */
+    private static final double SLOT_AREA = 0.54 * 0.28;
+
     /** What a container is. */
     public enum Kind {
         CELLS,
@@ -110,5 +113,10 @@ public record Container(
     /** mL of mix in one full tray. */
     public double mixVolume() {
         return cells() * cellVolume;
+    }
+
+    /** m² that it takes on the bench and is open above. */
+    public double area() {
+        return slots * SLOT_AREA;
     }
 }

@@ -36,6 +36,9 @@ public final class NormalHierarchy<E> {
      */
     public record Normal(double mean, double variance) {
 
+        /** Deviations to either side of the mean between which eight of ten lie. */
+        public static final double EIGHT_OF_TEN = 1.2816;
+
         public Normal {
             if (!Double.isFinite(mean) || !(variance >= 0)) {
                 throw new IllegalArgumentException("A mean is a number, and a variance is not below 0.");

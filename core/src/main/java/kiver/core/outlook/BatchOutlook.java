@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kiver.core.batch.BatchStage;
+import kiver.core.batch.BatchState;
 import kiver.core.crop.Container;
 import kiver.core.crop.Crop;
 import kiver.core.emerge.EmergenceVerdict;
@@ -51,6 +52,12 @@ public record BatchOutlook(
         List<Stay> stays,
         double lossTonight,
         Optional<BatchTrouble> trouble) {
+
+    /** Days after which plants that were potted or moved have roots that can follow. Estimate. */
+    private static final int DAYS_TO_SETTLE = 3;
+
+    /** True leaves; with fewer a seedling scorches soon. Estimate. */
+    private static final double FEW_LEAVES = 2;
 
     public BatchOutlook {
         stays = List.copyOf(stays);
@@ -189,6 +196,20 @@ public record BatchOutlook(
     public double leavesNow() {
         return journey.standing().leafProgress()
                 / Math.exp(journey.paces().leaves().logMean());
+    }
+
+    /** Whether strong sun harms it more than grown plants: hardly any leaf yet, or freshly potted or moved. */
+    public boolean isYoung(LocalDate today) {
+        LocalDate unsettled = today.minusDays(DAYS_TO_SETTLE);
+        List<BatchState.Placement> placements = file.state().placements();
+        boolean moved = placements.size() > 1
+                && !placements.get(placements.size() - 1).from().isBefore(unsettled);
+        return leavesNow() < FEW_LEAVES
+                || moved
+                || file.state()
+                        .lastPottedOn()
+                        .filter(day -> !day.isBefore(unsettled))
+                        .isPresent();
     }
 
     /**

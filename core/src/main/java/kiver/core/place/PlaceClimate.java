@@ -41,9 +41,13 @@ public sealed interface PlaceClimate {
      *
      * @param gainByNight K above outdoors at the minimum, 0 or more
      * @param gainByDay K above outdoors at the maximum, 0 or more
-     * @param floor °C below which it is not allowed to fall; −60 where nothing protects it
+     * @param floor °C below which it is not allowed to fall; {@link #NO_FLOOR} where nothing protects it
      */
     record FollowsWeather(double gainByNight, double gainByDay, double floor) implements PlaceClimate {
+
+        /** °C, colder than it gets anywhere where seedlings are raised. */
+        public static final double NO_FLOOR = -60;
+
         public FollowsWeather {
             if (gainByNight < 0 || gainByDay < 0) {
                 throw new IllegalArgumentException("A place cannot be colder than outdoors by its gain.");

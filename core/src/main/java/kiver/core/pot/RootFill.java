@@ -1,6 +1,7 @@
 package kiver.core.pot;
 
 import kiver.core.batch.RootsSeen;
+import kiver.core.growth.NormalHierarchy;
 
 /**
  * How full of roots the cell of a plant is: 1 where they begin to circle.
@@ -24,9 +25,6 @@ public record RootFill(double index, double least, double most) {
     private static final double OUT = 0.75;
     private static final double CIRCLING = 1;
 
-    /** Standard deviations to either side that hold eight of ten. */
-    private static final double EIGHT_OF_TEN = 1.2816;
-
     /**
      * As leaves alone tell.
      *
@@ -40,7 +38,7 @@ public record RootFill(double index, double least, double most) {
     /** With what is known of the batch's roots. */
     public static RootFill of(double leaves, double leafLimit, RootPace pace) {
         double index = worked(leaves, leafLimit) * Math.exp(pace.logMean());
-        double spread = Math.exp(EIGHT_OF_TEN * pace.logDeviation());
+        double spread = Math.exp(NormalHierarchy.Normal.EIGHT_OF_TEN * pace.logDeviation());
         return new RootFill(index, index / spread, index * spread);
     }
 

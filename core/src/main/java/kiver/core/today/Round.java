@@ -1,6 +1,7 @@
 package kiver.core.today;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +18,9 @@ import kiver.core.order.PlantShares;
 
 /** Works out what is to be done with a batch on a day. */
 public final class Round {
+
+    /** When somebody walks it, and what is called for in a day is called for. */
+    public static final LocalTime BEGINS = LocalTime.of(8, 0);
 
     /** Seedlings not yet all up are looked at again after this many days. */
     private static final int DAYS_BETWEEN_COUNTS = 2;

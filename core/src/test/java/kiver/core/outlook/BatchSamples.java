@@ -23,16 +23,16 @@ import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 
 /** Batches of kale in modules of 60 that tests look ahead from. */
-final class BatchSamples {
+public final class BatchSamples {
 
-    static final TrayId TRAY = new TrayId(7);
-    static final Crop KALE = Samples.kale(60);
-    static final LocalDate TARGET = Samples.TODAY.plusDays(60);
+    public static final TrayId TRAY = new TrayId(7);
+    public static final Crop KALE = Samples.kale(60);
+    public static final LocalDate TARGET = Samples.TODAY.plusDays(60);
 
     private BatchSamples() {}
 
     /** A batch of 60 cells, two seeds a cell, for so many plants. */
-    static Batch planned(int number, int plants, LocalDate sowDay, LocalDate target, Way way) {
+    public static Batch planned(int number, int plants, LocalDate sowDay, LocalDate target, Way way) {
         return new Batch(
                 new BatchId(number),
                 number,
@@ -45,20 +45,20 @@ final class BatchSamples {
                 null);
     }
 
-    static Promised promised(long line, String grower, int plants, LocalDate target) {
+    public static Promised promised(long line, String grower, int plants, LocalDate target) {
         return new Promised(new LineId(line), new BatchId(1), (int) (100 + line), 1, 1, grower, plants, 0, target);
     }
 
-    static BatchFile file(Batch batch, BatchState state, Promised... promises) {
+    public static BatchFile file(Batch batch, BatchState state, Promised... promises) {
         return new BatchFile(batch, List.of(new CellRun(TRAY, 1, 60)), List.of(promises), state);
     }
 
-    static BatchState nothing() {
+    public static BatchState nothing() {
         return BatchState.after(List.of());
     }
 
     /** Sown so many days ago where the way begins. */
-    static BatchState sown(int daysAgo, Way way) {
+    public static BatchState sown(int daysAgo, Way way) {
         return nothing()
                 .after(
                         Samples.TODAY.minusDays(daysAgo),
@@ -67,7 +67,7 @@ final class BatchSamples {
     }
 
     /** The same with so many cells up, counted to the end on the day before. */
-    static BatchState counted(int daysAgo, int up, Way way) {
+    public static BatchState counted(int daysAgo, int up, Way way) {
         Map<Integer, Integer> cells = new TreeMap<>();
         for (int cell = 1; cell <= up; cell++) {
             cells.put(cell, 1);
@@ -75,11 +75,11 @@ final class BatchSamples {
         return sown(daysAgo, way).after(Samples.TODAY.minusDays(1), new BatchChange.Counted(TRAY, cells, true));
     }
 
-    static BatchOutlook outlook(BatchFile file) {
+    public static BatchOutlook outlook(BatchFile file) {
         return outlook(file, Samples.SEASON);
     }
 
-    static BatchOutlook outlook(BatchFile file, Season season) {
+    public static BatchOutlook outlook(BatchFile file, Season season) {
         return new LookingAhead(season, Samples.TODAY, Map.of(TRAY, Samples.MODULES.code()))
                 .of(file, Samples.LOT, KALE, ContainerPath.straight(Samples.MODULES));
     }

@@ -3,14 +3,12 @@ package kiver.server.clock;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.concurrent.atomic.AtomicReference;
+import kiver.core.today.Round;
 
 /** A clock that stands at the hour of the morning round until somebody lets a day pass. */
 public final class HandClock extends Clock {
-
-    private static final LocalTime ROUND = LocalTime.of(8, 0);
 
     private final AtomicReference<LocalDate> day;
     private final ZoneId zone;
@@ -42,6 +40,6 @@ public final class HandClock extends Clock {
 
     @Override
     public Instant instant() {
-        return day.get().atTime(ROUND).atZone(zone).toInstant();
+        return day.get().atTime(Round.BEGINS).atZone(zone).toInstant();
     }
 }

@@ -3,9 +3,9 @@ package kiver.server.clock;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Optional;
+import kiver.core.today.Round;
 import kiver.server.kept.Kept;
 import kiver.server.kept.Revisions;
 import org.apache.ibatis.annotations.Insert;
@@ -18,8 +18,6 @@ import org.springframework.stereotype.Component;
 /** Tells the nursery's day: the calendar's, or in the demonstration the one on its own clock. */
 @Component
 public class NurseryClock {
-
-    private static final LocalTime ROUND = LocalTime.of(8, 0);
 
     private final NurseryMapper mapper;
     private final Clock calendar;
@@ -46,7 +44,7 @@ public class NurseryClock {
     public LocalDateTime now() {
         return nursery()
                 .map(Nursery::demoToday)
-                .map(day -> day.atTime(ROUND))
+                .map(day -> day.atTime(Round.BEGINS))
                 .orElseGet(() -> LocalDateTime.now(calendar.withZone(zone())));
     }
 

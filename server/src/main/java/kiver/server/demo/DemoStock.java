@@ -31,7 +31,6 @@ final class DemoStock {
     static final double LATITUDE = 46.4;
     static final int STATION_ALTITUDE = 600;
 
-    private static final int NO_FLOOR = -60;
     private static final String ELECTRIC =
             "Heat mats, lamps and water: use residual-current protection and keep cords off the floor. "
                     + "Fixed wiring is for a competent electrician.";
@@ -76,11 +75,36 @@ final class DemoStock {
                 heated(7, "North house", 60, 20, 16, 0.7, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
                 heated(8, "South house", 64, 23, 18, 0.75, 0, "Heaters: ventilate.", PlaceUse.GROWING_ON),
                 heated(9, "Cool house", 90, 16, 10, 0.75, 0, "", PlaceUse.EMERGENCE, PlaceUse.GROWING_ON),
-                open(10, "Long tunnel", 110, 2, 7, NO_FLOOR, 0.8, PlaceUse.GROWING_ON),
-                open(11, "East tunnel", 70, 2, 6, NO_FLOOR, 0.8, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF),
+                open(10, "Long tunnel", 110, 2, 7, PlaceClimate.FollowsWeather.NO_FLOOR, 0.8, PlaceUse.GROWING_ON),
+                open(
+                        11,
+                        "East tunnel",
+                        70,
+                        2,
+                        6,
+                        PlaceClimate.FollowsWeather.NO_FLOOR,
+                        0.8,
+                        PlaceUse.GROWING_ON,
+                        PlaceUse.HARDENING_OFF),
                 open(12, "Frames", 50, 2, 4, -2, 0.85, PlaceUse.GROWING_ON, PlaceUse.HARDENING_OFF),
-                open(13, "Hardening ground", 110, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF),
-                open(14, "Lower ground", 60, 0.5, 1, NO_FLOOR, 0.9, PlaceUse.HARDENING_OFF));
+                open(
+                        13,
+                        "Hardening ground",
+                        110,
+                        0.5,
+                        1,
+                        PlaceClimate.FollowsWeather.NO_FLOOR,
+                        0.9,
+                        PlaceUse.HARDENING_OFF),
+                open(
+                        14,
+                        "Lower ground",
+                        60,
+                        0.5,
+                        1,
+                        PlaceClimate.FollowsWeather.NO_FLOOR,
+                        0.9,
+                        PlaceUse.HARDENING_OFF));
     }
 
     /** Places with less daylight than this have walls and a door; mice come into the others. */

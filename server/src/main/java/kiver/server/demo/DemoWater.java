@@ -27,8 +27,8 @@ import kiver.server.clock.Nursery;
 import kiver.server.clock.NurseryClock;
 import kiver.server.growth.SeasonService;
 import kiver.server.play.WaterAgain;
-import kiver.server.today.WaterRound;
 import kiver.server.tray.Tray;
+import kiver.server.water.WaterRound;
 import org.springframework.stereotype.Component;
 
 /**

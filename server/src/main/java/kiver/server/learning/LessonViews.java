@@ -18,6 +18,7 @@ import kiver.core.crop.PaceTelling;
 import kiver.core.crop.SurvivalLessons;
 import kiver.core.crop.SurvivalLessons.LivedOn;
 import kiver.core.growth.GrowingYear;
+import kiver.core.growth.NormalHierarchy;
 import kiver.core.learning.Proposal;
 import kiver.core.learning.Survived;
 import kiver.core.learning.WorkSeen;
@@ -40,9 +41,6 @@ import org.springframework.stereotype.Component;
 /** Lessons as the screens show them: factors of time instead of their logarithms, names instead of numbers. */
 @Component
 class LessonViews {
-
-    /** Four in five. */
-    private static final double BAND = 1.2816;
 
     /** Survival is told by these growing years and the present one. */
     private static final int YEARS_BACK = 3;
@@ -209,7 +207,7 @@ class LessonViews {
 
     private ProposalView view(Proposal each, Function<LessonAbout, String> names) {
         LessonAbout about = each.about();
-        double aside = BAND * each.deviation();
+        double aside = NormalHierarchy.Normal.EIGHT_OF_TEN * each.deviation();
         return new ProposalView(
                 about.matter(),
                 about.crop().written(),

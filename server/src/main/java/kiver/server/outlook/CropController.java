@@ -13,6 +13,7 @@ import kiver.core.crop.PotDepth;
 import kiver.core.growth.DateSpread;
 import kiver.core.growth.MilestoneSpreads;
 import kiver.core.growth.Milestones;
+import kiver.core.growth.NormalHierarchy;
 import kiver.core.growth.Path;
 import kiver.core.growth.Season;
 import kiver.core.growth.Standing;
@@ -38,9 +39,6 @@ import org.springframework.web.bind.annotation.RestController;
 class CropController {
 
     private static final int STAGE_LEAVES = 6;
-
-    /** Standard deviations that hold eight of ten. */
-    private static final double BAND = 1.2816;
 
     private final CropBook crops;
     private final ObservedBook observed;
@@ -161,7 +159,7 @@ class CropController {
                 .filter(place -> lessons.places(crop.code()).contains(place.id()))
                 .map(place -> {
                     PaceLessons.Lesson lesson = lessons.at(crop.code(), place.id());
-                    double aside = BAND * lesson.deviation();
+                    double aside = NormalHierarchy.Normal.EIGHT_OF_TEN * lesson.deviation();
                     return new TaughtHere(
                             place.name(),
                             Math.exp(lesson.log()),

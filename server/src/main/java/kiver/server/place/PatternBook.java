@@ -23,9 +23,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class PatternBook {
 
-    /** Nothing protects it. */
-    static final double NO_FLOOR = -60;
-
     private final List<LibraryPlace> places;
 
     PatternBook(JsonMapper json, @Value("${kiver.library}") Path folder) {
@@ -71,7 +68,8 @@ class PatternBook {
         PlacePattern pattern(boolean northern) {
             PlaceClimate climate = day != null
                     ? new PlaceClimate.SetPoints(day, night)
-                    : new PlaceClimate.FollowsWeather(gainByNight, gainByDay, floor == null ? NO_FLOOR : floor);
+                    : new PlaceClimate.FollowsWeather(
+                            gainByNight, gainByDay, floor == null ? PlaceClimate.FollowsWeather.NO_FLOOR : floor);
             Lamps lamps = lampFlux == 0 ? Lamps.NONE : new Lamps(lampFlux, lampHours, Lamps.NONE.distance());
             return new PlacePattern(
                     kind,

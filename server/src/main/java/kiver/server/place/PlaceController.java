@@ -43,7 +43,7 @@ class PlaceController {
 
     /** What an unheated place adds to the weather until its thermometer teaches better. */
     private static final PlaceClimate.FollowsWeather UNHEATED =
-            new PlaceClimate.FollowsWeather(2, 5, PatternBook.NO_FLOOR);
+            new PlaceClimate.FollowsWeather(2, 5, PlaceClimate.FollowsWeather.NO_FLOOR);
 
     private final PlaceBook places;
     private final PatternBook patterns;
@@ -107,7 +107,7 @@ class PlaceController {
                 heated == null ? null : heated.night(),
                 open == null ? null : open.gainByDay(),
                 open == null ? null : open.gainByNight(),
-                open == null || open.floor() <= PatternBook.NO_FLOOR ? null : open.floor(),
+                open == null || open.floor() <= PlaceClimate.FollowsWeather.NO_FLOOR ? null : open.floor(),
                 pattern.light().daylightShare(),
                 pattern.light().sky().aspect(),
                 pattern.light().lamps().flux(),

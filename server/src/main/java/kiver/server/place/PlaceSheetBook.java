@@ -29,7 +29,6 @@ import org.springframework.stereotype.Component;
 @Component
 class PlaceSheetBook implements SheetBook {
 
-    private static final int NO_FLOOR = -60;
     private static final String LIGHT_OF_LAMPS = "lamp_light";
 
     private static final List<String> ASPECTS =
@@ -99,7 +98,7 @@ class PlaceSheetBook implements SheetBook {
                 heated == null ? "" : heated.night(),
                 open == null ? "" : open.gainByDay(),
                 open == null ? "" : open.gainByNight(),
-                open == null || open.floor() <= NO_FLOOR ? "" : open.floor(),
+                open == null || open.floor() <= PlaceClimate.FollowsWeather.NO_FLOOR ? "" : open.floor(),
                 place.light().daylightShare(),
                 place.light().lamps().flux(),
                 place.light().lamps().hours(),
@@ -182,7 +181,9 @@ class PlaceSheetBook implements SheetBook {
         PlaceClimate climate = heated
                 ? new PlaceClimate.SetPoints(row.number("day_set_point"), row.number("night_set_point"))
                 : new PlaceClimate.FollowsWeather(
-                        row.number("gain_by_night"), row.number("gain_by_day"), row.numberOr("floor", NO_FLOOR));
+                        row.number("gain_by_night"),
+                        row.number("gain_by_day"),
+                        row.numberOr("floor", PlaceClimate.FollowsWeather.NO_FLOOR));
         int slots = row.wholeNumber("slots");
         if (slots < 1) {
             throw new Refusal(

@@ -16,7 +16,7 @@ import kiver.server.clock.NurseryClock;
 import kiver.server.media.MediaBook;
 import kiver.server.stock.MixLot;
 import kiver.server.stock.StockLedger;
-import kiver.server.today.WaterRound;
+import kiver.server.water.WaterRound;
 import org.springframework.context.annotation.Primary;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;

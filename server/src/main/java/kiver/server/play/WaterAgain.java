@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import kiver.core.care.WaterSeen;
 import kiver.server.care.WaterBook;
-import kiver.server.today.WaterRound;
+import kiver.server.water.WaterRound;
 import org.springframework.stereotype.Component;
 
 /** Hands go round with the can once more, on days that are too long for a tray, at the hour at which it comes to its mark. */

@@ -25,7 +25,7 @@ public class HandsBook {
         this.rates = rates;
     }
 
-    WorkPace pace() {
+    public WorkPace pace() {
         Map<String, Double> by =
                 rates.all().stream().collect(Collectors.toMap(RateBook.Rate::code, RateBook.Rate::value));
         return new WorkPace(
@@ -37,7 +37,7 @@ public class HandsBook {
     }
 
     /** Minutes of all hands together on each of some days, both inclusive. */
-    Map<LocalDate, Integer> minutes(LocalDate from, LocalDate to) {
+    public Map<LocalDate, Integer> minutes(LocalDate from, LocalDate to) {
         Map<Integer, Integer> usual = mapper.usual().stream().collect(Collectors.toMap(Usual::weekday, Usual::minutes));
         Map<LocalDate, Integer> minutes = new TreeMap<>();
         from.datesUntil(to.plusDays(1))
@@ -58,10 +58,10 @@ public class HandsBook {
     }
 
     /** On a weekday. */
-    record Usual(int weekday, int minutes) {}
+    public record Usual(int weekday, int minutes) {}
 
     /** On a day that is otherwise. */
-    record Otherwise(LocalDate day, int minutes) {}
+    public record Otherwise(LocalDate day, int minutes) {}
 
     /** The tables of hands. */
     @Mapper

@@ -29,6 +29,7 @@ import kiver.server.growth.SeasonService;
 import kiver.server.outlook.BatchAnalyst;
 import kiver.server.outlook.EveningBook;
 import kiver.server.outlook.LastSowDays;
+import kiver.server.water.FeedDays;
 import kiver.server.weather.WeatherBook;
 import org.springframework.stereotype.Service;
 

@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
 
 /** What was noted of tasks: whose they are, that they were ticked off, until when they were put off. */
 @Component
-class TaskMarks {
+public class TaskMarks {
 
     private final TaskMarkMapper mapper;
 
@@ -28,7 +28,7 @@ class TaskMarks {
     }
 
     /** Which task. */
-    record Key(int batch, TaskKind kind) {}
+    public record Key(int batch, TaskKind kind) {}
 
     /**
      * What was noted of a task.
@@ -38,7 +38,7 @@ class TaskMarks {
      * @param putOffFrom day from which it was put off; null when it was not
      * @param putOffUntil day on which it is to be done then
      */
-    record Mark(
+    public record Mark(
             int batch,
             TaskKind kind,
             @Nullable Long handedToId,
@@ -59,24 +59,24 @@ class TaskMarks {
     }
 
     /** A person who works here. */
-    record Hand(long id, String name) {}
+    public record Hand(long id, String name) {}
 
     /** Everything noted, by task. */
-    Map<Key, Mark> all() {
+    public Map<Key, Mark> all() {
         return mapper.all().stream()
                 .collect(Collectors.toMap(mark -> new Key(mark.batch(), mark.kind()), Function.identity()));
     }
 
     /** Those to whom work can be handed. */
-    List<Hand> hands() {
+    public List<Hand> hands() {
         return mapper.hands();
     }
 
-    void tick(Key task, LocalDate today, boolean done, long by) {
+    public void tick(Key task, LocalDate today, boolean done, long by) {
         requireBatch(mapper.tick(task.batch(), task.kind(), done ? today : null, by), task);
     }
 
-    void hand(Key task, @Nullable Long to, long by) {
+    public void hand(Key task, @Nullable Long to, long by) {
         if (to != null && mapper.hands().stream().noneMatch(hand -> hand.id() == to)) {
             throw new Refusal("person", Said.of("This person does not work here."));
         }
@@ -84,7 +84,7 @@ class TaskMarks {
     }
 
     /** Puts a task off that falls on a day or after it; takes that back where no other day is said. */
-    void putOff(Key task, LocalDate from, @Nullable LocalDate until, long by) {
+    public void putOff(Key task, LocalDate from, @Nullable LocalDate until, long by) {
         requireBatch(mapper.putOff(task.batch(), task.kind(), until == null ? null : from, until, by), task);
     }
 

@@ -36,7 +36,7 @@ import org.springframework.stereotype.Component;
 
 /** The work that is coming, day by day, as forecasts stand; for sheets on the wall and for calendars. */
 @Component
-class WorkAhead {
+public class WorkAhead {
 
     private final SeasonService seasons;
     private final RoundService round;
@@ -67,7 +67,7 @@ class WorkAhead {
     }
 
     /** Kinds of work. */
-    enum WorkKind {
+    public enum WorkKind {
         SOAK,
         SOW,
         TAKE_IN,
@@ -120,7 +120,7 @@ class WorkAhead {
      * @param trays in which it lies, or that are set aside for it, by the number on it
      * @param lot code of the lot or consignment it comes from
      */
-    record Work(
+    public record Work(
             LocalDate day,
             WorkKind kind,
             int batch,
@@ -171,7 +171,7 @@ class WorkAhead {
      * The work between two days, both inclusive, by day and then in walking order. Today's is that of the round; what is
      * to come is forecast.
      */
-    List<Work> between(LocalDate from, LocalDate to) {
+    public List<Work> between(LocalDate from, LocalDate to) {
         LocalDate today = clock.today();
         List<Work> works = new ArrayList<>();
         Map<PlaceId, String> names = seasons.placeNames();
@@ -224,7 +224,7 @@ class WorkAhead {
     }
 
     /** How much there is of a batch to be sown, counted, potted and carried. */
-    static WorkSize size(BatchFile file, int trays) {
+    public static WorkSize size(BatchFile file, int trays) {
         BatchState state = file.state();
         boolean sown = state.sownOn().isPresent();
         int toSow = file.toSow().stream().mapToInt(CellRun::length).sum();

@@ -52,8 +52,9 @@ public class Families {
         });
     }
 
-    /** The kinds of a family. */
+    /** The kinds of a family, those of its branches among them. */
     public static Stream<Class<?>> kinds(Class<?> family) {
-        return Arrays.stream(family.getPermittedSubclasses());
+        return Arrays.stream(family.getPermittedSubclasses())
+                .flatMap(kind -> kind.isInterface() ? kinds(kind) : Stream.of(kind));
     }
 }

@@ -17,6 +17,7 @@ import kiver.core.batch.NameDoubt;
 import kiver.core.batch.RootsSeen;
 import kiver.core.crop.ContainerCode;
 import kiver.core.crop.Hardiness;
+import kiver.core.diagnosis.FailingNote;
 import kiver.core.growth.DateSpread;
 import kiver.core.media.MakeOrBuy;
 import kiver.core.media.RecipeFault;
@@ -371,7 +372,7 @@ class WordingTest {
         Arrays.stream(TaskKind.values()).forEach(kind -> used.add("task." + kind));
         Arrays.stream(FoundKind.values()).forEach(kind -> used.add("found." + kind));
         Arrays.stream(Offer.Change.values()).forEach(change -> used.add("offer." + change));
-        Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class, RecipeFault.class)
+        Stream.of(ChangeFault.class, EntryFault.class, BatchTrouble.class, RecipeFault.class, FailingNote.class)
                 .flatMap(Families::kinds)
                 .map(Wording::key)
                 .forEach(used::add);

@@ -1,0 +1,2 @@
+/** Why plants fail, how a batch fared, and what is looked for. */
+package kiver.server.diagnosis;

@@ -1,0 +1,2 @@
+/** What a nursery begins with and what its forms choose from. */
+package kiver.server.founding;

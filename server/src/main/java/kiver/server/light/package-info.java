@@ -1,0 +1,2 @@
+/** Light and warmth of the places, and what they do to what stands there. */
+package kiver.server.light;

@@ -1,0 +1,2 @@
+/** Sheets for the wall and calendars of the work that is coming. */
+package kiver.server.wall;
