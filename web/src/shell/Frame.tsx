@@ -104,7 +104,7 @@ export function Frame({ session, children }: { session: SessionView; children: R
             {session.role !== 'GROWER' && <FindSheet />}
             {session.role === 'PROPAGATOR' && <AskSheet today={session.today} />}
           </Dispensable>
-          <button type="button" className="act min-h-11 px-3 sm:hidden" aria-expanded={more} aria-controls="more" onClick={() => setMore(!more)}>
+          <button type="button" className="act min-h-11 px-2 sm:hidden" aria-expanded={more} aria-controls="more" onClick={() => setMore(!more)}>
             {say('More')}
           </button>
           <div
