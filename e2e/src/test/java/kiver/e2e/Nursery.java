@@ -14,9 +14,10 @@ import java.sql.SQLException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
@@ -161,7 +162,8 @@ abstract class Nursery implements AutoCloseable {
     private static class InThisProcess extends Nursery {
 
         /** Applications that have started for an earlier class and rest, by what they were started as. */
-        private static final Map<Boolean, ConfigurableApplicationContext> RESTING = new HashMap<>();
+        private static final Map<Boolean, Queue<ConfigurableApplicationContext>> RESTING =
+                Map.of(true, new ConcurrentLinkedQueue<>(), false, new ConcurrentLinkedQueue<>());
 
         private final boolean demo;
         private final List<ConfigurableApplicationContext> instances = new ArrayList<>();
@@ -172,7 +174,7 @@ abstract class Nursery implements AutoCloseable {
 
         @Override
         String started() throws IOException {
-            ConfigurableApplicationContext instance = RESTING.remove(demo);
+            ConfigurableApplicationContext instance = RESTING.get(demo).poll();
             if (instance == null) {
                 instance = run(
                         demo ? new Winter() : new OwnDatabase(),
@@ -201,7 +203,8 @@ abstract class Nursery implements AutoCloseable {
             return addressOf(instances.get(instances.size() - 1));
         }
 
-        private static ConfigurableApplicationContext run(
+        /** One after the other: what logs is set up once for all of them. */
+        private static synchronized ConfigurableApplicationContext run(
                 ApplicationContextInitializer<ConfigurableApplicationContext> database, String... settings) {
             SpringApplication application =
                     new SpringApplication(KiverApplication.class, MovableDatabase.Wrapping.class);
@@ -222,10 +225,11 @@ abstract class Nursery implements AutoCloseable {
         @Override
         public void close() {
             for (ConfigurableApplicationContext instance : instances) {
-                if (instance == instances.get(0) && RESTING.putIfAbsent(demo, instance) == null) {
-                    continue;
+                if (instance == instances.get(0)) {
+                    RESTING.get(demo).add(instance);
+                } else {
+                    instance.close();
                 }
-                instance.close();
             }
             instances.clear();
         }

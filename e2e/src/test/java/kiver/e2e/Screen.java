@@ -21,30 +21,32 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
 /** A person at a screen. */
 final class Screen implements AutoCloseable {
 
-    private static final Playwright PLAYWRIGHT =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private static final Browser CHROMIUM = PLAYWRIGHT
-            .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
-                    .setArgs(List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
+    /** Each class of tests runs on a thread, and each thread drives a browser of its own. */
+    private static final ThreadLocal<Browser> CHROMIUM = ThreadLocal.withInitial(Screen::chromium);
+
+    private static Browser chromium() {
+        return Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
 
     /** British and stretched. */
     private static final int DESK_WIDTH = 1280;
@@ -58,7 +60,7 @@ final class Screen implements AutoCloseable {
     private static final Pattern FETCHING = Pattern.compile("Fetching|Féétçhíñg");
 
     /** Cookies of those who have signed in to a running Kiver, by its address and theirs. */
-    private static final Map<String, List<Cookie>> SIGNED_IN = new HashMap<>();
+    private static final Map<String, List<Cookie>> SIGNED_IN = new ConcurrentHashMap<>();
 
     private final String address;
     private final BrowserContext context;
@@ -71,14 +73,16 @@ final class Screen implements AutoCloseable {
 
     private Screen(String address, int width, int height, boolean touch, boolean installed) {
         this.address = address;
-        context = CHROMIUM.newContext(new Browser.NewContextOptions()
-                .setBaseURL(address)
-                .setViewportSize(width, height)
-                .setHasTouch(touch)
-                // Only where that is tried is the application put onto the device: each new screen would fetch all of
-                // it.
-                .setServiceWorkers(installed ? ServiceWorkerPolicy.ALLOW : ServiceWorkerPolicy.BLOCK)
-                .setLocale("en-GB"));
+        context = CHROMIUM.get()
+                .newContext(new Browser.NewContextOptions()
+                        .setBaseURL(address)
+                        .setViewportSize(width, height)
+                        .setHasTouch(touch)
+                        // Only where that is tried is the application put onto the device: each new screen would fetch
+                        // all of
+                        // it.
+                        .setServiceWorkers(installed ? ServiceWorkerPolicy.ALLOW : ServiceWorkerPolicy.BLOCK)
+                        .setLocale("en-GB"));
         context.setDefaultTimeout(30_000);
         page = context.newPage();
     }
@@ -159,6 +163,32 @@ final class Screen implements AutoCloseable {
         page.locator("h1").first().waitFor();
         // How wide anything is hangs on its letters.
         page.evaluate("() => document.fonts.ready.then(() => true)");
+        untilFetched();
+    }
+
+    /**
+     * Goes to another page from within the application, as by a link: what has been fetched stays. The page come from must be
+     * drawn by another component.
+     */
+    void goTo(String path) {
+        page.evaluate("""
+                (path) => new Promise((arrived, lost) => {
+                  document.querySelector('h1').setAttribute('data-come-from', '');
+                  const look = () => {
+                    if (!document.querySelector('h1:not([data-come-from])')) return;
+                    if ([...document.querySelectorAll('main [role=status]')].some((status) => /Fetching|Féétçhíñg/.test(status.textContent))) return;
+                    watching.disconnect();
+                    arrived(true);
+                  };
+                  const watching = new MutationObserver(look);
+                  watching.observe(document.body, { childList: true, subtree: true, characterData: true });
+                  setTimeout(() => lost(new Error('never came to ' + path + ': ' + document.body.innerText.slice(0, 300))), 15_000);
+                  history.pushState(null, '', path);
+                  dispatchEvent(new PopStateEvent('popstate'));
+                })""", path);
+    }
+
+    private void untilFetched() {
         page.locator("main [role=status]")
                 .filter(new Locator.FilterOptions().setHasText(FETCHING))
                 .first()
@@ -248,7 +278,7 @@ final class Screen implements AutoCloseable {
     }
 
     /** How words looked that could be read, by any page in either look: their size, weight and colour on all that lies beneath. */
-    private static final Set<String> LOOKS_SEEN = new HashSet<>();
+    private static final Set<String> LOOKS_SEEN = ConcurrentHashMap.newKeySet();
 
     /** Marks all in which no words look in a new way, and answers with the new ways. */
     private static final String MARK_WHAT_WAS_SEEN = """
