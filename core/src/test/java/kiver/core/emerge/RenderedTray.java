@@ -3,6 +3,7 @@ package kiver.core.emerge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * A tray drawn as a camera would see it: cells of soil between dark walls, seedlings of two seed leaves or more, some leaning over
@@ -45,6 +46,19 @@ final class RenderedTray implements Pixels {
      * @param size of seedlings, as a share of the cell: from this to twice as much
      */
     RenderedTray(long seed, int rows, int columns, int cell, double tilt, double noise, double size, double share) {
+        this(seed, rows, columns, cell, tilt, noise, index -> size, share);
+    }
+
+    /** The same, where seedlings differ in size by the cell, counted from 0. */
+    RenderedTray(
+            long seed,
+            int rows,
+            int columns,
+            int cell,
+            double tilt,
+            double noise,
+            IntToDoubleFunction size,
+            double share) {
         this.rows = rows;
         this.columns = columns;
         SplittableRandom random = new SplittableRandom(seed);
@@ -54,7 +68,7 @@ final class RenderedTray implements Pixels {
         up = new boolean[rows * columns];
         for (int index = 0; index < up.length; index++) {
             up[index] = random.nextDouble() < share;
-            leaves.add(up[index] ? seedling(random, size) : List.of());
+            leaves.add(up[index] ? seedling(random, size.applyAsDouble(index)) : List.of());
         }
         pixels = draw(random, noise);
     }

@@ -55,7 +55,8 @@ class TrayPhotographTest {
 
     @Test
     void aSeedlingFarBehindIsWeak() {
-        RenderedTray large = new RenderedTray(4, 6, 10, 40, 0, 4, 0.3, 1);
+        int behind = 23;
+        RenderedTray large = new RenderedTray(4, 6, 10, 40, 0, 4, index -> index == behind - 1 ? 0.12 : 0.3, 1);
         TrayPhotograph read = TrayPhotograph.of(large, large.seenCorners(), 6, 10);
         double usual = read.cells().stream()
                 .filter(TrayPhotograph.Cell::up)
@@ -63,7 +64,11 @@ class TrayPhotographTest {
                 .average()
                 .orElseThrow();
         assertThat(usual).isBetween(0.1, 0.6);
-        assertThat(read.cells()).filteredOn(TrayPhotograph.Cell::weak).allMatch(cell -> cell.green() < usual / 2);
+        assertThat(read.cells())
+                .filteredOn(TrayPhotograph.Cell::weak)
+                .extracting(TrayPhotograph.Cell::number)
+                .containsExactly(behind);
+        assertThat(read.cells().get(behind - 1).green()).isLessThan(usual / 2);
     }
 
     @Test

@@ -56,6 +56,7 @@ class LightMoveTest {
     void lightBringsThemOn() {
         BatchOutlook dark = inTheDark();
         assertThat(LightMove.of(SEASON, TODAY, dark, place -> 10))
+                .isNotEmpty()
                 .allSatisfy(move -> assertThat(move.ready().orElseThrow())
                         .isBefore(dark.forecast().ready().orElseThrow().middle()));
     }

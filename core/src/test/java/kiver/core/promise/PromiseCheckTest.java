@@ -153,6 +153,7 @@ class PromiseCheckTest {
         });
         assertThat(promise.offers())
                 .filteredOn(offer -> offer.change() == Offer.Change.DAY)
+                .isNotEmpty()
                 .allSatisfy(offer -> assertThat(offer.target()).isAfterOrEqualTo(open.from()));
     }
 

@@ -34,6 +34,7 @@ class TrialTest {
     @Test
     void everyBlockHoldsEveryWayOnce() {
         List<List<CellRun>> shares = TrialLayout.layOut(rows(12), 3, new SplittableRandom(4));
+        assertThat(shares).hasSize(3);
         for (int block = 0; block < 4; block++) {
             List<CellRun> here = rows(12).subList(3 * block, 3 * block + 3);
             assertThat(shares)

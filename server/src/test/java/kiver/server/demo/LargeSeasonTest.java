@@ -60,7 +60,7 @@ class LargeSeasonTest {
     @Order(1)
     void fillsAnEmptyNurseryWithPlannedBatches() {
         assertThat(batches.files()).hasSize(24);
-        assertThat(analyst.all()).allSatisfy(batch -> {
+        assertThat(analyst.all()).hasSize(24).allSatisfy(batch -> {
             assertThat(batch.file().state().sownOn()).isEmpty();
             assertThat(batch.containers().kind()).isEqualTo(ContainerPath.Kind.STRAIGHT);
             assertThat(batch.stays()).isNotEmpty();

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.eq;
-import static org.mockito.Mockito.RETURNS_DEEP_STUBS;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -16,15 +15,19 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import kiver.core.batch.BatchChange;
-import kiver.core.batch.CellCondition;
+import kiver.core.batch.BatchState;
 import kiver.core.batch.LossReason;
 import kiver.core.crop.Hardiness;
 import kiver.core.harden.NightOut;
+import kiver.core.outlook.BatchFile;
 import kiver.core.outlook.BatchOutlook;
+import kiver.core.place.PlaceId;
 import kiver.core.seed.LotId;
+import kiver.core.tray.CellRun;
 import kiver.core.tray.TrayId;
 import kiver.server.batch.RecordingService;
 import kiver.server.clock.NurseryClock;
@@ -41,6 +44,18 @@ class PlayedLuckTest {
 
     private static final LocalDate MORNING = LocalDate.of(2027, 5, 3);
     private static final TrayId TRAY = new TrayId(7);
+
+    /** A thousand cells sown, in each of which one is up. */
+    private static final BatchState STANDING = BatchState.after(List.of())
+            .after(
+                    MORNING.minusDays(20),
+                    new BatchChange.Sown(new CellRun(TRAY, 1, 1000), 1, new LotId(1), "Fine mix", new PlaceId(1)))
+            .after(
+                    MORNING.minusDays(5),
+                    new BatchChange.Counted(
+                            TRAY,
+                            IntStream.rangeClosed(1, 1000).boxed().collect(Collectors.toMap(cell -> cell, cell -> 1)),
+                            true));
 
     private final NurseryClock clock = mock(NurseryClock.class);
     private final PlayLuck luck = new PlayLuck(41, clock);
@@ -91,12 +106,12 @@ class PlayedLuckTest {
     }
 
     private PlayedNights nights(double minimum) {
-        BatchOutlook batch = mock(BatchOutlook.class, RETURNS_DEEP_STUBS);
+        BatchFile file = mock(BatchFile.class);
+        when(file.state()).thenReturn(STANDING);
+        BatchOutlook batch = mock(BatchOutlook.class);
         when(batch.number()).thenReturn(201);
         when(batch.night(any(), eq(MORNING))).thenReturn(Optional.of(new NightOut(Hardiness.TENDER, false, minimum)));
-        when(batch.file().state().trays()).thenReturn(List.of(TRAY));
-        when(batch.file().state().cellsIn(TRAY, CellCondition.ALIVE))
-                .thenReturn(IntStream.rangeClosed(1, 1000).boxed().toList());
+        when(batch.file()).thenReturn(file);
         when(batches.all()).thenReturn(List.of(batch));
         return new PlayedNights(evenings, batches, mock(SeasonService.class), recording, luck, clock);
     }
