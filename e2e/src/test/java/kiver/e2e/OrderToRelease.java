@@ -149,7 +149,7 @@ abstract class OrderToRelease {
             page.getByLabel("The nursery's hands do the round meanwhile").uncheck();
             button(page, "Let 7 days pass").click();
             assertThat(heading(page, "The round, Thu 22 Apr"))
-                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(180_000));
             Locator work = page.getByRole(AriaRole.LINK, named("T" + tray))
                     .filter(new Locator.FilterOptions().setHasText("Count"));
             assertThat(work).isVisible();
