@@ -182,7 +182,7 @@ final class Screen implements AutoCloseable {
                   };
                   const watching = new MutationObserver(look);
                   watching.observe(document.body, { childList: true, subtree: true, characterData: true });
-                  setTimeout(() => lost(new Error('never came to ' + path + ': ' + document.body.innerText.slice(0, 300))), 15_000);
+                  setTimeout(() => lost(new Error('never came to ' + path + ': ' + document.body.innerText.slice(0, 300))), 30_000);
                   history.pushState(null, '', path);
                   dispatchEvent(new PopStateEvent('popstate'));
                 })""", path);
